@@ -1,0 +1,43 @@
+export { CORE_VERSION } from './core-version.ts';
+
+export { significantFigures, parseWrittenNumber, UnreadableNumberError, type WrittenNumber } from './numbers/written-number.ts';
+export { roundToPlace, uncertaintyPlace, unambiguousAtPlace, writtenAtPlace, type RoundingRule, type UncertaintyFigures } from './numbers/rounding.ts';
+export { Decimal } from './numbers/decimal.ts';
+export { parseExpression } from './numbers/parse-expression.ts';
+export { ExpressionError, namesIn, type Expression } from './numbers/expression.ts';
+export { resolveUnits } from './numbers/resolve-units.ts';
+export { evaluateMeasured, figuresOf, type Measured, type Step } from './numbers/measured.ts';
+export { latexOf, unitLatex } from './numbers/latex.ts';
+export { conversionFactor, parseUnit, UnitMismatchError, UnknownUnitError, writtenUnit, type Unit } from './units/unit.ts';
+
+export { instrumentIds, instrumentById, UnknownInstrumentError } from './instruments/catalogue.ts';
+export type { Instrument, SkillId } from './instruments/instrument.ts';
+export { SKILLS, type Skill } from './instruments/skills.ts';
+
+export { completeRules, DEFAULT_RULES, HouseRuleError, PRESETS, type HouseRules } from './reading/house-rules.ts';
+export { EYE_REACH, SituationError, type Situation } from './reading/situation.ts';
+export { readingTask, withEyeAt, type ReadingTask } from './reading/reading-task.ts';
+export { expectedReading, readingStep, writtenUnitOf, type ExpectedReading } from './reading/expected-reading.ts';
+export { diagnose, type Diagnosis, type SlipFound, type SlipHistory, type Verdict } from './reading/diagnose.ts';
+export { drawTask, predictedEntries, AimError, type DrawOptions } from './reading/draw-task.ts';
+export { pictureOf, type DisplayPicture, type DrawnMark, type LiquidColumnPicture, type Picture } from './reading/picture.ts';
+export { revealOf, type RevealStep } from './reading/reveal.ts';
+export { hintsFor } from './reading/hints.ts';
+export { explainSlips, type SlipExplained } from './reading/explain.ts';
+export { describeColumn } from './reading/describe.ts';
+export type { PathPiece } from './reading/path.ts';
+export { SLIPS, slipById, UnknownSlipError } from './reading/slips/registry.ts';
+
+export { summarise, type Summary } from './statistics/summarise.ts';
+export { propagate, UncertaintyInputError, type Input, type Propagated, type PropagationOptions } from './uncertainty/propagate.ts';
+export { waterDensity } from './materials/water-density.ts';
+export { MATERIALS, type Material } from './materials/materials.ts';
+export { seededRandom, type Random } from './simulation/random.ts';
+
+export { protocol, protocolIds } from './laboratories/protocols.ts';
+export { UnknownProtocolError, type ComputedQuantity, type Protocol, type Quantity, type ReadQuantity } from './laboratories/protocol.ts';
+export { foldRun, type Run, type RunEvent, type SlotState } from './laboratories/run.ts';
+export { evaluateRun, type EvaluatedRun, type RunResult, type TrialRow } from './laboratories/evaluate-run.ts';
+export type { Cell, Working } from './laboratories/cells.ts';
+export type { Finding } from './laboratories/checks.ts';
+export { REPEATS } from './laboratories/result.ts';

@@ -1,0 +1,159 @@
+import { Decimal } from '../numbers/decimal.ts';
+import { namesIn, ExpressionError } from '../numbers/expression.ts';
+import { latexOf, unitLatex } from '../numbers/latex.ts';
+import { evaluateMeasured, figuresOf, withGuardDigits, type Measured, type Step } from '../numbers/measured.ts';
+import { parseExpression } from '../numbers/parse-expression.ts';
+import { inUnit, resolveUnits, type Resolved } from '../numbers/resolve-units.ts';
+import { unambiguousAtPlace } from '../numbers/rounding.ts';
+import { instrumentById } from '../instruments/catalogue.ts';
+import { parseEntry, UnreadableEntryError } from '../reading/entry.ts';
+import { readingStep } from '../reading/expected-reading.ts';
+import type { HouseRules } from '../reading/house-rules.ts';
+import { parseUnit } from '../units/unit.ts';
+import type { ComputedQuantity, Protocol, ReadQuantity } from './protocol.ts';
+import type { RunEvent, SlotState } from './run.ts';
+
+/** How a computed number came about, ready to be typeset and read out. */
+export interface Working {
+  /** `V = V_2 - V_1` and the same with numbers, in LaTeX. */
+  readonly symbolic: string;
+  readonly substituted: string;
+  /** The digits kept, and up to three guard digits that were carried. */
+  readonly kept: string;
+  readonly guard: string;
+  readonly text: string;
+  readonly unit: string;
+  /** Which rule decided the digits, in words. */
+  readonly why: string;
+}
+
+export type Cell =
+  | { readonly kind: 'empty' }
+  | {
+      readonly kind: 'reading';
+      readonly number: Measured;
+      readonly text: string;
+      readonly event: RunEvent;
+      readonly struck: readonly RunEvent[];
+      readonly rivals: readonly RunEvent[];
+      /** Something to look at again, in words; the reading counts all the same. */
+      readonly remark: string | null;
+    }
+  | { readonly kind: 'unusable'; readonly reason: string; readonly text: string; readonly event: RunEvent; readonly struck: readonly RunEvent[]; readonly rivals: readonly RunEvent[] }
+  | { readonly kind: 'computed'; readonly number: Measured; readonly text: string; readonly working: Working }
+  /** Not worked out: something it needs is missing, or the calculation has no result. */
+  | { readonly kind: 'pending'; readonly reason: string | null };
+
+
+function placeRemark(quantity: ReadQuantity, instrumentId: string, place: number, rules: HouseRules): string | null {
+  const instrument = instrumentById(instrumentId);
+  const step = readingStep(instrument, rules);
+  if (place === step.place) return null;
+  const wanted = step.place === 0 ? 'whole numbers' : `${-step.place} ${step.place === -1 ? 'decimal' : 'decimals'}`;
+  return `The ${instrument.name} is written with ${wanted} in this class; ${quantity.name.toLowerCase()} has ${place < step.place ? 'more' : 'fewer'}.`;
+}
+
+function rangeReason(instrumentId: string, value: number): string | null {
+  const { range, name, unit } = instrumentById(instrumentId);
+  return value < range[0] || value > range[1] ? `A ${name} reads from ${range[0]} to ${range[1]} ${unit}.` : null;
+}
+
+/** Reads what stands in a cell, by the instrument the cell is made for. A bare number is taken in the heading's unit. */
+export function readingCell(quantity: ReadQuantity, instrumentId: string, slot: SlotState | undefined, rules: HouseRules): Cell {
+  if (!slot || slot.current.text.trim() === '') return { kind: 'empty' };
+  const { current: event, struck, rivals } = slot;
+  const unusable = (reason: string): Cell => ({ kind: 'unusable', reason, text: event.text, event, struck, rivals });
+  try {
+    const entry = parseEntry(event.text, parseUnit(quantity.unit));
+    if (entry.unit === 'wrong') return unusable(`“${event.text}” has a unit of another kind; this column is in ${quantity.unit}.`);
+    const outside = rangeReason(instrumentId, entry.value);
+    if (outside) return unusable(outside);
+    const value = entry.unit === 'fits' ? new Decimal(entry.value) : entry.number.value;
+    const text = value.toFixed(Math.max(0, -entry.place));
+    return { kind: 'reading', number: { value, place: entry.place }, text, event, struck, rivals, remark: placeRemark(quantity, instrumentId, entry.place, rules) };
+  } catch (error) {
+    if (error instanceof UnreadableEntryError) return unusable(error.message);
+    throw error;
+  }
+}
+
+/** A computed quantity's formula, parsed and with its units checked once for the whole run. */
+export interface Formula {
+  readonly quantity: ComputedQuantity;
+  readonly resolved: Resolved;
+}
+
+/**
+ * Parses a computed quantity's formula and brings its result to the quantity's unit.
+ * @throws ExpressionError or UnitMismatchError when the protocol itself is wrong.
+ */
+export function formulaOf(quantity: ComputedQuantity, protocol: Protocol): Formula {
+  const unitOf = (name: string): ReturnType<typeof parseUnit> => {
+    const used = protocol.quantities.find((candidate) => candidate.id === name);
+    if (!used || !('unit' in used)) throw new ExpressionError(`The formula of ${quantity.id} uses ${name}, which is not a quantity of ${protocol.id}.`);
+    return parseUnit(used.unit);
+  };
+  return { quantity, resolved: inUnit(resolveUnits(parseExpression(quantity.formula), unitOf), parseUnit(quantity.unit)) };
+}
+
+function symbolOf(protocol: Protocol, id: string): string {
+  const quantity = protocol.quantities.find((candidate) => candidate.id === id);
+  return quantity && 'symbol' in quantity ? quantity.symbol : `\\mathrm{${id}}`;
+}
+
+function places(place: number): string {
+  if (place === 0) return 'the ones';
+  const names: Record<string, string> = { '-1': 'the tenths', '-2': 'the hundredths', '-3': 'the thousandths', '1': 'the tens', '2': 'the hundreds' };
+  return names[String(place)] ?? `10^${place}`;
+}
+
+function operandName(step: Step): string {
+  const operand = step.ruledBy === null ? undefined : step.operands[step.ruledBy];
+  return operand ? unambiguousAtPlace(operand.value, operand.place) : '';
+}
+
+/** Says in words which operand decided the digits. */
+function whyOf(steps: readonly Step[]): string {
+  const last = steps.at(-1);
+  if (!last || last.ruledBy === null) return 'Every number in it is exact.';
+  const figures = figuresOf(last.result);
+  if (figures === 0) return 'No figure is left: the difference is smaller than its last certain place.';
+  if (last.rule === 'places') return `A sum or difference keeps the places its least certain term has: ${operandName(last)} ends at ${places(last.result.place)}.`;
+  return `A product or quotient keeps as many figures as its poorest factor: ${operandName(last)} has ${figures}.`;
+}
+
+/** Works out a computed cell of one trial from the cells before it. */
+export function computedCell(formula: Formula, protocol: Protocol, cells: Readonly<Record<string, Cell>>, rules: HouseRules): Cell {
+  const { quantity, resolved } = formula;
+  const numberOf = (name: string): Measured | undefined => {
+    const cell = cells[name];
+    return cell?.kind === 'reading' || cell?.kind === 'computed' ? cell.number : undefined;
+  };
+  if (namesIn(resolved.tree).some((name) => !numberOf(name))) return { kind: 'pending', reason: null };
+  try {
+    const result = evaluateMeasured(resolved.tree, numberOf);
+    return { kind: 'computed', number: { value: result.value, place: result.place }, text: unambiguousAtPlace(result.value, result.place, rules.rounding), working: workingOf(formula, protocol, result, numberOf, rules) };
+  } catch (error) {
+    if (error instanceof ExpressionError) return { kind: 'pending', reason: error.message };
+    throw error;
+  }
+}
+
+function workingOf(formula: Formula, protocol: Protocol, result: ReturnType<typeof evaluateMeasured>, numberOf: (name: string) => Measured | undefined, rules: HouseRules): Working {
+  const { quantity } = formula;
+  const tree = parseExpression(quantity.formula);
+  const withNumber = (name: string): string => {
+    const number = numberOf(name);
+    const used = protocol.quantities.find((candidate) => candidate.id === name);
+    const unit = used && 'unit' in used ? unitLatex(used.unit) : '';
+    return number ? `${unambiguousAtPlace(number.value, number.place, rules.rounding)}\\,${unit}` : name;
+  };
+  return {
+    symbolic: `${quantity.symbol} = ${latexOf(tree, (name) => symbolOf(protocol, name))}`,
+    substituted: `${quantity.symbol} = ${latexOf(tree, withNumber)}`,
+    ...withGuardDigits(result),
+    text: unambiguousAtPlace(result.value, result.place, rules.rounding),
+    unit: quantity.unit,
+    why: whyOf(result.steps),
+  };
+}

@@ -1,0 +1,125 @@
+import { instrumentById } from '../instruments/catalogue.ts';
+import { writtenAtPlace } from '../numbers/rounding.ts';
+import type { HouseRules } from '../reading/house-rules.ts';
+import type { Cell } from './cells.ts';
+import type { TrialRow, RunResult } from './evaluate-run.ts';
+import type { Protocol, ProtocolCheck } from './protocol.ts';
+import { quote, readingHalfWidth, type CombinedResult } from './result.ts';
+import type { SlotState } from './run.ts';
+
+/** Something in a run that a teacher would point at. */
+export interface Finding {
+  readonly kind: 'cell' | 'conflict' | 'order' | 'repeats' | 'identical' | 'resolvable' | 'sink-or-float';
+  readonly severity: 'wrong' | 'look';
+  readonly trial: number | null;
+  readonly quantity: string | null;
+  readonly message: string;
+}
+
+/** All that the checks may look at. */
+export interface RunInView {
+  readonly protocol: Protocol;
+  readonly rows: readonly TrialRow[];
+  readonly notes: Readonly<Record<string, SlotState>>;
+  readonly instruments: Readonly<Record<string, string>>;
+  readonly result: RunResult | null;
+  readonly combined: CombinedResult | null;
+  /** Density of the liquid in g/mL. */
+  readonly liquid: number;
+  readonly rules: HouseRules;
+}
+
+function numberIn(cell: Cell | undefined): number | null {
+  return cell?.kind === 'reading' || cell?.kind === 'computed' ? cell.number.value.toNumber() : null;
+}
+
+function cellFindings({ rows, protocol }: RunInView): Finding[] {
+  const nameOf = (id: string): string => protocol.quantities.find((quantity) => quantity.id === id)?.name ?? id;
+  return rows.flatMap(({ trial, cells }) =>
+    Object.entries(cells).flatMap(([quantity, cell]): Finding[] => {
+      const where = { trial, quantity };
+      const found: Finding[] = [];
+      if (cell.kind === 'unusable') found.push({ kind: 'cell', severity: 'wrong', ...where, message: `Trial ${trial}, ${nameOf(quantity).toLowerCase()}: ${cell.reason}` });
+      if (cell.kind === 'reading' && cell.remark) found.push({ kind: 'cell', severity: 'look', ...where, message: `Trial ${trial}: ${cell.remark}` });
+      if (cell.kind === 'pending' && cell.reason) found.push({ kind: 'cell', severity: 'wrong', ...where, message: `Trial ${trial}, ${nameOf(quantity).toLowerCase()}: ${cell.reason}` });
+      if ((cell.kind === 'reading' || cell.kind === 'unusable') && cell.rivals.length > 0) {
+        const others = cell.rivals.map((rival) => rival.text).join(', ');
+        found.push({ kind: 'conflict', severity: 'wrong', ...where, message: `Trial ${trial}, ${nameOf(quantity).toLowerCase()}: two of you wrote this cell, ${cell.text} and ${others}. Decide together and write it once more.` });
+      }
+      return found;
+    }),
+  );
+}
+
+function repeatFindings({ rows, protocol, result }: RunInView): Finding[] {
+  const complete = result?.summary.n ?? 0;
+  const run = { trial: null, quantity: null };
+  if (complete > 0 && complete < protocol.trials.least) {
+    return [{ kind: 'repeats', severity: 'look', ...run, message: `${complete} of at least ${protocol.trials.least} trials so far; one value has no spread to judge by.` }];
+  }
+  const readIds = protocol.quantities.filter((quantity) => quantity.kind === 'read').map((quantity) => quantity.id);
+  const spread = result?.summary.sampleStandardDeviation;
+  const allSame = readIds.every((id) => new Set(rows.filter((row) => !row.excluded).map((row) => numberIn(row.cells[id]))).size === 1);
+  if (complete < 2 || spread !== 0 || !allSame) return [];
+  return [{ kind: 'identical', severity: 'look', ...run, message: 'All trials are identical: these tools cannot see the scatter. That does not make the result exact.' }];
+}
+
+function orderFindings({ rows }: RunInView, check: Extract<ProtocolCheck, { kind: 'order' }>): Finding[] {
+  return rows.flatMap(({ trial, cells }): Finding[] => {
+    const [earlier, later] = [numberIn(cells[check.earlier]), numberIn(cells[check.later])];
+    if (earlier === null || later === null || later >= earlier) return [];
+    return [{ kind: 'order', severity: 'wrong', trial, quantity: check.later, message: `Trial ${trial}: ${check.message}` }];
+  });
+}
+
+/** The half-width of a difference of two readings, against the mean difference itself. */
+function resolvableFindings(view: RunInView, check: Extract<ProtocolCheck, { kind: 'resolvable' }>): Finding[] {
+  const quantity = view.protocol.quantities.find((candidate) => candidate.id === check.quantity);
+  const values = view.rows.flatMap((row) => (row.excluded ? [] : (numberIn(row.cells[check.quantity]) ?? [])));
+  if (quantity?.kind !== 'computed' || values.length === 0 || !view.combined || !view.result) return [];
+  const size = values.reduce((sum, value) => sum + value, 0) / values.length;
+  const widths = Object.entries(view.instruments).filter(([id]) => new RegExp(`\\b${id}\\b`).test(quantity.formula));
+  const uncertainty = Math.hypot(...widths.map(([, tool]) => readingHalfWidth(instrumentById(tool), view.rules) / Math.sqrt(3)));
+  const percent = (uncertainty / Math.abs(size)) * 100;
+  const school = view.result.schools.find((one) => one.school === view.result?.school);
+  const together = quote(view.result.summary.mean, view.combined.togetherUncertainty(check.piecesTogether), view.rules);
+  if (!(percent > check.worstPercent / 2) || !school?.quoted || !together) return [];
+  const tool = instrumentById(widths[0]?.[1] ?? '').name;
+  const first = percent > check.worstPercent ? `A ${quantity.name.toLowerCase()} of ${writtenAtPlace(size, -1)} ${quantity.unit} is too small for the ${tool}: it is only known to ${Math.round(percent)} %.` : `The ${tool} sets the result.`;
+  return [
+    {
+      kind: 'resolvable',
+      severity: percent > check.worstPercent ? 'wrong' : 'look',
+      trial: null,
+      quantity: check.quantity,
+      message: `${first} Put ${check.piecesTogether} pieces in together and ± ${school.quoted.uncertainty} becomes ± ${together.uncertainty} with the same tools.`,
+    },
+  ];
+}
+
+function sinkFindings(view: RunInView, check: Extract<ProtocolCheck, { kind: 'sink-or-float' }>): Finding[] {
+  const seen = view.notes[check.observed]?.current.text;
+  if (!seen || !view.result) return [];
+  const { mean } = view.result.summary;
+  const sank = seen === check.sinks;
+  if (sank === mean > view.liquid) return [];
+  const message = sank
+    ? `It sank, yet the density found is below that of water (${writtenAtPlace(view.liquid, -3)} g/mL). One of the two cannot be.`
+    : `It floated, yet the density found is above that of water (${writtenAtPlace(view.liquid, -3)} g/mL). One of the two cannot be.`;
+  return [{ kind: 'sink-or-float', severity: 'wrong', trial: null, quantity: view.protocol.result, message }];
+}
+
+/** Goes through a run as a careful teacher would. */
+export function checkRun(view: RunInView): Finding[] {
+  const own = view.protocol.checks.flatMap((check) => {
+    switch (check.kind) {
+      case 'order':
+        return orderFindings(view, check);
+      case 'resolvable':
+        return resolvableFindings(view, check);
+      case 'sink-or-float':
+        return sinkFindings(view, check);
+    }
+  });
+  return [...cellFindings(view), ...repeatFindings(view), ...own];
+}

@@ -1,0 +1,166 @@
+import { describe, expect, it } from 'vitest';
+import type { HouseRules } from '../reading/house-rules.ts';
+import { PRESETS } from '../reading/house-rules.ts';
+import { evaluateRun, type EvaluatedRun } from './evaluate-run.ts';
+import { UnknownProtocolError } from './protocol.ts';
+import { protocol, protocolIds } from './protocols.ts';
+import type { RunEvent } from './run.ts';
+
+const lab = protocol('solid-by-displacement');
+
+/** A log written in the order given; each entry [slot, text, number of the entry it replaces]. */
+function log(entries: readonly (readonly [string, string, number?])[]): RunEvent[] {
+  return entries.map(([slot, text, replaces], i) => ({
+    id: `event-${i}`,
+    slot,
+    text,
+    replaces: replaces === undefined ? null : `event-${replaces}`,
+    reason: null,
+    person: 'IV',
+    deviceTime: `2026-03-01T10:${String(i).padStart(2, '0')}:00Z`,
+    order: i,
+  }));
+}
+
+const TRIALS = [
+  ['54.31', '21.4', '27.8'],
+  ['54.30', '22.0', '28.0'],
+  ['54.31', '20.7', '27.0'],
+  ['54.30', '21.9', '28.1'],
+] as const;
+
+const nail = TRIALS.flatMap(([mass, before, after], i) => [[`mass.${i + 1}`, mass], [`before.${i + 1}`, before], [`after.${i + 1}`, after]] as [string, string][]);
+
+function evaluated(entries: readonly (readonly [string, string, number?])[], rules?: Partial<HouseRules>): EvaluatedRun {
+  return evaluateRun(lab, { events: log(entries) }, rules);
+}
+
+describe('a nail by displacement', () => {
+  const run = evaluated([...nail, ['accepted', 'bronze'], ['behaviour', 'sank']]);
+  const texts = (id: string) => run.rows.map((row) => (row.cells[id] as { text: string }).text);
+
+  it('works out volumes and densities to the digits the readings carry', () => {
+    expect(texts('volume')).toEqual(['6.4', '6.0', '6.3', '6.2']);
+    expect(texts('density')).toEqual(['8.5', '9.1', '8.6', '8.8']);
+  });
+
+  it('gives mean, spread and uncertainty, reckoned here by hand', () => {
+    const densities = [54.31 / 6.4, 54.3 / 6.0, 54.31 / 6.3, 54.3 / 6.2];
+    const mean = densities.reduce((a, b) => a + b) / 4;
+    const deviation = Math.sqrt(densities.reduce((sum, d) => sum + (d - mean) ** 2, 0) / 3);
+    const slopeV = [[54.31, 6.4], [54.3, 6.0], [54.31, 6.3], [54.3, 6.2]].reduce((sum, [m, V]) => sum + m! / V! ** 2 / 4, 0);
+    const slopeM = [6.4, 6.0, 6.3, 6.2].reduce((sum, V) => sum + 1 / V / 4, 0);
+    const tool = 0.5 / Math.sqrt(3);
+    const quadrature = Math.sqrt((deviation / 2) ** 2 + 2 * (slopeV * tool) ** 2 + (slopeM * (0.01 / Math.sqrt(3))) ** 2);
+    const plain = deviation / 2 + 2 * slopeV * 0.5 + slopeM * 0.01;
+    expect(run.result!.summary.mean).toBeCloseTo(mean, 12);
+    expect(run.result!.summary.sampleStandardDeviation).toBeCloseTo(deviation, 12);
+    expect(run.result!.schools[0]!.uncertainty).toBeCloseTo(quadrature, 12);
+    expect(run.result!.schools[1]!.uncertainty).toBeCloseTo(plain, 12);
+    expect(run.result!.schools[0]!.quoted).toMatchObject({ value: '8.7', uncertainty: '0.6' });
+    expect(run.result!.schools[1]!.quoted).toMatchObject({ value: '8.7', uncertainty: '1.5' });
+  });
+
+  it('shares the variance out, water first', () => {
+    const budget = Object.fromEntries(run.result!.schools[0]!.budget.map(({ name, share }) => [name, Math.round(share * 100)]));
+    expect(budget).toEqual({ before: 48, after: 48, repeats: 4, mass: 0 });
+  });
+
+  it('compares with bronze', () => {
+    expect(run.result!.comparison).toMatchObject({ percentError: '-0.8', good: true, agrees: true });
+  });
+
+  it('says what three nails together would bring', () => {
+    expect(run.findings.map((finding) => finding.message)).toEqual(['The 50 mL cylinder sets the result. Put 3 pieces in together and ± 0.6 becomes ± 0.2 with the same tools.']);
+  });
+
+  it('shows the working of a cell as a stacked fraction with its guard digits and the rule', () => {
+    const cell = run.rows[1]!.cells['density']!;
+    expect(cell.kind === 'computed' && cell.working).toMatchObject({
+      symbolic: '\\rho = \\dfrac{m}{V}',
+      substituted: '\\rho = \\dfrac{54.30\\,\\mathrm{g}}{6.0\\,\\mathrm{mL}}',
+      kept: '9.0',
+      guard: '500',
+      text: '9.1',
+      why: 'A product or quotient keeps as many figures as its poorest factor: 6.0 has 2.',
+    });
+  });
+});
+
+describe('the log', () => {
+  it('strikes a corrected entry through and keeps it', () => {
+    const run = evaluated([['after.1', '27.0'], ['after.1', '28.0', 0]]);
+    const cell = run.rows[0]!.cells['after']!;
+    expect(cell).toMatchObject({ kind: 'reading', text: '28.0' });
+    expect(cell.kind === 'reading' && cell.struck.map((event) => event.text)).toEqual(['27.0']);
+  });
+
+  it('shows two entries that replace the same one as a conflict, until somebody decides', () => {
+    const rivals: [string, string, number?][] = [['after.1', '27.0'], ['after.1', '28.0', 0], ['after.1', '28.1', 0]];
+    const run = evaluated(rivals);
+    expect(run.findings.find((finding) => finding.kind === 'conflict')?.message).toContain('28.0 and 28.1');
+  });
+
+  it('takes an event sent twice once', () => {
+    const events = log(nail);
+    expect(evaluateRun(lab, { events: [...events, ...events] })).toEqual(evaluateRun(lab, { events }));
+  });
+
+  it('leaves an excluded trial visible and out of the mean', () => {
+    const run = evaluated([...nail, ['excluded.2', 'a bubble under the head']]);
+    expect(run.rows[1]!.excluded).toEqual({ reason: 'a bubble under the head', by: 'IV' });
+    expect(run.result!.summary.n).toBe(3);
+  });
+});
+
+describe('what a careful teacher would point at', () => {
+  const messages = (entries: readonly (readonly [string, string, number?])[], rules?: Partial<HouseRules>) => evaluated(entries, rules).findings.map((finding) => finding.message).join('\n');
+
+  it.each([
+    ['a decimal missing', [['before.1', '21']], 'written with 1 decimal'],
+    ['a wrong unit', [['before.1', '21.4 g']], 'unit of another kind'],
+    ['no number', [['before.1', 'about half']], 'is not a number'],
+    ['beyond the tool', [['before.1', '61.2']], 'reads from 0 to 50 mL'],
+    ['water that fell', [['before.1', '21.4'], ['after.1', '20.4']], 'cannot stand lower'],
+    ['one trial only', [['mass.1', '54.31'], ['before.1', '21.4'], ['after.1', '27.8']], '1 of at least 3'],
+    ['no volume', [['mass.1', '54.31'], ['before.1', '21.4'], ['after.1', '21.4']], 'Division by zero'],
+    ['a body too small', [1, 2, 3].flatMap((t) => [[`mass.${t}`, '17.4'], [`before.${t}`, '21.4'], [`after.${t}`, '23.4']] as [string, string][]), 'too small for the 50 mL cylinder'],
+    ['scatter unseen', [1, 2, 3].flatMap((t) => [[`mass.${t}`, '54.31'], [`before.${t}`, '21.4'], [`after.${t}`, '27.8']] as [string, string][]), 'cannot see the scatter'],
+    ['a floating nail', [...nail, ['behaviour', 'floated']], 'It floated, yet'],
+  ] as [string, [string, string][], string][])('%s', (_, entries, message) => {
+    expect(messages(entries)).toContain(message);
+  });
+
+  it('keeps an unreadable entry as it was typed', () => {
+    expect(evaluated([['before.1', 'about half']]).rows[0]!.cells['before']).toMatchObject({ kind: 'unusable', text: 'about half' });
+  });
+
+  it('follows the class’s rules', () => {
+    expect(messages([['before.1', '21.4']], PRESETS[2]!.rules)).toContain('whole numbers');
+    const plain = evaluated(nail, PRESETS[2]!.rules).result!;
+    expect(plain.school).toBe('plain-sum');
+  });
+});
+
+describe('protocols', () => {
+  it('evaluates an empty run', () => {
+    const run = evaluateRun(lab, { events: [] });
+    expect(run.rows).toHaveLength(3);
+    expect(run.result).toBeNull();
+  });
+
+  it.each(protocolIds())('%s is sound: every formula parses with its units, every check names quantities it has', (id) => {
+    const one = protocol(id);
+    const ids = new Set(one.quantities.map((quantity) => quantity.id));
+    expect(() => evaluateRun(one, { events: [] })).not.toThrow();
+    expect(ids.has(one.result)).toBe(true);
+    for (const check of one.checks) {
+      const named = Object.entries(check).flatMap(([key, value]) => (['earlier', 'later', 'quantity', 'observed', 'liquid'].includes(key) ? [String(value)] : []));
+      expect(named.every((name) => ids.has(name))).toBe(true);
+    }
+  });
+
+  it('names an unknown laboratory', () => {
+    expect(() => protocol('alchemy')).toThrow(UnknownProtocolError);
+  });
+});

@@ -1,0 +1,156 @@
+import { Decimal } from '../numbers/decimal.ts';
+import type { Expression } from '../numbers/expression.ts';
+import { writtenAtPlace } from '../numbers/rounding.ts';
+import { completeRules, type HouseRules } from '../reading/house-rules.ts';
+import { computedCell, formulaOf, readingCell, type Cell, type Formula } from './cells.ts';
+import { checkRun, type Finding } from './checks.ts';
+import type { ComputedQuantity, Protocol, ReadQuantity } from './protocol.ts';
+import { acceptedFrom, combineTrials, compare, quote, schoolOf, waterDensityFor, type CombinedResult, type Comparison, type Combined, type Quoted, type TrialValues } from './result.ts';
+import { foldRun, type Run, type SlotState } from './run.ts';
+import type { Summary } from '../statistics/summarise.ts';
+
+/** One trial of the table. */
+export interface TrialRow {
+  readonly trial: number;
+  readonly cells: Readonly<Record<string, Cell>>;
+  /** Why it does not count, when somebody has excluded it. */
+  readonly excluded: { readonly reason: string; readonly by: string } | null;
+}
+
+/** What the trials say together. */
+export interface RunResult {
+  readonly summary: Summary;
+  /** The mean as the class writes a mean, to the place of the trials' results. */
+  readonly meanText: string;
+  readonly unit: string;
+  readonly schools: readonly (Combined & { readonly quoted: Quoted | null })[];
+  /** The school the class works by. */
+  readonly school: Combined['school'];
+  readonly comparison: Comparison | null;
+}
+
+export interface EvaluatedRun {
+  readonly rows: readonly TrialRow[];
+  /** What stands in the slots that belong to the whole run. */
+  readonly notes: Readonly<Record<string, SlotState>>;
+  /** The tool of each read quantity. */
+  readonly instruments: Readonly<Record<string, string>>;
+  /** Null until one trial is complete. */
+  readonly result: RunResult | null;
+  readonly findings: readonly Finding[];
+}
+
+function rowsToShow(slots: ReadonlyMap<string, SlotState>, protocol: Protocol): number {
+  const used = [...slots.keys()].map((slot) => Number(/\.(\d+)$/.exec(slot)?.[1] ?? 0));
+  return Math.min(protocol.trials.most, Math.max(protocol.trials.least, ...used));
+}
+
+function instrumentsOf(protocol: Protocol, slots: ReadonlyMap<string, SlotState>): Record<string, string> {
+  const reads = protocol.quantities.filter((quantity): quantity is ReadQuantity => quantity.kind === 'read');
+  return Object.fromEntries(
+    reads.map((quantity) => {
+      const chosen = slots.get(`instrument.${quantity.id}`)?.current.text;
+      return [quantity.id, quantity.instruments.find((id) => id === chosen) ?? quantity.instruments[0]];
+    }),
+  );
+}
+
+function rowOf(trial: number, protocol: Protocol, formulas: readonly Formula[], slots: ReadonlyMap<string, SlotState>, instruments: Readonly<Record<string, string>>, rules: HouseRules): TrialRow {
+  const cells: Record<string, Cell> = {};
+  for (const quantity of protocol.quantities) {
+    if (quantity.kind === 'read') cells[quantity.id] = readingCell(quantity, instruments[quantity.id] ?? quantity.instruments[0], slots.get(`${quantity.id}.${trial}`), rules);
+  }
+  for (const formula of formulas) cells[formula.quantity.id] = computedCell(formula, protocol, cells, rules);
+  const exclusion = slots.get(`excluded.${trial}`)?.current;
+  return { trial, cells, excluded: exclusion && exclusion.text !== '' ? { reason: exclusion.text, by: exclusion.person } : null };
+}
+
+/** The result's formula with every computed quantity written out, so that a reading that enters twice is one input. */
+function writtenOut(tree: Expression, formulas: readonly Formula[]): Expression {
+  switch (tree.kind) {
+    case 'name': {
+      const inner = formulas.find((formula) => formula.quantity.id === tree.name);
+      return inner ? writtenOut(inner.resolved.tree, formulas) : tree;
+    }
+    case 'negate':
+    case 'exact':
+      return { ...tree, operand: writtenOut(tree.operand, formulas) };
+    case 'binary':
+      return { ...tree, left: writtenOut(tree.left, formulas), right: writtenOut(tree.right, formulas) };
+    case 'call':
+      return { ...tree, arguments: tree.arguments.map((argument) => writtenOut(argument, formulas)) };
+    default:
+      return tree;
+  }
+}
+
+function valuesOf(row: TrialRow, ids: readonly string[]): TrialValues {
+  return Object.fromEntries(
+    ids.flatMap((id) => {
+      const cell = row.cells[id];
+      return cell?.kind === 'reading' ? [[id, cell.number.value.toNumber()]] : [];
+    }),
+  );
+}
+
+interface Counting {
+  readonly values: number[];
+  readonly places: number[];
+  readonly trials: TrialValues[];
+}
+
+function countingTrials(rows: readonly TrialRow[], resultId: string, readIds: readonly string[]): Counting {
+  const counting: Counting = { values: [], places: [], trials: [] };
+  for (const row of rows) {
+    const cell = row.cells[resultId];
+    if (row.excluded || cell?.kind !== 'computed') continue;
+    counting.values.push(cell.number.value.toNumber());
+    counting.places.push(cell.number.place);
+    counting.trials.push(valuesOf(row, readIds));
+  }
+  return counting;
+}
+
+function resultOf(combined: CombinedResult, counting: Counting, unit: string, chosen: string | undefined, rules: HouseRules): RunResult {
+  const { summary } = combined;
+  const school = schoolOf(rules);
+  const uncertainty = combined.combined.find((one) => one.school === school)?.uncertainty ?? 0;
+  const accepted = chosen === undefined ? null : acceptedFrom(chosen);
+  const byReadings = writtenAtPlace(new Decimal(summary.mean), Math.max(...counting.places), rules.rounding);
+  const quoted = quote(summary.mean, uncertainty, rules);
+  return {
+    summary,
+    meanText: rules.meanPlace === 'by-uncertainty' && quoted ? quoted.value : byReadings,
+    unit,
+    schools: combined.combined.map((one) => ({ ...one, quoted: quote(summary.mean, one.uncertainty, rules) })),
+    school,
+    comparison: accepted ? compare(summary.mean, uncertainty, accepted, rules) : null,
+  };
+}
+
+function temperatureOf(slots: ReadonlyMap<string, SlotState>): number | null {
+  const text = slots.get('temperature')?.current.text.replace(',', '.').replace(/[^\d.]/g, '') ?? '';
+  const value = text === '' ? NaN : Number(text);
+  return value >= 0 && value <= 100 ? value : null;
+}
+
+/**
+ * Computes a run from its log: every cell with its place, unit and working, the mean with its uncertainty by each school, the
+ * comparison with the accepted value, and what is remarkable about it.
+ * @throws ExpressionError or UnitMismatchError when the protocol's formulas are wrong; HouseRuleError for the rules.
+ */
+export function evaluateRun(protocol: Protocol, run: Run, rules?: Partial<HouseRules>): EvaluatedRun {
+  const house = completeRules(rules);
+  const slots = foldRun(run);
+  const instruments = instrumentsOf(protocol, slots);
+  const formulas = protocol.quantities.filter((quantity): quantity is ComputedQuantity => quantity.kind === 'computed').map((quantity) => formulaOf(quantity, protocol));
+  const rows = Array.from({ length: rowsToShow(slots, protocol) }, (_, i) => rowOf(i + 1, protocol, formulas, slots, instruments, house));
+  const counting = countingTrials(rows, protocol.result, Object.keys(instruments));
+  const formula = formulas.find(({ quantity }) => quantity.id === protocol.result);
+  const tree = writtenOut({ kind: 'name', name: protocol.result }, formulas);
+  const combined = counting.values.length > 0 ? combineTrials(tree, counting.values, counting.trials, instruments, house) : null;
+  const result = combined && formula ? resultOf(combined, counting, formula.quantity.unit, slots.get('accepted')?.current.text, house) : null;
+  const notes = Object.fromEntries([...slots].filter(([slot]) => !/^(?!answer|instrument|excluded).*\.\d+$/.test(slot)));
+  const liquid = waterDensityFor(temperatureOf(slots), house);
+  return { rows, notes, instruments, result, findings: checkRun({ protocol, rows, notes, instruments, result, combined, liquid, rules: house }) };
+}

@@ -1,0 +1,173 @@
+import { instrumentById } from '../instruments/catalogue.ts';
+import type { Instrument } from '../instruments/instrument.ts';
+import { MATERIALS, materialById } from '../materials/materials.ts';
+import { waterDensity } from '../materials/water-density.ts';
+import { compileGradient, type Dual } from '../numbers/gradient.ts';
+import type { Expression } from '../numbers/expression.ts';
+import { roundToPlace, uncertaintyPlace, writtenAtPlace } from '../numbers/rounding.ts';
+import { UnreadableNumberError, parseWrittenNumber } from '../numbers/written-number.ts';
+import { Decimal } from '../numbers/decimal.ts';
+import type { HouseRules } from '../reading/house-rules.ts';
+import { summarise, type Summary } from '../statistics/summarise.ts';
+import { propagateThrough, type Input, type PropagationSchool, type Propagated } from '../uncertainty/propagate.ts';
+
+/** One row of readings that enters the result: the values of the read quantities, by id. */
+export type TrialValues = Readonly<Record<string, number>>;
+
+/** The half-width a class quotes for one reading on an instrument, in its unit. */
+export function readingHalfWidth(instrument: Instrument, rules: HouseRules): number {
+  if (instrument.reads === 'display') return instrument.division * (rules.digitalUncertainty === 'one-last-digit' ? 1 : 0.5);
+  switch (rules.readingUncertainty) {
+    case 'half-division':
+      return instrument.division / 2;
+    case 'tenth-division':
+      return instrument.division / 10;
+    case 'whole-division':
+      return instrument.division;
+    case 'maker-tolerance':
+      return instrument.tolerance.b;
+  }
+}
+
+/** What repeats contribute, by the class's rule; null while one value has no spread. */
+function repeatInput(summary: Summary, rules: HouseRules): Input {
+  if (summary.standardError === null || summary.range === null) return { value: 0 };
+  return { value: 0, standard: rules.repeatUncertainty === 'half-range' ? summary.range / 2 : summary.standardError };
+}
+
+/** One school's uncertainty of the mean, with the share of each contribution. */
+export interface Combined {
+  readonly school: PropagationSchool;
+  readonly uncertainty: number;
+  readonly budget: readonly { readonly name: string; readonly share: number }[];
+}
+
+/** The name under which the scatter of the repeats stands in a budget. */
+export const REPEATS = 'repeats';
+
+/**
+ * Mean of the trials' results as a function of one common offset per read quantity: an error of reading is taken to be shared by all
+ * trials (same tool, same eye), so repeating does not make it smaller, and the scatter of the repeats stands beside it.
+ */
+function meanWithOffsets(tree: Expression, trials: readonly TrialValues[], quantities: readonly string[]): (offsets: Float64Array) => Dual {
+  const evaluate = compileGradient(tree, quantities);
+  return (offsets) => {
+    const each = trials.map((trial) => evaluate(Float64Array.from(quantities, (name, i) => (trial[name] ?? NaN) + (offsets[i] ?? 0))));
+    const gradient = new Float64Array(quantities.length + 1);
+    quantities.forEach((_, i) => {
+      gradient[i] = each.reduce((sum, dual) => sum + (dual.gradient[i] ?? 0), 0) / each.length;
+    });
+    gradient[quantities.length] = 1;
+    return { value: each.reduce((sum, dual) => sum + dual.value, 0) / each.length + (offsets[quantities.length] ?? 0), gradient };
+  };
+}
+
+/** Everything that is known of a result from its trials. */
+export interface CombinedResult {
+  readonly summary: Summary;
+  readonly combined: readonly Combined[];
+  /** Uncertainty by the class's school if this many pieces were measured together with the same tools. */
+  togetherUncertainty(pieces: number): number;
+}
+
+/**
+ * Combines repeats and instruments into one uncertainty, by every school side by side.
+ * @param tree the result as a unit-free function of read quantities.
+ * @param instrumentOf the tool of each read quantity.
+ */
+export function combineTrials(tree: Expression, values: readonly number[], trials: readonly TrialValues[], instrumentOf: Readonly<Record<string, string>>, rules: HouseRules): CombinedResult {
+  const quantities = Object.keys(instrumentOf);
+  const summary = summarise(values);
+  const evaluate = meanWithOffsets(tree, trials, quantities);
+  const inputs = (pieces: number): Record<string, Input> => ({
+    ...Object.fromEntries(quantities.map((name): [string, Input] => [name, { value: 0, halfWidth: readingHalfWidth(instrumentById(instrumentOf[name] ?? ''), rules) / pieces }])),
+    [REPEATS]: repeatInput(summary, rules),
+  });
+  const bySchool = (school: PropagationSchool, pieces = 1): Combined => {
+    const all = inputs(pieces);
+    if (rules.repeatUncertainty !== 'larger-of-the-two') return combinedOf(school, propagateThrough(evaluate, all, { school }));
+    const tools = propagateThrough(evaluate, { ...all, [REPEATS]: { value: 0 } }, { school });
+    const repeats = propagateThrough(evaluate, Object.fromEntries(Object.entries(all).map(([name, input]) => [name, name === REPEATS ? input : { value: 0 }])), { school });
+    return combinedOf(school, tools.uncertainty >= repeats.uncertainty ? tools : repeats);
+  };
+  return {
+    summary,
+    combined: (['quadrature', 'plain-sum', 'extremes'] as const).map((school) => bySchool(school)),
+    togetherUncertainty: (pieces) => bySchool(schoolOf(rules), pieces).uncertainty,
+  };
+}
+
+function combinedOf(school: PropagationSchool, { uncertainty, budget }: Propagated): Combined {
+  return { school, uncertainty, budget };
+}
+
+/** The school that decides what is quoted; until a simulation has been run, quadrature stands in for it, and is named. */
+export function schoolOf(rules: HouseRules): PropagationSchool {
+  return rules.combine === 'simulation' ? 'quadrature' : rules.combine;
+}
+
+/** A value and its uncertainty, both written to the place the uncertainty sets. */
+export interface Quoted {
+  readonly value: string;
+  readonly uncertainty: string;
+  readonly place: number;
+}
+
+/** Writes value ± uncertainty: the uncertainty to one figure or two by the class's rule, the value to the same place. */
+export function quote(value: number, uncertainty: number, rules: HouseRules): Quoted | null {
+  if (!(uncertainty > 0)) return null;
+  const place = uncertaintyPlace(uncertainty, rules.uncertaintyFigures);
+  return { value: writtenAtPlace(value, place, rules.rounding), uncertainty: writtenAtPlace(uncertainty, place, rules.rounding), place };
+}
+
+/** The accepted value a result is compared with. */
+export interface Accepted {
+  readonly name: string;
+  readonly least: number;
+  readonly most: number;
+  readonly middle: number;
+}
+
+/** The accepted density chosen in a run: a material's id, or a number typed. Null when it names neither. */
+export function acceptedFrom(chosen: string): Accepted | null {
+  const material = materialById(chosen.trim()) ?? MATERIALS.find((candidate) => candidate.name.toLowerCase() === chosen.trim().toLowerCase());
+  if (material) {
+    const [least, most] = material.density;
+    return { name: material.name, least, most, middle: Number(new Decimal(least).plus(most).div(2)) };
+  }
+  try {
+    const value = parseWrittenNumber(chosen.replace(/[a-zA-Z/³^ ]+\d?$/, '')).value.toNumber();
+    return value > 0 ? { name: 'the value you chose', least: value, most: value, middle: value } : null;
+  } catch (error) {
+    if (error instanceof UnreadableNumberError) return null;
+    throw error;
+  }
+}
+
+/** How a result stands against an accepted value. */
+export interface Comparison {
+  readonly accepted: Accepted;
+  /** Percent of the accepted middle, signed or absolute by the class's rule, written to two figures. */
+  readonly percentError: string;
+  readonly good: boolean;
+  readonly agrees: boolean;
+}
+
+/** Compares a result with the accepted value: percent error from the middle, agreement within two uncertainties of the range. */
+export function compare(value: number, uncertainty: number, accepted: Accepted, rules: HouseRules): Comparison {
+  const percent = ((value - accepted.middle) / accepted.middle) * 100;
+  const shown = rules.percentError === 'absolute' ? Math.abs(percent) : percent;
+  const place = Math.abs(shown) >= 10 ? 0 : -1;
+  const outside = Math.max(0, accepted.least - value, value - accepted.most);
+  return {
+    accepted,
+    percentError: roundToPlace(new Decimal(shown), place, rules.rounding).toFixed(-place),
+    good: Math.abs(percent) <= rules.goodPercentError,
+    agrees: outside <= 2 * uncertainty,
+  };
+}
+
+/** Water's density in g/mL by the class's rule, at the temperature noted or at 20 °C. */
+export function waterDensityFor(temperature: number | null, rules: HouseRules): number {
+  return rules.waterDensity === 'one' ? 1 : waterDensity(temperature ?? 20);
+}

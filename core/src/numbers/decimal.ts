@@ -1,0 +1,10 @@
+import { Decimal as DefaultDecimal } from 'decimal.js';
+
+/** Decimal arithmetic for digits a person typed: 60 significant digits, so that no intermediate step is ever short of guard digits. */
+export const Decimal = DefaultDecimal.clone({ precision: 60, toExpNeg: -400, toExpPos: 400, defaults: true });
+export type Decimal = DefaultDecimal;
+
+/** Power of ten of the first significant digit: 46.3 → 1, 0.045 → −2. Zero has none: −Infinity. */
+export function magnitude(value: Decimal): number {
+  return value.isZero() ? -Infinity : value.e;
+}

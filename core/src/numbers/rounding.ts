@@ -1,0 +1,47 @@
+import { Decimal, magnitude } from './decimal.ts';
+
+export type RoundingRule = 'half-up' | 'half-even';
+
+/** Rounds once, to the given power of ten. `half-up` takes a half away from zero, `half-even` to the even neighbour. */
+export function roundToPlace(value: Decimal, place: number, rule: RoundingRule = 'half-up'): Decimal {
+  const mode = rule === 'half-even' ? Decimal.ROUND_HALF_EVEN : Decimal.ROUND_HALF_UP;
+  if (place <= 0) return value.toDecimalPlaces(-place, mode);
+  const unit = new Decimal(10).pow(place);
+  return value.div(unit).toDecimalPlaces(0, mode).mul(unit);
+}
+
+/** The digits of a value rounded to a place, written out in full: (46, −1) → `46.0`. Minus zero is written `0`. */
+export function writtenAtPlace(value: Decimal | number, place: number, rule: RoundingRule = 'half-up'): string {
+  const rounded = roundToPlace(new Decimal(value), place, rule);
+  return (rounded.isZero() ? rounded.abs() : rounded).toFixed(Math.max(0, -place));
+}
+
+/**
+ * As `writtenAtPlace`, but with an exponent where trailing zeros of a whole number would leave the figures in doubt:
+ * (400, 1) → `4.0e2`, (2500, 1) → `2.50e3`, (335, 0) → `335`.
+ */
+export function unambiguousAtPlace(value: Decimal | number, place: number, rule: RoundingRule = 'half-up'): string {
+  const rounded = roundToPlace(new Decimal(value), place, rule);
+  const plain = writtenAtPlace(rounded, place, rule);
+  if (rounded.isZero() || place < 0 || (place === 0 && !plain.endsWith('0'))) return plain;
+  const exponent = magnitude(rounded);
+  return `${rounded.div(new Decimal(10).pow(exponent)).toFixed(exponent - place)}e${exponent}`;
+}
+
+export type UncertaintyFigures = 'one-two-after-leading-1' | 'one' | 'two';
+
+/**
+ * The place an uncertainty is written to. With `one-two-after-leading-1` it has two figures when, before rounding, it starts
+ * with 1: 0.143 → −2 (0.14), 0.096 → −1 (0.1).
+ * @throws RangeError when the uncertainty is not positive and finite.
+ */
+export function uncertaintyPlace(uncertainty: Decimal | number, figures: UncertaintyFigures = 'one-two-after-leading-1'): number {
+  const size = new Decimal(uncertainty);
+  if (!size.isFinite() || !size.isPositive() || size.isZero()) throw new RangeError(`An uncertainty is a positive number, not ${String(uncertainty)}.`);
+  const first = magnitude(size);
+  const startsWithOne = size.div(new Decimal(10).pow(first)).lessThan(2);
+  const two = figures === 'two' || (figures === 'one-two-after-leading-1' && startsWithOne);
+  if (two) return first - 1;
+  const rounded = roundToPlace(size, first);
+  return magnitude(rounded);
+}

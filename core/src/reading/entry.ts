@@ -1,0 +1,65 @@
+import { plainText } from '../numbers/plain-text.ts';
+import { parseWrittenNumber, UnreadableNumberError, type WrittenNumber } from '../numbers/written-number.ts';
+import { conversionFactor, parseUnit, sameKind, UnknownUnitError, writtenUnit, type Unit } from '../units/unit.ts';
+
+/** A student's entry taken apart: the number as written, and whether its unit fits. */
+export interface Entry {
+  readonly number: WrittenNumber;
+  /** In the instrument's unit when the unit fits, else the bare number. */
+  readonly value: number;
+  /** Place of the last digit, in the instrument's unit. */
+  readonly place: number;
+  readonly unit: 'fits' | 'missing' | 'wrong';
+}
+
+/** Why an entry could not be taken as a reading. */
+export class UnreadableEntryError extends Error {
+  override readonly name = 'UnreadableEntryError';
+}
+
+const LONGEST = 80;
+const NUMBER_THEN_UNIT = /^(?<number>[+-]? ?(?:\d[\d ]*(?:[.,]\d*)?|[.,]\d+)(?: ?[*x] ?10 ?\^ ?[+-]?\d+|e[+-]?\d+)?)(?<unit>.*)$/i;
+
+function unitOf(text: string): Unit | 'unknown' {
+  try {
+    return parseUnit(text);
+  } catch (error) {
+    if (error instanceof UnknownUnitError) return 'unknown';
+    throw error;
+  }
+}
+
+function fitted(number: WrittenNumber, unitText: string, wanted: Unit): Entry {
+  const bare = { number, value: number.value.toNumber(), place: lastWrittenPlace(number) };
+  if (unitText === '') return { ...bare, unit: 'missing' };
+  if (unitText === writtenUnit(wanted)) return { ...bare, unit: 'fits' };
+  const unit = unitOf(unitText);
+  if (unit === 'unknown' || !sameKind(unit, wanted)) return { ...bare, unit: 'wrong' };
+  const factor = conversionFactor(unit, wanted);
+  if (factor.equals(1)) return { ...bare, unit: 'fits' };
+  return { number, value: number.value.times(factor).toNumber(), place: bare.place + Math.round(factor.log(10).toNumber()), unit: 'fits' };
+}
+
+/** Place of the last digit written, trailing zeros included: a reading of 40 claims its ones. */
+function lastWrittenPlace(number: WrittenNumber): number {
+  return number.place - (number.atMost - number.atLeast);
+}
+
+/**
+ * Takes an entry such as `52.6 mL`, `52,6ml` or `５２.６` apart.
+ * @param wanted the instrument's unit.
+ * @throws UnreadableEntryError with a message for the person who typed it.
+ */
+export function parseEntry(typed: string, wanted: Unit): Entry {
+  if (typed.length > LONGEST) throw new UnreadableEntryError(`That is ${typed.length} characters; a reading has at most ${LONGEST}.`);
+  const plain = plainText(typed);
+  if (plain === '') throw new UnreadableEntryError('Nothing is written yet; type a number and its unit.');
+  const parts = NUMBER_THEN_UNIT.exec(plain)?.groups;
+  if (!parts || /^[\d.,+-]/.test((parts['unit'] ?? '').trim())) throw new UnreadableEntryError(`“${typed.trim().slice(0, 30)}” is not a number and a unit; write the digits with at most one decimal mark, then the unit.`);
+  try {
+    return fitted(parseWrittenNumber((parts['number'] ?? '').replace(/^([+-]) /, '$1')), (parts['unit'] ?? '').trim(), wanted);
+  } catch (error) {
+    if (error instanceof UnreadableNumberError) throw new UnreadableEntryError(error.message);
+    throw error;
+  }
+}

@@ -1,0 +1,37 @@
+import { shiftedByPowers } from '../../numbers/shift-digits.ts';
+import type { DigitsSlip } from './slip.ts';
+
+/** Every text in which two neighbouring digits are exchanged, the decimal mark staying where it is. */
+function exchanged(text: string): string[] {
+  const positions = [...text].flatMap((character, i) => (character >= '0' && character <= '9' ? [i] : []));
+  return positions.slice(1).map((second, i) => {
+    const first = positions[i] ?? 0;
+    const characters = [...text];
+    [characters[first], characters[second]] = [characters[second] ?? '', characters[first] ?? ''];
+    return characters.join('');
+  });
+}
+
+export const transposed: DigitsSlip = {
+  id: 'transposed',
+  stage: 'digits',
+  name: 'Two digits exchanged',
+  baseRate: 0.02,
+  why: () => 'The digits are the right ones, but two neighbours have changed places on the way to the page.',
+  lookAt: () => 'what you wrote, digit by digit',
+  meant: (written) => exchanged(written).filter((text) => text !== written).map((text, _, all) => ({ value: Number(text), placeTells: true, part: 1 / all.length })),
+  garbled: exchanged,
+};
+
+const POWERS: readonly [power: number, part: number][] = [[1, 0.35], [-1, 0.35], [2, 0.08], [-2, 0.08], [3, 0.07], [-3, 0.07]];
+
+export const powerOfTen: DigitsSlip = {
+  id: 'power-of-ten',
+  stage: 'digits',
+  name: 'A power of ten off',
+  baseRate: 0.03,
+  why: () => 'The digits are right and the decimal point is not, as when one unit is taken for another of its kind or a division for ten.',
+  lookAt: () => 'the nearest label, for the size of the number',
+  meant: (written) => POWERS.map(([power, part]) => ({ value: Number(`${written}e${-power}`), placeTells: false, part })),
+  garbled: (meant) => POWERS.map(([power]) => shiftedByPowers(meant, power)),
+};

@@ -1,0 +1,31 @@
+import { labelAbove, marksCounted, otherScale, roundedUp } from './counting.ts';
+import { powerOfTen, transposed } from './digits.ts';
+import { eyeHigh, eyeLow } from './eye-level.ts';
+import { meniscusEdge, meniscusLow } from './meniscus.ts';
+import { droppedDigit, extraDigit, trailingZeroDropped, unitMissing, unitWrong } from './record.ts';
+import type { CountSlip, DigitsSlip, FormSlip, SightSlip, Slip } from './slip.ts';
+
+/** Every reading slip, by the stage of reading at which it happens. Diagnosis, drawing of items and the class board go by this list. */
+export const SIGHT_SLIPS: readonly SightSlip[] = [eyeHigh, eyeLow, meniscusEdge, meniscusLow];
+export const COUNT_SLIPS: readonly CountSlip[] = [roundedUp, labelAbove, marksCounted, otherScale];
+export const DIGITS_SLIPS: readonly DigitsSlip[] = [powerOfTen, transposed];
+export const FORM_SLIPS: readonly FormSlip[] = [droppedDigit, trailingZeroDropped, extraDigit, unitMissing, unitWrong];
+
+export const SLIPS: readonly Slip[] = [...SIGHT_SLIPS, ...COUNT_SLIPS, ...DIGITS_SLIPS, ...FORM_SLIPS];
+
+const BY_ID: ReadonlyMap<string, Slip> = new Map(SLIPS.map((slip) => [slip.id, slip]));
+
+/** No slip has this id. */
+export class UnknownSlipError extends Error {
+  override readonly name = 'UnknownSlipError';
+  constructor(readonly offending: string) {
+    super(`aim: “${offending}” is not a slip known here.`);
+  }
+}
+
+/** @throws UnknownSlipError naming the id. */
+export function slipById(id: string): Slip {
+  const slip = BY_ID.get(id);
+  if (!slip) throw new UnknownSlipError(id);
+  return slip;
+}
