@@ -124,7 +124,7 @@ function whyOf(steps: readonly Step[]): string {
 
 /** Works out a computed cell of one trial from the cells before it. */
 export function computedCell(formula: Formula, protocol: Protocol, cells: Readonly<Record<string, Cell>>, rules: HouseRules): Cell {
-  const { quantity, resolved } = formula;
+  const { resolved } = formula;
   const numberOf = (name: string): Measured | undefined => {
     const cell = cells[name];
     return cell?.kind === 'reading' || cell?.kind === 'computed' ? cell.number : undefined;

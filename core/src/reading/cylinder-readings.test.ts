@@ -93,7 +93,7 @@ const HABITS: Record<string, (reader: Reader) => string> = {
   'power-of-ten': (reader) => `${(estimate(reader, lowestPoint(reader)) * 10).toFixed(decimals(reader.picture) - 1)} mL`,
   transposed: (reader) => {
     const text = estimate(reader, lowestPoint(reader)).toFixed(decimals(reader.picture));
-    return `${text[1] === '.' ? text.slice(0, 2) + text[3]! + text[2]! : text[1]! + text[0]! + text.slice(2)} mL`;
+    return `${text.replace(/^(\d)(\.?)(\d)/, '$3$2$1')} mL`;
   },
   'dropped-digit': (reader) => `${(Math.floor(estimate(reader, lowestPoint(reader)) / division(reader.picture) + 1e-9) * division(reader.picture)).toFixed(decimals(reader.picture) - 1)} mL`,
   'extra-digit': (reader) => `${estimate(reader, lowestPoint(reader)).toFixed(decimals(reader.picture))}5 mL`,
