@@ -1,0 +1,114 @@
+import type { HouseRules, Picture, RevealStep, SlipExplained, Verdict } from '@green-beam/core';
+import { array, number, object, string, type InferType } from 'yup';
+
+export const newRound = object({ instrumentId: string().max(60).nullable().default(null) });
+export type NewRound = InferType<typeof newRound>;
+
+/** How far a reading has come. */
+export type TaskState = 'open' | 'tried' | 'closed';
+
+/** One reading as the browser may see it before the answer. */
+export interface BenchTask {
+  readonly id: string;
+  readonly position: number;
+  readonly picture: Picture;
+  readonly hints: readonly string[];
+  readonly unit: string;
+  readonly state: TaskState;
+}
+
+export interface BenchRound {
+  readonly id: string;
+  readonly tasks: readonly BenchTask[];
+  /** Readings already taken, in divisions from the true value; only of closed tasks. */
+  readonly strip: readonly StripMark[];
+}
+
+/** One tick of the record strip. */
+export interface StripMark {
+  readonly taskId: string;
+  readonly tryNumber: number;
+  readonly offBy: number;
+  readonly sound: boolean;
+}
+
+/** Something the student did with the tool, in order, with milliseconds since the picture appeared. */
+export const benchAction = object({
+  kind: string<'eye' | 'loupe' | 'hint' | 'described'>().oneOf(['eye', 'loupe', 'hint', 'described'] as const).required(),
+  at: number().min(0).max(86_400_000).required(),
+  to: number().nullable().default(null),
+});
+export type BenchAction = InferType<typeof benchAction>;
+
+const id = string().uuid('That is not an id.').required();
+
+export const newAttempt = object({
+  id,
+  taskId: id,
+  kind: string<'reading' | 'shown'>().oneOf(['reading', 'shown'] as const).required(),
+  entry: string().max(20_000, 'The entry has more than 20 000 characters.').default(''),
+  eyeHeight: number().min(-150, 'The eye cannot be that low.').max(150, 'The eye cannot be that high.').required('The height of the eye is missing.'),
+  actions: array().of(benchAction).max(400, 'More than 400 actions.').default([]),
+  hints: number().integer().min(0).max(20).default(0),
+  timeTaken: number().integer().min(0).max(86_400_000).required('The time taken is missing.'),
+});
+export type NewAttempt = InferType<typeof newAttempt>;
+
+/** What the student learns from an attempt. The answer is there only once the task is closed. */
+export interface AttemptResult {
+  readonly attemptId: string;
+  readonly verdict: Verdict | 'shown';
+  readonly tryNumber: number;
+  readonly closed: boolean;
+  readonly message: string | null;
+  /** The likeliest finding in words. */
+  readonly slips: readonly SlipExplained[];
+  /** Names of other slips that the entry would fit as well. */
+  readonly alsoPossible: readonly string[];
+  readonly answer: { readonly text: string; readonly unit: string; readonly reveal: readonly RevealStep[]; readonly strip: readonly StripMark[] } | null;
+}
+
+/** An attempt as the student's record and the teacher's page show it. */
+export interface AttemptShown {
+  readonly id: string;
+  readonly taskId: string;
+  readonly instrumentId: string;
+  readonly skill: string;
+  readonly entry: string;
+  readonly verdict: Verdict | 'shown';
+  readonly slips: readonly SlipExplained[];
+  readonly expected: string | null;
+  readonly offBy: number | null;
+  readonly tryNumber: number;
+  readonly hints: number;
+  readonly timeTaken: number;
+  readonly eyeHeight: number;
+  readonly picture: Picture;
+  readonly at: string;
+}
+
+export interface AttemptPage {
+  readonly attempts: readonly AttemptShown[];
+  /** To be given as `before` for the next page; null on the last. */
+  readonly next: string | null;
+}
+
+export interface SkillSummary {
+  readonly skill: string;
+  readonly readings: number;
+  readonly sound: number;
+  readonly slips: readonly { readonly id: string; readonly count: number }[];
+}
+
+export interface StudentRecord {
+  readonly skills: readonly SkillSummary[];
+  readonly page: AttemptPage;
+}
+
+/** Rules as a class states them, with the name of the preset they come from. */
+export interface RulesShown {
+  readonly name: string;
+  readonly version: number;
+  readonly rules: HouseRules;
+}
+

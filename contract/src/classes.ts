@@ -1,0 +1,65 @@
+import { array, boolean, object, string, type InferType } from 'yup';
+
+export interface ClassSummary {
+  readonly id: string;
+  readonly name: string;
+  readonly archived: boolean;
+  readonly students: number;
+}
+
+export interface ClassDetails extends ClassSummary {
+  readonly code: string;
+  readonly codeOpen: boolean;
+  readonly rulesName: string;
+  readonly roster: readonly { readonly id: string; readonly firstName: string; readonly lastName: string; readonly label: string; readonly hasPin: boolean }[];
+  readonly teachers: readonly { readonly id: string; readonly name: string; readonly email: string }[];
+}
+
+const className = string().trim().max(60, 'A class name has at most 60 characters.');
+
+export const newClass = object({ name: className.required('Give the class a name.') });
+export type NewClass = InferType<typeof newClass>;
+
+export const classChange = object({ name: className.min(1, 'Give the class a name.').optional(), codeOpen: boolean().optional(), archived: boolean().optional() }).noUnknown();
+export type ClassChange = InferType<typeof classChange>;
+
+export const rosterRow = object({
+  firstName: string().trim().max(60, 'The first name has more than 60 characters.').required('The first name is missing.'),
+  lastName: string().trim().max(60, 'The last name has more than 60 characters.').default(''),
+});
+export type RosterRow = InferType<typeof rosterRow>;
+
+/** Rows are checked one by one on the server, so that each error names its row. */
+export const rosterImport = object({ rows: array().of(object().unknown(true)).min(1, 'The list is empty.').max(200, 'A class has at most 200 students.').required() });
+export type RosterImport = { rows: RosterRow[] };
+
+export interface RosterResult {
+  readonly added: number;
+  readonly errors: readonly { readonly row: number; readonly field: string; readonly message: string }[];
+}
+
+export const coTeacher = object({ email: string().trim().lowercase().email('Write the whole e-mail address.').required('Write the e-mail address of a teacher of your school.') });
+export type CoTeacher = InferType<typeof coTeacher>;
+
+/** One student's row of the class board. */
+export interface BoardRow {
+  readonly id: string;
+  readonly label: string;
+  readonly skills: readonly BoardCell[];
+}
+
+export interface BoardCell {
+  readonly skill: string;
+  readonly readings: number;
+  /** Right at the first try. */
+  readonly sound: number;
+  readonly lastSeen: string;
+  /** Slips found, most frequent first. */
+  readonly slips: readonly { readonly id: string; readonly count: number; readonly lastSeen: string }[];
+}
+
+/** What the event stream of a class says: ids only; the page asks again for what it shows. */
+export interface LiveEvent {
+  readonly kind: 'attempt' | 'run';
+  readonly id: string;
+}

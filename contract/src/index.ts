@@ -1,0 +1,5 @@
+export * from './session.ts';
+export * from './classes.ts';
+export * from './bench.ts';
+export * from './notebook.ts';
+export * from './problem.ts';

@@ -1,0 +1,51 @@
+import type { HouseRules, Protocol, RunEvent } from '@green-beam/core';
+import { array, object, string, type InferType } from 'yup';
+
+const id = string().uuid('That is not an id.').required();
+
+export const newRun = object({
+  protocolId: string().max(60).required('Choose a laboratory.'),
+  specimen: string().trim().max(80, 'The name of the piece has more than 80 characters.').required('Say what you measure.'),
+  memberIds: array().of(id).max(8, 'A group has at most eight people.').default([]),
+});
+export type NewRun = InferType<typeof newRun>;
+
+export interface RunSummary {
+  readonly id: string;
+  readonly protocolId: string;
+  readonly title: string;
+  readonly specimen: string;
+  readonly members: readonly string[];
+  readonly startedAt: string;
+  readonly handedInAt: string | null;
+}
+
+/** Everything a notebook page shows; the table itself is folded from the log by core. */
+export interface RunPage extends RunSummary {
+  readonly protocol: Protocol;
+  readonly rules: HouseRules;
+  readonly rulesName: string;
+  /** Names and initials by person id, for members and for anybody who wrote in the log. */
+  readonly people: Readonly<Record<string, { readonly label: string; readonly initials: string }>>;
+  readonly events: readonly RunEvent[];
+  readonly mayWrite: boolean;
+}
+
+export const newRunEvent = object({
+  id,
+  slot: string().matches(/^[a-zA-Z]+(\.[a-zA-Z0-9]+)?$/, 'That is no place on the page.').max(60).required(),
+  text: string().max(4000, 'More than 4000 characters.').default(''),
+  replaces: string().uuid('That is not an id.').nullable().default(null),
+  reason: string().trim().max(300, 'The reason has more than 300 characters.').nullable().default(null),
+  person: id,
+  deviceTime: string().datetime('The time of the device is not a date.').required('The time of the device is missing.'),
+});
+export type NewRunEvent = InferType<typeof newRunEvent>;
+
+export const newRunEvents = object({ events: array().of(newRunEvent.required()).min(1).max(100, 'More than 100 entries at once.').required() });
+export type NewRunEvents = InferType<typeof newRunEvents>;
+
+/** The events as stored, each with its place in the server's order. */
+export interface StoredRunEvents {
+  readonly events: readonly RunEvent[];
+}

@@ -1,0 +1,87 @@
+import { object, string, type InferType } from 'yup';
+
+export type Role = 'student' | 'teacher' | 'administrator';
+
+/** Who is signed in, as every page needs to know it. */
+export interface SignedIn {
+  readonly role: Role;
+  readonly person: { readonly id: string; readonly name: string };
+  readonly school: { readonly id: string; readonly name: string };
+  /** A student's class; teachers choose among theirs. */
+  readonly class: { readonly id: string; readonly name: string; readonly rulesName: string } | null;
+  /** Partners who have entered their PIN at this screen. */
+  readonly partners: readonly { readonly id: string; readonly name: string }[];
+}
+
+export interface SessionState {
+  readonly signedIn: SignedIn | null;
+  /** To be sent as `x-csrf-token` with everything that changes something. */
+  readonly csrfToken: string;
+  /** True where one-click demonstration sign-in exists. */
+  readonly demo: boolean;
+}
+
+export const teacherSignIn = object({
+  email: string().trim().lowercase().email('Write the whole e-mail address.').max(200).required('Write your e-mail address.'),
+  password: string().max(200).required('Write your password.'),
+});
+export type TeacherSignIn = InferType<typeof teacherSignIn>;
+
+export const classCode = object({ code: string().trim().uppercase().max(20).required('Write the class code from the board.') });
+export type ClassCode = InferType<typeof classCode>;
+
+/** The names a class code shows: first name and initial, nothing more. */
+export interface ClassDoor {
+  readonly className: string;
+  readonly students: readonly { readonly id: string; readonly label: string; readonly hasPin: boolean }[];
+}
+
+const pin = string().matches(/^\d{4,6}$/, 'A PIN has four to six digits.').required('Write your PIN.');
+const id = string().uuid('That is not an id.').required();
+
+export const studentSignIn = object({ code: string().trim().uppercase().max(20).required(), studentId: id, pin });
+export type StudentSignIn = InferType<typeof studentSignIn>;
+
+export const partnerSignIn = object({ studentId: id, pin });
+export type PartnerSignIn = InferType<typeof partnerSignIn>;
+
+export const demoSignIn = object({ role: string<Role>().oneOf(['student', 'teacher', 'administrator'] as const).required() });
+export type DemoSignIn = InferType<typeof demoSignIn>;
+
+/** What a one-time link is for, shown before it is used. */
+export interface LinkDoor {
+  readonly purpose: 'administrator' | 'invitation' | 'password-reset';
+  readonly email: string | null;
+  readonly name: string | null;
+  readonly schoolName: string | null;
+}
+
+export const NEW_PASSWORD_LENGTH = 10;
+
+export const useLink = object({
+  name: string().trim().max(80).default(''),
+  email: string().trim().lowercase().email('Write the whole e-mail address.').max(200).default(''),
+  schoolName: string().trim().max(120).default(''),
+  password: string().min(NEW_PASSWORD_LENGTH, `A password has at least ${NEW_PASSWORD_LENGTH} characters.`).max(200).required('Choose a password.'),
+});
+export type UseLink = InferType<typeof useLink>;
+
+export const invitation = object({
+  name: string().trim().max(80).required('Write the teacher’s name.'),
+  email: string().trim().lowercase().email('Write the whole e-mail address.').max(200).required('Write the teacher’s e-mail address.'),
+});
+export type Invitation = InferType<typeof invitation>;
+
+/** A link that works once, to be handed to the person it is for. */
+export interface OneTimeLink {
+  readonly path: string;
+  readonly expires: string;
+}
+
+export interface SchoolTeacher {
+  readonly id: string;
+  readonly name: string;
+  readonly email: string;
+  readonly role: Role;
+  readonly classes: readonly string[];
+}

@@ -1,0 +1,49 @@
+import { resolve } from 'node:path';
+import { buildPages } from './build-pages.mjs';
+import { checkNode, installPackages } from './packages.mjs';
+import { ownDatabase, sessionSecret } from './postgres.mjs';
+import { ended, freePort, isFree, ROOT, start } from './processes.mjs';
+
+/** Environment of the server for a database. */
+export function serverEnvironment(url, extra = {}) {
+  return { ...process.env, NODE_ENV: 'production', DATABASE_URL: url, SESSION_SECRET: sessionSecret(), GREEN_BEAM_PAGES: resolve(ROOT, 'web', 'dist'), ...extra };
+}
+
+/** Starts the server process itself. */
+export function startServer(environment, options = {}) {
+  return start(process.execPath, ['--import', 'tsx', resolve(ROOT, 'server', 'src', 'main.ts')], { env: environment, ...options });
+}
+
+const USUAL_PORT = 4710;
+
+/** PORT when it is given; otherwise the usual one, or a free one while that is taken. */
+async function portToUse() {
+  if (process.env.PORT) return process.env.PORT;
+  return String((await isFree(USUAL_PORT)) ? USUAL_PORT : await freePort());
+}
+
+/**
+ * Does all that is needed on a fresh machine, builds, serves in the foreground, and on Ctrl-C or SIGTERM stops what it started.
+ * @param cluster which of the project's own clusters to use when no DATABASE_URL is given.
+ */
+export async function serve(cluster, extra) {
+  checkNode();
+  installPackages();
+  const database = await ownDatabase(cluster);
+  try {
+    buildPages();
+    const server = startServer(serverEnvironment(database.url, { ...extra, PORT: await portToUse() }));
+    for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill('SIGTERM'));
+    process.exitCode = await ended(server);
+  } finally {
+    database.stop();
+  }
+}
+
+/** Ends with a message rather than a stack when something is missing. */
+export function orSayWhy(promise) {
+  promise.catch((error) => {
+    console.error(error.message);
+    process.exit(1);
+  });
+}

@@ -1,0 +1,103 @@
+import { join } from 'node:path';
+import compression from 'compression';
+import connectPgSimple from 'connect-pg-simple';
+import { csrfSync } from 'csrf-sync';
+import express, { type Express } from 'express';
+import session from 'express-session';
+import helmet from 'helmet';
+import type pg from 'pg';
+import type { Logger } from 'pino';
+import type { Sequelize } from 'sequelize';
+import type { Config } from './config.ts';
+import type { ClassEvents } from './live/class-events.ts';
+import { notFound, refusalHandler } from './refusal.ts';
+import { benchRoutes } from './routes/bench.ts';
+import { classRoutes } from './routes/classes.ts';
+import { liveRoutes } from './routes/live.ts';
+import { notebookRoutes } from './routes/notebook.ts';
+import { schoolRoutes } from './routes/school.ts';
+import { sessionRoutes } from './routes/session.ts';
+
+/** What the application is made of. */
+export interface Parts {
+  readonly config: Config;
+  readonly sequelize: Sequelize;
+  readonly sessionPool: pg.Pool;
+  readonly events: ClassEvents;
+  readonly logger: Logger;
+}
+
+/** A school day and a bit. */
+const SESSION_HOURS = 14;
+
+const contentSecurityPolicy = (secure: boolean) => ({
+  useDefaults: false,
+  directives: {
+    defaultSrc: ["'self'"],
+    scriptSrc: ["'self'"],
+    // React and KaTeX position things with style attributes; no style element or sheet from elsewhere is let in.
+    styleSrc: ["'self'"],
+    styleSrcAttr: ["'unsafe-inline'"],
+    imgSrc: ["'self'", 'data:'],
+    fontSrc: ["'self'"],
+    connectSrc: ["'self'"],
+    workerSrc: ["'self'"],
+    objectSrc: ["'none'"],
+    baseUri: ["'none'"],
+    formAction: ["'self'"],
+    frameAncestors: ["'none'"],
+    ...(secure ? { upgradeInsecureRequests: [] } : {}),
+  },
+});
+
+function sessions({ config, sessionPool }: Parts): express.RequestHandler {
+  const Store = connectPgSimple(session);
+  return session({
+    name: 'green-beam',
+    secret: config.sessionSecret,
+    resave: false,
+    saveUninitialized: false,
+    store: new Store({ pool: sessionPool, tableName: 'sessions', disableTouch: true, pruneSessionInterval: 15 * 60 }),
+    cookie: { httpOnly: true, sameSite: 'lax', secure: config.secureCookies, maxAge: SESSION_HOURS * 3600 * 1000 },
+  });
+}
+
+function api(parts: Parts): express.Router {
+  const { config, sequelize, events } = parts;
+  const { csrfSynchronisedProtection, generateToken } = csrfSync({ getTokenFromRequest: (request) => request.header('x-csrf-token') });
+  const routes = express.Router();
+
+  routes.get('/health', async (_request, response) => {
+    await sequelize.query('select 1');
+    response.json({ ok: true });
+  });
+
+  routes.use(express.json({ limit: '300kb' }), sessions(parts), csrfSynchronisedProtection);
+  routes.use((_request, response, next) => {
+    response.set('cache-control', 'no-store');
+    next();
+  });
+  routes.use(sessionRoutes(config, (request) => generateToken(request)), classRoutes(sequelize), schoolRoutes(), benchRoutes(), notebookRoutes(), liveRoutes(events));
+  routes.use(() => {
+    throw notFound();
+  });
+  routes.use(refusalHandler(parts.logger));
+  return routes;
+}
+
+/** Puts the application together: security headers, the interface under /api, and the built pages. */
+export function createApp(parts: Parts): Express {
+  const { config } = parts;
+  const app = express();
+  app.set('trust proxy', config.proxies);
+  app.disable('x-powered-by');
+  app.use(helmet({ contentSecurityPolicy: contentSecurityPolicy(config.secureCookies), strictTransportSecurity: config.secureCookies, crossOriginOpenerPolicy: config.secureCookies ? { policy: 'same-origin' } : false, originAgentCluster: config.secureCookies }));
+  app.use(compression());
+  app.use('/api', api(parts));
+  app.use('/assets', express.static(join(config.pages, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }));
+  app.use(express.static(config.pages, { index: false, maxAge: 0 }));
+  app.get('/{*path}', (_request, response) => {
+    response.set('cache-control', 'no-cache').sendFile(join(config.pages, 'index.html'));
+  });
+  return app;
+}

@@ -1,0 +1,62 @@
+import type { Request } from 'express';
+import { ClassTeacher, SchoolClass } from '../models/classes.ts';
+import { notFound, Refusal } from '../refusal.ts';
+import { idFrom } from '../validated.ts';
+import { presentPerson, type Present } from './session.ts';
+
+/** A class somebody may enter, and as what. */
+export interface ClassAccess {
+  readonly schoolClass: SchoolClass;
+  readonly present: Present;
+  readonly as: 'student' | 'teacher';
+}
+
+/** @throws Refusal (401) when nobody is signed in. */
+export async function signedIn(request: Request): Promise<Present> {
+  const present = await presentPerson(request);
+  if (!present) throw new Refusal(401, 'Sign in first; what you wrote is still in this browser.');
+  return present;
+}
+
+/** @throws Refusal (403) for students. */
+export async function signedInTeacher(request: Request): Promise<Present> {
+  const present = await signedIn(request);
+  if (present.role === 'student') throw new Refusal(403, 'This page is for teachers.');
+  return present;
+}
+
+/** @throws Refusal (403) for everybody but the school's administrator. */
+export async function signedInAdministrator(request: Request): Promise<Present> {
+  const present = await signedIn(request);
+  if (present.role !== 'administrator') throw new Refusal(403, 'This page is for the school’s administrator.');
+  return present;
+}
+
+/**
+ * The one place where reach into a class is decided. Another school's class is nowhere (404); a class of one's own school to which
+ * one does not belong is refused (403); administrators reach every class of their school.
+ */
+export async function classInReach(request: Request): Promise<ClassAccess> {
+  const present = await signedIn(request);
+  const schoolClass = await SchoolClass.findOne({ where: { id: idFrom(request, 'classId'), schoolId: present.schoolId } });
+  if (!schoolClass) throw notFound();
+  if (present.role === 'student') {
+    if (present.classId !== schoolClass.id) throw new Refusal(403, 'You are not in this class.');
+    return { schoolClass, present, as: 'student' };
+  }
+  const teaches = present.role === 'administrator' || (await ClassTeacher.count({ where: { classId: schoolClass.id, personId: present.personId } })) > 0;
+  if (!teaches) throw new Refusal(403, 'You do not teach this class. Ask one of its teachers to add you.');
+  return { schoolClass, present, as: 'teacher' };
+}
+
+/** As `classInReach`, for its teachers only. */
+export async function classTaught(request: Request): Promise<ClassAccess> {
+  const access = await classInReach(request);
+  if (access.as !== 'teacher') throw new Refusal(403, 'This page is for teachers.');
+  return access;
+}
+
+/** Refuses to change a class that has been put away. */
+export function checkNotArchived(schoolClass: SchoolClass): void {
+  if (schoolClass.archivedAt) throw new Refusal(409, 'This class is archived. Its teacher can bring it back under Class.');
+}

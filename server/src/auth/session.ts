@@ -1,0 +1,87 @@
+import type { Role, SessionState, SignedIn } from '@green-beam/contract';
+import type { Request } from 'express';
+import type { Transaction } from 'sequelize';
+import { HouseRulesVersion, SchoolClass, Student } from '../models/classes.ts';
+import { Account, Person, School } from '../models/people.ts';
+import { labelOf } from './labels.ts';
+
+declare module 'express-session' {
+  interface SessionData {
+    identity?: Identity;
+  }
+}
+
+/** Who a session belongs to. The rest is looked up at every request, so that a removal takes effect at once. */
+export interface Identity {
+  readonly personId: string;
+  readonly schoolId: string;
+  /** Set for students only. */
+  readonly classId: string | null;
+  /** Students who have entered their PIN at the same screen. */
+  readonly partners: readonly string[];
+}
+
+/** Starts a fresh session for somebody, so that an id known before cannot be used after. */
+export function startSession(request: Request, identity: Identity): Promise<void> {
+  return new Promise((resolve, reject) => {
+    request.session.regenerate((error: unknown) => {
+      if (error) {
+        reject(error as Error);
+        return;
+      }
+      request.session.identity = identity;
+      request.session.save((failed: unknown) => (failed ? reject(failed as Error) : resolve()));
+    });
+  });
+}
+
+export function endSession(request: Request): Promise<void> {
+  return new Promise((resolve, reject) => request.session.destroy((error: unknown) => (error ? reject(error as Error) : resolve())));
+}
+
+/** Ends every session of a person, after a reset of PIN or password. */
+export async function endSessionsOf(personId: string, transaction?: Transaction): Promise<void> {
+  await Person.sequelize?.query(`delete from sessions where sess -> 'identity' ->> 'personId' = :personId`, { replacements: { personId }, ...(transaction ? { transaction } : {}) });
+}
+
+/** Somebody whose account or place on the roster still exists. */
+export interface Present extends Identity {
+  readonly role: Role;
+  readonly person: Person;
+}
+
+/** The person behind a request, or null when nobody is signed in or the account is gone. */
+export async function presentPerson(request: Request): Promise<Present | null> {
+  const { identity } = request.session;
+  if (!identity) return null;
+  const person = await Person.findOne({ where: { id: identity.personId, schoolId: identity.schoolId, deletedAt: null } });
+  if (!person) return null;
+  if (identity.classId !== null) {
+    const student = await Student.findOne({ where: { classId: identity.classId, personId: identity.personId } });
+    return student ? { ...identity, role: 'student', person } : null;
+  }
+  const account = await Account.findByPk(identity.personId);
+  return account ? { ...identity, role: account.role, person } : null;
+}
+
+async function shown(present: Present): Promise<SignedIn> {
+  const [school, schoolClass, partners] = await Promise.all([
+    School.findByPk(present.schoolId, { rejectOnEmpty: true }),
+    present.classId === null ? null : SchoolClass.findByPk(present.classId),
+    Person.findAll({ where: { id: [...present.partners], deletedAt: null } }),
+  ]);
+  const rules = schoolClass ? await HouseRulesVersion.findOne({ where: { classId: schoolClass.id, version: schoolClass.rulesVersion } }) : null;
+  return {
+    role: present.role,
+    person: { id: present.personId, name: labelOf(present.person, present.role === 'student' ? 'short' : 'full') },
+    school: { id: school.id, name: school.name },
+    class: schoolClass ? { id: schoolClass.id, name: schoolClass.name, rulesName: rules?.name ?? '' } : null,
+    partners: partners.map((partner) => ({ id: partner.id, name: labelOf(partner, 'short') })),
+  };
+}
+
+/** What the browser may know of its session. */
+export async function sessionState(request: Request, csrfToken: string, demo: boolean): Promise<SessionState> {
+  const present = await presentPerson(request);
+  return { signedIn: present ? await shown(present) : null, csrfToken, demo };
+}

@@ -1,0 +1,50 @@
+import type { NewAttempt } from '@green-beam/contract';
+import { CORE_VERSION, diagnose, instrumentById, pictureOf, withEyeAt, type Diagnosis, type HouseRules, type SlipHistory } from '@green-beam/core';
+import type { CreationAttributes } from 'sequelize';
+import type { Attempt, Task } from '../models/bench.ts';
+import { taskOf } from './show.ts';
+
+/** Readable entries a task takes before the answer is shown. */
+const TRIES = 2;
+
+type TaskRow = Pick<Task, 'classId' | 'id' | 'schoolId' | 'personId' | 'instrumentId' | 'situation' | 'rulesVersion'>;
+
+/** An entry judged by the situation at Enter, as it will be stored, and whether it closes the task. */
+export interface JudgedAttempt {
+  readonly row: CreationAttributes<Attempt>;
+  readonly closes: boolean;
+}
+
+function closesTask(verdict: Diagnosis['verdict'] | 'shown', tryNumber: number): boolean {
+  if (verdict === 'sound' || verdict === 'shown') return true;
+  return verdict !== 'unreadable' && tryNumber >= TRIES;
+}
+
+/** Judges an attempt; `tryNumber` counts readable entries on the task, from 1. */
+export function judgeAttempt(task: TaskRow, body: NewAttempt, tryNumber: number, rules: HouseRules, history: SlipHistory): JudgedAttempt {
+  const reading = withEyeAt(taskOf(task, rules), body.eyeHeight);
+  const diagnosis = body.kind === 'shown' ? null : diagnose(reading, body.entry, history);
+  const verdict = diagnosis?.verdict ?? 'shown';
+  const row: JudgedAttempt['row'] = {
+    classId: task.classId,
+    id: body.id,
+    schoolId: task.schoolId,
+    taskId: task.id,
+    personId: task.personId,
+    instrumentId: task.instrumentId,
+    skill: instrumentById(task.instrumentId).skill,
+    entry: body.entry,
+    situation: reading.situation,
+    picture: pictureOf(reading),
+    actions: body.actions,
+    hints: body.hints,
+    timeTaken: body.timeTaken,
+    tryNumber,
+    verdict,
+    slips: [...(diagnosis?.slips[0]?.ids ?? [])],
+    diagnosis,
+    rulesVersion: task.rulesVersion,
+    coreVersion: CORE_VERSION,
+  };
+  return { row, closes: closesTask(verdict, tryNumber) };
+}

@@ -1,0 +1,69 @@
+import type { AttemptResult, AttemptShown, BenchTask, StripMark } from '@green-beam/contract';
+import { expectedReading, explainSlips, hintsFor, instrumentById, readingTask, revealOf, slipById, writtenUnitOf, type HouseRules, type ReadingTask } from '@green-beam/core';
+import type { Attempt, Task } from '../models/bench.ts';
+
+/** The reading a stored row is about, under the rules it is judged by. */
+export function taskOf(row: Pick<Task, 'instrumentId' | 'situation'>, rules: HouseRules): ReadingTask {
+  return readingTask(row.instrumentId, row.situation, rules);
+}
+
+/** A task as the browser may see it before the answer. */
+export function benchTask(row: Task, rules: HouseRules, attempts: readonly Attempt[]): BenchTask {
+  return {
+    id: row.id,
+    position: row.position,
+    picture: row.picture,
+    hints: hintsFor(taskOf(row, rules)),
+    unit: writtenUnitOf(instrumentById(row.instrumentId), rules),
+    state: row.closedAt ? 'closed' : attempts.some((attempt) => attempt.taskId === row.id && attempt.verdict !== 'unreadable') ? 'tried' : 'open',
+  };
+}
+
+/** Ticks of the record strip; only for closed tasks, since a distance from the true value gives it away. */
+export function stripMarks(attempts: readonly Attempt[]): StripMark[] {
+  return attempts.flatMap((attempt) => {
+    const offBy = attempt.diagnosis?.offBy;
+    return offBy === null || offBy === undefined ? [] : [{ taskId: attempt.taskId, tryNumber: attempt.tryNumber, offBy, sound: attempt.verdict === 'sound' }];
+  });
+}
+
+/** What the student is told about an attempt; the answer only when the task is closed. */
+export function attemptResult(attempt: Attempt, rules: HouseRules, closed: boolean, onTask: readonly Attempt[]): AttemptResult {
+  const task = taskOf(attempt, rules);
+  const [first, ...others] = attempt.diagnosis?.slips ?? [];
+  const expected = expectedReading(task);
+  return {
+    attemptId: attempt.id,
+    verdict: attempt.verdict,
+    tryNumber: attempt.tryNumber,
+    closed,
+    message: attempt.diagnosis?.message ?? null,
+    slips: first ? explainSlips(task, first) : [],
+    alsoPossible: others.filter((other) => other.probability > 0.15).map((other) => other.ids.map((id) => slipById(id).name).join(' and ')),
+    answer: closed ? { text: expected.text, unit: expected.unit, reveal: revealOf(task), strip: stripMarks(onTask) } : null,
+  };
+}
+
+/** An attempt in a list; the right reading is left out while its owner may still try. */
+export function attemptShown(attempt: Attempt, rules: HouseRules, mayKnow: boolean): AttemptShown {
+  const task = taskOf(attempt, rules);
+  const [first] = attempt.diagnosis?.slips ?? [];
+  const expected = expectedReading(task);
+  return {
+    id: attempt.id,
+    taskId: attempt.taskId,
+    instrumentId: attempt.instrumentId,
+    skill: attempt.skill,
+    entry: attempt.entry,
+    verdict: attempt.verdict,
+    slips: first ? explainSlips(task, first) : [],
+    expected: mayKnow ? `${expected.text} ${expected.unit}` : null,
+    offBy: mayKnow ? (attempt.diagnosis?.offBy ?? null) : null,
+    tryNumber: attempt.tryNumber,
+    hints: attempt.hints,
+    timeTaken: attempt.timeTaken,
+    eyeHeight: attempt.situation.eyeHeight ?? 0,
+    picture: attempt.picture,
+    at: attempt.createdAt.toISOString(),
+  };
+}

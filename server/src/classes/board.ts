@@ -1,0 +1,50 @@
+import type { BoardCell, BoardRow } from '@green-beam/contract';
+import { QueryTypes, type Sequelize } from 'sequelize';
+import { labelOf } from '../auth/labels.ts';
+import { Person } from '../models/people.ts';
+import { Student } from '../models/classes.ts';
+
+interface SkillCount {
+  readonly person_id: string;
+  readonly skill: string;
+  readonly readings: number;
+  readonly sound: number;
+  readonly last_seen: Date;
+}
+
+interface SlipCount {
+  readonly person_id: string;
+  readonly skill: string;
+  readonly slip: string;
+  readonly count: number;
+  readonly last_seen: Date;
+}
+
+/** Students by skill, with the slips each one keeps making. */
+export async function boardOf(sequelize: Sequelize, classId: string): Promise<BoardRow[]> {
+  const students = await Student.findAll({ where: { classId }, include: { model: Person, as: 'person', required: true, where: { deletedAt: null } }, order: [[{ model: Person, as: 'person' }, 'givenName', 'ASC']] });
+  const options = { replacements: { classId }, type: QueryTypes.SELECT } as const;
+  const [skills, slips] = await Promise.all([
+    sequelize.query<SkillCount>(
+      `select person_id, skill, count(distinct task_id)::int readings, count(*) filter (where verdict = 'sound' and try_number = 1)::int sound, max(created_at) last_seen
+       from attempts where class_id = :classId group by person_id, skill`,
+      options,
+    ),
+    sequelize.query<SlipCount>(
+      `select person_id, skill, slip, count(*)::int count, max(created_at) last_seen
+       from attempts, unnest(slips) slip where class_id = :classId group by person_id, skill, slip order by count desc, last_seen desc`,
+      options,
+    ),
+  ]);
+  const cellsOf = (personId: string): BoardCell[] =>
+    skills
+      .filter((skill) => skill.person_id === personId)
+      .map((skill) => ({
+        skill: skill.skill,
+        readings: skill.readings,
+        sound: skill.sound,
+        lastSeen: skill.last_seen.toISOString(),
+        slips: slips.filter((slip) => slip.person_id === personId && slip.skill === skill.skill).map((slip) => ({ id: slip.slip, count: slip.count, lastSeen: slip.last_seen.toISOString() })),
+      }));
+  return students.flatMap((student) => (student.person ? [{ id: student.personId, label: labelOf(student.person, 'short'), skills: cellsOf(student.personId) }] : []));
+}

@@ -1,0 +1,52 @@
+import { randomUUID } from 'node:crypto';
+import { rosterRow, type RosterResult, type RosterRow } from '@green-beam/contract';
+import { ValidationError } from 'yup';
+import { Student, type SchoolClass } from '../models/classes.ts';
+import { Person } from '../models/people.ts';
+
+type Checked = { readonly row: number } & ({ readonly good: RosterRow } | { readonly field: string; readonly message: string });
+
+async function checkRow(raw: unknown, row: number): Promise<Checked> {
+  try {
+    return { row, good: await rosterRow.validate(raw, { stripUnknown: true }) };
+  } catch (error) {
+    if (error instanceof ValidationError) return { row, field: error.path ?? '', message: error.message };
+    throw error;
+  }
+}
+
+function nameOf({ firstName, lastName }: { firstName: string; lastName: string }): string {
+  return `${firstName} ${lastName}`.trim().toLocaleLowerCase();
+}
+
+/** Marks names that stand twice in the list or are on the roster already. */
+function withoutDoubles(checked: readonly Checked[], present: ReadonlySet<string>): Checked[] {
+  const seen = new Map<string, number>();
+  return checked.map((one) => {
+    if (!('good' in one)) return one;
+    const name = nameOf(one.good);
+    if (present.has(name)) return { row: one.row, field: 'firstName', message: 'This name is on the class list already.' };
+    const earlier = seen.get(name);
+    if (earlier !== undefined) return { row: one.row, field: 'firstName', message: `The same name stands in row ${earlier}; add a second initial to tell them apart.` };
+    seen.set(name, one.row);
+    return one;
+  });
+}
+
+/** Adds students from a list. Nothing is added while any row is wrong, so that a corrected list can be sent again whole. */
+export async function importRoster(schoolClass: SchoolClass, rows: readonly unknown[]): Promise<RosterResult> {
+  const { id: classId, schoolId } = schoolClass;
+  const roster = await Student.findAll({ where: { classId }, include: { model: Person, as: 'person' } });
+  const present = new Set(roster.map((student) => nameOf({ firstName: student.person?.givenName ?? '', lastName: student.person?.familyName ?? '' })));
+  const checked = withoutDoubles(await Promise.all(rows.map((row, i) => checkRow(row, i + 1))), present);
+  const errors = checked.flatMap((one) => ('good' in one ? [] : [{ row: one.row, field: one.field, message: one.message }]));
+  const good = checked.flatMap((one) => ('good' in one ? [one.good] : []));
+  if (errors.length > 0) return { added: 0, errors };
+  const people = good.map(({ firstName, lastName }) => ({ id: randomUUID(), schoolId, givenName: firstName, familyName: lastName || null }));
+  const sequelize = Student.sequelize;
+  await sequelize?.transaction(async (transaction) => {
+    await Person.bulkCreate(people, { transaction });
+    await Student.bulkCreate(people.map((person) => ({ classId, schoolId, personId: person.id, pinHash: null })), { transaction });
+  });
+  return { added: good.length, errors };
+}

@@ -1,0 +1,34 @@
+import type { Transaction } from 'sequelize';
+import { endSessionsOf } from '../auth/session.ts';
+import { Attempt, Round, Task } from '../models/bench.ts';
+import { SchoolClass, Student } from '../models/classes.ts';
+import { Person } from '../models/people.ts';
+
+function inTransaction<T>(work: (transaction: Transaction) => Promise<T>): Promise<T> {
+  const sequelize = SchoolClass.sequelize;
+  if (!sequelize) throw new Error('The database is not open.');
+  return sequelize.transaction(work);
+}
+
+/** Removes a student's name, PIN, rounds and attempts. What they wrote in group runs stays, under a neutral label. */
+export function deleteStudent(classId: string, personId: string): Promise<void> {
+  return inTransaction(async (transaction) => {
+    const where = { classId, personId };
+    await Attempt.destroy({ where, transaction });
+    await Task.destroy({ where, transaction });
+    await Round.destroy({ where, transaction });
+    await Student.destroy({ where, transaction });
+    await Person.update({ givenName: null, familyName: null, deletedAt: new Date() }, { where: { id: personId }, transaction });
+    await endSessionsOf(personId, transaction);
+  });
+}
+
+/** Removes a class with everything in it, and its students' names. */
+export function deleteClass(schoolClass: SchoolClass): Promise<void> {
+  return inTransaction(async (transaction) => {
+    const students = await Student.findAll({ where: { classId: schoolClass.id }, transaction });
+    await schoolClass.destroy({ transaction });
+    for (const { personId } of students) await endSessionsOf(personId, transaction);
+    await Person.update({ givenName: null, familyName: null, deletedAt: new Date() }, { where: { id: students.map((student) => student.personId) }, transaction });
+  });
+}

@@ -1,0 +1,44 @@
+/** Settings, read once from the environment. */
+export interface Config {
+  readonly databaseUrl: string;
+  readonly host: string;
+  readonly port: number;
+  /** One-click demonstration sign-in; only `npm run demo` sets it. */
+  readonly demo: boolean;
+  readonly sessionSecret: string;
+  /** Sent over TLS only; on where a certificate or a proxy with one stands in front. */
+  readonly secureCookies: boolean;
+  /** How many proxies stand in front, for the address of a request. */
+  readonly proxies: number;
+  readonly tls: { readonly key: string; readonly certificate: string } | null;
+  /** Folder of the built pages. */
+  readonly pages: string;
+}
+
+function required(name: string, value: string | undefined): string {
+  if (!value) throw new Error(`${name} is not set; start with npm start, npm run demo or npm run dev.`);
+  return value;
+}
+
+function wholeNumber(name: string, value: string | undefined, otherwise: number): number {
+  const number = value === undefined || value === '' ? otherwise : Number(value);
+  if (!Number.isInteger(number) || number < 0 || number > 65535) throw new Error(`${name}: “${String(value)}” is not a whole number from 0 to 65535.`);
+  return number;
+}
+
+export function readConfig(environment: NodeJS.ProcessEnv): Config {
+  const { TLS_KEY: key, TLS_CERT: certificate } = environment;
+  const tls = key && certificate ? { key, certificate } : null;
+  const proxies = wholeNumber('PROXIES', environment['PROXIES'], 0);
+  return {
+    databaseUrl: required('DATABASE_URL', environment['DATABASE_URL']),
+    host: environment['HOST'] ?? '127.0.0.1',
+    port: wholeNumber('PORT', environment['PORT'], 4710),
+    demo: environment['GREEN_BEAM_DEMO'] === '1',
+    sessionSecret: required('SESSION_SECRET', environment['SESSION_SECRET']),
+    secureCookies: tls !== null || proxies > 0,
+    proxies,
+    tls,
+    pages: required('GREEN_BEAM_PAGES', environment['GREEN_BEAM_PAGES']),
+  };
+}

@@ -1,0 +1,15 @@
+import { Sequelize } from 'sequelize';
+import { defineModels } from './models/define.ts';
+
+/** Opens the pool and binds the models to it. */
+export function openDatabase(url: string): Sequelize {
+  const sequelize = new Sequelize(url, {
+    dialect: 'postgres',
+    logging: false,
+    pool: { max: 12, min: 1, acquire: 8000, idle: 30_000 },
+    define: { underscored: true, timestamps: false },
+    dialectOptions: { connectionTimeoutMillis: 4000 },
+  });
+  defineModels(sequelize);
+  return sequelize;
+}

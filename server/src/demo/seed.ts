@@ -1,0 +1,51 @@
+import { seededRandom } from '@green-beam/core';
+import type { Sequelize } from 'sequelize';
+import { hashSecret } from '../auth/passwords.ts';
+import { createClass } from '../classes/create-class.ts';
+import { Attempt, Round, Task } from '../models/bench.ts';
+import { ClassTeacher, Student } from '../models/classes.ts';
+import { Account, Person, School } from '../models/people.ts';
+import { DEMO_CLASS, DEMO_CLASS_CODE, DEMO_CO_TEACHER, DEMO_OTHER_CLASS, DEMO_OTHER_CLASS_CODE, DEMO_PIN, DEMO_SCHOOL, DEMO_TEACHER, HERON_STUDENTS, PLOVER_STUDENTS, SAMPLE_TEACHERS, type SampleStudent } from './people.ts';
+import { sampleWork } from './sample-attempts.ts';
+import { seedRuns } from './sample-runs.ts';
+
+async function seedTeachers(): Promise<void> {
+  for (const { id, givenName, familyName, email, role } of SAMPLE_TEACHERS) {
+    await Person.create({ id, schoolId: DEMO_SCHOOL, givenName, familyName });
+    await Account.create({ personId: id, schoolId: DEMO_SCHOOL, role, email, passwordHash: null });
+  }
+}
+
+interface SampleClass {
+  readonly classId: string;
+  readonly name: string;
+  readonly code: string;
+  readonly students: readonly SampleStudent[];
+  readonly seed: number;
+}
+
+async function seedClass({ classId, name, code, students, seed }: SampleClass, now: Date): Promise<void> {
+  const schoolId = DEMO_SCHOOL;
+  await createClass({ id: classId, schoolId, teacherId: DEMO_TEACHER, name, code });
+  await ClassTeacher.create({ classId, personId: DEMO_CO_TEACHER });
+  const pinHash = await hashSecret(DEMO_PIN);
+  await Person.bulkCreate(students.map(({ id, givenName, familyName }) => ({ id, schoolId, givenName, familyName })));
+  await Student.bulkCreate(students.map(({ id, hasPin }) => ({ classId, personId: id, schoolId, pinHash: hasPin ? pinHash : null })));
+  const random = seededRandom(seed);
+  const works = students.map((student) => sampleWork({ classId, schoolId }, student, random, now));
+  await Round.bulkCreate(works.flatMap((work) => work.rounds));
+  await Task.bulkCreate(works.flatMap((work) => work.tasks));
+  const attempts = works.flatMap((work) => work.attempts).sort((a, b) => (a.createdAt?.getTime() ?? 0) - (b.createdAt?.getTime() ?? 0));
+  await Attempt.bulkCreate(attempts);
+}
+
+/** Fills an empty database with the sample world; `fresh` empties it first. */
+export async function seedDemo(sequelize: Sequelize, { fresh, now = new Date() }: { fresh: boolean; now?: Date }): Promise<void> {
+  if (fresh) await sequelize.query('truncate schools, sessions, sign_in_failures, one_time_links cascade');
+  if (await School.findByPk(DEMO_SCHOOL)) return;
+  await School.create({ id: DEMO_SCHOOL, name: 'Saltmarsh School' });
+  await seedTeachers();
+  await seedClass({ classId: DEMO_CLASS, name: 'Heron 9', code: DEMO_CLASS_CODE, students: HERON_STUDENTS, seed: 90 }, now);
+  await seedClass({ classId: DEMO_OTHER_CLASS, name: 'Plover 10', code: DEMO_OTHER_CLASS_CODE, students: PLOVER_STUDENTS, seed: 100 }, now);
+  await seedRuns(now);
+}

@@ -1,0 +1,52 @@
+import { readFileSync } from 'node:fs';
+import { createServer as createPlainServer } from 'node:http';
+import { createServer as createTlsServer } from 'node:https';
+import pg from 'pg';
+import { pino } from 'pino';
+import { createApp } from './app.ts';
+import { readConfig, type Config } from './config.ts';
+import { openDatabase } from './database.ts';
+import { ClassEvents } from './live/class-events.ts';
+import { migrate, oneAtATime } from './migrate.ts';
+import { offerAdministratorLink } from './auth/first-administrator.ts';
+
+const logger = pino({ level: process.env['LOG_LEVEL'] ?? 'warn' });
+
+function addressOf({ tls, host, port }: Config): string {
+  return `${tls ? 'https' : 'http'}://${host === '0.0.0.0' ? '127.0.0.1' : host}:${port}`;
+}
+
+async function serve(): Promise<void> {
+  const config = readConfig(process.env);
+  const sequelize = openDatabase(config.databaseUrl);
+  await oneAtATime(config.databaseUrl, async () => {
+    await migrate(sequelize);
+    if (config.demo) await (await import('./demo/seed.ts')).seedDemo(sequelize, { fresh: process.env['GREEN_BEAM_FRESH'] === '1' });
+  });
+  const sessionPool = new pg.Pool({ connectionString: config.databaseUrl, max: 6 });
+  sessionPool.on('error', (error) => logger.warn({ err: error }, 'a session connection was lost'));
+  const events = new ClassEvents(config.databaseUrl, logger);
+  await events.start();
+  const app = createApp({ config, sequelize, sessionPool, events, logger });
+  const server = config.tls ? createTlsServer({ key: readFileSync(config.tls.key), cert: readFileSync(config.tls.certificate) }, app) : createPlainServer(app);
+  await new Promise<void>((resolve, reject) => server.once('error', reject).listen(config.port, config.host, resolve));
+  const link = config.demo ? null : await offerAdministratorLink();
+  if (link) process.stdout.write(`Nobody administers this installation yet. Open this link once to begin: ${addressOf(config)}${link.path}\n`);
+  process.stdout.write(`Green Beam is ready at ${addressOf(config)}\n`);
+
+  const stop = async (): Promise<void> => {
+    server.close();
+    server.closeAllConnections();
+    await events.stop();
+    await sessionPool.end();
+    await sequelize.close();
+    process.exit(0);
+  };
+  process.once('SIGTERM', () => void stop());
+  process.once('SIGINT', () => void stop());
+}
+
+serve().catch((error: unknown) => {
+  process.stderr.write(`Green Beam could not start: ${error instanceof Error ? error.message : String(error)}\n`);
+  process.exit(1);
+});

@@ -1,0 +1,31 @@
+import pg from 'pg';
+import type { Sequelize } from 'sequelize';
+import { SequelizeStorage, Umzug } from 'umzug';
+import * as firstLight from './migrations/0001-first-light.ts';
+
+const MIGRATIONS = [firstLight];
+
+/** Brings the database to the present shape; each migration runs once, in its own transaction. */
+export async function migrate(sequelize: Sequelize): Promise<void> {
+  const umzug = new Umzug({
+    migrations: MIGRATIONS.map(({ name, up }) => ({ name, up: () => sequelize.transaction((transaction) => sequelize.query(up, { transaction })) })),
+    storage: new SequelizeStorage({ sequelize, tableName: 'migrations' }),
+    logger: undefined,
+  });
+  await umzug.up();
+}
+
+/** Any number nobody else locks. */
+const STARTING = 471_000_001;
+
+/** Runs the start-up work of one server at a time, when several start on the same database. */
+export async function oneAtATime(databaseUrl: string, work: () => Promise<void>): Promise<void> {
+  const client = new pg.Client({ connectionString: databaseUrl });
+  await client.connect();
+  try {
+    await client.query('select pg_advisory_lock($1)', [STARTING]);
+    await work();
+  } finally {
+    await client.end();
+  }
+}

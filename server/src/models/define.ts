@@ -1,0 +1,13 @@
+import type { Sequelize } from 'sequelize';
+import { defineBench } from './bench.ts';
+import { defineClasses } from './classes.ts';
+import { defineNotebook } from './notebook.ts';
+import { definePeople } from './people.ts';
+
+/** Binds every model to a database. */
+export function defineModels(sequelize: Sequelize): void {
+  definePeople(sequelize);
+  defineClasses(sequelize);
+  defineBench(sequelize);
+  defineNotebook(sequelize);
+}

@@ -1,0 +1,22 @@
+import type { Request } from 'express';
+import { classInReach, type ClassAccess } from '../auth/access.ts';
+import { RunMember, RunRow } from '../models/notebook.ts';
+import { notFound, Refusal } from '../refusal.ts';
+import { idFrom } from '../validated.ts';
+
+/** A run somebody may read, and whether they may write in it. */
+export interface RunAccess extends ClassAccess {
+  readonly run: RunRow;
+  readonly mayWrite: boolean;
+}
+
+/** Members of the group read and write; the class's teachers read; other students are refused. */
+export async function runInReach(request: Request): Promise<RunAccess> {
+  const access = await classInReach(request);
+  const run = await RunRow.findOne({ where: { classId: access.schoolClass.id, id: idFrom(request, 'runId') } });
+  if (!run) throw notFound();
+  const people = [access.present.personId, ...access.present.partners];
+  const member = (await RunMember.count({ where: { classId: run.classId, runId: run.id, personId: people } })) > 0;
+  if (access.as === 'student' && !member) throw new Refusal(403, 'This page belongs to another group.');
+  return { ...access, run, mayWrite: member && !access.schoolClass.archivedAt && !run.handedInAt };
+}

@@ -1,0 +1,55 @@
+import type { RunPage, RunSummary } from '@green-beam/contract';
+import type { RunEvent } from '@green-beam/core';
+import { labelOf } from '../auth/labels.ts';
+import { HouseRulesVersion } from '../models/classes.ts';
+import { RunEventRow, RunMember, type RunRow } from '../models/notebook.ts';
+import { Person } from '../models/people.ts';
+import { rulesOf } from '../rules.ts';
+
+export function eventOf(row: RunEventRow): RunEvent {
+  const { id, slot, text, replaces, reason, personId, deviceTime, serverOrder } = row;
+  return { id, slot, text, replaces, reason, person: personId, deviceTime: deviceTime.toISOString(), order: Number(serverOrder) };
+}
+
+function summaryFrom(run: RunRow, members: readonly string[]): RunSummary {
+  return {
+    id: run.id,
+    protocolId: run.protocolId,
+    title: run.protocol.title,
+    specimen: run.specimen,
+    members,
+    startedAt: run.startedAt.toISOString(),
+    handedInAt: run.handedInAt?.toISOString() ?? null,
+  };
+}
+
+/** Runs as a list shows them. */
+export async function runSummaries(runs: readonly RunRow[]): Promise<RunSummary[]> {
+  const members = await RunMember.findAll({ where: { runId: runs.map((run) => run.id) } });
+  const people = await Person.findAll({ where: { id: members.map((member) => member.personId) } });
+  const labels = new Map(people.map((person) => [person.id, labelOf(person, 'short')]));
+  return runs.map((run) => summaryFrom(run, members.filter((member) => member.runId === run.id).map((member) => labels.get(member.personId) ?? '')));
+}
+
+/** A whole run, with its log. */
+export async function runPage(run: RunRow, mayWrite: boolean): Promise<RunPage> {
+  const { classId, id: runId } = run;
+  const [rows, members, rules, version] = await Promise.all([
+    RunEventRow.findAll({ where: { classId, runId }, order: [['serverOrder', 'ASC']] }),
+    RunMember.findAll({ where: { classId, runId } }),
+    rulesOf(classId, run.rulesVersion),
+    HouseRulesVersion.findOne({ where: { classId, version: run.rulesVersion } }),
+  ]);
+  const memberIds = members.map((member) => member.personId);
+  const people = await Person.findAll({ where: { id: [...new Set([...memberIds, ...rows.map((row) => row.personId)])] } });
+  const byId = new Map(people.map((person) => [person.id, { label: labelOf(person, 'short'), initials: labelOf(person, 'initials') }]));
+  return {
+    ...summaryFrom(run, memberIds.map((id) => byId.get(id)?.label ?? '')),
+    protocol: run.protocol,
+    rules,
+    rulesName: version?.name ?? '',
+    people: Object.fromEntries(byId),
+    events: rows.map(eventOf),
+    mayWrite,
+  };
+}

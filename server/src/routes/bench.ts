@@ -1,0 +1,116 @@
+import { newAttempt, newRound, type AttemptPage, type BenchRound, type RulesShown, type SkillSummary, type StudentRecord } from '@green-beam/contract';
+import { Router, type Request } from 'express';
+import { Op, QueryTypes } from 'sequelize';
+import { checkNotArchived, classInReach, classTaught } from '../auth/access.ts';
+import { BENCH_INSTRUMENTS, createRound } from '../bench/draw-round.ts';
+import { recordAttempt } from '../bench/record-attempt.ts';
+import { attemptShown, benchTask, stripMarks } from '../bench/show.ts';
+import { HouseRulesVersion, Student } from '../models/classes.ts';
+import { Attempt, Round, Task } from '../models/bench.ts';
+import { notFound, Refusal } from '../refusal.ts';
+import { rulesByVersion, rulesOf } from '../rules.ts';
+import { idFrom, validated } from '../validated.ts';
+
+async function roundShown(round: Round): Promise<BenchRound> {
+  const { classId, id: roundId } = round;
+  const tasks = await Task.findAll({ where: { classId, roundId }, order: [['position', 'ASC']] });
+  const attempts = await Attempt.findAll({ where: { classId, taskId: tasks.map((task) => task.id) }, order: [['serverOrder', 'ASC']] });
+  const rules = await rulesByVersion(classId, tasks.map((task) => task.rulesVersion));
+  const closed = new Set(tasks.filter((task) => task.closedAt).map((task) => task.id));
+  return {
+    id: roundId,
+    tasks: tasks.map((task) => benchTask(task, rules.get(task.rulesVersion) ?? neverMissing(), attempts)),
+    strip: stripMarks(attempts.filter((attempt) => closed.has(attempt.taskId))),
+  };
+}
+
+function neverMissing(): never {
+  throw notFound();
+}
+
+const PAGE = 30;
+
+/** A person's attempts, newest first. `mayKnow` decides whether answers of tasks still open are given. */
+async function attemptPage(classId: string, personId: string, request: Request, knowsAll: boolean): Promise<AttemptPage> {
+  const before = typeof request.query['before'] === 'string' && /^\d{1,18}$/.test(request.query['before']) ? request.query['before'] : null;
+  const rows = await Attempt.findAll({ where: { classId, personId, ...(before ? { serverOrder: { [Op.lt]: before } } : {}) }, order: [['serverOrder', 'DESC']], limit: PAGE + 1 });
+  const page = rows.slice(0, PAGE);
+  const rules = await rulesByVersion(classId, page.map((row) => row.rulesVersion));
+  const open = knowsAll ? [] : await Task.findAll({ attributes: ['id'], where: { classId, id: page.map((row) => row.taskId), closedAt: null } });
+  const openIds = new Set(open.map((task) => task.id));
+  return {
+    attempts: page.map((row) => attemptShown(row, rules.get(row.rulesVersion) ?? neverMissing(), !openIds.has(row.taskId))),
+    next: rows.length > PAGE ? (page.at(-1)?.serverOrder ?? null) : null,
+  };
+}
+
+async function skillSummaries(classId: string, personId: string): Promise<SkillSummary[]> {
+  const sequelize = Attempt.sequelize;
+  if (!sequelize) return [];
+  const replacements = { classId, personId };
+  const skills = await sequelize.query<{ skill: string; readings: number; sound: number }>(
+    `select skill, count(distinct task_id)::int readings, count(*) filter (where verdict = 'sound' and try_number = 1)::int sound
+     from attempts where class_id = :classId and person_id = :personId group by skill order by skill`,
+    { replacements, type: QueryTypes.SELECT },
+  );
+  const slips = await sequelize.query<{ skill: string; id: string; count: number }>(
+    `select skill, slip id, count(*)::int count from attempts, unnest(slips) slip
+     where class_id = :classId and person_id = :personId group by skill, slip order by count desc`,
+    { replacements, type: QueryTypes.SELECT },
+  );
+  return skills.map((skill) => ({ ...skill, slips: slips.filter((slip) => slip.skill === skill.skill).map(({ id, count }) => ({ id, count })) }));
+}
+
+async function recordOf(classId: string, personId: string, request: Request, knowsAll: boolean): Promise<StudentRecord> {
+  const [skills, page] = await Promise.all([skillSummaries(classId, personId), attemptPage(classId, personId, request, knowsAll)]);
+  return { skills, page };
+}
+
+/** Rounds, attempts and records. */
+export function benchRoutes(): Router {
+  const routes = Router();
+
+  routes.get('/classes/:classId/rules', async (request, response) => {
+    const { schoolClass } = await classInReach(request);
+    const row = await HouseRulesVersion.findOne({ where: { classId: schoolClass.id, version: schoolClass.rulesVersion } });
+    if (!row) throw notFound();
+    const shown: RulesShown = { name: row.name, version: row.version, rules: await rulesOf(schoolClass.id, row.version) };
+    response.json(shown);
+  });
+
+  routes.get('/classes/:classId/rounds/current', async (request, response) => {
+    const { schoolClass, present } = await classInReach(request);
+    const round = await Round.findOne({ where: { classId: schoolClass.id, personId: present.personId }, order: [['createdAt', 'DESC']] });
+    response.json(round ? await roundShown(round) : null);
+  });
+
+  routes.post('/classes/:classId/rounds', async (request, response) => {
+    const { schoolClass, present } = await classInReach(request);
+    checkNotArchived(schoolClass);
+    const { instrumentId } = await validated(request, newRound);
+    if (instrumentId !== null && !BENCH_INSTRUMENTS.includes(instrumentId)) throw new Refusal(400, `“${instrumentId.slice(0, 60)}” is not a tool on the bench.`, 'instrumentId');
+    const rules = await rulesOf(schoolClass.id, schoolClass.rulesVersion);
+    const round = await createRound({ classId: schoolClass.id, schoolId: schoolClass.schoolId, personId: present.personId, instrumentId, rules, rulesVersion: schoolClass.rulesVersion });
+    response.status(201).json(await roundShown(round));
+  });
+
+  routes.post('/classes/:classId/attempts', async (request, response) => {
+    const access = await classInReach(request);
+    checkNotArchived(access.schoolClass);
+    response.json(await recordAttempt(access, await validated(request, newAttempt)));
+  });
+
+  routes.get('/classes/:classId/record', async (request, response) => {
+    const { schoolClass, present } = await classInReach(request);
+    response.json(await recordOf(schoolClass.id, present.personId, request, false));
+  });
+
+  routes.get('/classes/:classId/students/:studentId/record', async (request, response) => {
+    const { schoolClass } = await classTaught(request);
+    const studentId = idFrom(request, 'studentId');
+    if ((await Student.count({ where: { classId: schoolClass.id, personId: studentId } })) === 0) throw notFound();
+    response.json(await recordOf(schoolClass.id, studentId, request, true));
+  });
+
+  return routes;
+}

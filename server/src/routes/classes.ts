@@ -1,0 +1,152 @@
+import { classChange, coTeacher, newClass, rosterImport, type ClassDetails, type ClassSummary } from '@green-beam/contract';
+import { Router, type Response } from 'express';
+import type { Sequelize } from 'sequelize';
+import { checkNotArchived, classTaught, signedInTeacher } from '../auth/access.ts';
+import { labelOf } from '../auth/labels.ts';
+import { endSessionsOf } from '../auth/session.ts';
+import { boardOf } from '../classes/board.ts';
+import { newClassCode } from '../classes/class-code.ts';
+import { createClass } from '../classes/create-class.ts';
+import { exportClass, exportStudent } from '../classes/export.ts';
+import { importRoster } from '../classes/import-roster.ts';
+import { deleteClass, deleteStudent } from '../classes/removal.ts';
+import { ClassTeacher, HouseRulesVersion, SchoolClass, Student } from '../models/classes.ts';
+import { Account, Person } from '../models/people.ts';
+import { notFound, Refusal } from '../refusal.ts';
+import { idFrom, validated } from '../validated.ts';
+
+async function summaryOf(schoolClass: SchoolClass): Promise<ClassSummary> {
+  return { id: schoolClass.id, name: schoolClass.name, archived: schoolClass.archivedAt !== null && schoolClass.archivedAt !== undefined, students: await Student.count({ where: { classId: schoolClass.id } }) };
+}
+
+async function detailsOf(schoolClass: SchoolClass): Promise<ClassDetails> {
+  const { id: classId } = schoolClass;
+  const byName = [[{ model: Person, as: 'person' }, 'givenName', 'ASC']] as [[{ model: typeof Person; as: string }, string, string]];
+  const [summary, roster, teachers, rules] = await Promise.all([
+    summaryOf(schoolClass),
+    Student.findAll({ where: { classId }, include: { model: Person, as: 'person', required: true }, order: byName }),
+    ClassTeacher.findAll({ where: { classId }, include: [{ model: Person, as: 'person', required: true }, { model: Account, as: 'account', required: true }] }),
+    HouseRulesVersion.findOne({ where: { classId, version: schoolClass.rulesVersion } }),
+  ]);
+  return {
+    ...summary,
+    code: schoolClass.code,
+    codeOpen: schoolClass.codeOpen,
+    rulesName: rules?.name ?? '',
+    roster: roster.flatMap(({ personId, pinHash, person }) => (person ? [{ id: personId, firstName: person.givenName ?? '', lastName: person.familyName ?? '', label: labelOf(person, 'short'), hasPin: pinHash !== null }] : [])),
+    teachers: teachers.flatMap(({ personId, person, account }) => (person && account ? [{ id: personId, name: labelOf(person, 'full'), email: account.email }] : [])),
+  };
+}
+
+function download(response: Response, name: string, data: unknown): void {
+  response.attachment(`${name.replace(/[^\p{L}\p{N}]+/gu, '-')}.json`).json(data);
+}
+
+async function studentOf(classId: string, personId: string): Promise<Student> {
+  const student = await Student.findOne({ where: { classId, personId } });
+  if (!student) throw notFound();
+  return student;
+}
+
+/** Classes, their roster, code and teachers, the board, and what becomes of the data. */
+export function classRoutes(sequelize: Sequelize): Router {
+  const routes = Router();
+
+  routes.get('/classes', async (request, response) => {
+    const present = await signedInTeacher(request);
+    const taught = await ClassTeacher.findAll({ where: { personId: present.personId } });
+    const where = { schoolId: present.schoolId, ...(present.role === 'administrator' ? {} : { id: taught.map((one) => one.classId) }) };
+    const classes = await SchoolClass.findAll({ where, order: [['name', 'ASC']] });
+    response.json(await Promise.all(classes.map(summaryOf)));
+  });
+
+  routes.post('/classes', async (request, response) => {
+    const present = await signedInTeacher(request);
+    const { name } = await validated(request, newClass);
+    response.status(201).json(await summaryOf(await createClass({ schoolId: present.schoolId, teacherId: present.personId, name })));
+  });
+
+  routes.get('/classes/:classId', async (request, response) => {
+    response.json(await detailsOf((await classTaught(request)).schoolClass));
+  });
+
+  routes.patch('/classes/:classId', async (request, response) => {
+    const { schoolClass } = await classTaught(request);
+    const { name, codeOpen, archived } = await validated(request, classChange);
+    await schoolClass.update({
+      ...(name === undefined ? {} : { name }),
+      ...(codeOpen === undefined ? {} : { codeOpen }),
+      ...(archived === undefined ? {} : { archivedAt: archived ? new Date() : null }),
+    });
+    response.json(await detailsOf(schoolClass));
+  });
+
+  routes.delete('/classes/:classId', async (request, response) => {
+    await deleteClass((await classTaught(request)).schoolClass);
+    response.status(204).end();
+  });
+
+  routes.post('/classes/:classId/code', async (request, response) => {
+    const { schoolClass } = await classTaught(request);
+    await schoolClass.update({ code: newClassCode(), codeOpen: true });
+    response.json(await detailsOf(schoolClass));
+  });
+
+  routes.get('/classes/:classId/board', async (request, response) => {
+    response.json(await boardOf(sequelize, (await classTaught(request)).schoolClass.id));
+  });
+
+  routes.get('/classes/:classId/export', async (request, response) => {
+    const { schoolClass } = await classTaught(request);
+    download(response, schoolClass.name, await exportClass(schoolClass));
+  });
+
+  routes.post('/classes/:classId/students', async (request, response) => {
+    const { schoolClass } = await classTaught(request);
+    checkNotArchived(schoolClass);
+    const { rows } = await validated(request, rosterImport);
+    const result = await importRoster(schoolClass, rows);
+    response.status(result.errors.length > 0 ? 422 : 201).json(result);
+  });
+
+  routes.post('/classes/:classId/students/:studentId/pin-reset', async (request, response) => {
+    const { schoolClass } = await classTaught(request);
+    const student = await studentOf(schoolClass.id, idFrom(request, 'studentId'));
+    await student.update({ pinHash: null });
+    await endSessionsOf(student.personId);
+    response.json(await detailsOf(schoolClass));
+  });
+
+  routes.get('/classes/:classId/students/:studentId/export', async (request, response) => {
+    const { schoolClass } = await classTaught(request);
+    const data = await exportStudent(schoolClass, idFrom(request, 'studentId'));
+    if (!data) throw notFound();
+    download(response, `${schoolClass.name} student`, data);
+  });
+
+  routes.delete('/classes/:classId/students/:studentId', async (request, response) => {
+    const { schoolClass } = await classTaught(request);
+    const student = await studentOf(schoolClass.id, idFrom(request, 'studentId'));
+    await deleteStudent(schoolClass.id, student.personId);
+    response.status(204).end();
+  });
+
+  routes.post('/classes/:classId/teachers', async (request, response) => {
+    const { schoolClass, present } = await classTaught(request);
+    const { email } = await validated(request, coTeacher);
+    const account = await Account.findOne({ where: { email, schoolId: present.schoolId } });
+    if (!account) throw new Refusal(404, 'No teacher of your school has this address. Your administrator can invite them.', 'email');
+    await ClassTeacher.findOrCreate({ where: { classId: schoolClass.id, personId: account.personId } });
+    response.json(await detailsOf(schoolClass));
+  });
+
+  routes.delete('/classes/:classId/teachers/:teacherId', async (request, response) => {
+    const { schoolClass } = await classTaught(request);
+    const personId = idFrom(request, 'teacherId');
+    if ((await ClassTeacher.count({ where: { classId: schoolClass.id } })) <= 1) throw new Refusal(409, 'A class keeps at least one teacher. Add another one first.');
+    await ClassTeacher.destroy({ where: { classId: schoolClass.id, personId } });
+    response.json(await detailsOf(schoolClass));
+  });
+
+  return routes;
+}

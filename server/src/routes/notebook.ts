@@ -1,0 +1,60 @@
+import { randomUUID } from 'node:crypto';
+import { newRun, newRunEvents } from '@green-beam/contract';
+import { protocol } from '@green-beam/core';
+import { Router } from 'express';
+import { checkNotArchived, classInReach } from '../auth/access.ts';
+import { labelOf } from '../auth/labels.ts';
+import { Student } from '../models/classes.ts';
+import { RunMember, RunRow } from '../models/notebook.ts';
+import { Person } from '../models/people.ts';
+import { appendEvents } from '../notebook/append-events.ts';
+import { runInReach } from '../notebook/run-access.ts';
+import { runPage, runSummaries } from '../notebook/show-run.ts';
+import { Refusal } from '../refusal.ts';
+import { validated } from '../validated.ts';
+
+/** Laboratories done by groups. */
+export function notebookRoutes(): Router {
+  const routes = Router();
+
+  routes.get('/classes/:classId/runs', async (request, response) => {
+    const { schoolClass, present, as } = await classInReach(request);
+    const people = [present.personId, ...present.partners];
+    const own = as === 'student' ? await RunMember.findAll({ where: { classId: schoolClass.id, personId: people } }) : [];
+    const where = { classId: schoolClass.id, ...(as === 'student' ? { id: own.map((membership) => membership.runId) } : {}) };
+    response.json(await runSummaries(await RunRow.findAll({ where, order: [['startedAt', 'DESC']] })));
+  });
+
+  routes.get('/classes/:classId/classmates', async (request, response) => {
+    const { schoolClass } = await classInReach(request);
+    const students = await Student.findAll({ where: { classId: schoolClass.id }, include: { model: Person, as: 'person', required: true }, order: [[{ model: Person, as: 'person' }, 'givenName', 'ASC']] });
+    response.json(students.flatMap(({ personId, person }) => (person ? [{ id: personId, label: labelOf(person, 'short') }] : [])));
+  });
+
+  routes.post('/classes/:classId/runs', async (request, response) => {
+    const { schoolClass, present } = await classInReach(request);
+    checkNotArchived(schoolClass);
+    const { protocolId, specimen, memberIds } = await validated(request, newRun);
+    const members = [...new Set([present.personId, ...memberIds])];
+    const students = await Student.count({ where: { classId: schoolClass.id, personId: members } });
+    if (students < members.length - (present.role === 'student' ? 0 : 1)) throw new Refusal(400, 'Somebody in the group is not in this class.', 'memberIds');
+    const lab = protocol(protocolId);
+    const row = { classId: schoolClass.id, id: randomUUID(), schoolId: schoolClass.schoolId };
+    const run = await RunRow.create({ ...row, protocolId: lab.id, protocol: lab, specimen, rulesVersion: schoolClass.rulesVersion, startedBy: present.personId, startedAt: new Date() });
+    await RunMember.bulkCreate(members.map((personId) => ({ classId: row.classId, runId: row.id, personId })));
+    response.status(201).json(await runPage(run, true));
+  });
+
+  routes.get('/classes/:classId/runs/:runId', async (request, response) => {
+    const { run, mayWrite } = await runInReach(request);
+    response.json(await runPage(run, mayWrite));
+  });
+
+  routes.post('/classes/:classId/runs/:runId/events', async (request, response) => {
+    const access = await runInReach(request);
+    const { events } = await validated(request, newRunEvents);
+    response.json({ events: await appendEvents(access, events) });
+  });
+
+  return routes;
+}

@@ -1,0 +1,141 @@
+import { classCode, demoSignIn, partnerSignIn, studentSignIn, teacherSignIn, useLink, type ClassDoor, type LinkDoor } from '@green-beam/contract';
+import { Router, type Request } from 'express';
+import { signedIn } from '../auth/access.ts';
+import { labelOf } from '../auth/labels.ts';
+import { openLink } from '../auth/one-time-links.ts';
+import { hashSecret, secretMatches } from '../auth/passwords.ts';
+import { endSession, sessionState, startSession } from '../auth/session.ts';
+import { addressLimit, checkMayTry, countFailure, forgetFailures } from '../auth/sign-in-limits.ts';
+import { takeUpLink } from '../auth/take-up-link.ts';
+import type { Config } from '../config.ts';
+import { SchoolClass, Student } from '../models/classes.ts';
+import { Account, Person, School } from '../models/people.ts';
+import { Refusal } from '../refusal.ts';
+import { idFrom, validated } from '../validated.ts';
+
+async function openClass(code: string): Promise<SchoolClass> {
+  const schoolClass = await SchoolClass.findOne({ where: { code, codeOpen: true, archivedAt: null } });
+  if (!schoolClass) throw new Refusal(404, 'No class is open under this code. Check it with your teacher.', 'code');
+  return schoolClass;
+}
+
+async function rosterOf(classId: string): Promise<Student[]> {
+  return Student.findAll({ where: { classId }, include: { model: Person, as: 'person', required: true, where: { deletedAt: null } }, order: [[{ model: Person, as: 'person' }, 'givenName', 'ASC']] });
+}
+
+/** Checks a PIN, or sets it the first time. @throws Refusal naming the PIN. */
+async function checkPin(classId: string, studentId: string, pin: string): Promise<Student> {
+  const key = `student:${classId}:${studentId}`;
+  await checkMayTry(key);
+  const student = await Student.findOne({ where: { classId, personId: studentId } });
+  if (!student) throw new Refusal(404, 'This name is not on the class list.', 'studentId');
+  if (student.pinHash === null) return student.update({ pinHash: await hashSecret(pin) });
+  if (!(await secretMatches(pin, student.pinHash))) {
+    await countFailure(key);
+    throw new Refusal(401, 'This PIN does not fit the name. Try again, or ask your teacher to reset it.', 'pin');
+  }
+  await forgetFailures(key);
+  return student;
+}
+
+async function checkPassword(email: string, password: string): Promise<Account> {
+  const key = `teacher:${email}`;
+  await checkMayTry(key);
+  const account = await Account.findOne({ where: { email } });
+  if (!(await secretMatches(password, account?.passwordHash ?? null)) || !account) {
+    await countFailure(key);
+    throw new Refusal(401, 'E-mail and password do not fit. Try again, or ask your administrator for a new link.', 'password');
+  }
+  await forgetFailures(key);
+  return account;
+}
+
+async function demoIdentity(role: 'student' | 'teacher' | 'administrator'): Promise<Parameters<typeof startSession>[1]> {
+  const { DEMO_STUDENT, DEMO_TEACHER, DEMO_ADMINISTRATOR, DEMO_SCHOOL, DEMO_CLASS } = await import('../demo/people.ts');
+  const personId = { student: DEMO_STUDENT, teacher: DEMO_TEACHER, administrator: DEMO_ADMINISTRATOR }[role];
+  return { personId, schoolId: DEMO_SCHOOL, classId: role === 'student' ? DEMO_CLASS : null, partners: [] };
+}
+
+/** Signing in and out, class codes, partners and one-time links. */
+export function sessionRoutes(config: Config, csrfToken: (request: Request) => string): Router {
+  const routes = Router();
+  const limited = addressLimit(config.demo ? 6000 : 600);
+  const answer = async (request: Request) => sessionState(request, csrfToken(request), config.demo);
+
+  routes.get('/session', async (request, response) => {
+    response.json(await answer(request));
+  });
+
+  routes.post('/session/teacher', limited, async (request, response) => {
+    const { email, password } = await validated(request, teacherSignIn);
+    const account = await checkPassword(email, password);
+    await startSession(request, { personId: account.personId, schoolId: account.schoolId, classId: null, partners: [] });
+    response.json(await answer(request));
+  });
+
+  routes.post('/session/class', limited, async (request, response) => {
+    const { code } = await validated(request, classCode);
+    const schoolClass = await openClass(code);
+    const roster = await rosterOf(schoolClass.id);
+    const door: ClassDoor = {
+      className: schoolClass.name,
+      students: roster.flatMap((student) => (student.person ? [{ id: student.personId, label: labelOf(student.person, 'short'), hasPin: student.pinHash !== null }] : [])),
+    };
+    response.json(door);
+  });
+
+  routes.post('/session/student', limited, async (request, response) => {
+    const { code, studentId, pin } = await validated(request, studentSignIn);
+    const schoolClass = await openClass(code);
+    await checkPin(schoolClass.id, studentId, pin);
+    await startSession(request, { personId: studentId, schoolId: schoolClass.schoolId, classId: schoolClass.id, partners: [] });
+    response.json(await answer(request));
+  });
+
+  routes.post('/session/partners', limited, async (request, response) => {
+    const present = await signedIn(request);
+    if (present.classId === null) throw new Refusal(403, 'Only students work with partners.');
+    const { studentId, pin } = await validated(request, partnerSignIn);
+    if (studentId === present.personId) throw new Refusal(400, 'You are signed in already.', 'studentId');
+    await checkPin(present.classId, studentId, pin);
+    request.session.identity = { personId: present.personId, schoolId: present.schoolId, classId: present.classId, partners: [...new Set([...present.partners, studentId])] };
+    response.json(await answer(request));
+  });
+
+  routes.delete('/session/partners/:studentId', async (request, response) => {
+    const present = await signedIn(request);
+    const gone = idFrom(request, 'studentId');
+    request.session.identity = { personId: present.personId, schoolId: present.schoolId, classId: present.classId, partners: present.partners.filter((id) => id !== gone) };
+    response.json(await answer(request));
+  });
+
+  routes.delete('/session', async (request, response) => {
+    await endSession(request);
+    response.status(204).end();
+  });
+
+  routes.get('/links/:token', limited, async (request, response) => {
+    const link = await openLink(String(request.params['token']));
+    const person = link.personId ? await Person.findByPk(link.personId) : null;
+    const [account, school] = await Promise.all([person ? Account.findByPk(person.id) : null, person ? School.findByPk(person.schoolId) : null]);
+    const door: LinkDoor = { purpose: link.purpose, email: account?.email ?? null, name: person ? labelOf(person, 'full') : null, schoolName: school?.name ?? null };
+    response.json(door);
+  });
+
+  routes.post('/links/:token', limited, async (request, response) => {
+    const link = await openLink(String(request.params['token']));
+    const account = await takeUpLink(link, await validated(request, useLink));
+    await startSession(request, { personId: account.personId, schoolId: account.schoolId, classId: null, partners: [] });
+    response.json(await answer(request));
+  });
+
+  if (config.demo) {
+    routes.post('/session/demo', async (request, response) => {
+      const { role } = await validated(request, demoSignIn);
+      await startSession(request, await demoIdentity(role));
+      response.json(await answer(request));
+    });
+  }
+
+  return routes;
+}
