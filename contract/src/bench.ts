@@ -1,4 +1,4 @@
-import type { HouseRules, Picture, RevealStep, SlipExplained, Verdict } from '@green-beam/core';
+import type { Feedback, HouseRules, Outcome, Picture, SlipExplained } from '@green-beam/core';
 import { array, number, object, string, type InferType } from 'yup';
 
 export const newRound = object({ instrumentId: string().max(60).nullable().default(null) });
@@ -54,18 +54,13 @@ export const newAttempt = object({
 });
 export type NewAttempt = InferType<typeof newAttempt>;
 
-/** What the student learns from an attempt. The answer is there only once the task is closed. */
-export interface AttemptResult {
+/** What the student learns from an attempt. The answer and the ticks of the strip are there only once the task is closed. */
+export interface AttemptResult extends Feedback {
   readonly attemptId: string;
-  readonly verdict: Verdict | 'shown';
+  readonly verdict: Outcome;
   readonly tryNumber: number;
   readonly closed: boolean;
-  readonly message: string | null;
-  /** The likeliest finding in words. */
-  readonly slips: readonly SlipExplained[];
-  /** Names of other slips that the entry would fit as well. */
-  readonly alsoPossible: readonly string[];
-  readonly answer: { readonly text: string; readonly unit: string; readonly reveal: readonly RevealStep[]; readonly strip: readonly StripMark[] } | null;
+  readonly strip: readonly StripMark[];
 }
 
 /** An attempt as the student's record and the teacher's page show it. */
@@ -75,7 +70,7 @@ export interface AttemptShown {
   readonly instrumentId: string;
   readonly skill: string;
   readonly entry: string;
-  readonly verdict: Verdict | 'shown';
+  readonly verdict: Outcome;
   readonly slips: readonly SlipExplained[];
   readonly expected: string | null;
   readonly offBy: number | null;

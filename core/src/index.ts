@@ -24,6 +24,7 @@ export { pictureOf, type DisplayPicture, type DrawnMark, type LiquidColumnPictur
 export { revealOf, type RevealStep } from './reading/reveal.ts';
 export { hintsFor } from './reading/hints.ts';
 export { explainSlips, type SlipExplained } from './reading/explain.ts';
+export { closesTask, feedbackOn, TRIES, type Feedback, type Outcome } from './reading/feedback.ts';
 export { describeColumn } from './reading/describe.ts';
 export type { PathPiece } from './reading/path.ts';
 export { SLIPS, slipById, UnknownSlipError } from './reading/slips/registry.ts';

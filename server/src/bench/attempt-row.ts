@@ -1,11 +1,8 @@
 import type { NewAttempt } from '@green-beam/contract';
-import { CORE_VERSION, diagnose, instrumentById, pictureOf, withEyeAt, type Diagnosis, type HouseRules, type SlipHistory } from '@green-beam/core';
+import { closesTask, CORE_VERSION, diagnose, instrumentById, pictureOf, withEyeAt, type HouseRules, type SlipHistory } from '@green-beam/core';
 import type { CreationAttributes } from 'sequelize';
 import type { Attempt, Task } from '../models/bench.ts';
 import { taskOf } from './show.ts';
-
-/** Readable entries a task takes before the answer is shown. */
-const TRIES = 2;
 
 type TaskRow = Pick<Task, 'classId' | 'id' | 'schoolId' | 'personId' | 'instrumentId' | 'situation' | 'rulesVersion'>;
 
@@ -13,11 +10,6 @@ type TaskRow = Pick<Task, 'classId' | 'id' | 'schoolId' | 'personId' | 'instrume
 export interface JudgedAttempt {
   readonly row: CreationAttributes<Attempt>;
   readonly closes: boolean;
-}
-
-function closesTask(verdict: Diagnosis['verdict'] | 'shown', tryNumber: number): boolean {
-  if (verdict === 'sound' || verdict === 'shown') return true;
-  return verdict !== 'unreadable' && tryNumber >= TRIES;
 }
 
 /** Judges an attempt; `tryNumber` counts readable entries on the task, from 1. */

@@ -1,5 +1,5 @@
 import type { AttemptResult, AttemptShown, BenchTask, StripMark } from '@green-beam/contract';
-import { expectedReading, explainSlips, hintsFor, instrumentById, readingTask, revealOf, slipById, writtenUnitOf, type HouseRules, type ReadingTask } from '@green-beam/core';
+import { expectedReading, explainSlips, feedbackOn, hintsFor, instrumentById, readingTask, writtenUnitOf, type HouseRules, type ReadingTask } from '@green-beam/core';
 import type { Attempt, Task } from '../models/bench.ts';
 
 /** The reading a stored row is about, under the rules it is judged by. */
@@ -29,19 +29,8 @@ export function stripMarks(attempts: readonly Attempt[]): StripMark[] {
 
 /** What the student is told about an attempt; the answer only when the task is closed. */
 export function attemptResult(attempt: Attempt, rules: HouseRules, closed: boolean, onTask: readonly Attempt[]): AttemptResult {
-  const task = taskOf(attempt, rules);
-  const [first, ...others] = attempt.diagnosis?.slips ?? [];
-  const expected = expectedReading(task);
-  return {
-    attemptId: attempt.id,
-    verdict: attempt.verdict,
-    tryNumber: attempt.tryNumber,
-    closed,
-    message: attempt.diagnosis?.message ?? null,
-    slips: first ? explainSlips(task, first) : [],
-    alsoPossible: others.filter((other) => other.probability > 0.15).map((other) => other.ids.map((id) => slipById(id).name).join(' and ')),
-    answer: closed ? { text: expected.text, unit: expected.unit, reveal: revealOf(task), strip: stripMarks(onTask) } : null,
-  };
+  const feedback = feedbackOn(taskOf(attempt, rules), attempt.diagnosis, closed);
+  return { ...feedback, attemptId: attempt.id, verdict: attempt.verdict, tryNumber: attempt.tryNumber, closed, strip: closed ? stripMarks(onTask) : [] };
 }
 
 /** An attempt in a list; the right reading is left out while its owner may still try. */

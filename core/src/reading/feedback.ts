@@ -1,0 +1,44 @@
+import type { Diagnosis } from './diagnose.ts';
+import { expectedReading } from './expected-reading.ts';
+import { explainSlips, type SlipExplained } from './explain.ts';
+import type { ReadingTask } from './reading-task.ts';
+import { revealOf, type RevealStep } from './reveal.ts';
+import { slipById } from './slips/registry.ts';
+
+/** Readable entries a task takes before the answer is shown. */
+export const TRIES = 2;
+
+/** A verdict, or that the student asked to be shown. */
+export type Outcome = Diagnosis['verdict'] | 'shown';
+
+/** Whether an outcome ends the work on a task. */
+export function closesTask(outcome: Outcome, tryNumber: number): boolean {
+  if (outcome === 'sound' || outcome === 'shown') return true;
+  return outcome !== 'unreadable' && tryNumber >= TRIES;
+}
+
+/** Other explanations are mentioned from this probability on. */
+const WORTH_MENTIONING = 0.15;
+
+/** What a student is told after an entry. */
+export interface Feedback {
+  readonly message: string | null;
+  /** The likeliest finding, in words and on the picture. */
+  readonly slips: readonly SlipExplained[];
+  /** Names of other findings that fit the entry as well. */
+  readonly alsoPossible: readonly string[];
+  /** Only when the task is closed. */
+  readonly answer: { readonly text: string; readonly unit: string; readonly reveal: readonly RevealStep[] } | null;
+}
+
+/** Puts a diagnosis (null when the student asked to be shown) into what is told; the answer only when `closed`. */
+export function feedbackOn(task: ReadingTask, diagnosis: Diagnosis | null, closed: boolean): Feedback {
+  const [first, ...others] = diagnosis?.slips ?? [];
+  const { text, unit } = expectedReading(task);
+  return {
+    message: diagnosis?.message ?? null,
+    slips: first ? explainSlips(task, first) : [],
+    alsoPossible: others.filter((other) => other.probability > WORTH_MENTIONING).map((other) => other.ids.map((id) => slipById(id).name).join(' and ')),
+    answer: closed ? { text, unit, reveal: revealOf(task) } : null,
+  };
+}

@@ -1,0 +1,43 @@
+import type { SessionState, SignedIn } from '@green-beam/contract';
+import { useMutation, useQuery, useQueryClient, type UseMutationResult } from '@tanstack/react-query';
+import { ask, rememberToken } from './request.ts';
+
+const KEY = ['session'];
+
+function remembered(state: SessionState): SessionState {
+  rememberToken(state.csrfToken);
+  return state;
+}
+
+/** Fetches the session anew, with a fresh token. */
+export async function fetchSession(): Promise<SessionState> {
+  return remembered(await ask<SessionState>('GET', '/session'));
+}
+
+/** Who is signed in; `undefined` while it is not known yet. */
+export function useSession(): { state: SessionState | undefined; signedIn: SignedIn | null; failed: boolean } {
+  const { data, isError } = useQuery({ queryKey: KEY, queryFn: fetchSession, staleTime: Infinity, retry: 3 });
+  return { state: data, signedIn: data?.signedIn ?? null, failed: isError && data === undefined };
+}
+
+/** A request that answers with a new session state: signing in, or a change of partners. Everything else fetched is dropped. */
+export function useSessionChange<Body>(method: 'POST' | 'DELETE', pathOf: (body: Body) => string): UseMutationResult<SessionState, Error, Body> {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: async (body: Body) => remembered(await ask<SessionState>(method, pathOf(body), method === 'POST' ? body : undefined)),
+    onSuccess: (state) => {
+      queries.clear();
+      queries.setQueryData(KEY, state);
+    },
+  });
+}
+
+/** Signs out and forgets everything that was fetched. */
+export function useSignOut(): () => Promise<void> {
+  const queries = useQueryClient();
+  return async () => {
+    await ask('DELETE', '/session');
+    queries.clear();
+    queries.setQueryData(KEY, await fetchSession());
+  };
+}

@@ -1,0 +1,71 @@
+import { useQueryClient, type QueryClient } from '@tanstack/react-query';
+import { useEffect } from 'react';
+
+const CHANNEL = 'green-beam-live';
+
+interface Heard {
+  readonly classId: string;
+  readonly kind: 'attempt' | 'run' | 'refetch';
+  readonly id: string | null;
+}
+
+/** What is fetched again for each kind of event. */
+function refresh(queries: QueryClient, { classId, kind, id }: Heard): void {
+  if (kind !== 'run') void queries.invalidateQueries({ queryKey: ['board', classId] });
+  if (kind !== 'run') void queries.invalidateQueries({ queryKey: ['student-record', classId] });
+  if (kind !== 'attempt') void queries.invalidateQueries({ queryKey: id ? ['run', classId, id] : ['run', classId] });
+  if (kind === 'refetch') void queries.invalidateQueries({ queryKey: ['runs', classId] });
+}
+
+function stream(classId: string, hear: (heard: Heard) => void): () => void {
+  const source = new EventSource(`/api/classes/${classId}/events`);
+  const idOf = (event: MessageEvent<string>): string => (JSON.parse(event.data) as { id: string }).id;
+  source.addEventListener('attempt', (event) => hear({ classId, kind: 'attempt', id: idOf(event) }));
+  source.addEventListener('run', (event) => hear({ classId, kind: 'run', id: idOf(event) }));
+  source.addEventListener('refetch', () => hear({ classId, kind: 'refetch', id: null }));
+  let broken = false;
+  source.addEventListener('error', () => (broken = true));
+  source.addEventListener('open', () => {
+    if (broken) hear({ classId, kind: 'refetch', id: null });
+    broken = false;
+  });
+  return () => source.close();
+}
+
+/** Holds the browser's one stream of a class while no other tab does, and hands on what it hears. */
+function holdStream(classId: string, hear: (heard: Heard) => void): () => void {
+  const controller = new AbortController();
+  let close = (): void => undefined;
+  // Locks exist on secure pages only; elsewhere each tab streams for itself.
+  if (!('locks' in navigator)) return stream(classId, hear);
+  void navigator.locks
+    .request(`${CHANNEL} ${classId}`, { signal: controller.signal }, () => {
+      close = stream(classId, hear);
+      return new Promise<void>((release) => controller.signal.addEventListener('abort', () => release()));
+    })
+    .catch(() => undefined);
+  return () => {
+    close();
+    controller.abort();
+  };
+}
+
+/** Keeps what is shown of a class up to date while the page is open. */
+export function useClassStream(classId: string | null): void {
+  const queries = useQueryClient();
+  useEffect(() => {
+    if (classId === null) return undefined;
+    const channel = new BroadcastChannel(CHANNEL);
+    channel.addEventListener('message', (event: MessageEvent<Heard>) => {
+      if (event.data.classId === classId) refresh(queries, event.data);
+    });
+    const release = holdStream(classId, (heard) => {
+      refresh(queries, heard);
+      channel.postMessage(heard);
+    });
+    return () => {
+      release();
+      channel.close();
+    };
+  }, [classId, queries]);
+}

@@ -1,0 +1,52 @@
+import type { ReactNode } from 'react';
+import { spokenNumber } from './spoken.ts';
+
+interface MeasuredNumberProps {
+  /** The digits as written: `8.7`, `46.0`, `4.0e2`. */
+  readonly text: string;
+  readonly unit?: string;
+  /** Digits carried beyond those that count; in workings only. */
+  readonly guard?: string;
+  readonly exact?: boolean;
+  /** Written to the same place as the number. */
+  readonly uncertainty?: string;
+  readonly struck?: boolean;
+  readonly className?: string;
+}
+
+/** The doubtful digit: lighter, with a dotted rule under it. */
+function Doubtful({ digit }: { readonly digit: string }): ReactNode {
+  return <span className="text-muted underline decoration-doubt decoration-dotted decoration-2 underline-offset-[0.28em]">{digit}</span>;
+}
+
+function Digits({ text, exact }: { readonly text: string; readonly exact: boolean }): ReactNode {
+  const [mantissa = '', exponent] = text.replace('-', '−').split('e');
+  return (
+    <>
+      {exact ? <span className="overline decoration-1">{mantissa}</span> : <>{mantissa.slice(0, -1)}<Doubtful digit={mantissa.slice(-1)} /></>}
+      {exponent !== undefined && <> × 10<sup>{exponent.replace('-', '−')}</sup></>}
+    </>
+  );
+}
+
+/** A unit with its powers raised, upright, after a thin space. */
+export function UnitMark({ unit }: { readonly unit: string }): ReactNode {
+  const parts = unit.split(/\^(-?\d+)/);
+  return <span className="font-sans text-[0.72em] text-muted">{parts.map((part, i) => (i % 2 === 1 ? <sup key={part + String(i)}>{part}</sup> : part))}</span>;
+}
+
+/** The one way in which a measured or computed number is shown anywhere in the application. */
+export function MeasuredNumber({ text, unit = '', guard = '', exact = false, uncertainty, struck = false, className = '' }: MeasuredNumberProps): ReactNode {
+  const spoken = spokenNumber(text, uncertainty === undefined ? unit : '', exact);
+  return (
+    <span className={`font-mono whitespace-nowrap ${struck ? 'text-slip line-through' : ''} ${className}`}>
+      <span aria-hidden="true">
+        {struck ? text : <Digits text={text} exact={exact} />}
+        {guard !== '' && <span className="text-muted opacity-60">{guard}</span>}
+        {uncertainty !== undefined && <> ± <Digits text={uncertainty} exact={false} /></>}
+        {unit !== '' && <>{'\u2009'}<UnitMark unit={unit} /></>}
+      </span>
+      <span className="sr-only">{`${struck ? 'struck through: ' : ''}${spoken}${uncertainty === undefined ? '' : ` plus or minus ${spokenNumber(uncertainty, unit, false)}`}`}</span>
+    </span>
+  );
+}

@@ -1,0 +1,33 @@
+import { AlertDialog } from 'radix-ui';
+import type { ReactNode } from 'react';
+import { buttonClass } from './button.tsx';
+
+interface ConfirmProps {
+  readonly trigger: ReactNode;
+  readonly title: string;
+  readonly text: string;
+  readonly action: string;
+  readonly onConfirm: () => void;
+}
+
+/** Asks before something that cannot be undone. */
+export function Confirm({ trigger, title, text, action, onConfirm }: ConfirmProps): ReactNode {
+  return (
+    <AlertDialog.Root>
+      <AlertDialog.Trigger asChild>{trigger}</AlertDialog.Trigger>
+      <AlertDialog.Portal>
+        <AlertDialog.Overlay className="fixed inset-0 z-40 bg-ink/40" />
+        <AlertDialog.Content className="fixed top-1/2 left-1/2 z-50 flex w-[min(28rem,92vw)] -translate-x-1/2 -translate-y-1/2 flex-col gap-4 bg-paper p-6">
+          <AlertDialog.Title className="text-xl font-bold">{title}</AlertDialog.Title>
+          <AlertDialog.Description>{text}</AlertDialog.Description>
+          <div className="flex justify-end gap-3">
+            <AlertDialog.Cancel className={buttonClass('plain')}>Keep it</AlertDialog.Cancel>
+            <AlertDialog.Action className={buttonClass('danger')} onClick={onConfirm}>
+              {action}
+            </AlertDialog.Action>
+          </div>
+        </AlertDialog.Content>
+      </AlertDialog.Portal>
+    </AlertDialog.Root>
+  );
+}
