@@ -58,13 +58,13 @@ export interface LinkDoor {
 
 export const NEW_PASSWORD_LENGTH = 10;
 
-export const useLink = object({
+export const linkUse = object({
   name: string().trim().max(80).default(''),
   email: string().trim().lowercase().email('Write the whole e-mail address.').max(200).default(''),
   schoolName: string().trim().max(120).default(''),
   password: string().min(NEW_PASSWORD_LENGTH, `A password has at least ${NEW_PASSWORD_LENGTH} characters.`).max(200).required('Choose a password.'),
 });
-export type UseLink = InferType<typeof useLink>;
+export type UseLink = InferType<typeof linkUse>;
 
 export const invitation = object({
   name: string().trim().max(80).required('Write the teacher’s name.'),

@@ -1,4 +1,4 @@
-import { classCode, demoSignIn, partnerSignIn, studentSignIn, teacherSignIn, useLink, type ClassDoor, type LinkDoor } from '@green-beam/contract';
+import { classCode, demoSignIn, partnerSignIn, studentSignIn, teacherSignIn, linkUse, type ClassDoor, type LinkDoor } from '@green-beam/contract';
 import { Router, type Request } from 'express';
 import { signedIn } from '../auth/access.ts';
 import { labelOf } from '../auth/labels.ts';
@@ -124,7 +124,7 @@ export function sessionRoutes(config: Config, csrfToken: (request: Request) => s
 
   routes.post('/links/:token', limited, async (request, response) => {
     const link = await openLink(String(request.params['token']));
-    const account = await takeUpLink(link, await validated(request, useLink));
+    const account = await takeUpLink(link, await validated(request, linkUse));
     await startSession(request, { personId: account.personId, schoolId: account.schoolId, classId: null, partners: [] });
     response.json(await answer(request));
   });

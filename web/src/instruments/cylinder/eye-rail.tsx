@@ -2,6 +2,8 @@ import type { LiquidColumnPicture } from '@green-beam/core';
 import { useRef, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
 import { EYE_RANGE, eyeHeightAt, eyeY, type View } from './geometry.ts';
 
+const LOWEST = -EYE_RANGE;
+
 interface EyeRailProps {
   readonly picture: LiquidColumnPicture;
   readonly view: View;
@@ -73,7 +75,7 @@ export function EyeRail({ picture, view, eyeHeight, x, disabled, onMove, onRest 
       tabIndex={0}
       aria-label="Height of your eye"
       aria-orientation="vertical"
-      aria-valuemin={-EYE_RANGE}
+      aria-valuemin={LOWEST}
       aria-valuemax={EYE_RANGE}
       aria-valuenow={Math.round(eyeHeight)}
       aria-valuetext={spokenHeight(eyeHeight)}

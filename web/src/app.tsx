@@ -1,0 +1,96 @@
+import { lazy, Suspense, useEffect, type ReactNode } from 'react';
+import { Navigate, Route, Routes } from 'react-router';
+import type { SignedIn } from '@green-beam/contract';
+import { useSession } from './api/session.ts';
+import { useClassStream } from './live/class-stream.ts';
+import { outbox } from './outbox/outbox.ts';
+import { Bench } from './pages/bench/bench.tsx';
+import { useCurrentClass } from './pages/current-class.ts';
+import { Header } from './pages/header.tsx';
+import { Failed, Loading } from './ui/notice.tsx';
+
+const SignIn = lazy(() => import('./pages/sign-in/sign-in.tsx'));
+const OneTimeLink = lazy(() => import('./pages/sign-in/one-time-link.tsx'));
+const Runs = lazy(() => import('./pages/notebook/runs.tsx'));
+const RunPage = lazy(() => import('./pages/notebook/run-page.tsx'));
+const Record = lazy(() => import('./pages/record/record.tsx'));
+const Board = lazy(() => import('./pages/class/board.tsx'));
+const People = lazy(() => import('./pages/class/people.tsx'));
+const StudentPage = lazy(() => import('./pages/class/student.tsx'));
+const School = lazy(() => import('./pages/school/school.tsx'));
+
+function Nowhere(): ReactNode {
+  return (
+    <main className="mx-auto max-w-xl px-7 py-16">
+      <h1 className="text-2xl font-bold">There is nothing here</h1>
+      <p className="mt-2">The address may be mistyped, or the page belongs to another class. The places above lead on.</p>
+    </main>
+  );
+}
+
+function TeacherRoutes({ signedIn, classId }: { readonly signedIn: SignedIn; readonly classId: string | null }): ReactNode {
+  return (
+    <Routes>
+      <Route path="/" element={<Bench signedIn={signedIn} classId={classId} />} />
+      <Route path="/class" element={<Board key={classId} classId={classId} />} />
+      <Route path="/class/people" element={<People key={classId} classId={classId} />} />
+      <Route path="/class/student/:studentId" element={<StudentPage classId={classId} />} />
+      <Route path="/notebook" element={<Runs signedIn={signedIn} classId={classId} />} />
+      <Route path="/notebook/:runId" element={<RunPage signedIn={signedIn} classId={classId} />} />
+      {signedIn.role === 'administrator' && <Route path="/school" element={<School />} />}
+      <Route path="/sign-in" element={<Navigate to="/class" replace />} />
+      <Route path="/link/:token" element={<OneTimeLink />} />
+      <Route path="*" element={<Nowhere />} />
+    </Routes>
+  );
+}
+
+function StudentRoutes({ signedIn, classId }: { readonly signedIn: SignedIn; readonly classId: string | null }): ReactNode {
+  return (
+    <Routes>
+      <Route path="/" element={<Bench signedIn={signedIn} classId={classId} />} />
+      <Route path="/notebook" element={<Runs signedIn={signedIn} classId={classId} />} />
+      <Route path="/notebook/:runId" element={<RunPage signedIn={signedIn} classId={classId} />} />
+      <Route path="/record" element={<Record classId={classId} />} />
+      <Route path="/sign-in" element={<Navigate to="/" replace />} />
+      <Route path="*" element={<Nowhere />} />
+    </Routes>
+  );
+}
+
+function VisitorRoutes({ demo }: { readonly demo: boolean }): ReactNode {
+  return (
+    <Routes>
+      <Route path="/" element={<Bench signedIn={null} classId={null} />} />
+      <Route path="/sign-in" element={<SignIn demo={demo} />} />
+      <Route path="/link/:token" element={<OneTimeLink />} />
+      <Route path="*" element={<SignIn demo={demo} />} />
+    </Routes>
+  );
+}
+
+function Place({ signedIn, classId, demo }: { readonly signedIn: SignedIn | null; readonly classId: string | null; readonly demo: boolean }): ReactNode {
+  if (!signedIn) return <VisitorRoutes demo={demo} />;
+  return signedIn.role === 'student' ? <StudentRoutes signedIn={signedIn} classId={classId} /> : <TeacherRoutes signedIn={signedIn} classId={classId} />;
+}
+
+/** The whole interface: who is here decides which places there are. */
+export function App(): ReactNode {
+  const { state, signedIn, failed } = useSession();
+  const classId = useCurrentClass(signedIn);
+  const personId = signedIn?.person.id ?? null;
+  useEffect(() => outbox.open(personId), [personId]);
+  useClassStream(classId);
+  return (
+    <>
+      <Header signedIn={signedIn} classId={classId} />
+      {!state && !failed && <div className="px-7"><Loading what="your place" /></div>}
+      {failed && <div className="px-7"><Failed error={new Error('The server cannot be reached. Check the network and load the page again.')} again={() => window.location.reload()} /></div>}
+      {state && (
+        <Suspense fallback={<div className="px-7"><Loading what="the page" /></div>}>
+          <Place signedIn={signedIn} classId={classId} demo={state.demo} />
+        </Suspense>
+      )}
+    </>
+  );
+}

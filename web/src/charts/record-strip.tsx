@@ -1,0 +1,54 @@
+import type { StripMark } from '@green-beam/contract';
+import { scaleLinear } from 'd3-scale';
+import type { ReactNode } from 'react';
+
+const WIDTH = 1240;
+const HEIGHT = 84;
+const BASE = 52;
+const REACH = 1.4;
+
+interface RecordStripProps {
+  readonly marks: readonly StripMark[];
+  /** Half the accepted band, in divisions. */
+  readonly band: number;
+}
+
+function Tick({ x, mark }: { readonly x: number; readonly mark: StripMark }): ReactNode {
+  if (mark.sound) return <line x1={x} x2={x} y1={BASE - 30} y2={BASE} stroke="#13251f" strokeWidth="2.5" />;
+  const beyond = Math.abs(mark.offBy) > REACH;
+  return (
+    <g stroke="#a8321f" strokeWidth="2.5" fill="none">
+      <path d={`M${x} ${BASE}V${BASE - 26}Q${x} ${BASE - 32} ${x + 8} ${BASE - 32}`} />
+      {beyond && <path d={mark.offBy > 0 ? `M${x - 9} ${BASE - 16}l6 5l-6 5` : `M${x + 9} ${BASE - 16}l-6 5l6 5`} />}
+    </g>
+  );
+}
+
+/** This round's readings against the true value: scatter and bias to be seen rather than told. */
+export function RecordStrip({ marks, band }: RecordStripProps): ReactNode {
+  const x = scaleLinear().domain([-REACH, REACH]).range([24, WIDTH - 24]).clamp(true);
+  const sound = marks.filter((mark) => mark.sound).length;
+  return (
+    <figure className="border-t border-hairline bg-surface">
+      <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} className="mx-auto block h-21 w-full" preserveAspectRatio="xMidYMid meet" role="img" aria-label={`${marks.length} entries so far in this round, ${sound} of them right.`}>
+        <rect x={x(-band)} width={x(band) - x(-band)} y={BASE - 40} height="40" fill="#e5f1eb" />
+        <line x1={x(-REACH)} x2={x(REACH)} y1={BASE} y2={BASE} stroke="#52635c" strokeWidth="1.4" />
+        {x.ticks(28).map((tick) => (
+          <line key={tick} x1={x(tick)} x2={x(tick)} y1={BASE} y2={BASE + (Math.abs((tick * 2) % 1) < 1e-9 ? 9 : 5)} stroke="#52635c" strokeWidth="1.2" />
+        ))}
+        {[-1, -0.5, 0.5, 1].map((tick) => (
+          <text key={tick} x={x(tick)} y={HEIGHT - 8} textAnchor="middle" fontSize="14" fill="#52635c" className="font-mono">
+            {`${tick > 0 ? '+' : '−'}${Math.abs(tick).toFixed(1)} division`}
+          </text>
+        ))}
+        <text x={x(0)} y={HEIGHT - 8} textAnchor="middle" fontSize="14" fill="#52635c" className="font-mono">
+          true value
+        </text>
+        <line x1={x(0)} x2={x(0)} y1={BASE - 46} y2={BASE + 6} stroke="#0a7f50" strokeWidth="2.5" />
+        {marks.map((mark) => (
+          <Tick key={`${mark.taskId}${mark.tryNumber}`} x={x(mark.offBy)} mark={mark} />
+        ))}
+      </svg>
+    </figure>
+  );
+}

@@ -1,0 +1,69 @@
+import type { AttemptPage, AttemptShown } from '@green-beam/contract';
+import { instrumentById } from '@green-beam/core';
+import { format } from 'date-fns';
+import { useState, type ReactNode } from 'react';
+import { CylinderStage } from '../instruments/cylinder/cylinder-stage.tsx';
+import { Button } from '../ui/button.tsx';
+
+const VERDICTS: Record<AttemptShown['verdict'], string> = {
+  sound: 'sound',
+  record: 'right eye, wrong record',
+  slip: 'slip',
+  unexplained: 'unexplained',
+  unreadable: 'could not be read',
+  shown: 'asked to be shown',
+};
+
+function Attempt({ attempt }: { readonly attempt: AttemptShown }): ReactNode {
+  const [open, setOpen] = useState(false);
+  const { picture } = attempt;
+  const name = instrumentById(attempt.instrumentId).name;
+  return (
+    <li className="border-t border-hairline">
+      <button type="button" aria-expanded={open} className="grid min-h-12 w-full grid-cols-[7.5rem_8rem_7rem_minmax(0,1fr)_8rem] items-center gap-3 py-1 text-left hover:bg-wash max-sm:grid-cols-2" onClick={() => setOpen(!open)}>
+        <span className="text-small text-muted">{format(new Date(attempt.at), 'd MMM, HH:mm')}</span>
+        <span>{name}</span>
+        <span className={`font-mono ${attempt.verdict === 'sound' ? '' : 'text-slip'}`}>{attempt.entry.slice(0, 20) || '–'}</span>
+        <span>
+          {attempt.slips.length > 0 ? attempt.slips.map((slip) => slip.name).join(', ') : VERDICTS[attempt.verdict]}
+          {attempt.tryNumber > 1 ? ', second try' : ''}
+        </span>
+        <span className="text-right font-mono text-beam">{attempt.expected ?? ''}</span>
+      </button>
+      {open && picture.kind === 'liquid-column' && (
+        <div className="max-w-3xl pb-6">
+          <CylinderStage picture={picture} name={name} eyeHeight={attempt.eyeHeight} closed wrongPath={attempt.slips.flatMap((slip) => slip.path)} />
+          <p className="text-muted">
+            As it stood at Enter. {Math.round(attempt.timeTaken / 1000)} s, {attempt.hints === 0 ? 'no hints' : attempt.hints === 1 ? 'one hint' : `${attempt.hints} hints`}.
+            {attempt.offBy === null ? '' : ` Off by ${attempt.offBy.toFixed(2).replace('-', '−')} division.`} {attempt.slips[0]?.why ?? ''}
+          </p>
+        </div>
+      )}
+    </li>
+  );
+}
+
+interface AttemptListProps {
+  readonly pages: readonly AttemptPage[];
+  readonly onMore: (() => void) | null;
+}
+
+/** Attempts, newest first; each opens to the picture as it was. */
+export function AttemptList({ pages, onMore }: AttemptListProps): ReactNode {
+  const attempts = pages.flatMap((page) => page.attempts);
+  if (attempts.length === 0) return <p className="border-t border-hairline py-6 text-muted">No readings yet. A round on the bench takes about ten minutes.</p>;
+  return (
+    <>
+      <ol>
+        {attempts.map((attempt) => (
+          <Attempt key={attempt.id} attempt={attempt} />
+        ))}
+      </ol>
+      {onMore && (
+        <Button look="plain" className="mt-4" onClick={onMore}>
+          Earlier ones
+        </Button>
+      )}
+    </>
+  );
+}

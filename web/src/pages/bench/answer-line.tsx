@@ -1,0 +1,75 @@
+import type { ReactNode, Ref } from 'react';
+import { MeasuredNumber } from '../../numbers/measured-number.tsx';
+import type { Reading } from './use-reading.ts';
+
+const UNITS = ['mL', 'cm³', 'g', 'cm', '°C'];
+
+/** The entry with another unit at its end. */
+function withUnit(entry: string, unit: string): string {
+  return `${entry.replace(/\s*[^\d.,eE+\-−\s][^\d]*$/u, '').trim()} ${unit}`.trim();
+}
+
+function EntryShown({ text, sound }: { readonly text: string; readonly sound: boolean }): ReactNode {
+  const [, digits = text, unit = ''] = /^\s*([\d.,−-]+)\s*(.*)$/u.exec(text) ?? [];
+  const plain = /^[\d.]+$/.test(digits);
+  return plain ? <MeasuredNumber text={digits} unit={unit} struck={!sound} /> : <span className={sound ? '' : 'text-slip line-through'}>{text.slice(0, 24)}</span>;
+}
+
+interface AnswerLineProps {
+  readonly reading: Reading;
+  readonly inputRef: Ref<HTMLInputElement>;
+  readonly onEnter: () => void;
+}
+
+/** What was written before, struck through where it was wrong, and the line to write on. */
+export function AnswerLine({ reading, inputRef, onEnter }: AnswerLineProps): ReactNode {
+  const { made, entry, last, sending } = reading;
+  const closed = last?.closed ?? false;
+  const readable = made.filter(({ result }) => result.verdict !== 'unreadable' && result.verdict !== 'shown');
+  return (
+    <div className="mt-6">
+      <ul>
+        {readable.map(({ text, result }) => (
+          <li key={result.attemptId} className="flex items-baseline justify-between text-reading">
+            <EntryShown text={text} sound={result.verdict === 'sound'} />
+            <span className="text-small text-muted">{result.tryNumber === 1 ? 'first try' : 'second try'}</span>
+          </li>
+        ))}
+      </ul>
+      {!closed && (
+        <form
+          className="flex items-stretch border-b-2 border-ink bg-surface focus-within:border-beam"
+          onSubmit={(event) => {
+            event.preventDefault();
+            onEnter();
+          }}
+        >
+          <input
+            ref={inputRef}
+            value={entry}
+            onChange={(event) => reading.write(event.target.value)}
+            aria-label="Your reading, with its unit"
+            placeholder="number and unit"
+            autoComplete="off"
+            spellCheck={false}
+            enterKeyHint="go"
+            className="min-h-14 min-w-0 flex-1 bg-transparent px-3 font-mono text-reading placeholder:font-sans placeholder:text-base placeholder:text-muted"
+          />
+          <select aria-label="Unit" value="" onChange={(event) => reading.write(withUnit(entry, event.target.value))} className="w-20 border-l border-hairline bg-transparent px-2 text-muted">
+            <option value="" disabled>
+              unit
+            </option>
+            {UNITS.map((unit) => (
+              <option key={unit}>{unit}</option>
+            ))}
+          </select>
+        </form>
+      )}
+      {sending && (
+        <p role="status" className="mt-2 animate-[appear_0.2s_0.5s_both] text-small text-doubt">
+          Not saved yet. Your entry is kept in this browser and sent again until it arrives.
+        </p>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,10 @@
+import type { AttemptResult, BenchRound, BenchTask, NewAttempt, StripMark } from '@green-beam/contract';
+
+/** Where rounds come from and entries go to: the server for who is signed in, core in the browser for visitors. */
+export interface BenchSource {
+  readonly round: BenchRound | null;
+  readonly strip: readonly StripMark[];
+  readonly error: Error | null;
+  submit(task: BenchTask, attempt: NewAttempt): Promise<AttemptResult>;
+  newRound(instrumentId: string | null): Promise<void>;
+}

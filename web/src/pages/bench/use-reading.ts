@@ -1,0 +1,74 @@
+import type { AttemptResult, BenchAction, BenchTask, NewAttempt } from '@green-beam/contract';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { RefusedError } from '../../api/request.ts';
+import { newId } from '../../outbox/new-id.ts';
+import type { BenchSource } from './bench-source.ts';
+
+/** One entry made on a reading, as the answer line lists it. */
+export interface EntryMade {
+  readonly text: string;
+  readonly result: AttemptResult;
+}
+
+/** Work on one reading: the eye, what has been written, what came of it, and everything done with the tool. */
+export interface Reading {
+  readonly eyeHeight: number;
+  readonly entry: string;
+  readonly made: readonly EntryMade[];
+  readonly last: AttemptResult | null;
+  readonly sending: boolean;
+  readonly refused: string | null;
+  readonly hints: number;
+  moveEye(eyeHeight: number): void;
+  restEye(eyeHeight: number): void;
+  write(entry: string): void;
+  note(kind: BenchAction['kind']): void;
+  nextHint(): void;
+  send(kind: NewAttempt['kind'], entry: string): Promise<void>;
+}
+
+function startingEye(task: BenchTask): number {
+  return task.picture.kind === 'liquid-column' ? task.picture.eye.height : 0;
+}
+
+/** Keeps the state of one reading; mount it with the task's id as key. */
+export function useReading(task: BenchTask, source: BenchSource): Reading {
+  const [eyeHeight, setEyeHeight] = useState(() => startingEye(task));
+  const [entry, setEntry] = useState('');
+  const [made, setMade] = useState<readonly EntryMade[]>([]);
+  const [sending, setSending] = useState(false);
+  const [refused, setRefused] = useState<string | null>(null);
+  const [hints, setHints] = useState(0);
+  const actions = useRef<BenchAction[]>([]);
+  const since = useRef(0);
+  useEffect(() => {
+    since.current = performance.now();
+  }, []);
+  const last = made.at(-1)?.result ?? null;
+
+  const note = useCallback((kind: BenchAction['kind'], to: number | null = null): void => {
+    if (actions.current.length < 400) actions.current.push({ kind, at: Math.round(performance.now() - since.current), to });
+  }, []);
+  const nextHint = (): void => {
+    if (hints >= task.hints.length || last?.closed) return;
+    note('hint', hints + 1);
+    setHints(hints + 1);
+  };
+  const send = async (kind: NewAttempt['kind'], text: string): Promise<void> => {
+    if (sending || last?.closed) return;
+    setSending(true);
+    setRefused(null);
+    const timeTaken = Math.round(performance.now() - since.current);
+    try {
+      const result = await source.submit(task, { id: newId(), taskId: task.id, kind, entry: text, eyeHeight, actions: [...actions.current], hints, timeTaken });
+      setMade((before) => [...before, { text, result }]);
+      if (result.verdict !== 'unreadable') setEntry('');
+      if (result.closed) setEyeHeight(0);
+    } catch (error) {
+      setRefused(error instanceof RefusedError ? error.message : 'The entry could not be sent. It is still in the line.');
+    } finally {
+      setSending(false);
+    }
+  };
+  return { eyeHeight, entry, made, last, sending, refused, hints, moveEye: setEyeHeight, restEye: (to) => note('eye', to), write: setEntry, note: (kind) => note(kind), nextHint, send };
+}

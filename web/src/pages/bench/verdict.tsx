@@ -1,0 +1,79 @@
+import type { AttemptResult } from '@green-beam/contract';
+import type { RevealStep } from '@green-beam/core';
+import type { ReactNode } from 'react';
+import { MeasuredNumber } from '../../numbers/measured-number.tsx';
+import { Notice } from '../../ui/notice.tsx';
+
+function Findings({ result }: { readonly result: AttemptResult }): ReactNode {
+  const [first, second] = result.slips;
+  if (!first) {
+    return (
+      <Notice tone="slip" title="No slip known here explains it">
+        <p>It lies outside the accepted band. Go through the reading once more: level, label below, marks, estimate.</p>
+      </Notice>
+    );
+  }
+  const record = result.verdict === 'record';
+  return (
+    <>
+      <Notice tone={record ? 'doubt' : 'slip'} title={second ? `${first.name}, and: ${second.name.toLowerCase()}` : first.name}>
+        {record && <p className="font-semibold">The eye was right, the record is not yet.</p>}
+        <p>{first.why}</p>
+        {second && <p className="mt-1">{second.why}</p>}
+      </Notice>
+      <dl className="mt-4">
+        {[first, ...(second ? [second] : [])].map((slip) => (
+          <div key={slip.id} className="grid grid-cols-[7rem_1fr] gap-3 border-t border-hairline py-2.5">
+            <dt className="text-muted">Look at</dt>
+            <dd>{slip.lookAt}</dd>
+          </div>
+        ))}
+        {result.alsoPossible.length > 0 && (
+          <div className="grid grid-cols-[7rem_1fr] gap-3 border-t border-hairline py-2.5">
+            <dt className="text-muted">Or it was</dt>
+            <dd>{result.alsoPossible.slice(0, 2).join('; ')}</dd>
+          </div>
+        )}
+      </dl>
+    </>
+  );
+}
+
+function Revealed({ steps }: { readonly steps: readonly RevealStep[] }): ReactNode {
+  return (
+    <ol className="mt-4" aria-label="How the reading is come by">
+      {steps.map((step) => (
+        <li key={step.kind} className="animate-[appear_0.3s_both] border-t border-hairline py-2">
+          {step.text}
+        </li>
+      ))}
+    </ol>
+  );
+}
+
+interface VerdictProps {
+  readonly result: AttemptResult;
+  /** Steps of the answer shown so far. */
+  readonly steps: readonly RevealStep[];
+}
+
+/** What came of an entry: the slip with its reason and where to look, or the right reading, step by step. */
+export function Verdict({ result, steps }: VerdictProps): ReactNode {
+  const { answer } = result;
+  return (
+    <div className="mt-5" role="status">
+      {result.verdict === 'unreadable' && <Notice tone="doubt" title="That cannot be read as a reading"><p>{result.message}</p></Notice>}
+      {result.verdict === 'sound' && <Notice tone="sound" title="Sound reading"><p>Within the accepted band, every digit written, with its unit.</p></Notice>}
+      {(result.verdict === 'slip' || result.verdict === 'record' || result.verdict === 'unexplained') && <Findings result={result} />}
+      {answer && result.verdict !== 'sound' && (
+        <>
+          <p className="mt-4 flex items-baseline gap-3 text-reading">
+            <MeasuredNumber text={answer.text} unit={answer.unit} />
+            <span className="text-small text-muted">the right reading</span>
+          </p>
+          <Revealed steps={steps} />
+        </>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,139 @@
+import type { BoardCell, BoardRow } from '@green-beam/contract';
+import { SKILLS, slipById } from '@green-beam/core';
+import { useQuery } from '@tanstack/react-query';
+import { createColumnHelper, flexRender, getCoreRowModel, getSortedRowModel, useReactTable, type SortingState } from '@tanstack/react-table';
+import { formatDistanceToNowStrict } from 'date-fns';
+import { useMemo, useState, type ReactNode } from 'react';
+import { Link } from 'react-router';
+import { ask } from '../../api/request.ts';
+import { buttonClass } from '../../ui/button.tsx';
+import { Failed, Loading } from '../../ui/notice.tsx';
+
+const column = createColumnHelper<BoardRow>();
+
+function cellOf(row: BoardRow, skill: string): BoardCell | undefined {
+  return row.skills.find((one) => one.skill === skill);
+}
+
+/** Right at the first try, as a bar against all readings. */
+function Share({ cell }: { readonly cell: BoardCell }): ReactNode {
+  const part = cell.sound / Math.max(1, cell.readings);
+  return (
+    <span className="flex items-center gap-3">
+      <span className="h-2.5 w-24 bg-hairline/60" aria-hidden="true">
+        <span className="block h-full bg-ink" style={{ width: `${100 * part}%` }} />
+      </span>
+      <span className="font-mono">
+        {cell.sound}/{cell.readings}
+      </span>
+    </span>
+  );
+}
+
+function Slips({ cell }: { readonly cell: BoardCell }): ReactNode {
+  if (cell.slips.length === 0) return <span className="text-muted">none</span>;
+  return (
+    <span className="flex flex-wrap gap-x-4">
+      {cell.slips.slice(0, 3).map((slip) => (
+        <span key={slip.id} className={slip.count >= 5 ? 'text-slip' : ''}>
+          {slipById(slip.id).name} <span className="font-mono text-small">{slip.count}</span>
+        </span>
+      ))}
+    </span>
+  );
+}
+
+function columnsFor(skills: readonly string[]) {
+  return [
+    column.accessor('label', { header: 'Student', cell: ({ row }) => <Link className="font-semibold underline decoration-hairline underline-offset-4 hover:decoration-beam" to={`/class/student/${row.original.id}`}>{row.original.label}</Link> }),
+    ...skills.flatMap((skill) => [
+      column.accessor((row) => { const cell = cellOf(row, skill); return cell ? cell.sound / Math.max(1, cell.readings) : -1; }, {
+        id: `${skill}-share`,
+        header: `${SKILLS.find((one) => one.id === skill)?.name ?? skill}: right at first`,
+        cell: ({ row }) => { const cell = cellOf(row.original, skill); return cell ? <Share cell={cell} /> : <span className="text-muted">no readings yet</span>; },
+      }),
+      column.accessor((row) => cellOf(row, skill)?.slips[0]?.count ?? 0, {
+        id: `${skill}-slips`,
+        header: 'Slips',
+        cell: ({ row }) => { const cell = cellOf(row.original, skill); return cell ? <Slips cell={cell} /> : null; },
+      }),
+      column.accessor((row) => cellOf(row, skill)?.lastSeen ?? '', {
+        id: `${skill}-seen`,
+        header: 'Last seen',
+        cell: ({ row }) => { const cell = cellOf(row.original, skill); return cell ? <span className="text-small text-muted">{formatDistanceToNowStrict(new Date(cell.lastSeen), { addSuffix: true })}</span> : null; },
+      }),
+    ]),
+  ];
+}
+
+function BoardTable({ rows }: { readonly rows: readonly BoardRow[] }): ReactNode {
+  const [sorting, setSorting] = useState<SortingState>([]);
+  const skills = useMemo(() => SKILLS.map((skill) => skill.id as string).filter((id) => id === 'graduated-cylinders' || rows.some((row) => cellOf(row, id))), [rows]);
+  const columns = useMemo(() => columnsFor(skills), [skills]);
+  const data = useMemo(() => [...rows], [rows]);
+  const table = useReactTable({ data, columns, state: { sorting }, onSortingChange: setSorting, getCoreRowModel: getCoreRowModel(), getSortedRowModel: getSortedRowModel(), getRowId: (row) => row.id });
+  return (
+    <div className="mt-6 overflow-x-auto">
+      <table className="w-full text-left">
+        <thead>
+          {table.getHeaderGroups().map((group) => (
+            <tr key={group.id} className="border-b-[1.5px] border-ink">
+              {group.headers.map((header) => (
+                <th key={header.id} scope="col" className="pr-4 align-bottom font-semibold" aria-sort={header.column.getIsSorted() === 'asc' ? 'ascending' : header.column.getIsSorted() === 'desc' ? 'descending' : 'none'}>
+                  <button type="button" className="min-h-11 text-left text-small" onClick={header.column.getToggleSortingHandler()}>
+                    {flexRender(header.column.columnDef.header, header.getContext())} {{ asc: '↑', desc: '↓' }[String(header.column.getIsSorted())] ?? ''}
+                  </button>
+                </th>
+              ))}
+            </tr>
+          ))}
+        </thead>
+        <tbody>
+          {table.getRowModel().rows.map((row) => (
+            <tr key={row.id} className="border-b border-hairline">
+              {row.getVisibleCells().map((cell) => (
+                <td key={cell.id} className="h-11 pr-4">
+                  {flexRender(cell.column.columnDef.cell, cell.getContext())}
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
+/** The most frequent slips of the whole class, to be explained once instead of thirty times. */
+function Commonest({ rows }: { readonly rows: readonly BoardRow[] }): ReactNode {
+  const students = new Map<string, number>();
+  for (const row of rows) for (const id of new Set(row.skills.flatMap((skill) => skill.slips.filter((slip) => slip.count > 1).map((slip) => slip.id)))) students.set(id, (students.get(id) ?? 0) + 1);
+  const [first, second] = [...students].sort((a, b) => b[1] - a[1]);
+  if (!first || first[1] < 2) return null;
+  return (
+    <p className="mt-1 text-lg text-muted">
+      Most shared: {slipById(first[0]).name.toLowerCase()} ({first[1]} students){second && second[1] > 1 ? `, then ${slipById(second[0]).name.toLowerCase()} (${second[1]})` : ''}.
+    </p>
+  );
+}
+
+/** The live board: students by skill, with the slips each one keeps making. */
+export default function Board({ classId }: { readonly classId: string | null }): ReactNode {
+  const { data: rows, error, refetch } = useQuery({ queryKey: ['board', classId], queryFn: () => ask<BoardRow[]>('GET', `/classes/${classId ?? ''}/board`), enabled: classId !== null });
+  return (
+    <main className="mx-auto w-full max-w-7xl px-4 py-8 wide:px-7">
+      <div className="flex flex-wrap items-start justify-between gap-4">
+        <div>
+          <h1 className="text-2xl font-bold">Class board</h1>
+          {rows && <Commonest rows={rows} />}
+        </div>
+        <Link to="/class/people" className={buttonClass('plain')}>People, code and data</Link>
+      </div>
+      {error && <Failed error={error} again={() => void refetch()} />}
+      {classId === null && <p className="mt-6">You have no class yet. Make one under “People, code and data”.</p>}
+      {classId !== null && !rows && !error && <Loading what="the board" />}
+      {rows?.length === 0 && <p className="mt-6 text-muted">Nobody is on the list yet. Import your class list under “People, code and data”.</p>}
+      {rows && rows.length > 0 && <BoardTable rows={rows} />}
+    </main>
+  );
+}

@@ -1,0 +1,70 @@
+import type { EvaluatedRun, Protocol, RunResult } from '@green-beam/core';
+import { REPEATS } from '@green-beam/core';
+import type { ReactNode } from 'react';
+import { BudgetBars } from '../../charts/budget-bars.tsx';
+import { TrialsPlot } from '../../charts/trials-plot.tsx';
+import { MeasuredNumber } from '../../numbers/measured-number.tsx';
+import { Notice } from '../../ui/notice.tsx';
+
+const SCHOOLS = { quadrature: 'Quadrature', 'plain-sum': 'Plain sum', extremes: 'Extremes' } as const;
+
+function Statistics({ result }: { readonly result: RunResult }): ReactNode {
+  const { summary, unit } = result;
+  const digits = (value: number | null): string => (value === null ? 'one value has no spread' : `${value.toPrecision(2)} ${unit}`);
+  const rows: readonly [name: string, value: ReactNode][] = [
+    ['Mean', <MeasuredNumber key="mean" text={result.meanText} unit={unit} />],
+    ['Sample standard deviation', digits(summary.sampleStandardDeviation)],
+    ['Standard error', digits(summary.standardError)],
+    ...result.schools.filter((one) => one.quoted).map((one): [string, ReactNode] => [SCHOOLS[one.school], one.quoted && <MeasuredNumber key={one.school} text={one.quoted.value} uncertainty={one.quoted.uncertainty} unit={unit} />]),
+  ];
+  return (
+    <dl className="mt-4 max-w-xl">
+      {rows.map(([name, value]) => (
+        <div key={name} className="grid grid-cols-[13rem_1fr] gap-4 border-t border-hairline py-1.5">
+          <dt className="text-muted">{name}</dt>
+          <dd className="font-mono">{value}</dd>
+        </div>
+      ))}
+    </dl>
+  );
+}
+
+function compared({ comparison, school }: RunResult): string {
+  const named = `${SCHOOLS[school]}, one standard uncertainty.`;
+  if (!comparison) return `${named} Choose an accepted value to compare with.`;
+  const { accepted, percentError, agrees } = comparison;
+  return `${named} ${percentError.replace('-', '−')} % from the middle of ${accepted.name.toLowerCase()}; ${agrees ? 'the two agree within the uncertainty' : 'the two do not agree'}.`;
+}
+
+/** What the trials say together: the result with its uncertainty, against the accepted value, and where the uncertainty comes from. */
+export function Result({ protocol, evaluated }: { readonly protocol: Protocol; readonly evaluated: EvaluatedRun }): ReactNode {
+  const { result, findings } = evaluated;
+  if (!result) return <p className="mt-8 text-muted">The result appears with the first complete trial.</p>;
+  const own = result.schools.find((one) => one.school === result.school);
+  const nameOf = (id: string): string => (id === REPEATS ? 'Repeats' : (protocol.quantities.find((quantity) => quantity.id === id)?.name ?? id));
+  const values = evaluated.rows.flatMap((row) => { const cell = row.cells[protocol.result]; return !row.excluded && cell?.kind === 'computed' ? [cell.number.value.toNumber()] : []; });
+  return (
+    <div className="mt-8 grid gap-10 wide:grid-cols-[minmax(0,1fr)_22rem]">
+      <section>
+        <h2 className="font-bold">{values.length} {values.length === 1 ? 'trial' : 'trials'}{result.comparison ? ' against the accepted value' : ''}</h2>
+        <TrialsPlot values={values} mean={result.summary.mean} uncertainty={own?.uncertainty ?? 0} accepted={result.comparison?.accepted ?? null} unit={result.unit} />
+        <p className="mt-3 text-4xl">{own?.quoted ? <MeasuredNumber text={own.quoted.value} uncertainty={own.quoted.uncertainty} unit={result.unit} /> : <MeasuredNumber text={result.meanText} unit={result.unit} />}</p>
+        <p className="mt-2 text-muted">{compared(result)}</p>
+        <Statistics result={result} />
+      </section>
+      <section>
+        <h2 className="mb-3 font-bold">Where the uncertainty comes from</h2>
+        <BudgetBars shares={(own?.budget ?? []).map(({ name, share }) => ({ name: nameOf(name), share }))} />
+        <ul className="mt-5 flex flex-col gap-3" aria-label="What to look at">
+          {findings.map((finding) => (
+            <li key={finding.kind + finding.message}>
+              <Notice tone={finding.severity === 'wrong' ? 'slip' : 'doubt'}>
+                <p>{finding.message}</p>
+              </Notice>
+            </li>
+          ))}
+        </ul>
+      </section>
+    </div>
+  );
+}

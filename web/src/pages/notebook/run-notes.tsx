@@ -1,0 +1,99 @@
+import type { RunPage } from '@green-beam/contract';
+import { MATERIALS, type EvaluatedRun } from '@green-beam/core';
+import { useId, useState, type ReactNode } from 'react';
+import { currentIn } from './use-run.ts';
+
+interface NotesProps {
+  readonly page: RunPage;
+  readonly evaluated: EvaluatedRun;
+  readonly onWrite: (slot: string, text: string) => void;
+}
+
+function Choice({ label, value, disabled, options, onChoose }: { readonly label: string; readonly value: string; readonly disabled: boolean; readonly options: readonly (readonly [id: string, name: string])[]; readonly onChoose: (id: string) => void }): ReactNode {
+  const id = useId();
+  return (
+    <div className="flex flex-col">
+      <label htmlFor={id} className="text-small font-semibold">{label}</label>
+      <select id={id} value={value} disabled={disabled} onChange={(event) => onChoose(event.target.value)} className="min-h-11 border-b-2 border-ink bg-surface px-2">
+        <option value="" disabled>choose</option>
+        {options.map(([option, name]) => (
+          <option key={option} value={option}>{name}</option>
+        ))}
+      </select>
+    </div>
+  );
+}
+
+/** What belongs to the whole run: the accepted value, what was seen, the temperature of the water. */
+export function RunChoices({ page, evaluated, onWrite }: NotesProps): ReactNode {
+  const text = (slot: string): string => currentIn(evaluated, slot)?.text ?? '';
+  const observed = page.protocol.quantities.filter((quantity) => quantity.kind === 'observed');
+  const materials = MATERIALS.filter((material) => material.phase === 'solid').map((material): [string, string] => [material.id, `${material.name}, ${material.density[0]}${material.density[1] === material.density[0] ? '' : ` to ${material.density[1]}`}`]);
+  return (
+    <div className="mt-4 flex flex-wrap gap-6">
+      <Choice label="Compare with" value={text('accepted')} disabled={!page.mayWrite} options={materials} onChoose={(id) => onWrite('accepted', id)} />
+      {observed.map((quantity) => (
+        <Choice key={quantity.id} label={quantity.name} value={text(quantity.id)} disabled={!page.mayWrite} options={quantity.choices.map((choice): [string, string] => [choice.id, choice.name])} onChoose={(id) => onWrite(quantity.id, id)} />
+      ))}
+      <OneLine label="Water, °C" slot="temperature" page={page} evaluated={evaluated} onWrite={onWrite} />
+    </div>
+  );
+}
+
+function OneLine({ label, slot, page, evaluated, onWrite }: NotesProps & { readonly label: string; readonly slot: string }): ReactNode {
+  const id = useId();
+  const standing = currentIn(evaluated, slot)?.text ?? '';
+  const [text, setText] = useState<string | null>(null);
+  return (
+    <div className="flex flex-col">
+      <label htmlFor={id} className="text-small font-semibold">{label}</label>
+      <input
+        id={id}
+        value={text ?? standing}
+        placeholder="20"
+        readOnly={!page.mayWrite}
+        onChange={(event) => setText(event.target.value)}
+        onBlur={() => {
+          if (text !== null) onWrite(slot, text.trim());
+          setText(null);
+        }}
+        className="min-h-11 w-24 border-b-2 border-ink bg-surface px-2 font-mono"
+      />
+    </div>
+  );
+}
+
+/** The questions of the laboratory with the group’s answers. */
+export function Questions({ page, evaluated, onWrite }: NotesProps): ReactNode {
+  return (
+    <section className="mt-10">
+      <h2 className="text-lg font-bold">Conclusion</h2>
+      {page.protocol.questions.map((question) => (
+        <Answer key={question.id} slot={`answer.${question.id}`} question={question.text} page={page} evaluated={evaluated} onWrite={onWrite} />
+      ))}
+    </section>
+  );
+}
+
+function Answer({ slot, question, page, evaluated, onWrite }: NotesProps & { readonly slot: string; readonly question: string }): ReactNode {
+  const id = useId();
+  const standing = currentIn(evaluated, slot)?.text ?? '';
+  const [text, setText] = useState<string | null>(null);
+  return (
+    <div className="mt-4 flex flex-col gap-1">
+      <label htmlFor={id}>{question}</label>
+      <textarea
+        id={id}
+        rows={2}
+        value={text ?? standing}
+        readOnly={!page.mayWrite}
+        onChange={(event) => setText(event.target.value)}
+        onBlur={() => {
+          if (text !== null) onWrite(slot, text.trim());
+          setText(null);
+        }}
+        className="max-w-3xl border-b border-hairline bg-surface p-2"
+      />
+    </div>
+  );
+}

@@ -1,0 +1,54 @@
+import type { NewRunEvent, NewRunEvents, RunPage, SignedIn, StoredRunEvents } from '@green-beam/contract';
+import { evaluateRun, type EvaluatedRun, type RunEvent } from '@green-beam/core';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useCallback, useMemo } from 'react';
+import { ask } from '../../api/request.ts';
+import { newId } from '../../outbox/new-id.ts';
+import { outbox } from '../../outbox/outbox.ts';
+import { useOutbox } from '../../outbox/use-outbox.ts';
+
+/** A run on the page: as the server has it, with what has been written here and is still on its way. */
+export interface RunOnPage {
+  readonly page: RunPage | undefined;
+  readonly evaluated: EvaluatedRun | null;
+  readonly unsent: number;
+  readonly error: Error | null;
+  write(slot: string, text: string, reason?: string | null): void;
+}
+
+function asEvent(event: NewRunEvent): RunEvent {
+  return { ...event, replaces: event.replaces ?? null, reason: event.reason ?? null, order: null };
+}
+
+/** @param writer who is writing, among those signed in at this screen. */
+export function useRun(classId: string, runId: string, signedIn: SignedIn, writer: string): RunOnPage {
+  const queries = useQueryClient();
+  const path = `/classes/${classId}/runs/${runId}`;
+  const key = useMemo(() => ['run', classId, runId], [classId, runId]);
+  const { data: page, error } = useQuery({ queryKey: key, queryFn: () => ask<RunPage>('GET', path) });
+  const { waiting } = useOutbox();
+  const unsent = useMemo(() => waiting.filter((letter) => letter.path === `${path}/events`).flatMap((letter) => (letter.body as NewRunEvents).events.map(asEvent)), [waiting, path]);
+  const evaluated = useMemo(() => (page ? evaluateRun(page.protocol, { events: [...page.events, ...unsent] }, page.rules) : null), [page, unsent]);
+
+  const write = useCallback(
+    (slot: string, text: string, reason: string | null = null): void => {
+      const standing = currentIn(evaluated, slot);
+      if ((standing?.text ?? '') === text) return;
+      const event: NewRunEvent = { id: newId(), slot, text, replaces: standing?.id ?? null, reason, person: writer, deviceTime: new Date().toISOString() };
+      void outbox
+        .post<StoredRunEvents>({ id: event.id, personId: signedIn.person.id, path: `${path}/events`, body: { events: [event] } })
+        .then(({ events }) => queries.setQueryData<RunPage>(key, (known) => (known ? { ...known, events: [...known.events.filter((one) => !events.some((other) => other.id === one.id)), ...events] } : known)))
+        .catch(() => undefined);
+    },
+    [evaluated, writer, signedIn.person.id, path, queries, key],
+  );
+  return { page, evaluated, unsent: unsent.length, error, write };
+}
+
+/** The entry in force in a slot, of a trial or of the run. */
+export function currentIn(evaluated: EvaluatedRun | null, slot: string): RunEvent | null {
+  const [id = '', trial] = slot.split('.');
+  const cell = evaluated?.rows.find((row) => String(row.trial) === trial)?.cells[id];
+  if (cell?.kind === 'reading' || cell?.kind === 'unusable') return cell.event;
+  return evaluated?.notes[slot]?.current ?? null;
+}
