@@ -1,4 +1,4 @@
-import { array, boolean, object, string, type InferType } from 'yup';
+import { array, boolean, mixed, object, string, type InferType } from 'yup';
 
 export interface ClassSummary {
   readonly id: string;
@@ -30,7 +30,7 @@ export const rosterRow = object({
 export type RosterRow = InferType<typeof rosterRow>;
 
 /** Rows are checked one by one on the server, so that each error names its row. */
-export const rosterImport = object({ rows: array().of(object().unknown(true)).min(1, 'The list is empty.').max(200, 'A class has at most 200 students.').required() });
+export const rosterImport = object({ rows: array().of(mixed<NonNullable<unknown>>().required()).min(1, 'The list is empty.').max(200, 'A class has at most 200 students.').required() });
 export type RosterImport = { rows: RosterRow[] };
 
 export interface RosterResult {

@@ -163,7 +163,7 @@ describe('the picture', () => {
       const text = JSON.stringify(pictureOf(task));
       expect(text).not.toMatch(/"(value|seed|expected|text|accepts|predicted|situation|rules)"/);
       // A surface that lies on a mark has the mark’s own number beside it, as it must.
-      if (!Number.isInteger(task.situation.value)) expect(text).not.toContain(String(task.situation.value));
+      if (String(task.situation.value).length >= 6) expect(text.includes(String(task.situation.value))).toBe(false);
     }
   });
 });

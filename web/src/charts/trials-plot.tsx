@@ -18,7 +18,7 @@ interface TrialsPlotProps {
 export function TrialsPlot({ values, mean, uncertainty, accepted, unit }: TrialsPlotProps): ReactNode {
   const [least = 0, most = 1] = extent([...values, mean - uncertainty, mean + uncertainty, ...(accepted ? [accepted.least, accepted.most] : [])]) as [number, number];
   const margin = (most - least || Math.abs(mean) || 1) * 0.08;
-  const x = scaleLinear().domain([least - margin, most + margin]).nice(5).range([12, WIDTH - 12]);
+  const x = scaleLinear().domain([least - margin, most + margin]).nice(5).range([26, WIDTH - 26]);
   const band = accepted ? { from: x(accepted.least), to: Math.max(x(accepted.most), x(accepted.least) + 3) } : null;
   return (
     <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} className="block w-full max-w-2xl" role="img" aria-label={`${values.length} trials, mean ${mean.toPrecision(3)} ${unit}${accepted ? `, accepted ${accepted.name} ${accepted.least} to ${accepted.most}` : ''}`}>

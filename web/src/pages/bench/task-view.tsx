@@ -83,7 +83,7 @@ export function TaskView({ task, source, of, onNext }: TaskViewProps): ReactNode
           rightPath={steps}
         />
       </div>
-      <section className="pb-6 wide:pt-6" aria-label="Your reading">
+      <section className="pb-6 wide:pt-6" aria-label="The question">
         <p className="text-small font-semibold text-muted">{progress(task, of, reading)}</p>
         <h1 className="mt-1 text-2xl font-bold">How much {task.picture.liquid} is in the cylinder?</h1>
         {described && <p className="mt-3 border-l-[3px] border-beam pl-4">{describeColumn(task.picture, apparentOnScale(task.picture, eyeHeight))}</p>}

@@ -1,0 +1,19 @@
+import { defineConfig } from '@playwright/test';
+
+/** The browser is Debian's; the address of a running server is given by `npm test`. */
+export default defineConfig({
+  testDir: 'tests',
+  outputDir: '../test-results',
+  timeout: 60_000,
+  workers: 1,
+  retries: 0,
+  reporter: [['list'], ['json']],
+  use: {
+    baseURL: process.env['BASE_URL'] ?? 'http://127.0.0.1:4710',
+    viewport: { width: 1280, height: 800 },
+    launchOptions: {
+      executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
+      args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+    },
+  },
+});

@@ -1,0 +1,119 @@
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import type { Page } from '@playwright/test';
+import type { LiquidColumnPicture } from '@green-beam/core';
+import { currentRound, enterAs, expect, levelTheEye, readPicture, test } from './world.ts';
+
+const AXE = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
+
+interface Violation {
+  readonly id: string;
+  readonly nodes: readonly { readonly html: string }[];
+}
+
+async function violations(page: Page): Promise<string[]> {
+  await page.evaluate(AXE);
+  const found = await page.evaluate(async () => {
+    const { axe } = window as unknown as { axe: { run(options: object): Promise<{ violations: Violation[] }> } };
+    return (await axe.run({ runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'] })).violations;
+  });
+  return found.map((one) => `${one.id}: ${one.nodes[0]?.html.slice(0, 160) ?? ''}`);
+}
+
+const entry = (page: Page) => page.getByRole('textbox', { name: 'Your reading, with its unit' });
+
+test('a visitor lands on a working instrument and is told where the reading went wrong', async ({ page }) => {
+  await page.goto('/');
+  await expect(page.getByRole('heading', { name: /How much .* is in the cylinder/ })).toBeVisible();
+  await entry(page).fill('1.0 mL');
+  await entry(page).press('Enter');
+  await expect(page.getByText(/second try next/)).toBeVisible();
+  await expect(page.getByText('the right reading')).toBeHidden();
+  await entry(page).fill('1.1 mL');
+  await entry(page).press('Enter');
+  await expect(page.getByText('the right reading')).toBeVisible();
+  await expect(page.getByRole('list', { name: 'How the reading is come by' }).getByRole('listitem')).toHaveCount(5);
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('Reading 2 of 10')).toBeVisible();
+});
+
+test('keys do everything: loupe, hints, words, rules and the list of keys', async ({ page }) => {
+  await page.goto('/');
+  await page.getByRole('slider').focus();
+  await page.keyboard.press('h');
+  await expect(page.getByText('Level the beam: move the eye')).toBeVisible();
+  await page.keyboard.press('d');
+  await expect(page.getByText(/^The surface lies/)).toBeVisible();
+  await page.keyboard.press('l');
+  await expect(page.getByRole('button', { name: 'Loupe' })).toHaveAttribute('aria-pressed', 'true');
+  await page.keyboard.press('r');
+  await expect(page.getByRole('dialog', { name: 'House rules' })).toContainText('a tenth of a division');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Shift+?');
+  await page.getByRole('switch').click();
+  await page.keyboard.press('Escape');
+  await page.getByRole('slider').focus();
+  await page.keyboard.press('r');
+  await expect(page.getByRole('dialog')).toBeHidden();
+});
+
+test('the eye can be dragged, and the surface slides against the marks', async ({ page }) => {
+  await page.goto('/');
+  const eye = page.getByRole('slider');
+  const start = Number(await eye.getAttribute('aria-valuenow'));
+  const box = (await eye.boundingBox())!;
+  await page.mouse.move(box.x + box.width / 2, box.y + (start > 0 ? 40 : box.height - 40));
+  await page.mouse.down();
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2, { steps: 12 });
+  await page.mouse.up();
+  expect(Math.abs(Number(await eye.getAttribute('aria-valuenow')))).toBeLessThan(Math.abs(start));
+});
+
+test('a student’s sound reading is on the teacher’s board within two seconds', async ({ page, browser }) => {
+  const room = await browser.newContext();
+  const teacher = await room.newPage();
+  await enterAs(teacher, 'teacher');
+  await teacher.goto('/class');
+  const row = teacher.getByRole('row', { name: /Ines V\./ });
+  await expect(row).toBeVisible();
+  const before = await row.innerText();
+
+  await enterAs(page, 'student');
+  await page.goto('/');
+  await levelTheEye(page);
+  const round = await currentRound(page);
+  const open = round.tasks.find((task) => task.state !== 'closed')!;
+  const { text } = readPicture(open.picture as LiquidColumnPicture);
+  await entry(page).fill(`${text} mL`);
+  await entry(page).press('Enter');
+  await expect(page.getByText('Sound reading')).toBeVisible();
+  await expect(row).not.toHaveText(before, { timeout: 2000, useInnerText: true });
+
+  await teacher.getByRole('link', { name: 'Ines V.' }).click();
+  await teacher.getByRole('button', { name: new RegExp(text) }).first().click();
+  await expect(teacher.getByText('As it stood at Enter.')).toBeVisible();
+  await room.close();
+});
+
+test('what is typed badly is answered clearly and stays in the line', async ({ page }) => {
+  await enterAs(page, 'student');
+  await page.goto('/');
+  for (const typed of ['about half', '12.3.4 mL', 'x'.repeat(10_000)]) {
+    await entry(page).fill(typed);
+    await entry(page).press('Enter');
+    await expect(page.getByText('That cannot be read as a reading')).toBeVisible();
+    await expect(entry(page)).toHaveValue(typed);
+  }
+});
+
+for (const [role, path] of [['visitor', '/'], ['visitor', '/sign-in'], ['student', '/'], ['student', '/notebook'], ['student', '/record'], ['teacher', '/class'], ['teacher', '/class/people'], ['teacher', '/notebook'], ['administrator', '/school']] as const) {
+  test(`${path} as ${role} passes the accessibility rules and fits a phone`, async ({ page }) => {
+    if (role !== 'visitor') await enterAs(page, role);
+    await page.goto(path);
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+    await expect(page.getByText(/^Loading/)).toHaveCount(0);
+    expect(await violations(page)).toEqual([]);
+    await page.setViewportSize({ width: 390, height: 844 });
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+  });
+}

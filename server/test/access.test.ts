@@ -1,0 +1,110 @@
+import { randomUUID } from 'node:crypto';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { createClass } from '../src/classes/create-class.ts';
+import { asStudent, asTeacher, makeSchool, makeStudent, makeTeacher, startTestServer, Visitor, type TestServer } from './harness.ts';
+
+let server: TestServer;
+const who: Record<string, Visitor> = {};
+let classId = '';
+let studentId = '';
+
+beforeAll(async () => {
+  server = await startTestServer();
+  const harbour = await makeSchool('harbour');
+  const inland = await makeSchool('inland');
+  classId = harbour.schoolClass.id;
+  studentId = harbour.students[0]!;
+  await makeTeacher(harbour.school.id, 'colleague@harbour.example', 'teacher');
+  await makeTeacher(harbour.school.id, 'head@harbour.example', 'administrator');
+  const parallel = await createClass({ schoolId: harbour.school.id, teacherId: harbour.teacher.personId, name: 'harbour 10' });
+  const parallelStudent = await makeStudent(parallel, 'Cleo', 'Fen');
+  who['nobody'] = await new Visitor(server.base).open();
+  who['student'] = await asStudent(server.base, harbour.schoolClass.code, studentId);
+  who['student of another class'] = await asStudent(server.base, parallel.code, parallelStudent);
+  who['teacher'] = await asTeacher(server.base, harbour.teacher.email);
+  who['teacher of another class'] = await asTeacher(server.base, 'colleague@harbour.example');
+  who['administrator'] = await asTeacher(server.base, 'head@harbour.example');
+  who['teacher of another school'] = await asTeacher(server.base, inland.teacher.email);
+  who['student of another school'] = await asStudent(server.base, inland.schoolClass.code, inland.students[0]!);
+});
+afterAll(() => server.stop());
+
+const MEMBERS = { nobody: 401, 'student of another class': 403, 'teacher of another class': 403, 'teacher of another school': 404, 'student of another school': 404 };
+const TEACHERS = { ...MEMBERS, student: 403 };
+
+const ROUTES: readonly [method: string, path: string, refused: Record<string, number>][] = [
+  ['GET', '/rules', MEMBERS],
+  ['GET', '/rounds/current', MEMBERS],
+  ['POST', '/rounds', MEMBERS],
+  ['POST', '/attempts', MEMBERS],
+  ['GET', '/record', MEMBERS],
+  ['GET', '/runs', MEMBERS],
+  ['GET', '/classmates', MEMBERS],
+  ['POST', '/runs', MEMBERS],
+  ['GET', `/runs/${randomUUID()}`, MEMBERS],
+  ['POST', `/runs/${randomUUID()}/events`, MEMBERS],
+  ['GET', '/events', MEMBERS],
+  ['GET', '', TEACHERS],
+  ['PATCH', '', TEACHERS],
+  ['POST', '/code', TEACHERS],
+  ['GET', '/board', TEACHERS],
+  ['GET', '/export', TEACHERS],
+  ['POST', '/students', TEACHERS],
+  ['POST', '/students/:student/pin-reset', TEACHERS],
+  ['GET', '/students/:student/record', TEACHERS],
+  ['GET', '/students/:student/export', TEACHERS],
+  ['DELETE', '/students/:student', TEACHERS],
+  ['POST', '/teachers', TEACHERS],
+  ['DELETE', `/teachers/${randomUUID()}`, TEACHERS],
+  ['DELETE', '', TEACHERS],
+];
+
+describe('every route of a class refuses who does not belong', () => {
+  it.each(ROUTES.flatMap(([method, path, refused]) => Object.entries(refused).map(([name, status]) => [method, path, name, status] as const)))('%s class%s as %s: %i', async (method, path, name, status) => {
+    const answer = await who[name]!.send(method, `/classes/${classId}${path.replace(':student', studentId)}`, method === 'GET' ? undefined : {});
+    expect(answer.status).toBe(status);
+    expect(answer.body.message).toMatch(/\w/);
+  });
+
+  it.each(['teacher', 'administrator'])('lets a %s in', async (name) => {
+    expect((await who[name]!.get(`/classes/${classId}/board`)).status).toBe(200);
+  });
+
+  it('lets a student into the class’s rules and rounds', async () => {
+    expect((await who['student']!.get(`/classes/${classId}/rules`)).status).toBe(200);
+    expect((await who['student']!.get(`/classes/${classId}/rounds/current`)).status).toBe(200);
+  });
+
+  it('has nothing at an id that is none', async () => {
+    expect((await who['teacher']!.get('/classes/not-an-id/board')).status).toBe(404);
+  });
+});
+
+describe('the school’s pages', () => {
+  it.each([['nobody', 401], ['student', 403], ['teacher', 403]] as const)('refuse %s', async (name, status) => {
+    expect((await who[name]!.get('/school/teachers')).status).toBe(status);
+    expect((await who[name]!.post('/school/invitations', { name: 'X', email: 'x@y.example' })).status).toBe(status);
+    expect((await who[name]!.post(`/school/teachers/${randomUUID()}/reset`)).status).toBe(status);
+  });
+
+  it('are for the administrator, within the school', async () => {
+    const { body } = await who['administrator']!.get('/school/teachers');
+    expect(body.map((teacher: { email: string }) => teacher.email)).not.toContain('teacher@inland.example');
+  });
+});
+
+it('refuses a change without the token', async () => {
+  const visitor = who['teacher']!;
+  const { token } = visitor;
+  visitor.token = 'forged';
+  expect((await visitor.send('PATCH', `/classes/${classId}`, { name: 'taken over' })).status).toBe(403);
+  visitor.token = token;
+  expect((await visitor.get(`/classes/${classId}`)).body.name).toBe('harbour 9');
+});
+
+it('answers health only through the database, and sets strict headers', async () => {
+  const response = await fetch(`${server.base}/health`);
+  expect(await response.json()).toEqual({ ok: true });
+  expect(response.headers.get('content-security-policy')).toContain("script-src 'self'");
+  expect(response.headers.get('content-security-policy')).not.toMatch(/unsafe-eval|script-src[^;]*unsafe-inline/);
+});

@@ -1,0 +1,168 @@
+import { randomUUID } from 'node:crypto';
+import { expectedReading } from '@green-beam/core';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { taskOf } from '../src/bench/show.ts';
+import { Attempt, Task } from '../src/models/bench.ts';
+import { rulesOf } from '../src/rules.ts';
+import { asStudent, asTeacher, makeSchool, startTestServer, type Visitor, type TestServer } from './harness.ts';
+
+let server: TestServer;
+let student: Visitor;
+let teacher: Visitor;
+let classId = '';
+let studentId = '';
+
+beforeAll(async () => {
+  server = await startTestServer();
+  const { schoolClass, teacher: account, students } = await makeSchool('harbour');
+  classId = schoolClass.id;
+  studentId = students[0]!;
+  student = await asStudent(server.base, schoolClass.code, studentId);
+  teacher = await asTeacher(server.base, account.email);
+});
+afterAll(() => server.stop());
+
+const url = (path: string): string => `/classes/${classId}${path}`;
+
+function attempt(taskId: string, entry: string, more: object = {}): Record<string, unknown> {
+  return { id: randomUUID(), taskId, kind: 'reading', entry, eyeHeight: 0, actions: [{ kind: 'eye', at: 900, to: 0 }], hints: 0, timeTaken: 5000, ...more };
+}
+
+async function round(): Promise<{ id: string; unit: string }[]> {
+  const { status, body } = await student.post(url('/rounds'), { instrumentId: 'cylinder-50' });
+  expect(status).toBe(201);
+  return body.tasks;
+}
+
+async function rightAnswer(taskId: string): Promise<{ text: string; value: number }> {
+  const row = (await Task.findOne({ where: { classId, id: taskId } }))!;
+  return { text: expectedReading(taskOf(row, await rulesOf(classId, row.rulesVersion))).text, value: row.situation.value };
+}
+
+describe('a round', () => {
+  it('has ten readings and gives nothing away in any answer before the task is closed', async () => {
+    const { body, text } = await student.post(url('/rounds'), {});
+    expect(body.tasks).toHaveLength(10);
+    const current = await student.get(url('/rounds/current'));
+    for (const task of body.tasks) {
+      const { value } = await rightAnswer(task.id);
+      const wrong = await student.post(url('/attempts'), attempt(task.id, '0.3 mL'));
+      const record = await student.get(url('/record'));
+      for (const seen of [text, current.text, wrong.text, record.text]) {
+        expect(/"(seed|value|situation|accepts|predicted|aim)"/.exec(seen)?.[0]).toBeUndefined();
+        // A surface on a mark is a round number, which may stand somewhere by chance.
+        if (String(value).length >= 6) expect(seen.includes(String(value))).toBe(false);
+      }
+      expect(wrong.body).toMatchObject({ closed: false, answer: null, strip: [] });
+      expect(record.body.page.attempts[0]).toMatchObject({ expected: null, offBy: null });
+    }
+  });
+
+  it('stores everything an attempt was judged by', async () => {
+    const [task] = await round();
+    const { text } = await rightAnswer(task!.id);
+    const sent = attempt(task!.id, `${text} mL`, { eyeHeight: 1.5, hints: 2 });
+    const { body } = await student.post(url('/attempts'), sent);
+    expect(body).toMatchObject({ verdict: 'sound', closed: true, tryNumber: 1 });
+    const row = (await Attempt.findOne({ where: { classId, id: sent['id'] as string } }))!;
+    expect(row).toMatchObject({ entry: `${text} mL`, hints: 2, timeTaken: 5000, tryNumber: 1, rulesVersion: 1, coreVersion: '1.0.0' });
+    expect(row.situation.eyeHeight).toBe(1.5);
+    expect(row.picture).toMatchObject({ kind: 'liquid-column' });
+    expect(row.actions).toEqual([{ kind: 'eye', at: 900, to: 0 }]);
+  });
+
+  it('judges by where the eye is at Enter', async () => {
+    const tasks = await round();
+    const { value } = await rightAnswer(tasks[0]!.id);
+    const shifted = (value + (12.35 * 80) / 300 / (1000 / (Math.PI * 10.85 ** 2))).toFixed(1);
+    const { body } = await student.post(url('/attempts'), attempt(tasks[0]!.id, `${shifted} mL`, { eyeHeight: 80 }));
+    expect(body.slips[0].id).toBe('eye-high');
+  });
+
+  it('shows the answer after the second try, and no third is taken', async () => {
+    const [task] = await round();
+    await student.post(url('/attempts'), attempt(task!.id, '0.3 mL'));
+    const second = await student.post(url('/attempts'), attempt(task!.id, '0.4 mL'));
+    expect(second.body).toMatchObject({ closed: true, tryNumber: 2 });
+    expect(second.body.answer.text).toBe((await rightAnswer(task!.id)).text);
+    const third = await student.post(url('/attempts'), attempt(task!.id, '0.5 mL'));
+    expect(third.status).toBe(409);
+  });
+
+  it('stores an attempt sent twice once, and two tabs at the same moment cannot both close a task', async () => {
+    const [task] = await round();
+    const { text } = await rightAnswer(task!.id);
+    const sent = attempt(task!.id, `${text} mL`);
+    const answers = await Promise.all([student.post(url('/attempts'), sent), student.post(url('/attempts'), sent)]);
+    expect(answers.map((answer) => answer.status)).toEqual([200, 200]);
+    expect(await Attempt.count({ where: { classId, taskId: task!.id } })).toBe(1);
+    const [, other] = await round();
+    const right = (await rightAnswer(other!.id)).text;
+    const tabs = await Promise.all([student.post(url('/attempts'), attempt(other!.id, `${right} mL`)), student.post(url('/attempts'), attempt(other!.id, `${right} mL`))]);
+    expect(tabs.map((answer) => answer.status).sort()).toEqual([200, 409]);
+  });
+
+  it.each(['abc', '', '12,4', '１２．４ mL', '−3 mL', '1e400 mL', '3.3e1 mL', 'x'.repeat(10_000), '<script>'])('takes “%.12s” without falling over, and keeps it', async (entry) => {
+    const [task] = await round();
+    const sent = attempt(task!.id, entry);
+    const { status, body } = await student.post(url('/attempts'), sent);
+    expect(status).toBe(200);
+    expect(['slip', 'record', 'unexplained', 'unreadable', 'sound']).toContain(body.verdict);
+    expect((await Attempt.findOne({ where: { classId, id: sent['id'] as string } }))!.entry).toBe(entry);
+  });
+
+  it.each([
+    ['instrumentId', '/rounds', { instrumentId: 'teapot' }],
+    ['eyeHeight', '/attempts', { eyeHeight: 4000 }],
+    ['eyeHeight', '/attempts', { eyeHeight: undefined }],
+    ['kind', '/attempts', { kind: 'guess' }],
+    ['taskId', '/attempts', { taskId: 'none' }],
+    ['timeTaken', '/attempts', { timeTaken: -1 }],
+  ])('names %s when it is wrong', async (field, path, wrong) => {
+    const [task] = await round();
+    const { status, body } = await student.post(url(path), path === '/rounds' ? wrong : attempt(task!.id, '1', wrong));
+    expect(status).toBe(400);
+    expect(body.field).toBe(field);
+  });
+
+  it('does not take an attempt on somebody else’s task', async () => {
+    const [task] = await round();
+    expect((await teacher.post(url('/attempts'), attempt(task!.id, '1 mL'))).status).toBe(404);
+  });
+});
+
+describe('what the teacher sees', () => {
+  it('counts readings and slips, and opens the picture as it was', async () => {
+    const { body: board } = await teacher.get(url('/board'));
+    const cell = board.find((row: { id: string }) => row.id === studentId).skills[0];
+    expect(cell.skill).toBe('graduated-cylinders');
+    expect(cell.readings).toBeGreaterThan(10);
+    expect(cell.slips.map((slip: { id: string }) => slip.id)).toContain('eye-high');
+    const { body: record } = await teacher.get(url(`/students/${studentId}/record`));
+    expect(record.page.attempts[0].picture.kind).toBe('liquid-column');
+    expect(record.page.attempts[0].expected).toMatch(/mL$/);
+    const older = await teacher.get(url(`/students/${studentId}/record?before=${record.page.next}`));
+    expect(older.body.page.attempts.length).toBeGreaterThan(0);
+  });
+
+  it('hears of an attempt within two seconds', async () => {
+    const [task] = await round();
+    const controller = new AbortController();
+    const stream = await fetch(`${server.base}${url('/events')}`, { headers: { cookie: teacher.cookies }, signal: controller.signal });
+    const reader = stream.body!.getReader();
+    await reader.read();
+    const sent = attempt(task!.id, '1 mL');
+    const from = performance.now();
+    await student.post(url('/attempts'), sent);
+    let heard = '';
+    while (!heard.includes('event: attempt')) heard += new TextDecoder().decode((await reader.read()).value);
+    expect(performance.now() - from).toBeLessThan(2000);
+    expect(heard).toContain(sent['id']);
+    controller.abort();
+  });
+});
+
+it('attempts cannot be rewritten', async () => {
+  const row = (await Attempt.findOne({ where: { classId } }))!;
+  await expect(row.update({ entry: 'other' })).rejects.toThrow('append-only');
+});

@@ -1,0 +1,148 @@
+import { randomUUID } from 'node:crypto';
+import type { AddressInfo } from 'node:net';
+import pg from 'pg';
+import { pino } from 'pino';
+import { createApp } from '../src/app.ts';
+import { hashSecret } from '../src/auth/passwords.ts';
+import { createClass } from '../src/classes/create-class.ts';
+import { openDatabase } from '../src/database.ts';
+import { ClassEvents } from '../src/live/class-events.ts';
+import { migrate } from '../src/migrate.ts';
+import { Student, type SchoolClass } from '../src/models/classes.ts';
+import { Account, Person, School } from '../src/models/people.ts';
+
+const ADMIN_URL = process.env['DATABASE_URL'] ?? '';
+
+async function administer(statement: string): Promise<void> {
+  const client = new pg.Client({ connectionString: ADMIN_URL });
+  await client.connect();
+  await client.query(statement);
+  await client.end();
+}
+
+/** A running server on a database of its own. */
+export interface TestServer {
+  readonly base: string;
+  readonly databaseUrl: string;
+  stop(): Promise<void>;
+}
+
+export async function startTestServer(): Promise<TestServer> {
+  if (!ADMIN_URL) throw new Error('The server tests need DATABASE_URL; run them with npm test.');
+  const name = `test_${randomUUID().replaceAll('-', '')}`;
+  await administer(`create database ${name}`);
+  const url = new URL(ADMIN_URL);
+  url.pathname = `/${name}`;
+  const databaseUrl = url.toString();
+  const sequelize = openDatabase(databaseUrl);
+  await migrate(sequelize);
+  const logger = pino({ level: 'silent' });
+  const sessionPool = new pg.Pool({ connectionString: databaseUrl, max: 4 });
+  const events = new ClassEvents(databaseUrl, logger);
+  await events.start();
+  const config = { databaseUrl, host: '127.0.0.1', port: 0, demo: false, sessionSecret: 'for tests only', secureCookies: false, proxies: 0, tls: null, pages: import.meta.dirname };
+  const server = createApp({ config, sequelize, sessionPool, events, logger }).listen(0, '127.0.0.1');
+  await new Promise((resolve) => server.once('listening', resolve));
+  return {
+    base: `http://127.0.0.1:${(server.address() as AddressInfo).port}/api`,
+    databaseUrl,
+    stop: async () => {
+      server.closeAllConnections();
+      server.close();
+      await events.stop();
+      await sessionPool.end();
+      await sequelize.close();
+      await administer(`drop database ${name} with (force)`);
+    },
+  };
+}
+
+export interface Answer {
+  readonly status: number;
+  readonly body: any; // eslint-disable-line @typescript-eslint/no-explicit-any
+  readonly text: string;
+}
+
+/** A browser as the server sees it: cookies and the token. */
+export class Visitor {
+  private cookie = '';
+  token = '';
+
+  constructor(readonly base: string) {}
+
+  async send(method: string, path: string, body?: unknown): Promise<Answer> {
+    const response = await fetch(this.base + path, {
+      method,
+      headers: { 'content-type': 'application/json', 'x-csrf-token': this.token, ...(this.cookie ? { cookie: this.cookie } : {}) },
+      ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+    });
+    const set = response.headers.getSetCookie().map((line) => line.split(';')[0]).join('; ');
+    if (set) this.cookie = set;
+    const text = await response.text();
+    let parsed: Answer['body'] = null;
+    try {
+      parsed = JSON.parse(text);
+    } catch {
+      parsed = null;
+    }
+    if (parsed?.csrfToken) this.token = parsed.csrfToken;
+    return { status: response.status, body: parsed, text };
+  }
+
+  get = (path: string): Promise<Answer> => this.send('GET', path);
+  post = (path: string, body: unknown = {}): Promise<Answer> => this.send('POST', path, body);
+
+  async open(): Promise<this> {
+    await this.get('/session');
+    return this;
+  }
+
+  /** The raw cookie header, for streams. */
+  get cookies(): string {
+    return this.cookie;
+  }
+}
+
+export const PASSWORD = 'a long enough one';
+export const PIN = '1357';
+
+interface SampleSchool {
+  readonly school: School;
+  readonly teacher: Account;
+  readonly schoolClass: SchoolClass;
+  readonly students: readonly string[];
+}
+
+/** A school with one teacher, one class and two students. */
+export async function makeSchool(name: string): Promise<SampleSchool> {
+  const school = await School.create({ id: randomUUID(), name });
+  const teacher = await makeTeacher(school.id, `teacher@${name}.example`, 'teacher');
+  const schoolClass = await createClass({ schoolId: school.id, teacherId: teacher.personId, name: `${name} 9` });
+  const students = [await makeStudent(schoolClass, 'Ada', 'Moss'), await makeStudent(schoolClass, 'Ben', 'Reed')];
+  return { school, teacher, schoolClass, students };
+}
+
+export async function makeTeacher(schoolId: string, email: string, role: 'teacher' | 'administrator'): Promise<Account> {
+  const person = await Person.create({ id: randomUUID(), schoolId, givenName: 'Tea', familyName: 'Cher' });
+  return Account.create({ personId: person.id, schoolId, role, email, passwordHash: await hashSecret(PASSWORD) });
+}
+
+export async function makeStudent({ id: classId, schoolId }: SchoolClass, givenName: string, familyName: string): Promise<string> {
+  const person = await Person.create({ id: randomUUID(), schoolId, givenName, familyName });
+  await Student.create({ classId, schoolId, personId: person.id, pinHash: await hashSecret(PIN) });
+  return person.id;
+}
+
+export async function asTeacher(base: string, email: string): Promise<Visitor> {
+  const visitor = await new Visitor(base).open();
+  const { status } = await visitor.post('/session/teacher', { email, password: PASSWORD });
+  if (status !== 200) throw new Error(`signing in as ${email} answered ${status}`);
+  return visitor;
+}
+
+export async function asStudent(base: string, code: string, studentId: string): Promise<Visitor> {
+  const visitor = await new Visitor(base).open();
+  const { status } = await visitor.post('/session/student', { code, studentId, pin: PIN });
+  if (status !== 200) throw new Error(`signing in as a student answered ${status}`);
+  return visitor;
+}

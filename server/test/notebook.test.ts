@@ -1,0 +1,103 @@
+import { randomUUID } from 'node:crypto';
+import { evaluateRun } from '@green-beam/core';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { asStudent, asTeacher, makeSchool, makeStudent, startTestServer, type Visitor, type TestServer } from './harness.ts';
+
+let server: TestServer;
+let ada: Visitor;
+let ben: Visitor;
+let stranger: Visitor;
+let teacher: Visitor;
+let classId = '';
+let students: readonly string[] = [];
+let runId = '';
+
+beforeAll(async () => {
+  server = await startTestServer();
+  const world = await makeSchool('harbour');
+  classId = world.schoolClass.id;
+  students = world.students;
+  const third = await makeStudent(world.schoolClass, 'Cleo', 'Fen');
+  ada = await asStudent(server.base, world.schoolClass.code, students[0]!);
+  ben = await asStudent(server.base, world.schoolClass.code, students[1]!);
+  stranger = await asStudent(server.base, world.schoolClass.code, third);
+  teacher = await asTeacher(server.base, world.teacher.email);
+  const { status, body } = await ada.post(`/classes/${classId}/runs`, { protocolId: 'solid-by-displacement', specimen: 'Bronze deck nail', memberIds: [students[1]] });
+  expect(status).toBe(201);
+  runId = body.id;
+});
+afterAll(() => server.stop());
+
+const path = (): string => `/classes/${classId}/runs/${runId}`;
+
+function event(slot: string, text: string, more: object = {}): Record<string, unknown> {
+  return { id: randomUUID(), slot, text, replaces: null, reason: null, person: students[0], deviceTime: '2026-03-01T10:00:00.000Z', ...more };
+}
+
+describe('a group’s page', () => {
+  it('keeps what both write, in the server’s order, and folds to one table', async () => {
+    const first = event('after.1', '27.0');
+    await ada.post(`${path()}/events`, { events: [event('mass.1', '54.31'), event('before.1', '21.4'), first] });
+    await ben.post(`${path()}/events`, { events: [event('after.1', '27.8', { replaces: first['id'], reason: 'read the mark below', person: students[1] })] });
+    const { body } = await ada.get(path());
+    expect(body.events.map((one: { text: string }) => one.text)).toEqual(['54.31', '21.4', '27.0', '27.8']);
+    const { rows } = evaluateRun(body.protocol, { events: body.events }, body.rules);
+    expect(rows[0]!.cells['density']).toMatchObject({ text: '8.5' });
+    expect(rows[0]!.cells['after']).toMatchObject({ text: '27.8', struck: [{ text: '27.0' }] });
+  });
+
+  it('stores an entry sent twice once', async () => {
+    const sent = event('mass.2', '54.30');
+    const before = (await ada.get(path())).body.events.length;
+    await ada.post(`${path()}/events`, { events: [sent] });
+    const { status, body } = await ada.post(`${path()}/events`, { events: [sent] });
+    expect(status).toBe(200);
+    expect(body.events).toHaveLength(1);
+    expect((await ada.get(path())).body.events).toHaveLength(before + 1);
+  });
+
+  it('keeps two corrections of the same entry as a conflict', async () => {
+    const first = event('before.3', '20.0');
+    await ada.post(`${path()}/events`, { events: [first] });
+    await ada.post(`${path()}/events`, { events: [event('before.3', '20.1', { replaces: first['id'] })] });
+    await ben.post(`${path()}/events`, { events: [event('before.3', '20.2', { replaces: first['id'], person: students[1] })] });
+    const { body } = await teacher.get(path());
+    expect(evaluateRun(body.protocol, { events: body.events }).findings.some((finding) => finding.kind === 'conflict')).toBe(true);
+  });
+
+  it('can be read by the teacher, not written, and is closed to other groups', async () => {
+    expect((await teacher.get(path())).body.mayWrite).toBe(false);
+    expect((await teacher.post(`${path()}/events`, { events: [event('mass.3', '1')] })).status).toBe(403);
+    expect((await stranger.get(path())).status).toBe(403);
+    expect((await stranger.get(`/classes/${classId}/runs`)).body).toEqual([]);
+    expect((await teacher.get(`/classes/${classId}/runs`)).body).toHaveLength(1);
+  });
+
+  it('does not let one write for another who has not entered the PIN', async () => {
+    const forged = await ada.post(`${path()}/events`, { events: [event('mass.3', '1', { person: students[1] })] });
+    expect(forged).toMatchObject({ status: 403, body: { field: 'person' } });
+    expect((await ada.post('/session/partners', { studentId: students[1], pin: '0000' })).status).toBe(401);
+    expect((await ada.post('/session/partners', { studentId: students[1], pin: '1357' })).status).toBe(200);
+    expect((await ada.post(`${path()}/events`, { events: [event('mass.3', '54.32', { person: students[1] })] })).status).toBe(200);
+  });
+
+  it.each([
+    ['slot', { slot: 'volume.1' }],
+    ['slot', { slot: 'mass.99' }],
+    ['slot', { slot: 'mass' }],
+    ['slot', { slot: 'drop table' }],
+    ['replaces', { replaces: '5a17a4b0-0000-4000-8000-000000000001' }],
+    ['deviceTime', { deviceTime: 'yesterday' }],
+    ['text', { text: 'x'.repeat(4001) }],
+  ])('names %s when it is wrong: %j', async (field, wrong) => {
+    const { status, body } = await ada.post(`${path()}/events`, { events: [event('mass.4', '1', wrong)] });
+    expect(status).toBe(400);
+    expect(body.field).toContain(field);
+  });
+
+  it('names what is wrong with a new laboratory', async () => {
+    expect((await ada.post(`/classes/${classId}/runs`, { protocolId: 'alchemy', specimen: 'x' })).body.field).toBe('protocol');
+    expect((await ada.post(`/classes/${classId}/runs`, { protocolId: 'solid-by-displacement', specimen: '' })).body.field).toBe('specimen');
+    expect((await ada.post(`/classes/${classId}/runs`, { protocolId: 'solid-by-displacement', specimen: 'x', memberIds: [randomUUID()] })).body.field).toBe('memberIds');
+  });
+});
