@@ -1,3 +1,6 @@
+import { randomBytes } from 'node:crypto';
+import { readFile } from 'node:fs/promises';
+import type { ServerResponse } from 'node:http';
 import { join } from 'node:path';
 import compression from 'compression';
 import connectPgSimple from 'connect-pg-simple';
@@ -30,13 +33,24 @@ export interface Parts {
 /** A school day and a bit. */
 const SESSION_HOURS = 14;
 
+const NONCES = new WeakMap<ServerResponse, string>();
+
+/** A fresh nonce for each answer, the same in its header and its page. */
+function nonceOf(response: ServerResponse): string {
+  const nonce = NONCES.get(response) ?? randomBytes(16).toString('base64');
+  NONCES.set(response, nonce);
+  return nonce;
+}
+
+const styleNonce = (_request: unknown, response: ServerResponse): string => `'nonce-${nonceOf(response)}'`;
+
 const contentSecurityPolicy = (secure: boolean) => ({
   useDefaults: false,
   directives: {
     defaultSrc: ["'self'"],
     scriptSrc: ["'self'"],
-    // React and KaTeX position things with style attributes; no style element or sheet from elsewhere is let in.
-    styleSrc: ["'self'"],
+    // React and KaTeX position things with style attributes; a style element is let in by its nonce only.
+    styleSrc: ["'self'", styleNonce],
     styleSrcAttr: ["'unsafe-inline'"],
     imgSrc: ["'self'", 'data:'],
     fontSrc: ["'self'"],
@@ -96,8 +110,9 @@ export function createApp(parts: Parts): Express {
   app.use('/api', api(parts));
   app.use('/assets', express.static(join(config.pages, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }));
   app.use(express.static(config.pages, { index: false, maxAge: 0 }));
-  app.get('/{*path}', (_request, response) => {
-    response.set('cache-control', 'no-cache').sendFile(join(config.pages, 'index.html'));
+  app.get('/{*path}', async (_request, response) => {
+    const page = await readFile(join(config.pages, 'index.html'), 'utf8');
+    response.set('cache-control', 'no-store').type('html').send(page.replace('STYLE_NONCE', nonceOf(response)));
   });
   return app;
 }

@@ -1,4 +1,5 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { setNonce } from 'get-nonce';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter } from 'react-router';
@@ -9,6 +10,9 @@ import './styles.css';
 const queries = new QueryClient({
   defaultOptions: { queries: { staleTime: 30_000, retry: (count, error) => error instanceof UnreachableError && count < 4, refetchOnWindowFocus: true } },
 });
+
+// The sheets lock the page behind them with a style element of their own, which the content security policy lets in by its nonce.
+setNonce(document.querySelector<HTMLMetaElement>('meta[name="style-nonce"]')?.content ?? '');
 
 const root = document.getElementById('root');
 if (root) {

@@ -1,5 +1,5 @@
 import type { SessionState, SignedIn } from '@green-beam/contract';
-import { useMutation, useQuery, useQueryClient, type UseMutationResult } from '@tanstack/react-query';
+import { useMutation, useQuery, useQueryClient, type QueryClient, type UseMutationResult } from '@tanstack/react-query';
 import { ask, rememberToken } from './request.ts';
 
 const KEY = ['session'];
@@ -7,6 +7,12 @@ const KEY = ['session'];
 function remembered(state: SessionState): SessionState {
   rememberToken(state.csrfToken);
   return state;
+}
+
+/** Drops everything fetched under another session and shows the new one. */
+function forgetAllBut(queries: QueryClient, state: SessionState): void {
+  queries.setQueryData(KEY, state);
+  queries.removeQueries({ predicate: ({ queryKey }) => queryKey[0] !== KEY[0] });
 }
 
 /** Fetches the session anew, with a fresh token. */
@@ -26,8 +32,7 @@ export function useSessionChange<Body>(method: 'POST' | 'DELETE', pathOf: (body:
   return useMutation({
     mutationFn: async (body: Body) => remembered(await ask<SessionState>(method, pathOf(body), method === 'POST' ? body : undefined)),
     onSuccess: (state) => {
-      queries.clear();
-      queries.setQueryData(KEY, state);
+      forgetAllBut(queries, state);
     },
   });
 }
@@ -37,7 +42,6 @@ export function useSignOut(): () => Promise<void> {
   const queries = useQueryClient();
   return async () => {
     await ask('DELETE', '/session');
-    queries.clear();
-    queries.setQueryData(KEY, await fetchSession());
+    forgetAllBut(queries, await fetchSession());
   };
 }

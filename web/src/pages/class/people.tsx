@@ -53,7 +53,7 @@ function Roster({ details, change }: { readonly details: ClassDetails; readonly 
               {student.firstName} {student.lastName}
             </span>
             <span className="w-32 text-small text-muted">{student.hasPin ? 'has a PIN' : 'no PIN yet'}</span>
-            <Button look="quiet" disabled={!student.hasPin} onClick={() => change(['POST', `/students/${student.id}/pin-reset`])} aria-label={`Reset the PIN of ${student.label}`}>Reset PIN</Button>
+            <Button look="quiet" disabled={!student.hasPin} onClick={() => change(['POST', `/students/${student.id}/pin-reset`])} aria-label={`Reset PIN of ${student.label}`}>Reset PIN</Button>
             <a className={buttonClass('quiet')} href={`/api/classes/${details.id}/students/${student.id}/export`} download aria-label={`Export the data of ${student.label}`}>Export</a>
             <Confirm
               trigger={<Button look="quiet" aria-label={`Delete ${student.label}`}>Delete</Button>}

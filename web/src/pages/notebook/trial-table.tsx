@@ -59,29 +59,28 @@ interface EditorProps {
 function Editor({ label, standing, onDone, onLeave }: EditorProps): ReactNode {
   const [text, setText] = useState(standing);
   const [reason, setReason] = useState('');
-  const leaveOnEscape = (event: KeyboardEvent): void => {
-    if (event.key === 'Escape') onLeave();
-  };
   const finish = (): void => {
     if (text.trim() !== '' && text !== standing) onDone(text.trim(), reason.trim() || null);
     onLeave();
   };
+  const press = (event: KeyboardEvent): void => {
+    if (event.key === 'Escape') onLeave();
+    if (event.key !== 'Enter') return;
+    event.preventDefault();
+    finish();
+  };
   return (
-    <form
+    <div
       className="flex flex-col items-end gap-1"
-      onSubmit={(event) => {
-        event.preventDefault();
-        finish();
-      }}
       onBlur={(event) => {
         if (!event.currentTarget.contains(event.relatedTarget)) finish();
       }}
     >
       {/* The editor opens where the person has just chosen a cell; focus belongs there. */}
       {/* eslint-disable-next-line jsx-a11y/no-autofocus */}
-      <input autoFocus aria-label={label} value={text} onChange={(event) => setText(event.target.value)} onFocus={(event) => event.target.select()} onKeyDown={leaveOnEscape} inputMode="decimal" className="min-h-11 w-28 border-b-2 border-beam bg-surface px-2 text-right font-mono text-lg" />
-      {standing !== '' && <input aria-label="Why it is corrected" placeholder="why?" value={reason} onChange={(event) => setReason(event.target.value)} onKeyDown={leaveOnEscape} className="min-h-9 w-28 border-b border-hairline bg-surface px-2 text-small" />}
-    </form>
+      <input autoFocus aria-label={label} value={text} onChange={(event) => setText(event.target.value)} onFocus={(event) => event.target.select()} onKeyDown={press} inputMode="decimal" className="min-h-11 w-28 border-b-2 border-beam bg-surface px-2 text-right font-mono text-lg" />
+      {standing !== '' && <input aria-label="Why it is corrected" placeholder="why?" value={reason} onChange={(event) => setReason(event.target.value)} onKeyDown={press} className="min-h-9 w-28 border-b border-hairline bg-surface px-2 text-small" />}
+    </div>
   );
 }
 
