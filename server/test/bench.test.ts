@@ -89,6 +89,13 @@ describe('a round', () => {
     expect(third.status).toBe(409);
   });
 
+  it('shows the answer to who asks for it, and records that', async () => {
+    const [task] = await round();
+    const { body } = await student.post(url('/attempts'), attempt(task!.id, '', { kind: 'shown' }));
+    expect(body).toMatchObject({ verdict: 'shown', closed: true });
+    expect(body.answer.reveal.at(-1).soFar).toBe(`${(await rightAnswer(task!.id)).text} mL`);
+  });
+
   it('stores an attempt sent twice once, and two tabs at the same moment cannot both close a task', async () => {
     const [task] = await round();
     const { text } = await rightAnswer(task!.id);

@@ -117,7 +117,7 @@ create table attempts (
   try_number integer not null,
   verdict text not null,
   slips text[] not null,
-  diagnosis jsonb not null,
+  diagnosis jsonb,
   rules_version integer not null,
   core_version text not null,
   created_at timestamptz not null default now(),

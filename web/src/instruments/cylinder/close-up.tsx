@@ -1,5 +1,6 @@
 import type { DrawnMark, LiquidColumnPicture } from '@green-beam/core';
 import { memo, useId, type ReactNode } from 'react';
+import { tintOf } from './tints.ts';
 import { liquidOutline, rise, scaleDepth, type View } from './geometry.ts';
 
 const LENGTHS = { long: 0.27, medium: 0.19, short: 0.12 } as const;
@@ -68,8 +69,6 @@ function Gradients({ id }: { readonly id: string }): ReactNode {
   );
 }
 
-const TINTS: Record<string, string> = { water: '#2f7ea8', brine: '#2f7ea8', 'lamp oil': '#b08a3c', glycerol: '#6f8f9c' };
-
 interface LiquidProps {
   readonly picture: LiquidColumnPicture;
   readonly view: View;
@@ -80,7 +79,7 @@ interface LiquidProps {
 
 function Liquid({ picture, view, eyeHeight, gradients, weight }: LiquidProps): ReactNode {
   const { body, film, curve, ring } = liquidOutline(picture, view, eyeHeight);
-  const tint = TINTS[picture.liquid] ?? '#2f7ea8';
+  const tint = tintOf(picture.liquid);
   return (
     <g>
       <path d={film} fill={tint} fillOpacity="0.2" />

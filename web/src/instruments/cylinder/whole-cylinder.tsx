@@ -1,5 +1,6 @@
 import type { LiquidColumnPicture } from '@green-beam/core';
 import { memo, type ReactNode } from 'react';
+import { tintOf } from './tints.ts';
 
 interface WholeCylinderProps {
   readonly picture: LiquidColumnPicture;
@@ -21,7 +22,7 @@ export const WholeCylinder = memo(function WholeCylinder({ picture, scale, shown
     <g>
       <path d={`M${-glass / 2 - 9} 0H${glass / 2 + 16}L${glass / 2} 12H${-glass / 2}Z`} fill="#e3eae5" stroke="#8fa198" strokeWidth="1.2" strokeLinejoin="round" />
       <rect x={-glass / 2} y="12" width={glass} height={y(picture.floorY) - 6} fill="#eef2ee" stroke="#8fa198" strokeWidth="1.2" />
-      <rect x={-bore / 2} y={y(picture.surfaceY)} width={bore} height={y(picture.floorY - picture.surfaceY)} fill="#2f7ea8" fillOpacity="0.42" />
+      <rect x={-bore / 2} y={y(picture.surfaceY)} width={bore} height={y(picture.floorY - picture.surfaceY)} fill={tintOf(picture.liquid)} fillOpacity="0.42" />
       <path d={`M${-glass / 2} ${y(picture.floorY) + 6}H${glass / 2}L${foot} ${y(picture.height)}H${-foot}Z`} fill="#dfe7e1" stroke="#8fa198" strokeWidth="1.2" strokeLinejoin="round" />
       {picture.marks.map(({ y: at, rank, label }) => (
         <g key={at}>

@@ -1,0 +1,112 @@
+import { resolve } from 'node:path';
+import { buildPages } from './build-pages.mjs';
+import { checkNode, chromiumPath, installPackages } from './packages.mjs';
+import { ownDatabase, removeCluster } from './postgres.mjs';
+import { freePort, ROOT } from './processes.mjs';
+import { orSayWhy, serverEnvironment, startServer } from './serve.mjs';
+
+const FOLDER = resolve(ROOT, 'docs', 'screenshots');
+const ENTRY = { name: 'Your reading, with its unit' };
+
+/** Values read from the picture at the wall and at the lowest point, as a student with a ruler would. */
+async function readings(page) {
+  const { signedIn } = await (await page.request.get('/api/session')).json();
+  const round = await (await page.request.post(`/api/classes/${signedIn.class.id}/rounds`, { data: { instrumentId: 'cylinder-50' }, headers: { 'x-csrf-token': (await (await page.request.get('/api/session')).json()).csrfToken } })).json();
+  const { marks, surfaceY, profile } = round.tasks[0].picture;
+  const y = (label) => marks.find((mark) => mark.label === label).y;
+  const at = (height) => (50 * (y('0') - height)) / (y('0') - y('50'));
+  return { right: at(surfaceY).toFixed(1), wall: at(surfaceY - profile.at(-1)[1]).toFixed(1) };
+}
+
+async function level(page) {
+  const eye = page.getByRole('slider');
+  await eye.focus();
+  for (let i = 0; i < 150 && Math.abs(Number(await eye.getAttribute('aria-valuenow'))) >= 1; i += 1) {
+    await page.keyboard.press(Number(await eye.getAttribute('aria-valuenow')) > 0 ? 'ArrowDown' : 'ArrowUp');
+  }
+}
+
+async function answer(page, text) {
+  await page.getByRole('textbox', ENTRY).fill(text);
+  await page.getByRole('textbox', ENTRY).press('Enter');
+}
+
+const VIEWS = {
+  'bench-visitor': async (page) => page.goto('/'),
+  'sign-in': async (page) => page.goto('/sign-in'),
+  'bench-wall': async (page, enter) => {
+    await enter('student');
+    const { wall } = await readings(page);
+    await page.goto('/');
+    await level(page);
+    await answer(page, `${wall} mL`);
+    await page.getByText('second try next').waitFor();
+  },
+  'bench-shown': async (page) => {
+    await page.getByRole('button', { name: 'Show me' }).click();
+    await page.getByText('The unit: mL').waitFor();
+  },
+  'my-record': async (page) => page.goto('/record'),
+  notebook: async (page) => {
+    await page.goto('/notebook');
+    await page.getByText('Bronze deck nail').click();
+    await page.getByText('Where the uncertainty comes from').waitFor();
+  },
+  'notebook-working': async (page) => {
+    await page.getByRole('button', { name: 'Density, trial 1: show the working' }).click();
+    await page.locator('.katex').first().waitFor();
+  },
+  'class-board': async (page, enter) => {
+    await enter('teacher');
+    await page.goto('/class');
+    await page.getByRole('table').waitFor();
+  },
+  'class-student': async (page) => {
+    await page.getByRole('link', { name: 'Dilnoza H.' }).click();
+    await page.getByRole('button', { name: /Read at the wall/ }).first().click();
+  },
+  'class-people': async (page) => {
+    await page.goto('/class/people');
+    await page.getByText('Class code').waitFor();
+  },
+};
+
+async function shoot(base) {
+  const { chromium } = await import('playwright-core');
+  const browser = await chromium.launch({ executablePath: chromiumPath(), args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run'] });
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, baseURL: base, reducedMotion: 'reduce' });
+  const enter = async (role) => {
+    await page.context().clearCookies();
+    await page.goto('/sign-in');
+    await page.getByRole('button', { name: { student: /As Ines/, teacher: /As Maren/ }[role] }).click();
+    await page.getByRole('button', { name: 'Sign out' }).waitFor();
+  };
+  for (const [name, show] of Object.entries(VIEWS)) {
+    await show(page, enter);
+    await page.evaluate(() => document.fonts.ready);
+    await page.screenshot({ path: resolve(FOLDER, `${name}.png`), animations: 'disabled' });
+    console.log(`docs/screenshots/${name}.png`);
+  }
+  await browser.close();
+}
+
+async function screenshots() {
+  checkNode();
+  installPackages();
+  buildPages();
+  const cluster = `screenshots-${process.pid}`;
+  const database = await ownDatabase(cluster);
+  const port = await freePort();
+  const server = startServer(serverEnvironment(database.url, { GREEN_BEAM_DEMO: '1', GREEN_BEAM_FRESH: '1', PORT: String(port) }), { stdio: ['ignore', 'pipe', 'inherit'] });
+  try {
+    await new Promise((ready) => server.stdout.on('data', (chunk) => String(chunk).includes('is ready') && ready()));
+    await shoot(`http://127.0.0.1:${port}`);
+  } finally {
+    server.kill('SIGTERM');
+    await new Promise((done) => server.once('exit', done));
+    database.stop();
+    if (!process.env.DATABASE_URL) removeCluster(cluster);
+  }
+}
+
+orSayWhy(screenshots());
