@@ -29,7 +29,7 @@ function workPerFrame(events: readonly TraceEvent[]): number[] {
   const frames = events.filter((event) => event.name === 'FireAnimationFrame' || event.name === 'BeginMainThreadFrame').sort((a, b) => a.ts - b.ts);
   const main = frames[0];
   if (!main) throw new Error('The trace holds no frames.');
-  const tasks = events.filter((event) => event.tid === main.tid && event.pid === main.pid && event.ph === 'X' && /RunTask|ThreadControllerImpl::RunTask/.test(event.name));
+  const tasks = events.filter((event) => event.tid === main.tid && event.pid === main.pid && event.ph === 'X' && event.name === 'RunTask');
   const starts = frames.filter((event) => event.tid === main.tid && event.pid === main.pid && event.name === main.name).map((event) => event.ts);
   return starts.slice(1).map((end, i) => tasks.filter((task) => task.ts >= (starts[i] ?? 0) && task.ts < end).reduce((sum, task) => sum + (task.dur ?? 0) / 1000, 0));
 }
