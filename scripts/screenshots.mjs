@@ -83,7 +83,7 @@ async function shoot(base) {
   };
   for (const [name, show] of Object.entries(VIEWS)) {
     await show(page, enter);
-    await page.evaluate(() => document.fonts.ready);
+    await page.evaluate('document.fonts.ready.then(() => true)');
     await page.screenshot({ path: resolve(FOLDER, `${name}.png`), animations: 'disabled' });
     console.log(`docs/screenshots/${name}.png`);
   }
