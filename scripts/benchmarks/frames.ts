@@ -3,6 +3,8 @@ import { chromium, type CDPSession } from 'playwright-core';
 const SLOW_DOWN = 4;
 const FRAME = 16.7;
 const STEPS = 240;
+/** The browser's own name for one task of a thread; tasks do not nest. */
+const TASK = 'ThreadControllerImpl::RunTask';
 
 interface TraceEvent {
   readonly name: string;
@@ -29,7 +31,8 @@ function workPerFrame(events: readonly TraceEvent[]): number[] {
   const frames = events.filter((event) => event.name === 'FireAnimationFrame' || event.name === 'BeginMainThreadFrame').sort((a, b) => a.ts - b.ts);
   const main = frames[0];
   if (!main) throw new Error('The trace holds no frames.');
-  const tasks = events.filter((event) => event.tid === main.tid && event.pid === main.pid && event.ph === 'X' && event.name === 'RunTask');
+  const tasks = events.filter((event) => event.tid === main.tid && event.pid === main.pid && event.ph === 'X' && event.name === TASK);
+  if (tasks.length === 0) throw new Error(`The trace holds no ${TASK} on the main thread; nothing would be measured.`);
   const starts = frames.filter((event) => event.tid === main.tid && event.pid === main.pid && event.name === main.name).map((event) => event.ts);
   return starts.slice(1).map((end, i) => tasks.filter((task) => task.ts >= (starts[i] ?? 0) && task.ts < end).reduce((sum, task) => sum + (task.dur ?? 0) / 1000, 0));
 }
@@ -48,7 +51,6 @@ const events = await traced(client, async () => {
   await page.mouse.down();
   for (let step = 0; step < STEPS; step += 1) {
     await page.mouse.move(box.x + box.width / 2, box.y + 40 + (box.height - 80) * (0.5 - 0.5 * Math.cos((step / STEPS) * 6 * Math.PI)));
-    await page.evaluate(() => new Promise(requestAnimationFrame));
   }
   await page.mouse.up();
 });
