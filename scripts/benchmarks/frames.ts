@@ -26,9 +26,9 @@ async function traced(client: CDPSession, work: () => Promise<void>): Promise<Tr
   return events;
 }
 
-/** Main-thread work between one frame and the next, in ms: tasks of the thread that paints, summed up between its frames. */
+/** Main-thread work between one painted frame and the next, in ms: tasks of the thread that paints, summed up between its frames. */
 function workPerFrame(events: readonly TraceEvent[]): number[] {
-  const frames = events.filter((event) => event.name === 'FireAnimationFrame' || event.name === 'BeginMainThreadFrame').sort((a, b) => a.ts - b.ts);
+  const frames = events.filter((event) => event.name === 'PrePaint').sort((a, b) => a.ts - b.ts);
   const main = frames[0];
   if (!main) throw new Error('The trace holds no frames.');
   const tasks = events.filter((event) => event.tid === main.tid && event.pid === main.pid && event.ph === 'X' && event.name === TASK);

@@ -40,7 +40,8 @@ const Marks = memo(function Marks({ marks, view, glass, side, weight, size }: Ma
   );
 });
 
-function Gradients({ id }: { readonly id: string }): ReactNode {
+/** They never change, so a moving eye leaves them alone. */
+const Gradients = memo(function Gradients({ id }: { readonly id: string }): ReactNode {
   return (
     <defs>
       <linearGradient id={`${id}-glass`}>
@@ -67,7 +68,7 @@ function Gradients({ id }: { readonly id: string }): ReactNode {
       </linearGradient>
     </defs>
   );
-}
+});
 
 interface LiquidProps {
   readonly picture: LiquidColumnPicture;
@@ -123,7 +124,7 @@ export function CloseUp({ picture, view, eyeHeight, weight = 1 }: CloseUpProps):
       {[-glass / 2, glass / 2].map((x) => (
         <line key={x} x1={x} x2={x} y1={top} y2={view.height} stroke="#6d8078" strokeWidth={1.4 * weight} />
       ))}
-      <g transform={`translate(0 ${scaleShift})`}>
+      <g transform={`translate(0 ${scaleShift})`} className="will-change-transform">
         <Marks marks={picture.marks} view={view} glass={glass} side="left" weight={weight} size={26 * weight} />
         {picture.secondMarks.length > 0 && <Marks marks={picture.secondMarks} view={view} glass={glass} side="right" weight={weight * 0.9} size={22 * weight} />}
       </g>

@@ -60,7 +60,7 @@ export function CylinderStage({ picture, name, eyeHeight, onMoveEye, onRestEye, 
   const wrongEye = wrongPath.some((piece) => piece.kind === 'sight');
   return (
     <svg viewBox={`0 0 ${STAGE.width} ${STAGE.height}`} className="block h-auto w-full select-none" role="group" aria-label={`${name} with liquid in it. Turn on the description in words to read it without seeing it.`}>
-      <g transform={`translate(${WHOLE.x} ${WHOLE.y})`}>
+      <g transform={`translate(${WHOLE.x} ${WHOLE.y})`} className="will-change-transform">
         <WholeCylinder picture={picture} scale={wholeScale} shown={shown} />
       </g>
       <text x={WHOLE.x} y={STAGE.height - 14} textAnchor="middle" fontSize="15" fill="#52635c">
