@@ -1,9 +1,8 @@
 import { resolve } from 'node:path';
 import { buildPages } from './build-pages.mjs';
 import { checkNode, chromiumPath, installPackages } from './packages.mjs';
-import { ownDatabase, removeCluster } from './postgres.mjs';
-import { freePort, ROOT } from './processes.mjs';
-import { orSayWhy, serverEnvironment, startServer } from './serve.mjs';
+import { ROOT } from './processes.mjs';
+import { orSayWhy, withOwnDatabase, withSampleServer } from './serve.mjs';
 
 const FOLDER = resolve(ROOT, 'docs', 'screenshots');
 const ENTRY = { name: 'Your reading, with its unit' };
@@ -94,19 +93,7 @@ async function screenshots() {
   checkNode();
   installPackages();
   buildPages();
-  const cluster = `screenshots-${process.pid}`;
-  const database = await ownDatabase(cluster);
-  const port = await freePort();
-  const server = startServer(serverEnvironment(database.url, { GREEN_BEAM_DEMO: '1', GREEN_BEAM_FRESH: '1', PORT: String(port) }), { stdio: ['ignore', 'pipe', 'inherit'] });
-  try {
-    await new Promise((ready) => server.stdout.on('data', (chunk) => String(chunk).includes('is ready') && ready()));
-    await shoot(`http://127.0.0.1:${port}`);
-  } finally {
-    server.kill('SIGTERM');
-    await new Promise((done) => server.once('exit', done));
-    database.stop();
-    if (!process.env.DATABASE_URL) removeCluster(cluster);
-  }
+  await withOwnDatabase('screenshots', (url) => withSampleServer(url, shoot));
 }
 
 orSayWhy(screenshots());

@@ -1,7 +1,7 @@
 import { resolve } from 'node:path';
 import { buildPages } from './build-pages.mjs';
 import { checkNode, installPackages } from './packages.mjs';
-import { ownDatabase, sessionSecret } from './postgres.mjs';
+import { ownDatabase, removeCluster, sessionSecret } from './postgres.mjs';
 import { ended, freePort, isFree, ROOT, start } from './processes.mjs';
 
 /** Environment of the server for a database. */
@@ -37,6 +37,34 @@ export async function serve(cluster, extra) {
     process.exitCode = await ended(server);
   } finally {
     database.stop();
+  }
+}
+
+/** Starts a server with fresh sample data on a database and a free port, hands its address to the work, and stops it. */
+export async function withSampleServer(url, work) {
+  const port = await freePort();
+  const server = startServer(serverEnvironment(url, { GREEN_BEAM_DEMO: '1', GREEN_BEAM_FRESH: '1', PORT: String(port) }), { stdio: ['ignore', 'pipe', 'inherit'] });
+  try {
+    await new Promise((ready, fail) => {
+      server.stdout.on('data', (chunk) => String(chunk).includes('is ready') && ready());
+      server.once('exit', () => fail(new Error('The server did not start.')));
+    });
+    return await work(`http://127.0.0.1:${port}`);
+  } finally {
+    server.kill('SIGTERM');
+    if (server.exitCode === null) await new Promise((done) => server.once('exit', done));
+  }
+}
+
+/** Hands a database of its own to the work, and removes it afterwards. */
+export async function withOwnDatabase(purpose, work) {
+  const cluster = `${purpose}-${process.pid}`;
+  const database = await ownDatabase(cluster);
+  try {
+    return await work(database.url);
+  } finally {
+    database.stop();
+    if (!process.env.DATABASE_URL) removeCluster(cluster);
   }
 }
 

@@ -2,9 +2,8 @@ import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { buildPages } from './build-pages.mjs';
 import { checkNode, chromiumPath, installPackages } from './packages.mjs';
-import { ownDatabase, removeCluster } from './postgres.mjs';
-import { ask, freePort, ROOT } from './processes.mjs';
-import { orSayWhy, serverEnvironment, startServer } from './serve.mjs';
+import { ask, ROOT } from './processes.mjs';
+import { orSayWhy, withOwnDatabase, withSampleServer } from './serve.mjs';
 
 const REPORTS = resolve(ROOT, '.local', 'reports');
 
@@ -33,38 +32,22 @@ function suite(name, args, environment, report, countsOf) {
 
 async function endToEnd(url) {
   buildPages();
-  const port = await freePort();
-  const server = startServer(serverEnvironment(url, { GREEN_BEAM_DEMO: '1', GREEN_BEAM_FRESH: '1', PORT: String(port) }), { stdio: ['ignore', 'pipe', 'inherit'] });
-  try {
-    await new Promise((ready, fail) => {
-      server.stdout.on('data', (chunk) => String(chunk).includes('is ready') && ready());
-      server.once('exit', () => fail(new Error('The server for the end-to-end tests did not start.')));
-    });
-    const environment = (file) => ({ BASE_URL: `http://127.0.0.1:${port}`, CHROMIUM: chromiumPath(), PLAYWRIGHT_JSON_OUTPUT_NAME: file });
+  return withSampleServer(url, (base) => {
+    const environment = (file) => ({ BASE_URL: base, CHROMIUM: chromiumPath(), PLAYWRIGHT_JSON_OUTPUT_NAME: file });
     return suite('End-to-end tests in Chromium', ['playwright', 'test', '--config', 'e2e/playwright.config.ts'], environment, 'end-to-end.json', ({ stats }) => ({ passed: stats.expected + stats.flaky, failed: stats.unexpected }));
-  } finally {
-    server.kill('SIGTERM');
-  }
+  });
 }
 
 async function test() {
   checkNode();
   installPackages();
   mkdirSync(REPORTS, { recursive: true });
-  const cluster = `test-${process.pid}`;
-  const database = await ownDatabase(cluster);
-  const results = [];
-  try {
-    results.push(check('Types', 'npx', ['tsc', '--noEmit', '-p', 'tsconfig.json']));
-    results.push(check('Lint', 'npx', ['eslint', '.']));
-    results.push(
-      suite('Unit tests', ['vitest', 'run', '--reporter=default', '--reporter=json'], () => ({ DATABASE_URL: database.url, VITEST_JSON: resolve(REPORTS, 'unit.json') }), 'unit.json', (report) => ({ passed: report.numPassedTests, failed: report.numFailedTests + report.numFailedTestSuites })),
-    );
-    results.push(await endToEnd(database.url));
-  } finally {
-    database.stop();
-    if (!process.env.DATABASE_URL) removeCluster(cluster);
-  }
+  const results = await withOwnDatabase('test', async (url) => [
+    check('Types', 'npx', ['tsc', '--noEmit', '-p', 'tsconfig.json']),
+    check('Lint', 'npx', ['eslint', '.']),
+    suite('Unit tests', ['vitest', 'run', '--reporter=default', '--reporter=json'], () => ({ DATABASE_URL: url, VITEST_JSON: resolve(REPORTS, 'unit.json') }), 'unit.json', (report) => ({ passed: report.numPassedTests, failed: report.numFailedTests + report.numFailedTestSuites })),
+    await endToEnd(url),
+  ]);
   const total = (key) => results.reduce((sum, result) => sum + result[key], 0);
   process.exitCode = total('failed') > 0 ? 1 : 0;
   console.log(`\n${total('passed')} passed, ${total('failed')} failed`);
