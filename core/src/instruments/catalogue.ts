@@ -1,7 +1,13 @@
 import { shortened } from '../numbers/written-number.ts';
+import { BEAKERS } from './beakers.ts';
+import { BURETTES } from './burettes.ts';
 import { CYLINDERS } from './cylinders.ts';
 import { DIGITAL_BALANCES } from './digital-balances.ts';
+import { HYDROMETERS } from './hydrometers.ts';
 import type { Instrument } from './instrument.ts';
+import { RULERS } from './rulers.ts';
+import { THERMOMETERS } from './thermometers.ts';
+import { VOLUMETRIC } from './volumetric.ts';
 
 /** No instrument has this id. */
 export class UnknownInstrumentError extends Error {
@@ -12,7 +18,8 @@ export class UnknownInstrumentError extends Error {
 }
 
 /** Every instrument, a family per file. */
-const CATALOGUE: ReadonlyMap<string, Instrument> = new Map([...CYLINDERS, ...DIGITAL_BALANCES].map((instrument) => [instrument.id, instrument]));
+const FAMILIES: readonly (readonly Instrument[])[] = [RULERS, CYLINDERS, BEAKERS, BURETTES, VOLUMETRIC, THERMOMETERS, HYDROMETERS, DIGITAL_BALANCES];
+const CATALOGUE: ReadonlyMap<string, Instrument> = new Map(FAMILIES.flat().map((instrument) => [instrument.id, instrument]));
 
 /** The ids of all instruments, in the order of the catalogue. */
 export function instrumentIds(): string[] {

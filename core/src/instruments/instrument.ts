@@ -1,7 +1,16 @@
 import type { LinearScale } from '../scales/linear-scale.ts';
 
 /** Skills stand for one instrument family or one numbers topic; `skills.ts` lists them. */
-export type SkillId = 'graduated-cylinders' | 'digital-balances';
+export type SkillId =
+  | 'rulers'
+  | 'graduated-cylinders'
+  | 'beakers-and-flasks'
+  | 'burettes'
+  | 'graduated-pipettes'
+  | 'volumetric-glassware'
+  | 'thermometers'
+  | 'hydrometers'
+  | 'digital-balances';
 
 interface Named {
   readonly id: string;
@@ -16,16 +25,81 @@ interface Named {
   readonly tolerance: { readonly a: number; readonly b: number };
 }
 
-/** A glass tube with a scale on its wall, made to contain. */
-export interface GraduatedCylinder extends Named {
-  readonly reads: 'liquid-column';
-  readonly scale: LinearScale;
+/** A straight glass tube with a scale on its wall. */
+export interface Tube {
+  readonly kind: 'tube';
   /** Inner diameter in mm. */
   readonly bore: number;
   /** Thickness of the glass in mm. */
   readonly wall: number;
+  /** Made to contain what is read, or to deliver the difference of two readings. */
+  readonly made: 'to-contain' | 'to-deliver';
+}
+
+/** A wide cup with a few approximate marks. */
+export interface Beaker {
+  readonly kind: 'beaker';
+  readonly bore: number;
+  readonly wall: number;
+}
+
+/** A flask whose wall slopes inward, so that its marks are not evenly spaced. */
+export interface Cone {
+  readonly kind: 'cone';
+  /** Inner radius in mm at the floor, and by how much it shrinks for each mm of height. */
+  readonly baseRadius: number;
+  readonly taper: number;
+  readonly wall: number;
+}
+
+/** A thread of spirit in a capillary behind an engraved scale. */
+export interface Thread {
+  readonly kind: 'thread';
+  /** Length of scale for one unit, in mm. */
+  readonly perUnit: number;
+  /** Depth of the thread behind the engraved scale, in mm. */
+  readonly gap: number;
+}
+
+/** A weighted float with a scale in its stem. Its marks are spaced as 1 ÷ density. */
+export interface Float {
+  readonly kind: 'float';
+  /** Length of the whole scale, in mm. */
+  readonly length: number;
+  readonly stemRadius: number;
+}
+
+/** A flat scale laid against a thing. */
+export interface Rule {
+  readonly kind: 'rule';
+  readonly perUnit: number;
+  /** Height of the thing's edge above the scale, in mm. */
+  readonly gap: number;
+  /** Bare wood before the zero mark, in mm, on those that have it. */
+  readonly bareEnd: number;
+}
+
+export type Body = Tube | Beaker | Cone | Thread | Float | Rule;
+
+/** A tool read where a surface, a thread's end or a thing's edge stands on its scale. */
+export interface ScaleTool extends Named {
+  readonly reads: 'scale';
+  readonly scale: LinearScale;
+  readonly body: Body;
   /** True where some of these tools carry a second, descending scale. */
   readonly mayHaveSecondScale: boolean;
+  /** Marks that only say about how much there is; they are written to the unit. */
+  readonly approximate: boolean;
+}
+
+/** Glassware with one ring: it holds or delivers one volume, known to more digits than a scale would give. */
+export interface RingTool extends Named {
+  readonly reads: 'ring';
+  readonly volume: number;
+  readonly made: 'to-contain' | 'to-deliver';
+  /** Inner diameter of the neck or stem at the ring, in mm. */
+  readonly bore: number;
+  readonly wall: number;
 }
 
 /** A balance with a digital display. */
@@ -33,4 +107,4 @@ export interface DigitalBalance extends Named {
   readonly reads: 'display';
 }
 
-export type Instrument = GraduatedCylinder | DigitalBalance;
+export type Instrument = ScaleTool | RingTool | DigitalBalance;

@@ -1,7 +1,7 @@
 export type Surface = 'wetting' | 'domed' | 'flat';
 
 /** Capillary length of water in mm, √(γ ÷ ρg) (de Gennes, Brochard-Wyart & Quéré, 2004, ch. 2). */
-const CAPILLARY_LENGTH = 2.7;
+export const CAPILLARY_LENGTH = 2.7;
 
 /**
  * Height in mm of the surface at the wall above its lowest point, for a liquid that wets: 3.8 mm·(1 − e^(−r ÷ 3.8 mm)). A domed
@@ -29,7 +29,7 @@ function besselI0(x: number): number {
  * z ∝ I₀(x ÷ capillary length) − 1, scaled to the height at the wall.
  * @returns points [distance from the axis, height], in mm.
  */
-export function meniscusProfile(surface: Surface, radius: number, points = 24): [number, number][] {
+export function meniscusProfile(surface: Surface, radius: number, points = 48): [number, number][] {
   const atWall = besselI0(radius / CAPILLARY_LENGTH) - 1;
   const height = wallHeight(surface, radius);
   return Array.from({ length: points + 1 }, (_, i): [number, number] => {

@@ -9,6 +9,13 @@ export interface Skill {
 }
 
 export const SKILLS: readonly Skill[] = [
+  { id: 'rulers', name: 'Rulers', object: 'rulers' },
   { id: 'graduated-cylinders', name: 'Cylinders', object: 'graduated cylinders' },
+  { id: 'beakers-and-flasks', name: 'Beakers and flasks', object: 'beakers and conical flasks' },
+  { id: 'burettes', name: 'Burettes', object: 'burettes' },
+  { id: 'graduated-pipettes', name: 'Graduated pipettes', object: 'graduated pipettes' },
+  { id: 'volumetric-glassware', name: 'Volumetric glassware', object: 'volumetric pipettes and flasks' },
+  { id: 'thermometers', name: 'Thermometers', object: 'thermometers' },
+  { id: 'hydrometers', name: 'Hydrometers', object: 'hydrometers' },
   { id: 'digital-balances', name: 'Digital balances', object: 'digital balances' },
 ];

@@ -1,20 +1,12 @@
 import { instrumentById } from '../instruments/catalogue.ts';
 import { writtenAtPlace } from '../numbers/rounding.ts';
+import { shortened } from '../numbers/written-number.ts';
 import type { HouseRules } from '../reading/house-rules.ts';
 import type { Cell } from './cells.ts';
-import type { TrialRow, RunResult } from './evaluate-run.ts';
+import type { Finding, RunResult, TrialRow } from './evaluated-run.ts';
 import type { Protocol, ProtocolCheck } from './protocol.ts';
-import { quote, readingHalfWidth, type CombinedResult } from './result.ts';
+import { quote, readingHalfWidth, temperatureFrom, type CombinedResult } from './result.ts';
 import type { SlotState } from './run.ts';
-
-/** Something in a run that a teacher would point at. */
-export interface Finding {
-  readonly kind: 'cell' | 'conflict' | 'order' | 'repeats' | 'identical' | 'resolvable' | 'sink-or-float';
-  readonly severity: 'wrong' | 'look';
-  readonly trial: number | null;
-  readonly quantity: string | null;
-  readonly message: string;
-}
 
 /** All that the checks may look at. */
 export interface RunInView {
@@ -51,6 +43,17 @@ function cellFindings({ rows, protocol }: RunInView): Finding[] {
   );
 }
 
+/** Notes of the whole run that cannot be what they say they are. */
+function noteFindings({ notes, result }: RunInView): Finding[] {
+  const text = (slot: string): string => shortened(notes[slot]?.current.text.trim() ?? '');
+  const wrong = (message: string): Finding => ({ kind: 'note', severity: 'wrong', trial: null, quantity: null, message });
+  const [accepted, temperature] = [text('accepted'), text('temperature')];
+  const found: Finding[] = [];
+  if (accepted !== '' && result && !result.comparison) found.push(wrong(`“${accepted}” is neither a material listed here nor a density in g/mL to compare with.`));
+  if (temperature !== '' && temperatureFrom(temperature) === null) found.push(wrong(`The temperature of the water, “${temperature}”, is no number from 0 to 100 °C.`));
+  return found;
+}
+
 function repeatFindings({ rows, protocol, result }: RunInView): Finding[] {
   const complete = result?.summary.n ?? 0;
   const run = { trial: null, quantity: null };
@@ -82,8 +85,8 @@ function resolvableFindings(view: RunInView, check: Extract<ProtocolCheck, { kin
   const uncertainty = Math.hypot(...widths.map(([, tool]) => readingHalfWidth(instrumentById(tool), view.rules) / Math.sqrt(3)));
   const percent = (uncertainty / Math.abs(size)) * 100;
   const school = view.result.schools.find((one) => one.school === view.result?.school);
-  const together = quote(view.result.summary.mean, view.combined.togetherUncertainty(check.piecesTogether), view.rules);
-  if (!(percent > check.worstPercent / 2) || !school?.quoted || !together) return [];
+  const together = quote(view.result.summary.mean, view.combined.togetherUncertainty(check.piecesTogether) ?? NaN, view.rules);
+  if (!(percent > check.worstPercent / 2)) return [];
   const tool = instrumentById(widths[0]?.[1] ?? '').name;
   const first = percent > check.worstPercent ? `A ${quantity.name.toLowerCase()} of ${writtenAtPlace(size, -1)} ${quantity.unit} is too small for the ${tool}: it is only known to ${Math.round(percent)} %.` : `The ${tool} sets the result.`;
   return [
@@ -92,7 +95,7 @@ function resolvableFindings(view: RunInView, check: Extract<ProtocolCheck, { kin
       severity: percent > check.worstPercent ? 'wrong' : 'look',
       trial: null,
       quantity: check.quantity,
-      message: `${first} Put ${check.piecesTogether} pieces in together and ± ${school.quoted.uncertainty} becomes ± ${together.uncertainty} with the same tools.`,
+      message: `${first} ${school?.quoted && together ? `Put ${check.piecesTogether} pieces in together and ± ${school.quoted.uncertainty} becomes ± ${together.uncertainty} with the same tools.` : `No uncertainty can be given for it; put ${check.piecesTogether} or more pieces in together.`}`,
     },
   ];
 }
@@ -121,5 +124,5 @@ export function checkRun(view: RunInView): Finding[] {
         return sinkFindings(view, check);
     }
   });
-  return [...cellFindings(view), ...repeatFindings(view), ...own];
+  return [...cellFindings(view), ...noteFindings(view), ...repeatFindings(view), ...own];
 }

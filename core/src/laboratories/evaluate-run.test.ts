@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import type { HouseRules } from '../reading/house-rules.ts';
 import { PRESETS } from '../reading/house-rules.ts';
-import { evaluateRun, type EvaluatedRun } from './evaluate-run.ts';
+import { evaluateRun } from './evaluate-run.ts';
+import type { EvaluatedRun } from './evaluated-run.ts';
 import { UnknownProtocolError } from './protocol.ts';
 import { protocol, protocolIds } from './protocols.ts';
 import type { RunEvent } from './run.ts';
@@ -139,6 +140,102 @@ describe('what a careful teacher would point at', () => {
     expect(messages([['before.1', '21.4']], PRESETS[2]!.rules)).toContain('whole numbers');
     const plain = evaluated(nail, PRESETS[2]!.rules).result!;
     expect(plain.school).toBe('plain-sum');
+  });
+});
+
+describe('the tool of a column', () => {
+  it('decides the decimals that belong in it, and how well a reading is known', () => {
+    const on100 = evaluated([...nail, ['instrument.before', 'cylinder-100'], ['instrument.after', 'cylinder-100']]);
+    expect(on100.instruments).toEqual({ mass: 'digital-balance-hundredth', before: 'cylinder-100', after: 'cylinder-100' });
+    const on10 = evaluated([['before.1', '4.21'], ['instrument.before', 'cylinder-10']]);
+    expect(on10.rows[0]!.cells['before']).toMatchObject({ kind: 'reading', remark: null });
+    const on50 = evaluated([['before.1', '4.21']]);
+    expect(on50.rows[0]!.cells['before']).toMatchObject({ remark: expect.stringContaining('50 mL cylinder is written with 1 decimal') as string });
+  });
+
+  it('makes the result better when it is finer', () => {
+    const small = [['mass.1', '8.72'], ['before.1', '4.20'], ['after.1', '5.20']] as const;
+    const coarse = evaluated(small).result!.schools[0]!.uncertainty;
+    const fine = evaluated([...small, ['instrument.before', 'cylinder-10'], ['instrument.after', 'cylinder-10']]).result!.schools[0]!.uncertainty;
+    expect(coarse / fine).toBeCloseTo(10, 0);
+  });
+
+  it('cannot be one the protocol does not allow', () => {
+    expect(evaluated([['instrument.before', 'digital-balance-hundredth']]).instruments['before']).toBe('cylinder-50');
+  });
+
+  it('says when a reading lies outside its range', () => {
+    const run = evaluated([['before.1', '21.4'], ['instrument.before', 'cylinder-10']]);
+    expect(run.rows[0]!.cells['before']).toMatchObject({ kind: 'unusable', reason: 'A 10 mL cylinder reads from 0 to 10 mL.' });
+  });
+});
+
+describe('a volume about as small as its own uncertainty', () => {
+  const tiny = [['mass.1', '8.72'], ['before.1', '24.0'], ['after.1', '25.0']] as const;
+
+  it('leaves out the school that has no result, and says what to do', () => {
+    const run = evaluated(tiny);
+    expect(run.result!.schools.map((one) => one.school)).toEqual(['quadrature', 'plain-sum']);
+    expect(run.findings.map((finding) => finding.message)).toContainEqual(expect.stringContaining('is only known to 41 %. Put 3 pieces in together'));
+  });
+
+  it('gives the value without an uncertainty when the class works by that school', () => {
+    const run = evaluated(tiny, { combine: 'extremes' });
+    expect(run.result).toMatchObject({ meanText: '8.7', school: 'extremes' });
+    expect(run.findings.map((finding) => finding.message)).toContainEqual(expect.stringContaining('No uncertainty can be given for it'));
+  });
+
+  it('has no density at all when nothing was displaced', () => {
+    const run = evaluated([['mass.1', '8.72'], ['before.1', '24.0'], ['after.1', '24.0']]);
+    expect(run.result).toBeNull();
+    expect(run.rows[0]!.cells['density']).toMatchObject({ kind: 'pending' });
+  });
+});
+
+describe('coverage', () => {
+  const widths = (rules: Partial<HouseRules>) => evaluated(nail, rules).result!.schools.map((one) => one.quoted!.uncertainty);
+
+  it('multiplies the quoted uncertainty, and only where it is a standard one', () => {
+    const standard = evaluated(nail).result!.schools[0]!;
+    const expanded = evaluated(nail, { coverage: 'expanded-k-2' }).result!.schools[0]!;
+    expect(expanded.uncertainty).toBe(standard.uncertainty);
+    expect(expanded.coverageFactor).toBe(2);
+    expect(widths({})).toEqual(['0.6', '1.5', '1.6']);
+    expect(widths({ coverage: 'expanded-k-2' })).toEqual(['1.2', '1.5', '1.6']);
+  });
+
+  it('takes Student’s t at the effective degrees of freedom', () => {
+    const [school] = evaluated(nail, { coverage: 'students-t-95' }).result!.schools;
+    const share = school!.budget.find(({ name }) => name === 'repeats')!.share;
+    expect(3 / share ** 2).toBeGreaterThan(1000);
+    expect(school!.coverageFactor).toBeCloseTo(1.961, 3);
+    const scatter = [['mass.1', '54.31'], ['before.1', '10.0'], ['after.1', '16.4'], ['mass.2', '54.31'], ['before.2', '10.0'], ['after.2', '40.0']] as const;
+    expect(evaluated(scatter, { coverage: 'students-t-95' }).result!.schools[0]!.coverageFactor).toBeGreaterThan(12);
+  });
+
+  it('judges agreement by the standard uncertainty whatever is quoted', () => {
+    const compared = (rules: Partial<HouseRules>) => evaluated([...nail, ['accepted', 'tin']], rules).result!.comparison;
+    expect(compared({})).toEqual(compared({ coverage: 'expanded-k-2' }));
+  });
+});
+
+describe('notes of the whole run', () => {
+  it('take a number as the accepted value', () => {
+    expect(evaluated([...nail, ['accepted', '8.80']]).result!.comparison).toMatchObject({ accepted: { middle: 8.8, name: 'the value you chose' }, percentError: '-0.8' });
+  });
+
+  it.each([
+    ['accepted', 'unobtainium', '“unobtainium” is neither a material'],
+    ['accepted', '-3', 'neither a material'],
+    ['temperature', 'warm', '“warm”, is no number from 0 to 100'],
+    ['temperature', '-5', 'is no number from 0 to 100'],
+    ['temperature', '400 °C', 'is no number from 0 to 100'],
+  ])('say so when %s is “%s”', (slot, text, message) => {
+    expect(evaluated([...nail, [slot, text]]).findings.filter((finding) => finding.kind === 'note')).toEqual([expect.objectContaining({ severity: 'wrong', message: expect.stringContaining(message) as string })]);
+  });
+
+  it.each(['', '21', '21.5 °C', '21,5', '0', '100 C'])('are quiet when the temperature is “%s”', (text) => {
+    expect(evaluated([['temperature', text]]).findings).toEqual([]);
   });
 });
 

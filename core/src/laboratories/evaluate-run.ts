@@ -3,42 +3,11 @@ import type { Expression } from '../numbers/expression.ts';
 import { writtenAtPlace } from '../numbers/rounding.ts';
 import { completeRules, type HouseRules } from '../reading/house-rules.ts';
 import { computedCell, formulaOf, readingCell, type Cell, type Formula } from './cells.ts';
-import { checkRun, type Finding } from './checks.ts';
+import { checkRun } from './checks.ts';
+import type { EvaluatedRun, RunResult, TrialRow } from './evaluated-run.ts';
 import type { ComputedQuantity, Protocol, ReadQuantity } from './protocol.ts';
-import { acceptedFrom, combineTrials, compare, quote, schoolOf, waterDensityFor, type CombinedResult, type Comparison, type Combined, type Quoted, type TrialValues } from './result.ts';
+import { acceptedFrom, combineTrials, compare, quote, schoolOf, temperatureFrom, waterDensityFor, type CombinedResult, type Combined, type Quoted, type TrialValues } from './result.ts';
 import { foldRun, type Run, type SlotState } from './run.ts';
-import type { Summary } from '../statistics/summarise.ts';
-
-/** One trial of the table. */
-export interface TrialRow {
-  readonly trial: number;
-  readonly cells: Readonly<Record<string, Cell>>;
-  /** Why it does not count, when somebody has excluded it. */
-  readonly excluded: { readonly reason: string; readonly by: string } | null;
-}
-
-/** What the trials say together. */
-export interface RunResult {
-  readonly summary: Summary;
-  /** The mean as the class writes a mean, to the place of the trials' results. */
-  readonly meanText: string;
-  readonly unit: string;
-  readonly schools: readonly (Combined & { readonly quoted: Quoted | null })[];
-  /** The school the class works by. */
-  readonly school: Combined['school'];
-  readonly comparison: Comparison | null;
-}
-
-export interface EvaluatedRun {
-  readonly rows: readonly TrialRow[];
-  /** What stands in the slots that belong to the whole run. */
-  readonly notes: Readonly<Record<string, SlotState>>;
-  /** The tool of each read quantity. */
-  readonly instruments: Readonly<Record<string, string>>;
-  /** Null until one trial is complete. */
-  readonly result: RunResult | null;
-  readonly findings: readonly Finding[];
-}
 
 function rowsToShow(slots: ReadonlyMap<string, SlotState>, protocol: Protocol): number {
   const used = [...slots.keys()].map((slot) => Number(/\.(\d+)$/.exec(slot)?.[1] ?? 0));
@@ -114,24 +83,19 @@ function countingTrials(rows: readonly TrialRow[], resultId: string, readIds: re
 function resultOf(combined: CombinedResult, counting: Counting, unit: string, chosen: string | undefined, rules: HouseRules): RunResult {
   const { summary } = combined;
   const school = schoolOf(rules);
-  const uncertainty = combined.combined.find((one) => one.school === school)?.uncertainty ?? 0;
+  const own = combined.combined.find((one) => one.school === school);
+  const quotedBy = (one: Combined): Quoted | null => quote(summary.mean, one.uncertainty * one.coverageFactor, rules);
   const accepted = chosen === undefined ? null : acceptedFrom(chosen);
   const byReadings = writtenAtPlace(new Decimal(summary.mean), Math.max(...counting.places), rules.rounding);
-  const quoted = quote(summary.mean, uncertainty, rules);
+  const quoted = own ? quotedBy(own) : null;
   return {
     summary,
     meanText: rules.meanPlace === 'by-uncertainty' && quoted ? quoted.value : byReadings,
     unit,
-    schools: combined.combined.map((one) => ({ ...one, quoted: quote(summary.mean, one.uncertainty, rules) })),
+    schools: combined.combined.map((one) => ({ ...one, quoted: quotedBy(one) })),
     school,
-    comparison: accepted ? compare(summary.mean, uncertainty, accepted, rules) : null,
+    comparison: accepted ? compare(summary.mean, own?.uncertainty ?? 0, accepted, rules) : null,
   };
-}
-
-function temperatureOf(slots: ReadonlyMap<string, SlotState>): number | null {
-  const text = slots.get('temperature')?.current.text.replace(',', '.').replace(/[^\d.]/g, '') ?? '';
-  const value = text === '' ? NaN : Number(text);
-  return value >= 0 && value <= 100 ? value : null;
 }
 
 /**
@@ -151,6 +115,6 @@ export function evaluateRun(protocol: Protocol, run: Run, rules?: Partial<HouseR
   const combined = counting.values.length > 0 ? combineTrials(tree, counting.values, counting.trials, instruments, house) : null;
   const result = combined && formula ? resultOf(combined, counting, formula.quantity.unit, slots.get('accepted')?.current.text, house) : null;
   const notes = Object.fromEntries([...slots].filter(([slot]) => !/^(?!answer|instrument|excluded).*\.\d+$/.test(slot)));
-  const liquid = waterDensityFor(temperatureOf(slots), house);
+  const liquid = waterDensityFor(temperatureFrom(slots.get('temperature')?.current.text ?? ''), house);
   return { rows, notes, instruments, result, findings: checkRun({ protocol, rows, notes, instruments, result, combined, liquid, rules: house }) };
 }

@@ -9,7 +9,8 @@ import { UnreadableNumberError, parseWrittenNumber } from '../numbers/written-nu
 import { Decimal } from '../numbers/decimal.ts';
 import type { HouseRules } from '../reading/house-rules.ts';
 import { summarise, type Summary } from '../statistics/summarise.ts';
-import { propagateThrough, type Input, type PropagationSchool, type Propagated } from '../uncertainty/propagate.ts';
+import { coverageFactor, effectiveDegreesOfFreedom } from '../uncertainty/coverage.ts';
+import { propagateThrough, UncertaintyInputError, type Input, type PropagationSchool, type Propagated } from '../uncertainty/propagate.ts';
 
 /** One row of readings that enters the result: the values of the read quantities, by id. */
 export type TrialValues = Readonly<Record<string, number>>;
@@ -39,6 +40,8 @@ function repeatInput(summary: Summary, rules: HouseRules): Input {
 export interface Combined {
   readonly school: PropagationSchool;
   readonly uncertainty: number;
+  /** What the uncertainty is multiplied by before it is quoted; half-widths are limits already and are quoted as they are. */
+  readonly coverageFactor: number;
   readonly budget: readonly { readonly name: string; readonly share: number }[];
 }
 
@@ -65,9 +68,10 @@ function meanWithOffsets(tree: Expression, trials: readonly TrialValues[], quant
 /** Everything that is known of a result from its trials. */
 export interface CombinedResult {
   readonly summary: Summary;
+  /** A school that has no result here is left out: over the corners of wide inputs, a quotient's denominator can reach zero. */
   readonly combined: readonly Combined[];
-  /** Uncertainty by the class's school if this many pieces were measured together with the same tools. */
-  togetherUncertainty(pieces: number): number;
+  /** Uncertainty as it would be quoted by the class's school if this many pieces were measured together with the same tools; null when it has none. */
+  togetherUncertainty(pieces: number): number | null;
 }
 
 /**
@@ -83,22 +87,33 @@ export function combineTrials(tree: Expression, values: readonly number[], trial
     ...Object.fromEntries(quantities.map((name): [string, Input] => [name, { value: 0, halfWidth: readingHalfWidth(instrumentById(instrumentOf[name] ?? ''), rules) / pieces }])),
     [REPEATS]: repeatInput(summary, rules),
   });
-  const bySchool = (school: PropagationSchool, pieces = 1): Combined => {
+  const bySchool = (school: PropagationSchool, pieces: number): Combined => {
     const all = inputs(pieces);
-    if (rules.repeatUncertainty !== 'larger-of-the-two') return combinedOf(school, propagateThrough(evaluate, all, { school }));
+    const combinedOf = ({ uncertainty, budget }: Propagated): Combined => {
+      const share = budget.find(({ name }) => name === REPEATS)?.share ?? 0;
+      return { school, uncertainty, budget, coverageFactor: school === 'quadrature' ? coverageFactor(rules, effectiveDegreesOfFreedom(summary.n, share)) : 1 };
+    };
+    if (rules.repeatUncertainty !== 'larger-of-the-two') return combinedOf(propagateThrough(evaluate, all, { school }));
     const tools = propagateThrough(evaluate, { ...all, [REPEATS]: { value: 0 } }, { school });
     const repeats = propagateThrough(evaluate, Object.fromEntries(Object.entries(all).map(([name, input]) => [name, name === REPEATS ? input : { value: 0 }])), { school });
-    return combinedOf(school, tools.uncertainty >= repeats.uncertainty ? tools : repeats);
+    return combinedOf(tools.uncertainty >= repeats.uncertainty ? tools : repeats);
+  };
+  const ifPossible = (school: PropagationSchool, pieces = 1): Combined | null => {
+    try {
+      return bySchool(school, pieces);
+    } catch (error) {
+      if (error instanceof UncertaintyInputError) return null;
+      throw error;
+    }
   };
   return {
     summary,
-    combined: (['quadrature', 'plain-sum', 'extremes'] as const).map((school) => bySchool(school)),
-    togetherUncertainty: (pieces) => bySchool(schoolOf(rules), pieces).uncertainty,
+    combined: (['quadrature', 'plain-sum', 'extremes'] as const).flatMap((school) => ifPossible(school) ?? []),
+    togetherUncertainty: (pieces) => {
+      const together = ifPossible(schoolOf(rules), pieces);
+      return together ? together.uncertainty * together.coverageFactor : null;
+    },
   };
-}
-
-function combinedOf(school: PropagationSchool, { uncertainty, budget }: Propagated): Combined {
-  return { school, uncertainty, budget };
 }
 
 /** The school that decides what is quoted; until a simulation has been run, quadrature stands in for it, and is named. */
@@ -165,6 +180,17 @@ export function compare(value: number, uncertainty: number, accepted: Accepted, 
     good: Math.abs(percent) <= rules.goodPercentError,
     agrees: outside <= 2 * uncertainty,
   };
+}
+
+/** The temperature in °C that was noted, with or without its unit; null when it is none that liquid water has. */
+export function temperatureFrom(noted: string): number | null {
+  try {
+    const value = parseWrittenNumber(noted.replace(/\s*(°\s*C|C)?\s*$/u, '')).value.toNumber();
+    return value >= 0 && value <= 100 ? value : null;
+  } catch (error) {
+    if (error instanceof UnreadableNumberError) return null;
+    throw error;
+  }
 }
 
 /** Water's density in g/mL by the class's rule, at the temperature noted or at 20 °C. */

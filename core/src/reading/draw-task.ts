@@ -1,20 +1,21 @@
 import { instrumentById } from '../instruments/catalogue.ts';
-import type { GraduatedCylinder, Instrument } from '../instruments/instrument.ts';
-import { seededRandom, type Random } from '../simulation/random.ts';
-import { multipleOf } from '../scales/linear-scale.ts';
+import type { Instrument } from '../instruments/instrument.ts';
+import { seededRandom } from '../simulation/random.ts';
+import { takenOff } from './correction.ts';
 import { diagnose } from './diagnose.ts';
-import { expectedReading, writtenReading } from './expected-reading.ts';
+import { drawSituation } from './draw-situation.ts';
+import { estimateFor, expectedReading, roughlyWritten, stepOfDivision, writtenReading } from './expected-reading.ts';
 import { completeRules, type HouseRules } from './house-rules.ts';
 import { readingTask, type ReadingTask } from './reading-task.ts';
-import type { Situation } from './situation.ts';
-import { slipById } from './slips/registry.ts';
-import type { Slip } from './slips/slip.ts';
+import { scaleReadingOf } from './scale-reading.ts';
+import { slipById, SLIPS } from './slips/registry.ts';
+import type { CorrectionSlip, Counted, CountSlip, SightSlip, Slip } from './slips/slip.ts';
 
-/** A slip was aimed at on a tool on which it cannot be made. */
+/** A slip was aimed at on a tool on which it cannot be made, or not be told apart. */
 export class AimError extends Error {
   override readonly name = 'AimError';
-  constructor(readonly offending: string, instrument: Instrument) {
-    super(`aim: “${offending}” cannot be made on a ${instrument.name}.`);
+  constructor(readonly offending: string, instruments: readonly string[]) {
+    super(`aim: “${offending}” cannot be told apart on ${instruments.length > 3 ? 'any of these tools' : instruments.map((id) => `a ${instrumentById(id).name}`).join(' or ')}.`);
   }
 }
 
@@ -26,84 +27,103 @@ export interface DrawOptions {
   readonly rules?: Partial<HouseRules>;
 }
 
-const LIQUIDS = ['water', 'brine', 'lamp oil', 'glycerol'] as const;
 /** How many situations are tried before the best one is taken. */
 const TRIES = 400;
-
-function drawEyeHeight(random: Random, aim: readonly string[]): number {
-  const height = 35 + 55 * random.uniform();
-  if (aim.includes('eye-low')) return -height;
-  return aim.includes('eye-high') || random.uniform() < 0.5 ? height : -height;
-}
-
-function drawColumn(cylinder: GraduatedCylinder, random: Random, aim: readonly string[]): Situation {
-  const [least, most] = cylinder.range;
-  const onMark = aim.includes('trailing-zero-dropped') || (aim.length === 0 && random.uniform() < 0.1);
-  const part = 0.1 + 0.82 * random.uniform();
-  const raw = least + part * (most - least);
-  const value = onMark ? multipleOf(cylinder.division, Math.round(raw / cylinder.division)) : Number(raw.toFixed(4));
-  const domed = aim.includes('meniscus-low') || (!aim.includes('meniscus-edge') && random.uniform() < 0.08);
-  return {
-    value,
-    eyeHeight: Number(drawEyeHeight(random, aim).toFixed(1)),
-    surface: domed ? 'domed' : 'wetting',
-    liquid: domed ? 'water' : random.pick(LIQUIDS),
-    secondScale: cylinder.mayHaveSecondScale && (aim.includes('other-scale') || random.uniform() < 0.35),
-  };
-}
-
-function drawSituation(instrument: Instrument, random: Random, aim: readonly string[]): Situation {
-  if (instrument.reads === 'liquid-column') return drawColumn(instrument, random, aim);
-  const digits = Math.round((0.02 + 0.96 * random.uniform()) * (instrument.range[1] / instrument.division));
-  return { value: multipleOf(instrument.division, aim.includes('trailing-zero-dropped') ? Math.round(digits / 10) * 10 : digits) };
-}
+/** Scatter, in divisions, that the naming of an aimed slip is to outlast: up to nearly two of a careful reader's. */
+const NUDGES = [0, -0.13, 0.13, -0.07, 0.07];
 
 /** Readings that somebody with just this slip would write on this task, unit included; empty where it cannot be made. */
 export function predictedEntries(task: ReadingTask, slip: Slip): string[] {
   const { text, unit } = expectedReading(task);
-  const { value } = task.situation;
+  if (slip.stage === 'digits') return slip.garbled(text).map((garbled) => `${garbled} ${unit}`);
+  if (slip.stage === 'form') return [slip.misrecorded(text, unit, task) ?? []].flat();
+  const reading = scaleReadingOf(task);
+  return reading ? predictedNumbers(task, reading.value, slip).map((number) => `${number} ${unit}`) : [];
+}
+
+function predictedNumbers(task: ReadingTask, value: number, slip: SightSlip | CountSlip | CorrectionSlip): string[] {
+  const off = takenOff(task);
   switch (slip.stage) {
     case 'sight': {
       const shift = slip.shift(task);
-      return shift === null ? [] : [`${writtenReading(task, value + shift)} ${unit}`];
+      return shift === null ? [] : [writtenReading(task, value + shift - off)];
     }
     case 'count':
-      return slip.counted(task, value).map((counted) => (counted.scatter ? `${writtenReading(task, counted.value)} ${unit}` : `${counted.value} ${unit}`));
-    case 'digits':
-      return slip.garbled(text).map((garbled) => `${garbled} ${unit}`);
-    case 'form': {
-      const misrecorded = slip.misrecorded(text, unit);
-      return misrecorded === null ? [] : [misrecorded];
-    }
+      return slip.counted(task, value).map((counted) => countedNumber(task, counted, off));
+    case 'correction':
+      return slip.corrected(task, value).map((corrected) => writtenReading(task, corrected.value));
   }
+}
+
+function countedNumber(task: ReadingTask, { value, scatter, division }: Counted, off: number): string {
+  if (!scatter) return String(Number((value - off).toFixed(6)));
+  if (division === undefined) return writtenReading(task, value - off);
+  return roughlyWritten(value - off, stepOfDivision(division, estimateFor(instrumentById(task.instrumentId), task.rules)));
 }
 
 /** The same task with the true value a little off, as a reader's scatter would have it. */
 function nudged(task: ReadingTask, divisions: number): ReadingTask | null {
-  const { range, division } = instrumentById(task.instrumentId);
-  const value = task.situation.value + divisions * division;
-  return value < range[0] || value > range[1] ? null : { ...task, situation: { ...task.situation, value } };
+  const instrument = instrumentById(task.instrumentId);
+  const { value, zeroError = 0, from = 0, shown } = task.situation;
+  const moved = value + divisions * instrument.division;
+  const mark = instrument.reads === 'scale' && instrument.body.kind === 'rule' ? moved + from : moved + zeroError;
+  if (mark < instrument.range[0] || mark > instrument.range[1] || moved < instrument.range[0]) return null;
+  return { ...task, situation: { ...task.situation, value: moved, ...(shown === undefined ? {} : { shown: shown + divisions * instrument.division }) } };
 }
 
-/** Part of the aimed slips that would be named first from what somebody with just that slip writes, with scatter either way. */
-function separation(task: ReadingTask, aim: readonly Slip[]): number {
-  const scatter = instrumentById(task.instrumentId).reads === 'display' ? [0] : [-0.14, 0, 0.14];
-  const seen = scatter.flatMap((divisions) => nudged(task, divisions) ?? []);
-  const namedFirst = (slip: Slip, entries: readonly string[]): boolean => entries.every((entry) => diagnose(task, entry).slips[0]?.ids.join() === slip.id);
-  const verdicts = aim.flatMap((slip) => [
-    predictedEntries(task, slip).length > 0,
-    ...seen.map((shifted) => namedFirst(slip, predictedEntries(shifted, slip))),
-  ]);
-  return verdicts.length === 0 ? 1 : verdicts.filter(Boolean).length / verdicts.length;
+/** Every question that a good item answers with yes: can each aimed slip be made, and is it named first, with scatter either way. */
+function* questions(task: ReadingTask, aim: readonly Slip[]): Generator<boolean> {
+  for (const slip of aim) yield predictedEntries(task, slip).length > 0;
+  const scatter = instrumentById(task.instrumentId).reads === 'scale' ? NUDGES : [0];
+  for (const divisions of scatter) {
+    const seen = nudged(task, divisions);
+    if (seen) for (const slip of aim) yield predictedEntries(seen, slip).every((entry) => diagnose(task, entry).slips[0]?.ids.join() === slip.id);
+  }
+}
+
+/** How many questions an item answers with yes before the first no; all of them for a good one. */
+function answered(task: ReadingTask, aim: readonly Slip[]): { readonly count: number; readonly all: boolean } {
+  let count = 0;
+  for (const yes of questions(task, aim)) {
+    if (!yes) return { count, all: false };
+    count += 1;
+  }
+  return { count, all: true };
+}
+
+/** How many situations are tried before a slip counts as one that cannot be told apart on a tool. */
+const CHANCES = 24;
+
+/** Whether a slip can be made on an instrument and told from every other: on a coarse scale a small shift of the eye cannot. */
+function canBeTold(slip: Slip, instrument: Instrument, rules: HouseRules): boolean {
+  const random = seededRandom(1);
+  for (let chance = 0; chance < CHANCES; chance += 1) {
+    if (answered(readingTask(instrument.id, drawSituation(instrument, random, [slip.id], rules), rules), [slip]).all) return true;
+  }
+  return false;
+}
+
+/** Worked out once for each tool and set of rules: complete rules never change. */
+const POSSIBLE = new WeakMap<HouseRules, Map<string, readonly string[]>>();
+
+/**
+ * The slips that can be made and told apart on an instrument by a class's rules, and so be aimed at.
+ * @throws UnknownInstrumentError or HouseRuleError, naming the field.
+ */
+export function slipsOn(instrumentId: string, rules?: Partial<HouseRules>): readonly string[] {
+  const [instrument, complete] = [instrumentById(instrumentId), completeRules(rules)];
+  const known = POSSIBLE.get(complete) ?? new Map<string, readonly string[]>();
+  POSSIBLE.set(complete, known);
+  const possible = known.get(instrumentId) ?? SLIPS.filter((slip) => canBeTold(slip, instrument, complete)).map((slip) => slip.id);
+  known.set(instrumentId, possible);
+  return possible;
 }
 
 function checkAim(instrument: Instrument, aim: readonly string[], rules: HouseRules): Slip[] {
   const slips = aim.map(slipById);
-  const impossible = slips.find((slip) => {
-    const random = seededRandom(1);
-    return !Array.from({ length: 12 }, () => readingTask(instrument.id, drawSituation(instrument, random, [slip.id]), rules)).some((task) => predictedEntries(task, slip).length > 0);
-  });
-  if (impossible) throw new AimError(impossible.id, instrument);
+  const possible = slips.length > 0 ? slipsOn(instrument.id, rules) : [];
+  const impossible = slips.find((slip) => !possible.includes(slip.id));
+  if (impossible) throw new AimError(impossible.id, [instrument.id]);
   return slips;
 }
 
@@ -117,13 +137,13 @@ export function drawTask(instrumentId: string, options: DrawOptions): ReadingTas
   const rules = completeRules(options.rules);
   const random = seededRandom(options.seed);
   const aim = checkAim(instrument, options.aim ?? [], rules);
-  const draw = (): ReadingTask => readingTask(instrumentId, drawSituation(instrument, random, options.aim ?? []), rules);
+  const draw = (): ReadingTask => readingTask(instrumentId, drawSituation(instrument, random, options.aim ?? [], rules), rules);
   let best = draw();
-  let bestSeparation = separation(best, aim);
-  for (let tried = 1; tried < TRIES && bestSeparation < 1; tried += 1) {
+  let good = answered(best, aim);
+  for (let tried = 1; tried < TRIES && !good.all; tried += 1) {
     const task = draw();
-    const apart = separation(task, aim);
-    if (apart > bestSeparation) [best, bestSeparation] = [task, apart];
+    const found = answered(task, aim);
+    if (found.all || found.count > good.count) [best, good] = [task, found];
   }
   return best;
 }

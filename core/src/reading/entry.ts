@@ -10,6 +10,8 @@ export interface Entry {
   /** Place of the last digit, in the instrument's unit. */
   readonly place: number;
   readonly unit: 'fits' | 'missing' | 'wrong';
+  /** Written as inches and a common fraction. */
+  readonly isFraction: boolean;
 }
 
 /** Why an entry could not be taken as a reading. */
@@ -29,20 +31,34 @@ function unitOf(text: string): Unit | 'unknown' {
   }
 }
 
-function fitted(number: WrittenNumber, unitText: string, wanted: Unit): Entry {
-  const bare = { number, value: number.value.toNumber(), place: lastWrittenPlace(number) };
+/** 0 °C in kelvin; a definition. */
+const ICE_POINT = 273.15;
+
+function fitted(number: WrittenNumber, unitText: string, wanted: Unit, isFraction = false): Entry {
+  const bare = { number, value: number.value.toNumber(), place: lastWrittenPlace(number), isFraction };
   if (unitText === '') return { ...bare, unit: 'missing' };
   if (unitText === writtenUnit(wanted)) return { ...bare, unit: 'fits' };
   const unit = unitOf(unitText);
   if (unit === 'unknown' || !sameKind(unit, wanted)) return { ...bare, unit: 'wrong' };
+  if (writtenUnit(unit) === 'K' && writtenUnit(wanted) === '°C') return { ...bare, value: number.value.minus(ICE_POINT).toNumber(), unit: 'fits' };
   const factor = conversionFactor(unit, wanted);
   if (factor.equals(1)) return { ...bare, unit: 'fits' };
-  return { number, value: number.value.times(factor).toNumber(), place: bare.place + Math.round(factor.log(10).toNumber()), unit: 'fits' };
+  return { ...bare, value: number.value.times(factor).toNumber(), place: bare.place + Math.round(factor.log(10).toNumber()), unit: 'fits' };
 }
 
 /** Place of the last digit written, trailing zeros included: a reading of 40 claims its ones. */
 function lastWrittenPlace(number: WrittenNumber): number {
   return number.place - (number.atMost - number.atLeast);
+}
+
+const FRACTION = /^(?:(?<whole>\d{1,4})(?: +|-))?(?<over>\d{1,2})\/(?<under>2|4|8|16|32) ?(?<unit>[a-z"]*)$/;
+
+/** Inches and a fraction, `4 5/16 in`, as the decimal inches they are written as to a hundredth; null for anything else. */
+function fractionOf(plain: string, wanted: Unit): Entry | null {
+  const parts = writtenUnit(wanted) === 'in' ? FRACTION.exec(plain)?.groups : undefined;
+  if (!parts || Number(parts['over']) >= Number(parts['under'])) return null;
+  const value = Number(parts['whole'] ?? 0) + Number(parts['over']) / Number(parts['under']);
+  return fitted(parseWrittenNumber(value.toFixed(2)), parts['unit'] ?? '', wanted, true);
 }
 
 /**
@@ -54,6 +70,8 @@ export function parseEntry(typed: string, wanted: Unit): Entry {
   if (typed.length > LONGEST) throw new UnreadableEntryError(`That is ${typed.length} characters; a reading has at most ${LONGEST}.`);
   const plain = plainText(typed);
   if (plain === '') throw new UnreadableEntryError('Nothing is written yet; type a number and its unit.');
+  const fraction = fractionOf(plain, wanted);
+  if (fraction) return fraction;
   const parts = NUMBER_THEN_UNIT.exec(plain)?.groups;
   if (!parts || /^[\d.,+-]/.test((parts['unit'] ?? '').trim())) throw new UnreadableEntryError(`“${typed.trim().slice(0, 30)}” is not a number and a unit; write the digits with at most one decimal mark, then the unit.`);
   try {

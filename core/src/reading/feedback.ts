@@ -5,16 +5,16 @@ import type { ReadingTask } from './reading-task.ts';
 import { revealOf, type RevealStep } from './reveal.ts';
 import { slipById } from './slips/registry.ts';
 
-/** Readable entries a task takes before the answer is shown. */
+/** Readable entries a task usually takes before the answer is shown. */
 export const TRIES = 2;
 
 /** A verdict, or that the student asked to be shown. */
 export type Outcome = Diagnosis['verdict'] | 'shown';
 
-/** Whether an outcome ends the work on a task. */
-export function closesTask(outcome: Outcome, tryNumber: number): boolean {
+/** Whether an outcome ends the work on a task that takes so many tries. */
+export function closesTask(outcome: Outcome, tryNumber: number, tries = TRIES): boolean {
   if (outcome === 'sound' || outcome === 'shown') return true;
-  return outcome !== 'unreadable' && tryNumber >= TRIES;
+  return outcome !== 'unreadable' && tryNumber >= tries;
 }
 
 /** Other explanations are mentioned from this probability on. */

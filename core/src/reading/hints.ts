@@ -1,23 +1,61 @@
+import { scaleReadingOf, type ScaleReading } from './scale-reading.ts';
 import { instrumentOf, type ReadingTask } from './reading-task.ts';
+import { leadingDigit } from '../scales/linear-scale.ts';
+import { askedFor, takenOff } from './correction.ts';
 import { estimateFor } from './expected-reading.ts';
+import type { Estimate } from './house-rules.ts';
 
 const ESTIMATE_HINTS = {
-  tenths: 'Part the space beyond that mark into ten in your mind: the digit you estimate is the last one you write.',
-  'half-division': 'Judge whether the surface is nearer to the mark, the middle of the space, or the next mark: this class writes halves.',
+  'half-division': 'Judge whether it is nearer to the mark, the middle of the space, or the next mark: this class writes halves.',
   'nearest-division': 'Take the nearest mark: this class writes no digit beyond the marks.',
 } as const;
+
+/** How a space is parted in the mind when a digit is estimated beyond the marks. */
+const PARTED = { 1: 'ten parts', 2: 'two halves, and each of them into ten parts', 5: 'five parts' } as const;
+
+function estimateHint(estimate: Estimate, division: number): string {
+  if (estimate !== 'tenths') return ESTIMATE_HINTS[estimate];
+  if (division === 1 / 16) return 'Write the sixteenths as a decimal, or leave them as a fraction.';
+  return `Part the space beyond that mark into ${PARTED[leadingDigit(division)]} in your mind: the digit you estimate is the last one you write.`;
+}
+
+function whatIsRead({ tool }: ScaleReading, { situation, rules }: ReadingTask): string {
+  if (tool.body.kind === 'rule') return 'Look at both ends of the thing: where it begins is not always the zero line.';
+  if (tool.body.kind === 'thread') return 'Look at the end of the thread: its lowest point counts.';
+  if (tool.body.kind === 'float') return rules.hydrometerMark === 'meniscus-top' ? 'Look at the top of the climb on the stem: this class reads there.' : 'Look along the level surface, not up the climb on the stem.';
+  if (situation.opaque) return rules.opaqueLiquids === 'upper-edge' ? 'Nothing shows through: this class reads the upper edge.' : 'Nothing shows through: this class still judges the lowest point.';
+  const surface = situation.surface === 'domed' ? 'the top of the dome' : situation.surface === 'flat' ? 'the flat surface' : 'the lowest point of the curve';
+  return `Look at ${surface}, in the middle of the tube.`;
+}
+
+function firstHint({ tool }: ScaleReading): string {
+  if (tool.body.kind === 'rule') return 'Bring the eye straight over the end that you read.';
+  return tool.body.kind === 'thread' ? 'Wait until the thread rests, with the bulb still in the liquid; then level the beam.' : 'Level the beam: move the eye until the surface closes to one line.';
+}
+
+function countHint({ tool }: ScaleReading): string {
+  if (tool.scale.direction === 'down') return 'The numbers grow downward: start from the label above and count the marks going down.';
+  return tool.scale.from < 0 ? 'Start from the label passed last, going away from zero, and count the marks passed.' : 'Start from the label passed last and count the marks passed since.';
+}
+
+function correctionHint(task: ReadingTask): string[] {
+  if (takenOff(task) === 0) return [];
+  return [askedFor(task) === 'delivered' ? 'Take the reading it began with off the one it ended with.' : 'Take into account how far this tool is off, and which way.'];
+}
 
 /** Hints in the reading order; they name what to do and never a number of this picture. */
 export function hintsFor(task: ReadingTask): string[] {
   const instrument = instrumentOf(task);
-  if (instrument.reads === 'display') return ['Wait for the stability mark.', 'Write every digit shown, zeros too.', 'Add the unit.'];
-  const surface = task.situation.surface === 'domed' ? 'the top of the dome' : task.situation.surface === 'flat' ? 'the flat surface' : 'the lowest point of the curve';
+  const reading = scaleReadingOf(task);
+  if (instrument.reads === 'ring') return ['The ring stands for one volume; nothing is counted.', 'Look for how well that volume is known: it decides the decimals.', 'Add the unit.'];
+  if (!reading) return ['Wait for the stability mark.', 'Write every digit shown, zeros too.', 'Add the unit.'];
   return [
-    'Level the beam: move the eye until the surface closes to one line.',
-    `Look at ${surface}, in the middle of the tube.`,
+    firstHint(reading),
+    whatIsRead(reading, task),
     'Take two neighbouring labels and count the spaces between them: that gives one division.',
-    'Start from the label below and count the marks the surface has passed.',
-    ESTIMATE_HINTS[estimateFor(instrument, task.rules)],
-    'Write the unit printed on the glass.',
+    countHint(reading),
+    estimateHint(estimateFor(instrument, task.rules), instrument.division),
+    ...correctionHint(task),
+    'Write the unit printed on the tool.',
   ];
 }

@@ -1,7 +1,8 @@
 import type { SkillId } from '../instruments/instrument.ts';
 import { shortened } from '../numbers/written-number.ts';
 
-const CHOICES = {
+/** Every rule that is a choice, with its choices, the default first. */
+export const RULE_CHOICES = {
   estimate: ['tenths', 'half-division', 'nearest-division'],
   acceptance: [2, 1, 3],
   readingUncertainty: ['half-division', 'tenth-division', 'whole-division', 'maker-tolerance'],
@@ -26,7 +27,7 @@ const CHOICES = {
   replicates: ['fresh-vessel', 'added-on-top'],
 } as const;
 
-type Chosen = { readonly [Rule in keyof typeof CHOICES]: (typeof CHOICES)[Rule][number] };
+type Chosen = { readonly [Rule in keyof typeof RULE_CHOICES]: (typeof RULE_CHOICES)[Rule][number] };
 export type Estimate = Chosen['estimate'];
 
 /** The school of thought a class works by: one immutable object, stored with whatever was judged by it. */
@@ -49,11 +50,11 @@ export class HouseRuleError extends Error {
 }
 
 /** The preset *Estimate one digit*: every rule at its default. */
-export const DEFAULT_RULES: HouseRules = {
-  ...(Object.fromEntries(Object.entries(CHOICES).map(([rule, choices]) => [rule, choices[0]])) as unknown as Chosen),
+export const DEFAULT_RULES: HouseRules = Object.freeze({
+  ...(Object.fromEntries(Object.entries(RULE_CHOICES).map(([rule, choices]) => [rule, choices[0]])) as unknown as Chosen),
   goodPercentError: 5,
   estimateByFamily: {},
-};
+});
 
 /** The named schools a class can start from. */
 export const PRESETS: readonly { readonly id: string; readonly name: string; readonly rules: HouseRules }[] = [
@@ -74,8 +75,8 @@ function checkRule(rule: string, value: unknown): void {
   if (rule === 'goodPercentError') {
     if (typeof value !== 'number' || !(value > 0 && value <= 100)) throw new HouseRuleError(rule, `${String(value)} is not a percentage between 0 and 100.`);
   } else if (rule === 'estimateByFamily') {
-    for (const [family, estimate] of Object.entries(value ?? {})) checkChoice(`${rule}.${family}`, CHOICES.estimate, estimate);
-  } else if (Object.hasOwn(CHOICES, rule)) checkChoice(rule, CHOICES[rule as keyof typeof CHOICES], value);
+    for (const [family, estimate] of Object.entries(value ?? {})) checkChoice(`${rule}.${family}`, RULE_CHOICES.estimate, estimate);
+  } else if (Object.hasOwn(RULE_CHOICES, rule)) checkChoice(rule, RULE_CHOICES[rule as keyof typeof RULE_CHOICES], value);
   else throw new HouseRuleError(shortened(rule), 'there is no such rule.');
 }
 
@@ -83,13 +84,45 @@ function checkChoice(rule: string, choices: readonly unknown[], value: unknown):
   if (!choices.includes(value)) throw new HouseRuleError(rule, `“${shortened(String(value))}” is not one of ${choices.join(', ')}.`);
 }
 
+/** Rules that were checked and completed before; they are frozen, so they need not be checked again. */
+const COMPLETE = new WeakSet<object>([DEFAULT_RULES]);
+
+/** Equal rules are one object, so that what is worked out from rules is worked out once for every class that has them. */
+const BY_CONTENT = new Map<string, HouseRules>([[contentOf(DEFAULT_RULES), DEFAULT_RULES]]);
+const MOST_KEPT = 500;
+
+function contentOf(rules: HouseRules): string {
+  const families = Object.entries(rules.estimateByFamily).sort(([a], [b]) => (a < b ? -1 : 1));
+  return JSON.stringify([...Object.entries(rules).filter(([rule]) => rule !== 'estimateByFamily').sort(([a], [b]) => (a < b ? -1 : 1)), families]);
+}
+
+function shared(rules: HouseRules): HouseRules {
+  const content = contentOf(rules);
+  const known = BY_CONTENT.get(content);
+  if (known) return known;
+  const frozen = Object.freeze(rules);
+  if (BY_CONTENT.size >= MOST_KEPT) BY_CONTENT.clear();
+  BY_CONTENT.set(content, frozen);
+  COMPLETE.add(frozen);
+  return frozen;
+}
+
 /**
  * Fills in the defaults of rules given in part.
  * @throws HouseRuleError naming the rule.
  */
 export function completeRules(given: Partial<HouseRules> = DEFAULT_RULES): HouseRules {
-  if (given === DEFAULT_RULES) return DEFAULT_RULES;
+  if (COMPLETE.has(given)) return given as HouseRules;
   const stated = Object.entries(given).filter(([, value]) => value !== undefined);
   stated.forEach(([rule, value]) => checkRule(rule, value));
-  return { ...DEFAULT_RULES, ...Object.fromEntries(stated) };
+  const complete: HouseRules = { ...DEFAULT_RULES, ...Object.fromEntries(stated) };
+  return shared(complete);
+}
+
+/** Where two rules cannot both be followed, the one to blame, with why; null where they agree. */
+export function contradictionIn(rules: HouseRules): HouseRuleError | null {
+  const limits = rules.combine === 'plain-sum' || rules.combine === 'extremes';
+  if (limits && rules.coverage !== 'one-standard-uncertainty') return new HouseRuleError('coverage', 'plain sums and extremes add half-widths, which are limits already and are not widened again.');
+  if (rules.repeatUncertainty === 'half-range' && rules.coverage === 'students-t-95') return new HouseRuleError('coverage', 'Student’s t needs the standard error of the repeats, not half their range.');
+  return null;
 }

@@ -24,8 +24,3 @@ export function readingTask(instrumentId: string, situation: Situation, rules?: 
 export function instrumentOf(task: ReadingTask): Instrument {
   return instrumentById(task.instrumentId);
 }
-
-/** The same reading as it stands when the eye has been moved to another height above the mark, in mm. */
-export function withEyeAt(task: ReadingTask, eyeHeight: number): ReadingTask {
-  return readingTask(task.instrumentId, { ...task.situation, eyeHeight }, task.rules);
-}

@@ -1,24 +1,35 @@
-import type { GraduatedCylinder, Instrument } from '../instruments/instrument.ts';
+import type { Instrument, ScaleTool } from '../instruments/instrument.ts';
 import type { Surface } from '../instruments/meniscus.ts';
+import type { Asked } from './correction.ts';
 
 export type ScaleSide = 'near' | 'far';
 
 /** What stands on the bench when a reading is taken. */
 export interface Situation {
-  /** True quantity in the instrument's unit. */
+  /** True quantity in the instrument's unit; of a burette or pipette the mark its surface stands at. */
   readonly value: number;
   /** What the tool shows at true zero; only for tools that can be zeroed. */
   readonly zeroError?: number;
-  /** Height of the eye above the mark that is read, in mm. */
+  /** Height of the eye above the mark that is read, in mm; on a ruler how far it is aside, to the right. */
   readonly eyeHeight?: number;
   readonly surface?: Surface;
+  /** Starting mark: of a delivered volume, or of a thing that does not lie at a ruler's zero. */
+  readonly from?: number;
   /** Which wall carries the scale, seen from the eye. */
   readonly scaleSide?: ScaleSide;
   /** True when the tool carries a second, descending scale. */
   readonly secondScale?: boolean;
-  /** What is in the glass, for the question's wording. */
+  /** True when the liquid lets no light through. */
+  readonly opaque?: boolean;
+  /** Bare wood before a ruler's zero mark, in mm. */
+  readonly endOffset?: number;
+  /** False while a thermometer's thread still moves; `shown` is where it stands then. */
+  readonly settled?: boolean;
+  readonly shown?: number;
+  /** What is in the glass, or what lies at the ruler, for the question's wording. */
   readonly liquid?: string;
-  readonly ask?: 'corrected' | 'observed';
+  readonly thing?: string;
+  readonly ask?: Asked;
 }
 
 /** Something in a situation cannot be; `field` names it. */
@@ -44,29 +55,65 @@ function checkChoice(field: string, value: unknown, choices: readonly unknown[])
   if (value !== undefined && !choices.includes(value)) throw new SituationError(field, `“${String(value)}” is not one of ${choices.join(', ')}.`);
 }
 
-function checkLiquidColumn(cylinder: GraduatedCylinder, situation: Situation): void {
-  checkChoice('surface', situation.surface, ['wetting', 'domed', 'flat']);
-  checkChoice('scaleSide', situation.scaleSide, ['near', 'far']);
-  checkChoice('secondScale', situation.secondScale, [true, false]);
-  if (situation.eyeHeight !== undefined) checkNumber('eyeHeight', situation.eyeHeight, -EYE_REACH, EYE_REACH, 'mm');
-  if (situation.secondScale && !cylinder.mayHaveSecondScale) throw new SituationError('secondScale', `a ${cylinder.name} has one scale.`);
+type Field = keyof Situation;
+
+const LIQUID: readonly Field[] = ['value', 'ask', 'eyeHeight', 'surface', 'scaleSide', 'opaque', 'liquid'];
+
+/** What there is to say about each kind of tool. */
+function fieldsOf(instrument: Instrument): readonly Field[] {
+  if (instrument.reads === 'display') return ['value', 'ask'];
+  if (instrument.reads === 'ring') return LIQUID;
+  switch (instrument.body.kind) {
+    case 'tube':
+      return instrument.body.made === 'to-deliver' ? [...LIQUID, 'from'] : [...LIQUID, 'secondScale'];
+    case 'beaker':
+    case 'cone':
+      return LIQUID;
+    case 'thread':
+      return ['value', 'zeroError', 'ask', 'eyeHeight', 'scaleSide', 'settled', 'shown', 'liquid'];
+    case 'float':
+      return ['value', 'ask', 'eyeHeight', 'liquid'];
+    case 'rule':
+      return ['value', 'ask', 'eyeHeight', 'from', 'endOffset', 'thing'];
+  }
 }
 
-const FIELDS: Record<Instrument['reads'], readonly (keyof Situation)[]> = {
-  'liquid-column': ['value', 'zeroError', 'ask', 'eyeHeight', 'surface', 'scaleSide', 'secondScale', 'liquid'],
-  display: ['value', 'zeroError', 'ask'],
-};
+function checkFrom(tool: ScaleTool, { value, from }: Situation): void {
+  if (from === undefined) return;
+  const [least, most] = tool.range;
+  checkNumber('from', from, least, most, tool.unit);
+  if (tool.body.kind === 'rule') checkNumber('from', value + from, least, most, tool.unit);
+  else if (from > value) throw new SituationError('from', `${from} ${tool.unit} is below the final mark, ${value} ${tool.unit}.`);
+}
+
+function checkOnScale(tool: ScaleTool, situation: Situation): void {
+  const [least, most] = tool.range;
+  const { zeroError = 0, settled = true, shown, endOffset } = situation;
+  if (situation.secondScale && !tool.mayHaveSecondScale) throw new SituationError('secondScale', `a ${tool.name} has one scale.`);
+  checkFrom(tool, situation);
+  if (situation.ask === 'delivered' && situation.from === undefined) throw new SituationError('from', 'a difference needs the mark it starts from.');
+  checkNumber('zeroError', zeroError, -10 * tool.division, 10 * tool.division, tool.unit);
+  checkNumber('zeroError', situation.value + zeroError, least, most, tool.unit);
+  if (shown !== undefined) checkNumber('shown', shown, least, most, tool.unit);
+  if (shown !== undefined && settled) throw new SituationError('shown', 'what has come to rest shows where it rests.');
+  if (endOffset !== undefined && tool.body.kind === 'rule') checkNumber('endOffset', endOffset, 0, tool.body.bareEnd, 'mm');
+}
 
 /**
  * Checks a situation against the instrument it is to be read on.
  * @throws SituationError naming the field.
  */
 export function checkSituation(instrument: Instrument, situation: Situation): Situation {
-  const foreign = Object.entries(situation).find(([field, value]) => value !== undefined && !FIELDS[instrument.reads].some((known) => known === field));
-  if (foreign) throw new SituationError(foreign[0], `a ${instrument.name} has no such thing.`);
+  const fields = fieldsOf(instrument);
+  const foreign = (Object.keys(situation) as Field[]).find((field) => situation[field] !== undefined && !fields.includes(field));
+  // A zero error of nothing is true of every tool.
+  if (foreign && !(foreign === 'zeroError' && situation.zeroError === 0)) throw new SituationError(foreign, `a ${instrument.name} has no such thing.`);
   checkNumber('value', situation.value, instrument.range[0], instrument.range[1], instrument.unit);
-  checkChoice('ask', situation.ask, ['corrected', 'observed']);
-  if (situation.zeroError !== undefined && situation.zeroError !== 0) throw new SituationError('zeroError', `a ${instrument.name} is read here without a zero error.`);
-  if (instrument.reads === 'liquid-column') checkLiquidColumn(instrument, situation);
+  checkChoice('ask', situation.ask, ['corrected', 'observed', 'delivered']);
+  checkChoice('surface', situation.surface, ['wetting', 'domed', 'flat']);
+  checkChoice('scaleSide', situation.scaleSide, ['near', 'far']);
+  for (const field of ['secondScale', 'opaque', 'settled'] as const) checkChoice(field, situation[field], [true, false]);
+  if (situation.eyeHeight !== undefined) checkNumber('eyeHeight', situation.eyeHeight, -EYE_REACH, EYE_REACH, 'mm');
+  if (instrument.reads === 'scale') checkOnScale(instrument, situation);
   return situation;
 }

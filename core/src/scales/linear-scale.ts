@@ -8,6 +8,8 @@ export interface LinearScale {
   /** A medium line stands at every multiple of this. */
   readonly mediumEvery: number;
   readonly direction: 'up' | 'down';
+  /** Decimals printed on the labels, where they are more than the numbers need. */
+  readonly labelDecimals?: number;
 }
 
 export type MarkRank = 'long' | 'medium' | 'short';
@@ -32,6 +34,13 @@ export function decimalsOf(step: number): number {
 /** The steps in use are few: every division of the catalogue and its parts. */
 const DECIMALS = new Map<number, number>();
 
+/** The first digit of a division: 0.1 → 1, 2 → 2, 0.5 → 5. It decides how a space is estimated. */
+export function leadingDigit(division: number): 1 | 2 | 5 {
+  const digit = Math.round(division / 10 ** Math.floor(Math.log10(division) + 1e-9));
+  if (digit !== 1 && digit !== 2 && digit !== 5) throw new RangeError(`division: ${division} does not start with 1, 2 or 5.`);
+  return digit;
+}
+
 /** The multiple of `step` numbered `count`, free of the dust that repeated addition of doubles leaves. */
 export function multipleOf(step: number, count: number): number {
   return Number((step * count).toFixed(decimalsOf(step)));
@@ -46,17 +55,27 @@ export function marksOf(scale: LinearScale): Mark[] {
   return Array.from({ length: last - first + 1 }, (_, i): Mark => {
     const count = first + i;
     const at = multipleOf(scale.division, count);
-    if (count % perLabel === 0) return { at, rank: 'long', label: String(at) };
+    if (count % perLabel === 0) return { at, rank: 'long', label: scale.labelDecimals === undefined ? String(at) : at.toFixed(scale.labelDecimals) };
     return { at, rank: count % perMedium === 0 ? 'medium' : 'short', label: null };
   });
 }
 
-/** The last mark at or before a value, counted from zero (a hair's breadth short of a mark counts as on it). */
-export function lastMarkPassed(scale: LinearScale, value: number): number {
-  return multipleOf(scale.division, Math.floor(value / scale.division + 1e-9));
+/** The last multiple passed, counting away from zero, below zero too; a hair's breadth short of it counts as on it. */
+function lastPassed(step: number, value: number): number {
+  return Math.sign(value) * multipleOf(step, Math.floor(Math.abs(value) / step + 1e-9)) + 0;
 }
 
-/** The label at or below a value. */
-export function labelBelow(scale: LinearScale, value: number): number {
-  return multipleOf(scale.labelEvery, Math.floor(value / scale.labelEvery + 1e-9));
+/** The last mark passed on the way from zero to a value: 3.4 → 3, −3.4 → −3 on a scale by ones. */
+export function lastMarkPassed(scale: LinearScale, value: number): number {
+  return lastPassed(scale.division, value);
+}
+
+/** The last label passed on the way from zero to a value. */
+export function labelPassed(scale: LinearScale, value: number): number {
+  return lastPassed(scale.labelEvery, value);
+}
+
+/** The next multiple of a step that is not reached yet, away from zero. */
+export function nextBeyond(step: number, value: number): number {
+  return multipleOf(step, Math.round((lastPassed(step, value) + (value < 0 ? -step : step)) / step));
 }

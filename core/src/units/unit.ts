@@ -62,12 +62,17 @@ const SYMBOLS: ReadonlyMap<string, Symbol> = new Map<string, Symbol>([
   ['min', of('60', { time: 1 })],
   ['h', of('3600', { time: 1 })],
   ['in', of('0.0254', { length: 1 })],
+  ['inch', of('0.0254', { length: 1 })],
+  ['inches', of('0.0254', { length: 1 })],
+  ['"', of('0.0254', { length: 1 })],
   ['ft', of('0.3048', { length: 1 })],
   ['mi', of('1609.344', { length: 1 })],
   ['lb', of('0.45359237', { mass: 1 })],
   ['oz', of('0.028349523125', { mass: 1 })],
   ['K', of('1', { temperature: 1 })],
   ['°C', of('1', { temperature: 1 })],
+  ['C', of('1', { temperature: 1 })],
+  ['degC', of('1', { temperature: 1 })],
   ['%', of('0.01', {})],
 ]);
 
@@ -83,7 +88,7 @@ const FACTOR = /^([^\d^*/ -]+)(?:\^?(-?\d+))?$/;
  * @throws UnknownUnitError naming the text.
  */
 export function parseUnit(typed: string): Unit {
-  const plain = plainText(typed);
+  const plain = plainText(typed).replace(/(°|deg) C/g, '$1C');
   if (plain === '' || plain === '1') return {};
   const [above = '', below, more] = plain.split('/');
   if (more !== undefined || below?.trim() === '') throw new UnknownUnitError(typed);

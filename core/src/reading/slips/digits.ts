@@ -19,7 +19,8 @@ export const transposed: DigitsSlip = {
   baseRate: 0.02,
   why: () => 'The digits are the right ones, but two neighbours have changed places on the way to the page.',
   lookAt: () => 'what you wrote, digit by digit',
-  meant: (written) => exchanged(written).filter((text) => text !== written).map((text, _, all) => ({ value: Number(text), placeTells: true, part: 1 / all.length })),
+  // Nobody means a number that begins with a needless zero.
+  meant: (written) => exchanged(written).filter((text) => text !== written && !/^-?0\d/.test(text)).map((text, _, all) => ({ value: Number(text), placeTells: true, part: 1 / all.length })),
   garbled: exchanged,
 };
 

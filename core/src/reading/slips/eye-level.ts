@@ -1,27 +1,33 @@
-import { liquidColumnOf, parallaxShift } from '../liquid-column.ts';
+import { acceptanceBand } from '../expected-reading.ts';
+import { parallax, scaleReadingOf, seenAt, type ScaleReading } from '../scale-reading.ts';
 import type { ReadingTask } from '../reading-task.ts';
 import type { SightSlip } from './slip.ts';
 
-/** Below this many divisions of shift nobody can tell the eye from a level one. */
-const NOTICEABLE = 0.05;
-
-function shiftWhen(task: ReadingTask, isOff: (eyeHeight: number) => boolean): number | null {
-  const column = liquidColumnOf(task);
-  if (!column || !isOff(column.eyeHeight)) return null;
-  const shift = parallaxShift(column);
-  return Math.abs(shift) < NOTICEABLE * column.cylinder.division ? null : shift;
+/** A shift that stays within the accepted band makes no reading wrong, and cannot be told from scatter. */
+function isNoticeable(task: ReadingTask, { tool }: ScaleReading, shift: number): boolean {
+  return Math.abs(shift) > acceptanceBand(tool, task.rules);
 }
 
-function seemsHigher(task: ReadingTask): boolean {
-  const column = liquidColumnOf(task);
-  return column !== null && parallaxShift(column) > 0;
+function shiftOf(reading: ScaleReading): number {
+  return seenAt(reading, parallax(reading)) - reading.present;
 }
+
+function shiftWhen(task: ReadingTask, isOff: (reading: ScaleReading) => boolean): number | null {
+  const reading = scaleReadingOf(task);
+  if (!reading || !isOff(reading)) return null;
+  const shift = shiftOf(reading);
+  return isNoticeable(task, reading, shift) ? shift : null;
+}
+
+const upright = ({ tool }: ScaleReading): boolean => tool.body.kind !== 'rule';
 
 function why(task: ReadingTask, slope: string): string {
-  return `Your line of sight slopes ${slope} through the glass, so the surface seems to stand beside a ${seemsHigher(task) ? 'higher' : 'lower'} mark than it does.`;
+  const reading = scaleReadingOf(task);
+  const higher = reading !== null && shiftOf(reading) > 0;
+  return `Your line of sight slopes ${slope}, so what you read seems to stand beside a ${higher ? 'higher' : 'lower'} mark than it does.`;
 }
 
-const lookAt = (): string => 'the beam: bring the eye to where it runs level and the surface closes to a single line';
+const lookAt = (): string => 'the beam: bring the eye to where it runs level';
 
 export const eyeHigh: SightSlip = {
   id: 'eye-high',
@@ -30,8 +36,8 @@ export const eyeHigh: SightSlip = {
   baseRate: 0.5,
   why: (task) => why(task, 'down'),
   lookAt,
-  shift: (task) => shiftWhen(task, (height) => height > 0),
-  path: () => [{ kind: 'sight', text: 'the eye is above the surface' }],
+  shift: (task) => shiftWhen(task, (reading) => upright(reading) && reading.eyeHeight > 0),
+  path: () => [{ kind: 'sight', text: 'the eye is above the mark' }],
 };
 
 export const eyeLow: SightSlip = {
@@ -41,6 +47,32 @@ export const eyeLow: SightSlip = {
   baseRate: 0.5,
   why: (task) => why(task, 'up'),
   lookAt,
-  shift: (task) => shiftWhen(task, (height) => height < 0),
-  path: () => [{ kind: 'sight', text: 'the eye is below the surface' }],
+  shift: (task) => shiftWhen(task, (reading) => upright(reading) && reading.eyeHeight < 0),
+  path: () => [{ kind: 'sight', text: 'the eye is below the mark' }],
+};
+
+export const eyeAside: SightSlip = {
+  id: 'eye-aside',
+  stage: 'sight',
+  name: 'Eye to one side',
+  baseRate: 0.5,
+  why: (task) => why(task, 'sideways'),
+  lookAt: () => 'the beam: bring the eye straight over the edge',
+  shift: (task) => shiftWhen(task, (reading) => !upright(reading) && reading.eyeHeight !== 0),
+  path: () => [{ kind: 'sight', text: 'the eye is not over the edge' }],
+};
+
+export const unsettled: SightSlip = {
+  id: 'unsettled',
+  stage: 'sight',
+  name: 'Read before it was at rest',
+  baseRate: 0.4,
+  why: () => 'The thread was still moving: it had not taken up the temperature of the liquid yet.',
+  lookAt: () => 'the end of the thread, until it has stood still for a while',
+  shift: (task) => {
+    const reading = scaleReadingOf(task);
+    if (!reading) return null;
+    const shift = reading.present - reading.value;
+    return isNoticeable(task, reading, shift) ? shift : null;
+  },
 };

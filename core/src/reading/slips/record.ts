@@ -1,12 +1,38 @@
+import type { Instrument } from '../../instruments/instrument.ts';
+import { writtenAtPlace } from '../../numbers/rounding.ts';
+import { lastMarkPassed } from '../../scales/linear-scale.ts';
+import { readingStep, stopsAtMarks } from '../expected-reading.ts';
 import type { ReadingTask } from '../reading-task.ts';
 import { instrumentOf } from '../reading-task.ts';
 import type { FormSlip } from './slip.ts';
 
 const everywhere = (): boolean => true;
-const isDisplay = (task: ReadingTask): boolean => instrumentOf(task).reads === 'display';
+/** Tools that show or stand for one number, with nothing to estimate. */
+const isExact = (task: ReadingTask): boolean => instrumentOf(task).reads !== 'scale';
+
+const DROPPED: Readonly<Record<Instrument['reads'], string>> = {
+  scale: 'The marks give the certain digits; one more is estimated between them. On a mark, that digit is a written zero.',
+  display: 'A display is written with every digit it shows; the last one is the uncertain one, and it counts.',
+  ring: 'The ring’s volume is known to its last decimal; written with fewer, the number claims less than the tool gives.',
+};
+
+const ZERO_DROPPED: Readonly<Record<Instrument['reads'], string>> = {
+  scale: 'Exactly on a mark means that the estimated digit is zero, and a measured zero is written.',
+  display: 'A zero at the end of a display is a measured digit; without it the number claims ten times less.',
+  ring: 'The zeros after the point are known, since the maker adjusted the ring to them; a known zero is written.',
+};
 
 function withoutLastDigit(text: string): string | null {
   return text.includes('.') ? text.slice(0, -1).replace(/\.$/, '') : null;
+}
+
+/** Where estimating adds no place, nothing is left out of the digits: the reading stops at the last mark. Null elsewhere, and on a mark. */
+function lastMarkFor(text: string, task: ReadingTask): string | null {
+  const instrument = instrumentOf(task);
+  if (!stopsAtMarks(instrument, task.rules) || instrument.reads !== 'scale') return null;
+  const { place } = readingStep(instrument, task.rules);
+  const mark = writtenAtPlace(lastMarkPassed(instrument.scale, Number(text)), place);
+  return mark === text ? null : mark;
 }
 
 export const droppedDigit: FormSlip = {
@@ -14,14 +40,11 @@ export const droppedDigit: FormSlip = {
   stage: 'form',
   name: 'The last digit is missing',
   baseRate: 0.12,
-  why: (task) =>
-    isDisplay(task)
-      ? 'A display is written with every digit it shows; the last one is the uncertain one, and it counts.'
-      : 'The marks give the certain digits; one more is estimated between them. On a mark, that digit is a written zero.',
-  lookAt: (task) => (isDisplay(task) ? 'every digit of the display' : 'the part of a space beyond the last mark passed'),
+  why: (task) => DROPPED[instrumentOf(task).reads],
+  lookAt: (task) => (isExact(task) ? 'every digit the tool gives' : 'the part of a space beyond the last mark passed'),
   appliesTo: everywhere,
-  misrecorded: (text, unit) => {
-    const cut = withoutLastDigit(text);
+  misrecorded: (text, unit, task) => {
+    const cut = lastMarkFor(text, task) ?? withoutLastDigit(text);
     return cut === null ? null : `${cut} ${unit}`;
   },
 };
@@ -31,10 +54,7 @@ export const trailingZeroDropped: FormSlip = {
   stage: 'form',
   name: 'The zero was not written',
   baseRate: 0.35,
-  why: (task) =>
-    isDisplay(task)
-      ? 'A zero at the end of a display is a measured digit; without it the number claims ten times less.'
-      : 'Exactly on a mark means that the estimated digit is zero, and a measured zero is written.',
+  why: (task) => ZERO_DROPPED[instrumentOf(task).reads],
   lookAt: () => 'the last digit: a zero is a reading too',
   appliesTo: everywhere,
   misrecorded: (text, unit) => (text.includes('.') && text.endsWith('0') ? `${withoutLastDigit(text) ?? text} ${unit}` : null),
@@ -45,11 +65,13 @@ export const extraDigit: FormSlip = {
   stage: 'form',
   name: 'More digits than the tool gives',
   baseRate: 0.06,
-  why: (task) => (isDisplay(task) ? 'The display ends where the balance can still tell; digits added to it were not measured.' : 'One digit is estimated beyond the marks by this class’s rules; a further one was not measured.'),
+  why: (task) => (isExact(task) ? 'The tool ends where it can still tell; digits added to it were not measured.' : 'One digit is estimated beyond the marks by this class’s rules; a further one was not measured.'),
   lookAt: () => 'the smallest division: it decides the last digit',
   appliesTo: everywhere,
   misrecorded: (text, unit) => `${text.includes('.') ? text : `${text}.`}0 ${unit}`,
 };
+
+const MEASURES: Readonly<Record<string, string>> = { mL: 'volume', g: 'mass', mm: 'length', cm: 'length', in: 'length', '°C': 'temperature', 'g/mL': 'density' };
 
 export const unitMissing: FormSlip = {
   id: 'unit-missing',
@@ -67,8 +89,8 @@ export const unitWrong: FormSlip = {
   stage: 'form',
   name: 'The unit does not fit',
   baseRate: 0.05,
-  why: (task) => `This tool measures ${isDisplay(task) ? 'mass' : 'volume'}, and the unit you wrote is of another kind.`,
+  why: (task) => `This tool measures ${MEASURES[instrumentOf(task).unit] ?? 'something else'}, and the unit you wrote is of another kind.`,
   lookAt: () => 'the unit printed on the tool',
   appliesTo: everywhere,
-  misrecorded: (text, unit) => `${text} ${unit === 'g' ? 'mL' : 'g'}`,
+  misrecorded: (text, unit) => `${text} ${unit === 'g' || unit.startsWith('g/') ? 'mL' : 'g'}`,
 };

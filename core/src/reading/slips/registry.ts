@@ -1,17 +1,19 @@
-import { labelAbove, marksCounted, otherScale, roundedUp } from './counting.ts';
+import { endNotZero, finalAsDelivered, whatIsLeft, zeroIgnored, zeroSign } from './correction.ts';
+import { divisionMiscounted, labelAbove, marksCounted, otherScale, roundedUp, signLost, sixteenthsAsTenths, upsideDown } from './counting.ts';
 import { powerOfTen, transposed } from './digits.ts';
-import { eyeHigh, eyeLow } from './eye-level.ts';
+import { eyeAside, eyeHigh, eyeLow, unsettled } from './eye-level.ts';
 import { meniscusEdge, meniscusLow } from './meniscus.ts';
 import { droppedDigit, extraDigit, trailingZeroDropped, unitMissing, unitWrong } from './record.ts';
-import type { CountSlip, DigitsSlip, FormSlip, SightSlip, Slip } from './slip.ts';
+import type { CorrectionSlip, CountSlip, DigitsSlip, FormSlip, SightSlip, Slip } from './slip.ts';
 
 /** Every reading slip, by the stage of reading at which it happens. Diagnosis, drawing of items and the class board go by this list. */
-export const SIGHT_SLIPS: readonly SightSlip[] = [eyeHigh, eyeLow, meniscusEdge, meniscusLow];
-export const COUNT_SLIPS: readonly CountSlip[] = [roundedUp, labelAbove, marksCounted, otherScale];
+export const SIGHT_SLIPS: readonly SightSlip[] = [eyeHigh, eyeLow, eyeAside, meniscusEdge, meniscusLow, unsettled];
+export const COUNT_SLIPS: readonly CountSlip[] = [roundedUp, labelAbove, upsideDown, divisionMiscounted, marksCounted, otherScale, signLost, sixteenthsAsTenths];
+export const CORRECTION_SLIPS: readonly CorrectionSlip[] = [zeroIgnored, zeroSign, whatIsLeft, finalAsDelivered, endNotZero];
 export const DIGITS_SLIPS: readonly DigitsSlip[] = [powerOfTen, transposed];
 export const FORM_SLIPS: readonly FormSlip[] = [droppedDigit, trailingZeroDropped, extraDigit, unitMissing, unitWrong];
 
-export const SLIPS: readonly Slip[] = [...SIGHT_SLIPS, ...COUNT_SLIPS, ...DIGITS_SLIPS, ...FORM_SLIPS];
+export const SLIPS: readonly Slip[] = [...SIGHT_SLIPS, ...COUNT_SLIPS, ...CORRECTION_SLIPS, ...DIGITS_SLIPS, ...FORM_SLIPS];
 
 const BY_ID: ReadonlyMap<string, Slip> = new Map(SLIPS.map((slip) => [slip.id, slip]));
 

@@ -17,7 +17,7 @@ interface Described {
 /** The eye sees the mark beside another point of the scale. */
 export interface SightSlip extends Described {
   readonly stage: 'sight';
-  /** Shift of the apparent reading in the instrument's unit; null where the slip cannot be made. */
+  /** Shift of the apparent reading in the instrument's unit, away from where the mark comes to rest; null where the slip cannot be made. */
   shift(task: ReadingTask): number | null;
 }
 
@@ -27,6 +27,8 @@ export interface Counted {
   readonly scatter: boolean;
   /** The part of those who make the slip who come to this number. */
   readonly part: number;
+  /** What a division is taken for, in the instrument's unit, where it is taken for something else: it decides the digits written. */
+  readonly division?: number;
 }
 
 /** The point seen is right, and is turned into a wrong number. */
@@ -34,6 +36,16 @@ export interface CountSlip extends Described {
   readonly stage: 'count';
   /** @param seen the point seen, in the instrument's unit. Empty where the slip cannot be made. */
   counted(task: ReadingTask, seen: number): Counted[];
+}
+
+/** The reading is right, and what is to be taken off it is not. */
+export interface CorrectionSlip extends Described {
+  readonly stage: 'correction';
+  /**
+   * The numbers that come out instead of the corrected one, each with the part of those who make the slip who come to it.
+   * @param reading the mark read, in the instrument's unit. Empty where the slip cannot be made.
+   */
+  corrected(task: ReadingTask, reading: number): { readonly value: number; readonly part: number }[];
 }
 
 /** The number is right in the head, and its digits come out wrong. */
@@ -53,7 +65,7 @@ export interface FormSlip extends Described {
   readonly stage: 'form';
   appliesTo(task: ReadingTask): boolean;
   /** What comes out for a reading written rightly, with its unit; null where the slip cannot be made on it. */
-  misrecorded(text: string, unit: string): string | null;
+  misrecorded(text: string, unit: string, task: ReadingTask): string | null;
 }
 
-export type Slip = SightSlip | CountSlip | DigitsSlip | FormSlip;
+export type Slip = SightSlip | CountSlip | CorrectionSlip | DigitsSlip | FormSlip;

@@ -1,0 +1,44 @@
+import type { Summary } from '../statistics/summarise.ts';
+import type { Cell } from './cells.ts';
+import type { Combined, Comparison, Quoted } from './result.ts';
+import type { SlotState } from './run.ts';
+
+/** One trial of the table. */
+export interface TrialRow {
+  readonly trial: number;
+  readonly cells: Readonly<Record<string, Cell>>;
+  /** Why it does not count, when somebody has excluded it. */
+  readonly excluded: { readonly reason: string; readonly by: string } | null;
+}
+
+/** What the trials say together. */
+export interface RunResult {
+  readonly summary: Summary;
+  /** The mean as the class writes a mean, to the place of the trials' results. */
+  readonly meanText: string;
+  readonly unit: string;
+  readonly schools: readonly (Combined & { readonly quoted: Quoted | null })[];
+  /** The school the class works by. */
+  readonly school: Combined['school'];
+  readonly comparison: Comparison | null;
+}
+
+/** Something in a run that a teacher would point at. */
+export interface Finding {
+  readonly kind: 'cell' | 'note' | 'conflict' | 'order' | 'repeats' | 'identical' | 'resolvable' | 'sink-or-float';
+  readonly severity: 'wrong' | 'look';
+  readonly trial: number | null;
+  readonly quantity: string | null;
+  readonly message: string;
+}
+
+export interface EvaluatedRun {
+  readonly rows: readonly TrialRow[];
+  /** What stands in the slots that belong to the whole run. */
+  readonly notes: Readonly<Record<string, SlotState>>;
+  /** The tool of each read quantity. */
+  readonly instruments: Readonly<Record<string, string>>;
+  /** Null until one trial is complete. */
+  readonly result: RunResult | null;
+  readonly findings: readonly Finding[];
+}

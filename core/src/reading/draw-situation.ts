@@ -1,0 +1,148 @@
+import type { Instrument, RingTool, ScaleTool } from '../instruments/instrument.ts';
+import type { Random } from '../simulation/random.ts';
+import { multipleOf } from '../scales/linear-scale.ts';
+import { acceptanceBand, estimateFor, readingStep } from './expected-reading.ts';
+import type { HouseRules } from './house-rules.ts';
+import type { Situation } from './situation.ts';
+
+const LIQUIDS = ['water', 'brine', 'lamp oil', 'glycerol'] as const;
+const THINGS = ['slate tile', 'ebony peg', 'acrylic rod', 'bronze deck nail', 'brass bush'] as const;
+/** What floats a hydrometer, by the lightest density of its span. */
+const FLOATED: Readonly<Record<string, string>> = { '0.7': 'lamp oil', '0.8': 'lamp oil', '0.9': 'oil and glycerol', '1': 'brine', '1.1': 'brine', '1.2': 'glycerol and water' };
+
+/** What a drawn situation is to be good for. */
+interface Aimed {
+  readonly random: Random;
+  readonly rules: HouseRules;
+  readonly at: (slip: string) => boolean;
+  readonly any: boolean;
+}
+
+/** True where a slip is aimed at, and otherwise now and then. */
+function sometimes({ random, at, any }: Aimed, slip: string, chance: number): boolean {
+  return at(slip) || (!any && random.uniform() < chance);
+}
+
+function eyeHeight({ random, at }: Aimed): number {
+  const height = 35 + 55 * random.uniform();
+  if (at('eye-low')) return -height;
+  return Number((at('eye-high') || random.uniform() < 0.5 ? height : -height).toFixed(1));
+}
+
+function nearestMultiple(step: number, value: number): number {
+  return multipleOf(step, Math.round(value / step));
+}
+
+/**
+ * A point on the scale to be read: on a mark where a written zero is aimed at; where a step is not much narrower than the accepted
+ * band, on a step, since between two of them a careful reader would have too little room.
+ */
+function point(tool: ScaleTool, aimed: Aimed, least: number, most: number): number {
+  const { random, rules } = aimed;
+  const raw = least + random.uniform() * (most - least);
+  if (sometimes(aimed, 'trailing-zero-dropped', 0.1)) return nearestMultiple(tool.division, raw);
+  const { step } = readingStep(tool, rules);
+  const coarse = estimateFor(tool, rules) === 'tenths' && step > acceptanceBand(tool, rules) / 3;
+  return coarse ? Number((Math.round(raw / step) * step).toFixed(6)) : Number(raw.toFixed(6));
+}
+
+/** Part of the range that is drawn from: not quite to its ends. */
+function inner([least, most]: ScaleTool['range'], from = 0.1, to = 0.92): [number, number] {
+  return [least + from * (most - least), least + to * (most - least)];
+}
+
+function drawTube(tool: ScaleTool, aimed: Aimed): Situation {
+  const { random, at } = aimed;
+  const domed = at('meniscus-low') || (!at('meniscus-edge') && random.uniform() < 0.08);
+  const plain = !domed && !at('meniscus-edge');
+  const flat = plain && random.uniform() < 0.06;
+  const opaque = plain && !flat && random.uniform() < 0.06;
+  return {
+    value: point(tool, aimed, ...inner(tool.range)),
+    eyeHeight: eyeHeight(aimed),
+    surface: domed ? 'domed' : flat ? 'flat' : 'wetting',
+    scaleSide: random.uniform() < 0.15 ? 'far' : 'near',
+    liquid: opaque ? 'slate slurry' : domed || flat ? 'water' : random.pick(LIQUIDS),
+    ...(opaque ? { opaque } : {}),
+    ...(tool.mayHaveSecondScale ? { secondScale: sometimes(aimed, 'other-scale', 0.35) } : {}),
+  };
+}
+
+/** A burette or graduated pipette: one reading, or the volume between two. */
+function drawDelivery(tool: ScaleTool, aimed: Aimed): Situation {
+  const { random } = aimed;
+  const [, capacity] = tool.range;
+  const difference = sometimes(aimed, 'final-as-delivered', 0.4);
+  const from = difference ? Number((0.05 + 0.12 * capacity * random.uniform()).toFixed(2)) : 0;
+  const base = { eyeHeight: eyeHeight(aimed), surface: 'wetting' as const, liquid: random.pick(['water', 'brine'] as const) };
+  const value = point(tool, aimed, ...(difference ? [from + 0.15 * capacity, 0.95 * capacity] as const : inner(tool.range, 0.04, 0.95)));
+  return difference ? { value, from, ...base } : { value, ...base };
+}
+
+/** How far thermometers are off, in divisions: enough to matter, and either way. */
+function thermometerError(tool: ScaleTool, { random }: Aimed): number {
+  const divisions = 0.5 + random.uniform();
+  return Number(((random.uniform() < 0.5 ? -1 : 1) * divisions * tool.division).toFixed(2));
+}
+
+function drawThermometer(tool: ScaleTool, aimed: Aimed): Situation {
+  const { random, at } = aimed;
+  const [least, most] = tool.range;
+  const below = sometimes(aimed, 'sign-lost', 0.12);
+  const corrected = sometimes(aimed, 'zero-ignored', 0.2) || at('zero-sign');
+  const value = below ? point(tool, aimed, 0.85 * least, 0.05 * least) : point(tool, aimed, Math.max(0, least) + 0.04 * most, 0.92 * most);
+  const room = Math.min(most, 18 + 6 * random.uniform());
+  return {
+    value,
+    eyeHeight: eyeHeight(aimed),
+    liquid: below ? 'brine and ice' : 'water',
+    ...(corrected ? { zeroError: thermometerError(tool, aimed) } : {}),
+    ...(at('unsettled') ? { settled: false, shown: Number(room.toFixed(2)) } : {}),
+  };
+}
+
+function drawRuler(tool: ScaleTool, aimed: Aimed): Situation {
+  const { random } = aimed;
+  const bare = tool.body.kind === 'rule' ? tool.body.bareEnd : 0;
+  const elsewhere = sometimes(aimed, 'end-not-zero', 0.3);
+  const [, most] = tool.range;
+  const labels = Math.max(1, Math.floor((0.3 * most) / tool.scale.labelEvery));
+  const from = elsewhere && (bare === 0 || random.uniform() < 0.5) ? (1 + random.below(labels)) * tool.scale.labelEvery : 0;
+  const longest = Math.min(0.9 * most, most - from - tool.division);
+  return {
+    value: point(tool, aimed, 0.06 * most, longest),
+    eyeHeight: eyeHeight(aimed),
+    thing: random.pick(THINGS),
+    ...(from > 0 ? { from } : {}),
+    ...(bare > 0 && (elsewhere || random.uniform() < 0.5) ? { endOffset: bare } : {}),
+  };
+}
+
+function drawOnScale(tool: ScaleTool, aimed: Aimed): Situation {
+  switch (tool.body.kind) {
+    case 'tube':
+      return tool.body.made === 'to-deliver' ? drawDelivery(tool, aimed) : drawTube(tool, aimed);
+    case 'beaker':
+    case 'cone':
+      return { value: point(tool, aimed, ...inner(tool.range, 0.08, 0.94)), eyeHeight: eyeHeight(aimed), surface: 'wetting', liquid: aimed.random.pick(LIQUIDS) };
+    case 'thread':
+      return drawThermometer(tool, aimed);
+    case 'float':
+      return { value: point(tool, aimed, ...inner(tool.range, 0.06, 0.94)), eyeHeight: eyeHeight(aimed), liquid: FLOATED[tool.range[0]] ?? 'brine' };
+    case 'rule':
+      return drawRuler(tool, aimed);
+  }
+}
+
+function drawRing({ volume, tolerance }: RingTool, aimed: Aimed): Situation {
+  return { value: Number((volume + tolerance.a * (2 * aimed.random.uniform() - 1)).toFixed(4)), eyeHeight: eyeHeight(aimed), surface: 'wetting', liquid: aimed.random.pick(LIQUIDS) };
+}
+
+/** Draws what stands on the bench, so that the aimed slips can be made on it. */
+export function drawSituation(instrument: Instrument, random: Random, aim: readonly string[], rules: HouseRules): Situation {
+  const aimed: Aimed = { random, rules, at: (slip) => aim.includes(slip), any: aim.length > 0 };
+  if (instrument.reads === 'scale') return drawOnScale(instrument, aimed);
+  if (instrument.reads === 'ring') return drawRing(instrument, aimed);
+  const digits = Math.round((0.02 + 0.96 * random.uniform()) * (instrument.range[1] / instrument.division));
+  return { value: multipleOf(instrument.division, aimed.at('trailing-zero-dropped') ? Math.round(digits / 10) * 10 : digits) };
+}

@@ -1,0 +1,43 @@
+import { isDifference } from './correction.ts';
+import { acceptanceBand, estimateFor, HAIR, readingStep, stepOfDivision, type ReadingStep } from './expected-reading.ts';
+import { instrumentOf, type ReadingTask } from './reading-task.ts';
+
+/** Scatter of an estimated digit, in divisions: 0.07 for the eye and the rounding to a tenth. */
+const SCATTER = 0.08;
+
+/** What an entry is compared with: the instrument's step and division, the accepted band and the scatter. */
+export interface Measure extends ReadingStep {
+  readonly division: number;
+  readonly band: number;
+  readonly scatter: number;
+  /** Another place the last digit may have: who mistakes a division may still write as many decimals as the class does on this tool. */
+  readonly otherPlace: number | null;
+}
+
+/** Tasks never change, so it is worked out once for each. */
+const MEASURES = new WeakMap<ReadingTask, Measure>();
+
+export function measureOf(task: ReadingTask): Measure {
+  const known = MEASURES.get(task) ?? measured(task);
+  MEASURES.set(task, known);
+  return known;
+}
+
+function measured(task: ReadingTask): Measure {
+  const instrument = instrumentOf(task);
+  const difference = isDifference(task);
+  return {
+    ...readingStep(instrument, task.rules),
+    division: instrument.division,
+    band: acceptanceBand(instrument, task.rules, difference),
+    scatter: instrument.reads === 'scale' ? SCATTER * instrument.division * (difference ? Math.SQRT2 : 1) : HAIR,
+    otherPlace: null,
+  };
+}
+
+/** How somebody reads who takes a division of the scale for another size. */
+export function measureWith(task: ReadingTask, division: number): Measure {
+  const instrument = instrumentOf(task);
+  const { band, division: real, place } = measureOf(task);
+  return { ...stepOfDivision(division, estimateFor(instrument, task.rules)), division, band: (band * division) / real, scatter: SCATTER * division, otherPlace: place };
+}

@@ -1,0 +1,33 @@
+import type { Instrument, ScaleTool } from '../instruments/instrument.ts';
+import { askedFor } from './correction.ts';
+import { instrumentOf, type ReadingTask } from './reading-task.ts';
+
+/** What a student would call the tool in a question. */
+function called({ body, skill }: ScaleTool): string {
+  if (body.kind === 'beaker') return 'beaker';
+  if (body.kind === 'cone') return 'flask';
+  return skill === 'burettes' ? 'burette' : skill === 'graduated-pipettes' ? 'pipette' : 'cylinder';
+}
+
+function onScale(tool: ScaleTool, task: ReadingTask): string {
+  const { liquid = 'liquid', thing = 'thing' } = task.situation;
+  switch (tool.body.kind) {
+    case 'rule':
+      return `How long is the ${thing}?`;
+    case 'thread':
+      return askedFor(task) === 'observed' ? 'What does the thermometer show?' : `How warm is the ${liquid}?`;
+    case 'float':
+      return `How dense is the ${liquid}?`;
+    default:
+      if (askedFor(task) === 'delivered') return `How much ${liquid} has run out of the ${called(tool)}?`;
+      return tool.scale.direction === 'down' ? `What does the ${called(tool)} read?` : `How much ${liquid} is in the ${called(tool)}?`;
+  }
+}
+
+/** The question a task asks, in the words of a bench. */
+export function questionFor(task: ReadingTask): string {
+  const instrument: Instrument = instrumentOf(task);
+  const { liquid = 'liquid' } = task.situation;
+  if (instrument.reads === 'ring') return instrument.made === 'to-deliver' ? `How much ${liquid} does this pipette deliver from its ring?` : `How much ${liquid} does this flask hold up to its ring?`;
+  return instrument.reads === 'scale' ? onScale(instrument, task) : 'What does the balance show?';
+}

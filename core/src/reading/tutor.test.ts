@@ -1,0 +1,129 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { seededRandom } from '../simulation/random.ts';
+import { drawTask, predictedEntries } from './draw-task.ts';
+import { expectedReading } from './expected-reading.ts';
+import { completeRules } from './house-rules.ts';
+import { asOperated } from './operation.ts';
+import { benchInstrumentIds, planRound } from './plan-round.ts';
+import type { ReadingTask } from './reading-task.ts';
+import { slipById } from './slips/registry.ts';
+import { faded, MADE, NO_HABIT, planForBelief, PRIOR, updated, type Belief } from './tutor.ts';
+
+const rules = completeRules();
+const total = (belief: Belief): number => Object.values(belief).reduce((sum, weight) => sum + weight, 0);
+const level = (task: ReadingTask): ReadingTask => asOperated(task, { eyeHeight: 0, inLiquidFor: 60_000 });
+const right = (task: ReadingTask): string => `${expectedReading(task).text} ${expectedReading(task).unit}`;
+
+function after(slip: string, tool: string, readings: number): Belief {
+  let belief: Belief = PRIOR;
+  for (let seed = 0; seed < readings; seed += 1) {
+    const drawn = drawTask(tool, { seed, aim: [slip], rules });
+    const read = slip.startsWith('eye-') ? drawn : level(drawn);
+    belief = updated(belief, drawn, read, predictedEntries(read, slipById(slip))[0]!);
+  }
+  return belief;
+}
+
+describe('what is believed', () => {
+  it('begins as a distribution, in which most slips are possible and none is likely', () => {
+    expect(total(PRIOR)).toBeCloseTo(1, 12);
+    for (const [id, weight] of Object.entries(PRIOR)) if (id !== NO_HABIT) expect(weight).toBeLessThan(0.1);
+  });
+
+  it.each([['cylinder-50', 'meniscus-edge'], ['burette-50', 'upside-down'], ['thermometer-degree', 'sign-lost'], ['thermometer-degree', 'zero-sign'], ['ruler-inch', 'sixteenths-as-tenths'], ['cylinder-100', 'eye-high'], ['cylinder-50', 'unit-missing']])('on a %s, %s made three times is a habit', (tool, slip) => {
+    const belief = after(slip, tool, 3);
+    expect(total(belief)).toBeCloseTo(1, 9);
+    expect(belief[slip]).toBeGreaterThan(0.9);
+  });
+
+  it('grows careful with sound readings', () => {
+    let belief: Belief = PRIOR;
+    for (let seed = 0; seed < 12; seed += 1) {
+      const drawn = drawTask('cylinder-50', { seed, rules });
+      belief = updated(belief, drawn, level(drawn), right(drawn));
+    }
+    expect(belief[NO_HABIT]).toBeGreaterThan(PRIOR[NO_HABIT]! + 0.1);
+    expect(belief['meniscus-edge']).toBeLessThan(PRIOR['meniscus-edge']!);
+    // Cylinders say nothing of what is only ever done with a thermometer.
+    expect(belief['sign-lost']! / PRIOR['sign-lost']!).toBeCloseTo(belief['zero-sign']! / PRIOR['zero-sign']!, 6);
+  });
+
+  it('counts an eye that was brought to the level against the habit of leaving it', () => {
+    const drawn = drawTask('cylinder-50', { seed: 3, aim: ['eye-high'], rules });
+    const belief = updated(PRIOR, drawn, level(drawn), right(drawn));
+    expect(belief['eye-high']! / PRIOR['eye-high']!).toBeLessThan(1.2 * (1 - MADE) * (belief[NO_HABIT]! / PRIOR[NO_HABIT]!));
+  });
+
+  it('lets an old habit fade, and learns nothing from what cannot be read', () => {
+    const sure = after('meniscus-edge', 'cylinder-50', 4);
+    const drawn = drawTask('cylinder-50', { seed: 1, rules });
+    expect(updated(sure, drawn, drawn, 'about half')).toBe(sure);
+    expect(faded(sure)['meniscus-edge']).toBeLessThan(sure['meniscus-edge']!);
+    expect(total(faded(sure))).toBeCloseTo(1, 12);
+  });
+
+  it('stays a distribution whatever is written', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 300 }), fc.integer({ min: 0, max: 9999 }), (seed, digits) => {
+        const drawn = drawTask('burette-50', { seed, rules });
+        const belief = updated(PRIOR, drawn, level(drawn), `${(digits / 100).toFixed(2)} mL`);
+        expect(total(belief)).toBeCloseTo(1, 9);
+        expect(Math.min(...Object.values(belief))).toBeGreaterThanOrEqual(0);
+      }),
+      { numRuns: 60 },
+    );
+  });
+});
+
+describe('what is set next', () => {
+  const plan = (belief: Belief, options: Partial<Parameters<typeof planForBelief>[1]> = {}) => planForBelief(belief, { tools: [], count: 5, seed: 4, rules, ...options });
+
+  it('is the same from the same seed, and names tools of the bench', () => {
+    expect(plan(PRIOR)).toEqual(plan(PRIOR));
+    for (const { instrumentId } of plan(PRIOR, { count: 20 })) expect(benchInstrumentIds()).toContain(instrumentId);
+  });
+
+  it('keeps to the tools that are named', () => {
+    expect(new Set(plan(PRIOR, { tools: ['ruler-inch'], count: 8 }).map((item) => item.instrumentId))).toEqual(new Set(['ruler-inch']));
+  });
+
+  it.each([['sign-lost', 'thermometer-degree'], ['what-is-left', 'burette-50'], ['other-scale', 'cylinder-100']])('asks again where it is between %s and nothing', (slip) => {
+    const unsure = { ...Object.fromEntries(Object.keys(PRIOR).map((id) => [id, 0.0005])), [slip]: 0.45, [NO_HABIT]: 0.5 };
+    const [first] = plan(unsure, { count: 1 });
+    const drawn = level(drawTask(first!.instrumentId, { seed: first!.seed, aim: first!.aim, rules }));
+    expect(predictedEntries(drawn, slipById(slip)).length).toBeGreaterThan(0);
+  });
+
+  it('looks again at what was cured, one item in five', () => {
+    const items = plan(PRIOR, { count: 10, revisit: ['sign-lost'] });
+    expect(items[4]!.aim).toContain('sign-lost');
+    expect(items[9]!.aim).toContain('sign-lost');
+  });
+
+  it('plans rounds without a belief too: every family named comes up', () => {
+    const families = ['burette-50', 'cylinder-100', 'ruler-inch'];
+    expect(new Set(planRound(families, 9, 1, rules).map((item) => item.instrumentId))).toEqual(new Set(families));
+  });
+
+  it('finds a learner’s slip sooner than chance does', () => {
+    const random = seededRandom(11);
+    const readings = (choose: (belief: Belief) => { instrumentId: string; seed: number; aim: readonly string[] }, slip: string): number => {
+      let belief: Belief = PRIOR;
+      for (let count = 1; count <= 40; count += 1) {
+        const item = choose(belief);
+        const drawn = drawTask(item.instrumentId, { seed: item.seed, aim: item.aim, rules });
+        const read = level(drawn);
+        const wrong = random.uniform() < MADE ? predictedEntries(read, slipById(slip))[0] : undefined;
+        belief = updated(belief, drawn, read, wrong ?? right(read));
+        if (belief[slip]! > 0.95) return count;
+      }
+      return 40;
+    };
+    const slips = ['sign-lost', 'zero-ignored', 'what-is-left', 'end-not-zero', 'meniscus-edge', 'other-scale'];
+    const chosen = slips.map((slip) => readings((belief) => plan(belief, { count: 1, seed: random.below(1e9) })[0]!, slip));
+    const byChance = slips.map((slip) => readings(() => ({ ...planRound([], 1, random.below(1e9), rules)[0]!, aim: [] }), slip));
+    const sum = (values: number[]): number => values.reduce((all, value) => all + value, 0);
+    expect(sum(chosen)).toBeLessThan(sum(byChance) / 2);
+  });
+});

@@ -1,0 +1,160 @@
+import { describe, expect, it } from 'vitest';
+import { asOperated, diagnose, drawTask, pictureOf, seededRandom, slipsOn, type ReadingTask, type RulerPicture } from '../../src/index.ts';
+import type { Random } from '../../src/simulation/random.ts';
+import { decimalsFor, SCATTER, stepFor } from './upright-reader.ts';
+
+/** A reader of rulers who has only the picture: where the lines stand, what is printed on them, and where the thing ends. */
+interface RulerReader {
+  readonly picture: RulerPicture;
+  readonly random: Random;
+}
+
+function rulerOf(task: ReadingTask): RulerPicture {
+  const picture = pictureOf(task);
+  if (picture.kind !== 'ruler') throw new Error('a ruler is drawn as one');
+  return picture;
+}
+
+interface Counted {
+  readonly zeroX: number;
+  readonly division: number;
+  readonly spacing: number;
+  readonly label: number;
+}
+
+function counted({ picture }: RulerReader): Counted {
+  const labels = picture.marks.flatMap(({ x, label }) => (label === null ? [] : [{ x, number: Number(label) }]));
+  const [first, second] = [labels[0]!, labels[1]!];
+  const spaces = picture.marks.filter(({ x }) => x > first.x + 1e-6 && x <= second.x + 1e-6).length;
+  return { zeroX: first.x, division: (second.number - first.number) / spaces, spacing: (second.x - first.x) / spaces, label: second.number - first.number };
+}
+
+/** Sixteenths are written as decimals to a hundredth, everything else by tenths or fifths of a division. */
+function step(division: number): number {
+  return division < 0.1 ? 0.01 : stepFor(division);
+}
+
+function numberAt(reader: RulerReader, x: number): number {
+  const { zeroX, spacing, division } = counted(reader);
+  return ((x - zeroX) / spacing + SCATTER * reader.random.normal()) * division;
+}
+
+function rounded(reader: RulerReader, number: number): number {
+  const size = step(counted(reader).division);
+  return Math.round(number / size) * size;
+}
+
+function written(reader: RulerReader, number: number): string {
+  return `${(rounded(reader, number) + 0).toFixed(decimalsFor(step(counted(reader).division)))} ${reader.picture.unitMark}`;
+}
+
+/** Where the thing begins is always at a label, and is read there. */
+function beginning(reader: RulerReader): number {
+  const { zeroX, spacing, division } = counted(reader);
+  return Math.round((reader.picture.thing.fromX - zeroX) / spacing) * division;
+}
+
+function length(reader: RulerReader, x: number, change: (number: number) => number = (number) => number): string {
+  return written(reader, change(numberAt(reader, x)) - beginning(reader));
+}
+
+const far = ({ picture }: RulerReader): number => picture.thing.toX;
+const careful = (reader: RulerReader): string => length(reader, far(reader));
+const passed = (reader: RulerReader, number: number): number => Math.floor(number / counted(reader).label + 1e-9) * counted(reader).label;
+
+function bare(text: string): { digits: string; unit: string } {
+  const [digits = '', unit = ''] = text.split(' ');
+  return { digits, unit };
+}
+
+const HABITS: Record<string, (reader: RulerReader) => string> = {
+  'eye-aside': (reader) => length(reader, far(reader) + (reader.picture.eye.height * reader.picture.eye.gap) / reader.picture.eye.distance),
+  'rounded-up': (reader) => length(reader, far(reader), (number) => number + counted(reader).division),
+  'label-above': (reader) => length(reader, far(reader), (number) => 2 * passed(reader, number) + counted(reader).label - number),
+  'marks-counted': (reader) =>
+    length(reader, far(reader), (number) => {
+      const { label, division } = counted(reader);
+      const spaces = Math.round(label / division);
+      return passed(reader, number) + ((number - passed(reader, number)) * spaces) / (spaces + 1);
+    }),
+  'division-miscounted': (reader) => {
+    const { division } = counted(reader);
+    const number = numberAt(reader, far(reader));
+    const taken = division < 1 ? 0.1 : 1;
+    const value = passed(reader, number) + ((number - passed(reader, number)) / division) * taken - beginning(reader);
+    return `${(Math.round(value / stepFor(taken)) * stepFor(taken)).toFixed(decimalsFor(stepFor(taken)))} ${reader.picture.unitMark}`;
+  },
+  'sixteenths-as-tenths': (reader) => {
+    const number = numberAt(reader, far(reader));
+    const inches = passed(reader, number);
+    const sixteenths = Math.round((number - inches) * 16);
+    return `${(inches + sixteenths / (sixteenths < 10 ? 10 : 100) - beginning(reader)).toFixed(2)} in`;
+  },
+  'end-not-zero': (reader) => {
+    if (beginning(reader) > 0) return written(reader, numberAt(reader, far(reader)));
+    const { zeroX, spacing, division } = counted(reader);
+    return written(reader, numberAt(reader, far(reader)) + (zeroX / spacing) * division * (reader.random.uniform() < 0.5 ? 1 : -1));
+  },
+  'power-of-ten': (reader) => {
+    const { digits, unit } = bare(careful(reader));
+    return `${(Number(digits) * 10).toFixed(Math.max(0, (digits.split('.')[1]?.length ?? 0) - 1))} ${unit}`;
+  },
+  transposed: (reader) => {
+    const { digits, unit } = bare(careful(reader));
+    const early = digits.replace(/(\d)(\.?)(?!\1)(\d)(?=.*\d)/, '$3$2$1');
+    return `${early === digits ? digits.replace(/(\d)(\.?)(?!\1)(\d)/, '$3$2$1') : early} ${unit}`;
+  },
+  'dropped-digit': (reader) => {
+    const { division } = counted(reader);
+    const { digits, unit } = bare(careful(reader));
+    const decimals = decimalsFor(step(division));
+    // On sixteenths, fives and tens who does not estimate writes the last mark; elsewhere the last digit is left off.
+    const addsNoPlace = division < 0.1 || Math.round(division * 10) % 10 === 5 || division >= 10;
+    return addsNoPlace ? `${(Math.floor(Number(digits) / division + 1e-9) * division).toFixed(decimals)} ${unit}` : `${digits.slice(0, -1).replace(/\.$/, '')} ${unit}`;
+  },
+  'trailing-zero-dropped': (reader) => {
+    const { division } = counted(reader);
+    const mark = Math.round(numberAt(reader, far(reader)) / division) * division - beginning(reader);
+    return `${mark.toFixed(decimalsFor(step(division)) - 1)} ${reader.picture.unitMark}`;
+  },
+  'extra-digit': (reader) => {
+    const { digits, unit } = bare(careful(reader));
+    return `${digits}${digits.includes('.') ? '5' : '.5'} ${unit}`;
+  },
+  'unit-missing': (reader) => bare(careful(reader)).digits,
+  'unit-wrong': (reader) => `${bare(careful(reader)).digits} mL`,
+};
+
+const TOOLS = ['ruler-millimetre', 'ruler-half-centimetre', 'ruler-centimetre', 'ruler-decimetre', 'ruler-inch'];
+const worked = (task: ReadingTask, slip: string): ReadingTask => asOperated(task, { eyeHeight: slip === 'eye-aside' ? task.situation.eyeHeight! : 0 });
+const cases = TOOLS.flatMap((tool) => slipsOn(tool).map((slip) => [tool, slip] as const));
+
+describe('a simulated student at a ruler with one slip', () => {
+  it.each(cases)('%s, %s: named first in at least 95 in 100 of 200 items', (tool, slip) => {
+    const random = seededRandom(30_000 + slip.length);
+    const habit = HABITS[slip];
+    expect(habit, `nobody here has the habit ${slip}`).toBeDefined();
+    const items = Array.from({ length: 200 }, (_, seed) => worked(drawTask(tool, { seed, aim: [slip] }), slip));
+    const named = items.filter((task) => diagnose(task, habit!({ picture: rulerOf(task), random })).slips[0]?.ids.join() === slip);
+    expect(named.length).toBeGreaterThanOrEqual(190);
+  });
+});
+
+describe('a careful reader of rulers', () => {
+  it.each(TOOLS)('%s: is judged sound in at least 99 in 100 of 2000 items', (tool) => {
+    const random = seededRandom(7);
+    const sound = Array.from({ length: 2000 }, (_, seed) => worked(drawTask(tool, { seed }), '')).filter((task) => diagnose(task, careful({ picture: rulerOf(task), random })).verdict === 'sound');
+    expect(sound.length).toBeGreaterThanOrEqual(1980);
+  });
+
+  it('who writes inches and a fraction is judged sound in at least 99 in 100', () => {
+    const random = seededRandom(8);
+    const tasks = Array.from({ length: 1000 }, (_, seed) => worked(drawTask('ruler-inch', { seed }), ''));
+    const sound = tasks.filter((task) => {
+      const reader = { picture: rulerOf(task), random };
+      const sixteenths = Math.round((numberAt(reader, far(reader)) - beginning(reader)) * 16);
+      return diagnose(task, `${Math.floor(sixteenths / 16)} ${sixteenths % 16}/16 in`).verdict === 'sound';
+    });
+    expect(sound.length).toBeGreaterThanOrEqual(990);
+  });
+});
