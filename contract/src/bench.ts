@@ -1,7 +1,8 @@
 import type { Feedback, HouseRules, Outcome, Picture, SlipExplained } from '@green-beam/core';
-import { array, number, object, string, type InferType } from 'yup';
+import { array, mixed, number, object, string, type InferType } from 'yup';
 
-export const newRound = object({ instrumentId: string().max(60).nullable().default(null) });
+/** Tools of a round; none named means all of them. */
+export const newRound = object({ instrumentIds: array().of(string().max(60).required()).max(60, 'More than 60 tools.').default([]), setRoundId: string().uuid('That is not a round.').nullable().default(null) });
 export type NewRound = InferType<typeof newRound>;
 
 /** How far a reading has come. */
@@ -11,14 +12,19 @@ export type TaskState = 'open' | 'tried' | 'closed';
 export interface BenchTask {
   readonly id: string;
   readonly position: number;
+  readonly question: string;
   readonly picture: Picture;
   readonly hints: readonly string[];
   readonly unit: string;
+  /** Entries it takes before the answer is shown. */
+  readonly tries: number;
   readonly state: TaskState;
 }
 
 export interface BenchRound {
   readonly id: string;
+  /** Title of the set round it belongs to; null for one’s own practice. */
+  readonly title: string | null;
   readonly tasks: readonly BenchTask[];
   /** Readings already taken, in divisions from the true value; only of closed tasks. */
   readonly strip: readonly StripMark[];
@@ -34,7 +40,7 @@ export interface StripMark {
 
 /** Something the student did with the tool, in order, with milliseconds since the picture appeared. */
 export const benchAction = object({
-  kind: string<'eye' | 'loupe' | 'hint' | 'described'>().oneOf(['eye', 'loupe', 'hint', 'described'] as const).required(),
+  kind: string<'eye' | 'loupe' | 'hint' | 'described' | 'lower' | 'drain'>().oneOf(['eye', 'loupe', 'hint', 'described', 'lower', 'drain'] as const).required(),
   at: number().min(0).max(86_400_000).required(),
   to: number().nullable().default(null),
 });
@@ -72,7 +78,7 @@ export interface AttemptShown {
   readonly entry: string;
   readonly verdict: Outcome;
   readonly slips: readonly SlipExplained[];
-  readonly expected: string | null;
+  readonly expected: { readonly text: string; readonly unit: string } | null;
   readonly offBy: number | null;
   readonly tryNumber: number;
   readonly hints: number;
@@ -107,3 +113,10 @@ export interface RulesShown {
   readonly rules: HouseRules;
 }
 
+/** A new version of a class’s rules; `after` is the version it was made from, so that nobody’s change is lost unseen. */
+export const newRules = object({
+  name: string().trim().max(60, 'The name has more than 60 characters.').required('Give these rules a name.'),
+  rules: mixed<Partial<HouseRules>>((value): value is Partial<HouseRules> => typeof value === 'object' && value !== null && !Array.isArray(value)).required('The rules are missing.'),
+  after: number().integer().min(1).required('Say which version these rules change.'),
+});
+export type NewRules = InferType<typeof newRules>;

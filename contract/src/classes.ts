@@ -11,7 +11,7 @@ export interface ClassDetails extends ClassSummary {
   readonly code: string;
   readonly codeOpen: boolean;
   readonly rulesName: string;
-  readonly roster: readonly { readonly id: string; readonly firstName: string; readonly lastName: string; readonly label: string; readonly hasPin: boolean }[];
+  readonly roster: readonly { readonly id: string; readonly firstName: string; readonly lastName: string; readonly label: string; readonly hasPin: boolean; readonly archived: boolean }[];
   readonly teachers: readonly { readonly id: string; readonly name: string; readonly email: string }[];
 }
 
@@ -22,6 +22,10 @@ export type NewClass = InferType<typeof newClass>;
 
 export const classChange = object({ name: className.min(1, 'Give the class a name.').optional(), codeOpen: boolean().optional(), archived: boolean().optional() }).noUnknown();
 export type ClassChange = InferType<typeof classChange>;
+
+/** A student who is put away can neither sign in nor be seen among the others; nothing is lost. */
+export const studentChange = object({ archived: boolean().required('Say whether the student is put away.') });
+export type StudentChange = InferType<typeof studentChange>;
 
 export const rosterRow = object({
   firstName: string().trim().max(60, 'The first name has more than 60 characters.').required('The first name is missing.'),

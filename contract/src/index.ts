@@ -3,3 +3,4 @@ export * from './classes.ts';
 export * from './bench.ts';
 export * from './notebook.ts';
 export * from './problem.ts';
+export * from './set-rounds.ts';

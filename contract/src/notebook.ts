@@ -29,6 +29,8 @@ export interface RunPage extends RunSummary {
   readonly people: Readonly<Record<string, { readonly label: string; readonly initials: string }>>;
   readonly events: readonly RunEvent[];
   readonly mayWrite: boolean;
+  /** A teacher may hand it back to the group to go on with. */
+  readonly mayGiveBack: boolean;
 }
 
 export const newRunEvent = object({

@@ -4,4 +4,6 @@ export interface Problem {
   readonly message: string;
   /** The field of the request that was wrong, where one was. */
   readonly field: string | null;
+  /** Set when the token sent along is no longer the session's; a fresh one comes with the session. */
+  readonly staleToken?: true;
 }

@@ -18,7 +18,9 @@ import { benchRoutes } from './routes/bench.ts';
 import { classRoutes } from './routes/classes.ts';
 import { liveRoutes } from './routes/live.ts';
 import { notebookRoutes } from './routes/notebook.ts';
+import { rulesRoutes } from './routes/rules.ts';
 import { schoolRoutes } from './routes/school.ts';
+import { setRoundRoutes } from './routes/set-rounds.ts';
 import { sessionRoutes } from './routes/session.ts';
 
 /** What the application is made of. */
@@ -91,7 +93,7 @@ function api(parts: Parts): express.Router {
     response.set('cache-control', 'no-store');
     next();
   });
-  routes.use(sessionRoutes(config, (request) => generateToken(request)), classRoutes(sequelize), schoolRoutes(), benchRoutes(), notebookRoutes(), liveRoutes(events));
+  routes.use(sessionRoutes(config, (request) => generateToken(request)), classRoutes(sequelize), schoolRoutes(), rulesRoutes(), setRoundRoutes(), benchRoutes(), notebookRoutes(), liveRoutes(events));
   routes.use(() => {
     throw notFound();
   });

@@ -2,8 +2,13 @@ import pg from 'pg';
 import type { Sequelize } from 'sequelize';
 import { SequelizeStorage, Umzug } from 'umzug';
 import * as firstLight from './migrations/0001-first-light.ts';
+import * as handingIn from './migrations/0002-handing-in.ts';
+import * as studentsArchive from './migrations/0003-students-archive.ts';
+import * as roundTools from './migrations/0004-round-tools.ts';
+import * as tutor from './migrations/0005-tutor.ts';
+import * as setRounds from './migrations/0006-set-rounds.ts';
 
-const MIGRATIONS = [firstLight];
+const MIGRATIONS = [firstLight, handingIn, studentsArchive, roundTools, tutor, setRounds];
 
 /** Brings the database to the present shape; each migration runs once, in its own transaction. */
 export async function migrate(sequelize: Sequelize): Promise<void> {

@@ -38,7 +38,7 @@ function answerTo(error: unknown): { status: number; problem: Problem } {
   if (NAMED_BY_CORE.some((kind) => error instanceof kind)) return { status: 400, problem: { message: (error as Error).message, field: (error as Error).message.split(':')[0] ?? null } };
   if (isLostConnection(error)) return { status: 503, problem: { message: 'The server cannot reach its database just now. What you wrote is kept in this browser and will be sent again.', field: null } };
   const status = (error as { status?: unknown }).status;
-  if (status === 403) return { status, problem: { message: 'This page has grown stale. Load it again and repeat what you did.', field: null } };
+  if (status === 403) return { status, problem: { message: 'This page has grown stale. Load it again and repeat what you did.', field: null, staleToken: true } };
   if (typeof status === 'number' && status >= 400 && status < 500) return { status, problem: { message: 'The request could not be read.', field: null } };
   return { status: 500, problem: { message: 'Something went wrong on the server. What you wrote is still in this browser.', field: null } };
 }

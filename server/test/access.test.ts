@@ -34,6 +34,10 @@ const TEACHERS = { ...MEMBERS, student: 403 };
 
 const ROUTES: readonly [method: string, path: string, refused: Record<string, number>][] = [
   ['GET', '/rules', MEMBERS],
+  ['POST', '/rules', TEACHERS],
+  ['GET', '/set-rounds', MEMBERS],
+  ['POST', '/set-rounds', TEACHERS],
+  ['POST', `/set-rounds/${randomUUID()}/withdraw`, TEACHERS],
   ['GET', '/rounds/current', MEMBERS],
   ['POST', '/rounds', MEMBERS],
   ['POST', '/attempts', MEMBERS],
@@ -43,6 +47,8 @@ const ROUTES: readonly [method: string, path: string, refused: Record<string, nu
   ['POST', '/runs', MEMBERS],
   ['GET', `/runs/${randomUUID()}`, MEMBERS],
   ['POST', `/runs/${randomUUID()}/events`, MEMBERS],
+  ['POST', `/runs/${randomUUID()}/hand-in`, MEMBERS],
+  ['POST', `/runs/${randomUUID()}/give-back`, TEACHERS],
   ['GET', '/events', MEMBERS],
   ['GET', '', TEACHERS],
   ['PATCH', '', TEACHERS],
@@ -53,6 +59,7 @@ const ROUTES: readonly [method: string, path: string, refused: Record<string, nu
   ['POST', '/students/:student/pin-reset', TEACHERS],
   ['GET', '/students/:student/record', TEACHERS],
   ['GET', '/students/:student/export', TEACHERS],
+  ['PATCH', '/students/:student', TEACHERS],
   ['DELETE', '/students/:student', TEACHERS],
   ['POST', '/teachers', TEACHERS],
   ['DELETE', `/teachers/${randomUUID()}`, TEACHERS],

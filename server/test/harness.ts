@@ -57,9 +57,35 @@ export async function startTestServer(): Promise<TestServer> {
   };
 }
 
+/** An event stream of a class, opened as a visitor. */
+export interface HeardStream {
+  /** Reads on until the text heard so far matches, and returns it. */
+  until(pattern: RegExp): Promise<string>;
+  close(): void;
+}
+
+export async function streamOf(visitor: Visitor, path: string): Promise<HeardStream> {
+  const controller = new AbortController();
+  const response = await fetch(visitor.base + path, { headers: { cookie: visitor.cookies }, signal: controller.signal });
+  const reader = response.body!.getReader();
+  const decoder = new TextDecoder();
+  let heard = decoder.decode((await reader.read()).value);
+  return {
+    until: async (pattern) => {
+      while (!pattern.test(heard)) {
+        const { value, done } = await reader.read();
+        if (done) throw new Error(`The stream ended before ${pattern} was heard.`);
+        heard += decoder.decode(value);
+      }
+      return heard;
+    },
+    close: () => controller.abort(),
+  };
+}
+
 export interface Answer {
   readonly status: number;
-  readonly body: any; // eslint-disable-line @typescript-eslint/no-explicit-any
+  readonly body: any;
   readonly text: string;
 }
 
@@ -140,9 +166,9 @@ export async function asTeacher(base: string, email: string): Promise<Visitor> {
   return visitor;
 }
 
-export async function asStudent(base: string, code: string, studentId: string): Promise<Visitor> {
+export async function asStudent(base: string, code: string, studentId: string, pin = PIN): Promise<Visitor> {
   const visitor = await new Visitor(base).open();
-  const { status } = await visitor.post('/session/student', { code, studentId, pin: PIN });
+  const { status } = await visitor.post('/session/student', { code, studentId, pin });
   if (status !== 200) throw new Error(`signing in as a student answered ${status}`);
   return visitor;
 }

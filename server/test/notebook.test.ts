@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { evaluateRun } from '@green-beam/core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { asStudent, asTeacher, makeSchool, makeStudent, startTestServer, type Visitor, type TestServer } from './harness.ts';
+import { asStudent, asTeacher, makeSchool, makeStudent, streamOf, startTestServer, type Visitor, type TestServer } from './harness.ts';
 
 let server: TestServer;
 let ada: Visitor;
@@ -81,6 +81,22 @@ describe('a group’s page', () => {
     expect((await ada.post(`${path()}/events`, { events: [event('mass.3', '54.32', { person: students[1] })] })).status).toBe(200);
   });
 
+  it('is told to whoever looks at the class', async () => {
+    const stream = await streamOf(teacher, `/classes/${classId}/events`);
+    await ada.post(`${path()}/events`, { events: [event('answer.tool', 'The cylinder.')] });
+    expect(await stream.until(/event: run/)).toContain(runId);
+    stream.close();
+  });
+
+  it('takes the tool of a column, a trial left out and answers, but no tool for what is not read', async () => {
+    const slots = [['instrument.before', 'cylinder-100'], ['excluded.3', 'an air bubble'], ['answer.repeats', 'They agree.'], ['temperature', '21'], ['accepted', 'bronze'], ['behaviour', 'sank']] as const;
+    expect((await ada.post(`${path()}/events`, { events: slots.map(([slot, text]) => event(slot, text)) })).status).toBe(200);
+    const { body } = await ben.get(path());
+    const evaluated = evaluateRun(body.protocol, { events: body.events }, body.rules);
+    expect(evaluated.instruments['before']).toBe('cylinder-100');
+    expect(evaluated.rows[2]!.excluded).toEqual({ reason: 'an air bubble', by: students[0] });
+  });
+
   it.each([
     ['slot', { slot: 'volume.1' }],
     ['slot', { slot: 'mass.99' }],
@@ -95,9 +111,46 @@ describe('a group’s page', () => {
     expect(body.field).toContain(field);
   });
 
+  it.each([0, 101])('takes between one and a hundred entries at once, not %d', async (count) => {
+    const { status, body } = await ada.post(`${path()}/events`, { events: Array.from({ length: count }, () => event('mass.1', '1')) });
+    expect(status).toBe(400);
+    expect(body.field).toBe('events');
+  });
+
   it('names what is wrong with a new laboratory', async () => {
     expect((await ada.post(`/classes/${classId}/runs`, { protocolId: 'alchemy', specimen: 'x' })).body.field).toBe('protocol');
     expect((await ada.post(`/classes/${classId}/runs`, { protocolId: 'solid-by-displacement', specimen: '' })).body.field).toBe('specimen');
     expect((await ada.post(`/classes/${classId}/runs`, { protocolId: 'solid-by-displacement', specimen: 'x', memberIds: [randomUUID()] })).body.field).toBe('memberIds');
+  });
+});
+
+describe('handing in', () => {
+  it('is for the group, closes the page, and is undone by the teacher only', async () => {
+    expect((await teacher.post(`${path()}/hand-in`)).status).toBe(403);
+    expect((await stranger.post(`${path()}/hand-in`)).status).toBe(403);
+    const stream = await streamOf(teacher, `/classes/${classId}/events`);
+    const handed = await ben.post(`${path()}/hand-in`);
+    expect(handed).toMatchObject({ status: 200, body: { mayWrite: false, mayGiveBack: false } });
+    expect(Date.parse(handed.body.handedInAt)).toBeGreaterThan(Date.now() - 60_000);
+    expect(await stream.until(/event: run/)).toContain(runId);
+    stream.close();
+
+    const late = await ada.post(`${path()}/events`, { events: [event('mass.5', '54.30')] });
+    expect(late).toMatchObject({ status: 409, body: { message: expect.stringContaining('handed in') } });
+    expect((await ada.post(`${path()}/hand-in`)).status).toBe(409);
+    expect((await ada.post(`${path()}/give-back`)).status).toBe(403);
+
+    expect((await teacher.get(path())).body.mayGiveBack).toBe(true);
+    expect((await teacher.post(`${path()}/give-back`)).body).toMatchObject({ handedInAt: null, mayGiveBack: false });
+    expect((await ada.post(`${path()}/events`, { events: [event('mass.5', '54.30')] })).status).toBe(200);
+  });
+
+  it('and everything else stops while the class is archived', async () => {
+    await teacher.send('PATCH', `/classes/${classId}`, { archived: true });
+    expect((await ada.post(`${path()}/hand-in`)).body.message).toContain('archived');
+    expect((await ada.post(`${path()}/events`, { events: [event('mass.6', '54.30')] })).body.message).toContain('archived');
+    expect((await ada.get(path())).body.mayWrite).toBe(false);
+    await teacher.send('PATCH', `/classes/${classId}`, { archived: false });
+    expect((await ada.get(path())).body.mayWrite).toBe(true);
   });
 });

@@ -4,7 +4,7 @@ import { offerAdministratorLink } from '../src/auth/first-administrator.ts';
 import { Attempt } from '../src/models/bench.ts';
 import { Student } from '../src/models/classes.ts';
 import { Person } from '../src/models/people.ts';
-import { asStudent, asTeacher, makeSchool, makeTeacher, PASSWORD, PIN, startTestServer, Visitor, type TestServer } from './harness.ts';
+import { asStudent, asTeacher, makeSchool, makeStudent, makeTeacher, PASSWORD, PIN, startTestServer, Visitor, type TestServer } from './harness.ts';
 
 let server: TestServer;
 let world: Awaited<ReturnType<typeof makeSchool>>;
@@ -133,6 +133,30 @@ describe('what becomes of the data', () => {
     const { body: page, text } = await teacher.get(url(`/runs/${run.id}`));
     expect(page.people[studentId].label).toBe('A former member');
     expect(text).not.toContain('Ben');
+  });
+
+  it('puts a student away: no way in, not seen among the others, nothing lost, and back again', async () => {
+    const { code } = (await teacher.get(url(''))).body;
+    const left = await makeStudent(world.schoolClass, 'Dora', 'Finch');
+    const dora = await asStudent(server.base, code, left);
+    const labels = async (): Promise<string[]> => (await (await visitor()).post('/session/class', { code })).body.students.map((one: { label: string }) => one.label);
+    expect(await labels()).toContain('Dora F.');
+    expect((await teacher.send('PATCH', url(`/students/${left}`), {})).body.field).toBe('archived');
+
+    const away = await teacher.send('PATCH', url(`/students/${left}`), { archived: true });
+    expect(away.body.roster.find((one: { id: string }) => one.id === left).archived).toBe(true);
+    expect((await dora.get(url('/rules'))).status).toBe(401);
+    expect(await labels()).not.toContain('Dora F.');
+    expect((await (await visitor()).post('/session/student', { code, studentId: left, pin: PIN })).status).toBe(404);
+    expect((await teacher.get(url('/board'))).text).not.toContain(left);
+    expect((await teacher.get(url('/classmates'))).text).not.toContain(left);
+    expect((await teacher.get(url(`/students/${left}/export`))).body.student.name).toBe('Dora Finch');
+    expect((await teacher.get(url('/export'))).text).toContain('Dora Finch');
+    expect((await teacher.post(url('/students'), { rows: [{ firstName: 'Dora', lastName: 'Finch' }] })).status).toBe(422);
+
+    await teacher.send('PATCH', url(`/students/${left}`), { archived: false });
+    expect(await labels()).toContain('Dora F.');
+    expect((await asStudent(server.base, code, left)).cookies).not.toBe('');
   });
 
   it('archives a class: it can be read, not written, and comes back', async () => {

@@ -54,13 +54,17 @@ export interface Present extends Identity {
 export async function presentPerson(request: Request): Promise<Present | null> {
   const { identity } = request.session;
   if (!identity) return null;
-  const person = await Person.findOne({ where: { id: identity.personId, schoolId: identity.schoolId, deletedAt: null } });
+  const { personId, classId, partners } = identity;
+  const [person, here, account] = await Promise.all([
+    Person.findOne({ where: { id: personId, schoolId: identity.schoolId, deletedAt: null } }),
+    classId === null ? [] : Student.findAll({ where: { classId, personId: [personId, ...partners], archivedAt: null } }),
+    classId === null ? Account.findByPk(personId) : null,
+  ]);
   if (!person) return null;
-  if (identity.classId !== null) {
-    const student = await Student.findOne({ where: { classId: identity.classId, personId: identity.personId } });
-    return student ? { ...identity, role: 'student', person } : null;
+  if (classId !== null) {
+    const isHere = (id: string): boolean => here.some((student) => student.personId === id);
+    return isHere(personId) ? { ...identity, partners: partners.filter(isHere), role: 'student', person } : null;
   }
-  const account = await Account.findByPk(identity.personId);
   return account ? { ...identity, role: account.role, person } : null;
 }
 

@@ -1,20 +1,25 @@
 import type { NewAttempt } from '@green-beam/contract';
-import { closesTask, CORE_VERSION, diagnose, instrumentById, pictureOf, withEyeAt, type HouseRules, type SlipHistory } from '@green-beam/core';
+import { closesTask, CORE_VERSION, diagnose, instrumentById, pictureOf, asOperated, type HouseRules, type ReadingTask, type SlipHistory } from '@green-beam/core';
 import type { CreationAttributes } from 'sequelize';
 import type { Attempt, Task } from '../models/bench.ts';
 import { taskOf } from './show.ts';
 
-type TaskRow = Pick<Task, 'classId' | 'id' | 'schoolId' | 'personId' | 'instrumentId' | 'situation' | 'rulesVersion'>;
+type TaskRow = Pick<Task, 'classId' | 'id' | 'schoolId' | 'personId' | 'instrumentId' | 'situation' | 'rulesVersion'> & { readonly tries?: number | undefined };
 
 /** An entry judged by the situation at Enter, as it will be stored, and whether it closes the task. */
 export interface JudgedAttempt {
   readonly row: CreationAttributes<Attempt>;
+  /** The task as it was set, and as it stood at Enter. */
+  readonly drawn: ReadingTask;
+  readonly read: ReadingTask;
   readonly closes: boolean;
 }
 
 /** Judges an attempt; `tryNumber` counts readable entries on the task, from 1. */
 export function judgeAttempt(task: TaskRow, body: NewAttempt, tryNumber: number, rules: HouseRules, history: SlipHistory): JudgedAttempt {
-  const reading = withEyeAt(taskOf(task, rules), body.eyeHeight);
+  const lowered = body.actions.find((action) => action.kind === 'lower');
+  const drawn = taskOf(task, rules);
+  const reading = asOperated(drawn, { eyeHeight: body.eyeHeight, inLiquidFor: lowered ? body.timeTaken - lowered.at : null });
   const diagnosis = body.kind === 'shown' ? null : diagnose(reading, body.entry, history);
   const verdict = diagnosis?.verdict ?? 'shown';
   const row: JudgedAttempt['row'] = {
@@ -38,5 +43,5 @@ export function judgeAttempt(task: TaskRow, body: NewAttempt, tryNumber: number,
     rulesVersion: task.rulesVersion,
     coreVersion: CORE_VERSION,
   };
-  return { row, closes: closesTask(verdict, tryNumber) };
+  return { row, drawn, read: reading, closes: closesTask(verdict, tryNumber, task.tries) };
 }

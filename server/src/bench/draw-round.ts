@@ -1,40 +1,34 @@
 import { randomInt, randomUUID } from 'node:crypto';
-import { CORE_VERSION, drawTask, instrumentById, instrumentIds, pictureOf, seededRandom, slipById, type HouseRules } from '@green-beam/core';
+import { CORE_VERSION, drawTask, pictureOf, planForAims, planForBelief, TRIES, type HouseRules, type PlannedItem } from '@green-beam/core';
 import type { CreationAttributes } from 'sequelize';
-import { Round, Task } from '../models/bench.ts';
+import { Round, Task, type SetRound } from '../models/bench.ts';
+import { knownOf, toRevisit, type Known } from './tutor.ts';
 
 export const ROUND_LENGTH = 10;
 
-/** What a round should be able to tell apart, in turn; null leaves an item to chance. */
-const AIMS = ['eye-high', 'meniscus-edge', null, 'label-above', 'rounded-up', 'eye-low', 'trailing-zero-dropped', null, 'marks-counted', 'other-scale'];
-
-/** Tools that the bench can draw. */
-export const BENCH_INSTRUMENTS = instrumentIds().filter((id) => instrumentById(id).reads === 'liquid-column');
-
-function aimFor(instrumentId: string, wanted: string | null | undefined): string[] {
-  const instrument = instrumentById(instrumentId);
-  if (!wanted || (slipById(wanted).id === 'other-scale' && !(instrument.reads === 'liquid-column' && instrument.mayHaveSecondScale))) return [];
-  return [wanted];
-}
-
-interface RoundFor {
+/** Whose round it is, and what it is drawn from. */
+export interface RoundFor {
   readonly classId: string;
   readonly schoolId: string;
   readonly personId: string;
-  /** Null mixes all tools. */
-  readonly instrumentId: string | null;
+  /** None named means all tools. */
+  readonly instrumentIds: readonly string[];
   readonly rules: HouseRules;
   readonly rulesVersion: number;
+  /** The round set by a teacher that this one answers; null for one’s own practice. */
+  readonly set: Pick<SetRound, 'id' | 'length' | 'aims' | 'tries' | 'hints'> | null;
+}
+
+function planned({ instrumentIds, rules, set }: RoundFor, known: Known, seed: number): PlannedItem[] {
+  const count = set?.length ?? ROUND_LENGTH;
+  if (set && set.aims.length > 0) return planForAims(instrumentIds, set.aims, count, seed, rules);
+  return planForBelief(known.belief, { tools: instrumentIds, count, seed, rules, revisit: toRevisit(known) });
 }
 
 /** The rows of one round, drawn but not stored. */
-export function drawRound(round: RoundFor, seed: number, roundId: string): CreationAttributes<Task>[] {
-  const random = seededRandom(seed);
-  const start = random.below(AIMS.length);
-  return Array.from({ length: ROUND_LENGTH }, (_, position) => {
-    const instrumentId = round.instrumentId ?? BENCH_INSTRUMENTS[random.below(BENCH_INSTRUMENTS.length)] ?? 'cylinder-50';
-    const taskSeed = random.below(2 ** 48);
-    const task = drawTask(instrumentId, { seed: taskSeed, aim: aimFor(instrumentId, AIMS[(start + position * 3) % AIMS.length]), rules: round.rules });
+export function drawRound(round: RoundFor, known: Known, seed: number, roundId: string): CreationAttributes<Task>[] {
+  return planned(round, known, seed).map((item, position) => {
+    const task = drawTask(item.instrumentId, { seed: item.seed, aim: item.aim, rules: round.rules });
     return {
       classId: round.classId,
       schoolId: round.schoolId,
@@ -42,21 +36,28 @@ export function drawRound(round: RoundFor, seed: number, roundId: string): Creat
       roundId,
       id: randomUUID(),
       position,
-      instrumentId,
-      seed: taskSeed,
+      instrumentId: item.instrumentId,
+      seed: item.seed,
       situation: task.situation,
       picture: pictureOf(task),
       rulesVersion: round.rulesVersion,
       coreVersion: CORE_VERSION,
+      tries: round.set?.tries ?? TRIES,
+      hints: round.set?.hints ?? true,
     };
   });
 }
 
-/** Draws and stores a round of ten readings. */
+/** Draws and stores a round: chosen by what is known of the student, or by what the teacher aims at. */
 export async function createRound(round: RoundFor): Promise<Round> {
-  const { classId, schoolId, personId, instrumentId } = round;
+  const { classId, schoolId, personId, instrumentIds, set } = round;
   const id = randomUUID();
-  const stored = await Round.create({ classId, schoolId, personId, instrumentId, id });
-  await Task.bulkCreate(drawRound(round, randomInt(2 ** 47), id));
-  return stored;
+  const tasks = drawRound(round, await knownOf(classId, personId), randomInt(2 ** 47), id);
+  const sequelize = Round.sequelize;
+  if (!sequelize) throw new Error('The database is not open.');
+  return sequelize.transaction(async (transaction) => {
+    const stored = await Round.create({ classId, schoolId, personId, instrumentIds: [...instrumentIds], setRoundId: set?.id ?? null, id }, { transaction });
+    await Task.bulkCreate(tasks, { transaction });
+    return stored;
+  });
 }

@@ -7,6 +7,7 @@ import { notFound, Refusal } from '../refusal.ts';
 import { rulesOf } from '../rules.ts';
 import { judgeAttempt } from './attempt-row.ts';
 import { attemptResult } from './show.ts';
+import { keep, knownOf, learned } from './tutor.ts';
 
 /** The priors look back over this many attempts, so that an old habit fades. */
 const REMEMBERED = 60;
@@ -34,13 +35,16 @@ export async function recordAttempt(access: ClassAccess, body: NewAttempt): Prom
     const task = await Task.findOne({ where: { classId, id: body.taskId, personId }, lock: transaction.LOCK.UPDATE, transaction });
     if (!task) throw notFound();
     const rules = await rulesOf(classId, task.rulesVersion);
-    const before = await Attempt.findAll({ where: { classId, taskId: task.id }, order: [['serverOrder', 'ASC']], transaction });
+    // Pictures and actions are many times larger than the rest, and nothing here looks at them.
+    const before = await Attempt.findAll({ attributes: { exclude: ['picture', 'actions'] }, where: { classId, taskId: task.id }, order: [['serverOrder', 'ASC']], transaction });
     const known = before.find((attempt) => attempt.id === body.id);
     if (known) return attemptResult(known, rules, Boolean(task.closedAt), before);
     if (task.closedAt) throw new Refusal(409, 'This reading was already finished, perhaps in another tab. Go on to the next one; this entry was not counted.');
     const tryNumber = before.filter((attempt) => attempt.verdict !== 'unreadable').length + 1;
-    const { row, closes } = judgeAttempt(task, body, tryNumber, rules, await historyOf(task, transaction));
-    const attempt = await Attempt.create(row, { transaction });
+    const { row, closes, drawn, read } = judgeAttempt(task, body, tryNumber, rules, await historyOf(task, transaction));
+    const attempt = await Attempt.build(row).save({ transaction, returning: false });
+    // A second try knows what the first one was told; only what is written unprompted tells a habit.
+    if (tryNumber === 1 && row.diagnosis && row.verdict !== 'unreadable') await keep(task, learned(await knownOf(classId, personId, transaction), drawn, read, body.entry), transaction);
     if (closes) await task.update({ closedAt: new Date() }, { transaction });
     return attemptResult(attempt, rules, closes, [...before, attempt]);
   });

@@ -1,5 +1,5 @@
 import type { AttemptResult, AttemptShown, BenchTask, StripMark } from '@green-beam/contract';
-import { expectedReading, explainSlips, feedbackOn, hintsFor, instrumentById, readingTask, writtenUnitOf, type HouseRules, type ReadingTask } from '@green-beam/core';
+import { expectedReading, explainSlips, feedbackOn, hintsFor, instrumentById, questionFor, readingTask, writtenUnitOf, type HouseRules, type ReadingTask } from '@green-beam/core';
 import type { Attempt, Task } from '../models/bench.ts';
 
 /** The reading a stored row is about, under the rules it is judged by. */
@@ -9,11 +9,14 @@ export function taskOf(row: Pick<Task, 'instrumentId' | 'situation'>, rules: Hou
 
 /** A task as the browser may see it before the answer. */
 export function benchTask(row: Task, rules: HouseRules, attempts: readonly Attempt[]): BenchTask {
+  const task = taskOf(row, rules);
   return {
     id: row.id,
     position: row.position,
+    question: questionFor(task),
     picture: row.picture,
-    hints: hintsFor(taskOf(row, rules)),
+    hints: row.hints ? hintsFor(task) : [],
+    tries: row.tries,
     unit: writtenUnitOf(instrumentById(row.instrumentId), rules),
     state: row.closedAt ? 'closed' : attempts.some((attempt) => attempt.taskId === row.id && attempt.verdict !== 'unreadable') ? 'tried' : 'open',
   };
@@ -46,7 +49,7 @@ export function attemptShown(attempt: Attempt, rules: HouseRules, mayKnow: boole
     entry: attempt.entry,
     verdict: attempt.verdict,
     slips: first ? explainSlips(task, first) : [],
-    expected: mayKnow ? `${expected.text} ${expected.unit}` : null,
+    expected: mayKnow ? { text: expected.text, unit: expected.unit } : null,
     offBy: mayKnow ? (attempt.diagnosis?.offBy ?? null) : null,
     tryNumber: attempt.tryNumber,
     hints: attempt.hints,

@@ -1,8 +1,7 @@
 import type { BoardCell, BoardRow } from '@green-beam/contract';
 import { QueryTypes, type Sequelize } from 'sequelize';
 import { labelOf } from '../auth/labels.ts';
-import { Person } from '../models/people.ts';
-import { Student } from '../models/classes.ts';
+import { rosterOf } from './roster.ts';
 
 interface SkillCount {
   readonly person_id: string;
@@ -22,7 +21,7 @@ interface SlipCount {
 
 /** Students by skill, with the slips each one keeps making. */
 export async function boardOf(sequelize: Sequelize, classId: string): Promise<BoardRow[]> {
-  const students = await Student.findAll({ where: { classId }, include: { model: Person, as: 'person', required: true, where: { deletedAt: null } }, order: [[{ model: Person, as: 'person' }, 'givenName', 'ASC']] });
+  const students = await rosterOf(classId, 'present');
   const options = { replacements: { classId }, type: QueryTypes.SELECT } as const;
   const [skills, slips] = await Promise.all([
     sequelize.query<SkillCount>(
@@ -46,5 +45,5 @@ export async function boardOf(sequelize: Sequelize, classId: string): Promise<Bo
         lastSeen: skill.last_seen.toISOString(),
         slips: slips.filter((slip) => slip.person_id === personId && slip.skill === skill.skill).map((slip) => ({ id: slip.slip, count: slip.count, lastSeen: slip.last_seen.toISOString() })),
       }));
-  return students.flatMap((student) => (student.person ? [{ id: student.personId, label: labelOf(student.person, 'short'), skills: cellsOf(student.personId) }] : []));
+  return students.map((student) => ({ id: student.personId, label: labelOf(student.person, 'short'), skills: cellsOf(student.personId) }));
 }

@@ -4,6 +4,7 @@ import { Attempt } from '../models/bench.ts';
 import { HouseRulesVersion, Student, type SchoolClass } from '../models/classes.ts';
 import { RunEventRow, RunMember, RunRow } from '../models/notebook.ts';
 import { Person } from '../models/people.ts';
+import { rosterOf } from './roster.ts';
 
 /** The format is described in docs/export.md. */
 const FORMAT = 'green-beam-export';
@@ -18,14 +19,14 @@ async function attemptsOf(classId: string, personId: string): Promise<unknown[]>
 async function runsOf(classId: string, runIds: readonly string[]): Promise<unknown[]> {
   const runs = await RunRow.findAll({ where: { classId, id: [...runIds] }, order: [['startedAt', 'ASC']] });
   const events = await RunEventRow.findAll({ where: { classId, runId: [...runIds] }, order: [['serverOrder', 'ASC']] });
-  return runs.map(({ id, protocol, specimen, rulesVersion, startedAt }) => ({
-    id, protocol, specimen, rulesVersion, startedAt,
+  return runs.map(({ id, protocol, specimen, rulesVersion, startedAt, handedInAt }) => ({
+    id, protocol, specimen, rulesVersion, startedAt, handedInAt,
     events: events.filter((event) => event.runId === id).map(({ id: eventId, slot, text, replaces, reason, personId, deviceTime, serverOrder, coreVersion }) => ({ id: eventId, slot, text, replaces, reason, person: personId, deviceTime, order: Number(serverOrder), coreVersion })),
   }));
 }
 
 async function studentPart(student: Student): Promise<Record<string, unknown>> {
-  return { id: student.personId, name: student.person ? labelOf(student.person, 'full') : null, attempts: await attemptsOf(student.classId, student.personId) };
+  return { id: student.personId, name: student.person ? labelOf(student.person, 'full') : null, archivedAt: student.archivedAt, attempts: await attemptsOf(student.classId, student.personId) };
 }
 
 async function rulesPart(classId: string): Promise<unknown[]> {
@@ -51,7 +52,7 @@ export async function exportStudent(schoolClass: SchoolClass, personId: string):
 
 /** Everything kept of one class, as JSON. */
 export async function exportClass(schoolClass: SchoolClass): Promise<Record<string, unknown>> {
-  const students = await Student.findAll({ where: { classId: schoolClass.id }, include: { model: Person, as: 'person' } });
+  const students = await rosterOf(schoolClass.id, 'all');
   const runs = await RunRow.findAll({ attributes: ['id'], where: { classId: schoolClass.id } });
   return {
     format: FORMAT,

@@ -3,6 +3,7 @@ import { rosterRow, type RosterResult, type RosterRow } from '@green-beam/contra
 import { ValidationError } from 'yup';
 import { Student, type SchoolClass } from '../models/classes.ts';
 import { Person } from '../models/people.ts';
+import { rosterOf } from './roster.ts';
 
 type Checked = { readonly row: number } & ({ readonly good: RosterRow } | { readonly field: string; readonly message: string });
 
@@ -36,8 +37,8 @@ function withoutDoubles(checked: readonly Checked[], present: ReadonlySet<string
 /** Adds students from a list. Nothing is added while any row is wrong, so that a corrected list can be sent again whole. */
 export async function importRoster(schoolClass: SchoolClass, rows: readonly unknown[]): Promise<RosterResult> {
   const { id: classId, schoolId } = schoolClass;
-  const roster = await Student.findAll({ where: { classId }, include: { model: Person, as: 'person' } });
-  const present = new Set(roster.map((student) => nameOf({ firstName: student.person?.givenName ?? '', lastName: student.person?.familyName ?? '' })));
+  const roster = await rosterOf(classId, 'all');
+  const present = new Set(roster.map(({ person }) => nameOf({ firstName: person.givenName ?? '', lastName: person.familyName ?? '' })));
   const checked = withoutDoubles(await Promise.all(rows.map((row, i) => checkRow(row, i + 1))), present);
   const errors = checked.flatMap((one) => ('good' in one ? [] : [{ row: one.row, field: one.field, message: one.message }]));
   const good = checked.flatMap((one) => ('good' in one ? [one.good] : []));

@@ -3,6 +3,7 @@ import { endSessionsOf } from '../auth/session.ts';
 import { Attempt, Round, Task } from '../models/bench.ts';
 import { SchoolClass, Student } from '../models/classes.ts';
 import { Person } from '../models/people.ts';
+import { StudentBelief } from '../models/tutor.ts';
 
 function inTransaction<T>(work: (transaction: Transaction) => Promise<T>): Promise<T> {
   const sequelize = SchoolClass.sequelize;
@@ -17,6 +18,7 @@ export function deleteStudent(classId: string, personId: string): Promise<void> 
     await Attempt.destroy({ where, transaction });
     await Task.destroy({ where, transaction });
     await Round.destroy({ where, transaction });
+    await StudentBelief.destroy({ where, transaction });
     await Student.destroy({ where, transaction });
     await Person.update({ givenName: null, familyName: null, deletedAt: new Date() }, { where: { id: personId }, transaction });
     await endSessionsOf(personId, transaction);

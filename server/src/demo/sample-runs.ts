@@ -13,6 +13,7 @@ interface SampleRun {
   /** Indices in the roster of Heron 9. */
   readonly group: readonly number[];
   readonly daysAgo: number;
+  readonly handedIn: boolean;
   readonly lines: readonly Line[];
 }
 
@@ -26,6 +27,7 @@ const RUNS: readonly SampleRun[] = [
     specimen: 'Bronze deck nail',
     group: [0, 1, 6, 14],
     daysAgo: 12,
+    handedIn: true,
     lines: [
       [0, 'accepted', 'bronze'],
       [0, 'behaviour', 'sank'],
@@ -48,6 +50,7 @@ const RUNS: readonly SampleRun[] = [
     specimen: 'Slate tile, a corner',
     group: [2, 7, 9, 11],
     daysAgo: 5,
+    handedIn: true,
     lines: [
       [0, 'accepted', 'slate'],
       [1, 'behaviour', 'sank'],
@@ -64,6 +67,7 @@ const RUNS: readonly SampleRun[] = [
     specimen: 'Tin ballast ingot',
     group: [0, 3, 8, 18],
     daysAgo: 0,
+    handedIn: false,
     lines: [[0, 'accepted', 'tin'], ...trial(1, 0, '43.87', '16.2', '22.3'), [1, 'mass.2', '43.86'], [1, 'before.2', '17.5']],
   },
 ];
@@ -95,7 +99,7 @@ export async function seedRuns(now: Date): Promise<void> {
     const id = randomUUID();
     const people = run.group.map((index) => HERON_STUDENTS[index]?.id ?? '');
     const start = startOf(run, now);
-    await RunRow.create({ classId: DEMO_CLASS, id, schoolId: DEMO_SCHOOL, protocolId: lab.id, protocol: lab, specimen: run.specimen, rulesVersion: 1, startedBy: people[0] ?? null, startedAt: start });
+    await RunRow.create({ classId: DEMO_CLASS, id, schoolId: DEMO_SCHOOL, protocolId: lab.id, protocol: lab, specimen: run.specimen, rulesVersion: 1, startedBy: people[0] ?? null, startedAt: start, handedInAt: run.handedIn ? addMinutes(start, 45) : null });
     await RunMember.bulkCreate(people.map((personId) => ({ classId: DEMO_CLASS, runId: id, personId })));
     await RunEventRow.bulkCreate(eventsOf(run, id, people, start));
   }

@@ -1,6 +1,7 @@
 import { seededRandom } from '@green-beam/core';
 import type { Sequelize } from 'sequelize';
 import { hashSecret } from '../auth/passwords.ts';
+import { keep } from '../bench/tutor.ts';
 import { createClass } from '../classes/create-class.ts';
 import { Attempt, Round, Task } from '../models/bench.ts';
 import { ClassTeacher, Student } from '../models/classes.ts';
@@ -8,6 +9,7 @@ import { Account, Person, School } from '../models/people.ts';
 import { DEMO_CLASS, DEMO_CLASS_CODE, DEMO_CO_TEACHER, DEMO_OTHER_CLASS, DEMO_OTHER_CLASS_CODE, DEMO_PIN, DEMO_SCHOOL, DEMO_TEACHER, HERON_STUDENTS, PLOVER_STUDENTS, SAMPLE_TEACHERS, type SampleStudent } from './people.ts';
 import { sampleWork } from './sample-attempts.ts';
 import { seedRuns } from './sample-runs.ts';
+import { FIRST_ROUND, seedSetRounds } from './sample-set-rounds.ts';
 
 async function seedTeachers(): Promise<void> {
   for (const { id, givenName, familyName, email, role } of SAMPLE_TEACHERS) {
@@ -22,9 +24,11 @@ interface SampleClass {
   readonly code: string;
   readonly students: readonly SampleStudent[];
   readonly seed: number;
+  /** Whether everybody’s first round was one that was set. */
+  readonly begunTogether: boolean;
 }
 
-async function seedClass({ classId, name, code, students, seed }: SampleClass, now: Date): Promise<void> {
+async function seedClass({ classId, name, code, students, seed, begunTogether }: SampleClass, now: Date): Promise<void> {
   const schoolId = DEMO_SCHOOL;
   await createClass({ id: classId, schoolId, teacherId: DEMO_TEACHER, name, code });
   await ClassTeacher.create({ classId, personId: DEMO_CO_TEACHER });
@@ -33,10 +37,12 @@ async function seedClass({ classId, name, code, students, seed }: SampleClass, n
   await Student.bulkCreate(students.map(({ id, hasPin }) => ({ classId, personId: id, schoolId, pinHash: hasPin ? pinHash : null })));
   const random = seededRandom(seed);
   const works = students.map((student) => sampleWork({ classId, schoolId }, student, random, now));
-  await Round.bulkCreate(works.flatMap((work) => work.rounds));
+  if (begunTogether) await seedSetRounds(now);
+  await Round.bulkCreate(works.flatMap(({ rounds }) => rounds.map((round, i) => ({ ...round, setRoundId: begunTogether && i === 0 ? FIRST_ROUND : null }))));
   await Task.bulkCreate(works.flatMap((work) => work.tasks));
   const attempts = works.flatMap((work) => work.attempts).sort((a, b) => (a.createdAt?.getTime() ?? 0) - (b.createdAt?.getTime() ?? 0));
   await Attempt.bulkCreate(attempts);
+  await Promise.all(works.map(({ known }, i) => keep({ classId, schoolId, personId: students[i]?.id ?? '' }, known)));
 }
 
 /** Fills an empty database with the sample world; `fresh` empties it first. */
@@ -45,7 +51,7 @@ export async function seedDemo(sequelize: Sequelize, { fresh, now = new Date() }
   if (await School.findByPk(DEMO_SCHOOL)) return;
   await School.create({ id: DEMO_SCHOOL, name: 'Saltmarsh School' });
   await seedTeachers();
-  await seedClass({ classId: DEMO_CLASS, name: 'Heron 9', code: DEMO_CLASS_CODE, students: HERON_STUDENTS, seed: 90 }, now);
-  await seedClass({ classId: DEMO_OTHER_CLASS, name: 'Plover 10', code: DEMO_OTHER_CLASS_CODE, students: PLOVER_STUDENTS, seed: 100 }, now);
+  await seedClass({ classId: DEMO_CLASS, name: 'Heron 9', code: DEMO_CLASS_CODE, students: HERON_STUDENTS, seed: 90, begunTogether: true }, now);
+  await seedClass({ classId: DEMO_OTHER_CLASS, name: 'Plover 10', code: DEMO_OTHER_CLASS_CODE, students: PLOVER_STUDENTS, seed: 100, begunTogether: false }, now);
   await seedRuns(now);
 }

@@ -8,7 +8,8 @@ export class Round extends Model<InferAttributes<Round>, InferCreationAttributes
   declare id: string;
   declare schoolId: string;
   declare personId: string;
-  declare instrumentId: string | null;
+  declare instrumentIds: string[];
+  declare setRoundId: CreationOptional<string | null>;
   declare createdAt: CreationOptional<Date>;
 }
 
@@ -26,7 +27,30 @@ export class Task extends Model<InferAttributes<Task>, InferCreationAttributes<T
   declare picture: Picture;
   declare rulesVersion: number;
   declare coreVersion: string;
+  declare tries: CreationOptional<number>;
+  declare hints: CreationOptional<boolean>;
   declare closedAt: CreationOptional<Date | null>;
+}
+
+/** A round that a teacher has set; it never changes, but can be taken back. */
+export class SetRound extends Model<InferAttributes<SetRound>, InferCreationAttributes<SetRound>> {
+  declare classId: string;
+  declare id: string;
+  declare schoolId: string;
+  declare setBy: string;
+  declare title: string;
+  declare instrumentIds: string[];
+  declare length: number;
+  declare aims: string[];
+  declare tries: number;
+  declare hints: boolean;
+  declare dueAt: Date | null;
+  /** Null means everybody in the class. */
+  declare studentIds: string[] | null;
+  /** Null means the class’s rules at the time a student begins. */
+  declare rulesVersion: number | null;
+  declare withdrawnAt: CreationOptional<Date | null>;
+  declare createdAt: CreationOptional<Date>;
 }
 
 /** One entry and how it was judged. Append-only. */
@@ -58,8 +82,28 @@ export class Attempt extends Model<InferAttributes<Attempt>, InferCreationAttrib
 export function defineBench(sequelize: Sequelize): void {
   const key = { classId: { type: DataTypes.UUID, primaryKey: true }, id: { type: DataTypes.UUID, primaryKey: true }, schoolId: DataTypes.UUID, personId: DataTypes.UUID };
   const judged = { situation: DataTypes.JSONB, picture: DataTypes.JSONB, rulesVersion: DataTypes.INTEGER, coreVersion: DataTypes.TEXT, instrumentId: DataTypes.TEXT };
-  Round.init({ ...key, instrumentId: DataTypes.TEXT, createdAt: DataTypes.DATE }, { sequelize, tableName: 'rounds' });
-  Task.init({ ...key, ...judged, roundId: DataTypes.UUID, position: DataTypes.INTEGER, seed: DataTypes.BIGINT, closedAt: DataTypes.DATE }, { sequelize, tableName: 'tasks' });
+  Round.init({ ...key, instrumentIds: DataTypes.ARRAY(DataTypes.TEXT), setRoundId: DataTypes.UUID, createdAt: DataTypes.DATE }, { sequelize, tableName: 'rounds' });
+  Task.init({ ...key, ...judged, roundId: DataTypes.UUID, position: DataTypes.INTEGER, seed: DataTypes.BIGINT, tries: { type: DataTypes.INTEGER, defaultValue: 2 }, hints: { type: DataTypes.BOOLEAN, defaultValue: true }, closedAt: DataTypes.DATE }, { sequelize, tableName: 'tasks' });
+  SetRound.init(
+    {
+      classId: { type: DataTypes.UUID, primaryKey: true },
+      id: { type: DataTypes.UUID, primaryKey: true },
+      schoolId: DataTypes.UUID,
+      setBy: DataTypes.UUID,
+      title: DataTypes.TEXT,
+      instrumentIds: DataTypes.ARRAY(DataTypes.TEXT),
+      length: DataTypes.INTEGER,
+      aims: DataTypes.ARRAY(DataTypes.TEXT),
+      tries: DataTypes.INTEGER,
+      hints: DataTypes.BOOLEAN,
+      dueAt: DataTypes.DATE,
+      studentIds: DataTypes.ARRAY(DataTypes.UUID),
+      rulesVersion: DataTypes.INTEGER,
+      withdrawnAt: DataTypes.DATE,
+      createdAt: DataTypes.DATE,
+    },
+    { sequelize, tableName: 'set_rounds' },
+  );
   Attempt.init(
     {
       ...key,

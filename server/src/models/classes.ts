@@ -25,6 +25,7 @@ export class Student extends Model<InferAttributes<Student>, InferCreationAttrib
   declare personId: string;
   declare schoolId: string;
   declare pinHash: string | null;
+  declare archivedAt: CreationOptional<Date | null>;
   declare person?: NonAttribute<Person>;
 }
 
@@ -52,7 +53,7 @@ export function defineClasses(sequelize: Sequelize): void {
   );
   ClassTeacher.init({ classId: { type: DataTypes.UUID, primaryKey: true }, personId: { type: DataTypes.UUID, primaryKey: true } }, { sequelize, tableName: 'class_teachers' });
   Student.init(
-    { classId: { type: DataTypes.UUID, primaryKey: true }, personId: { type: DataTypes.UUID, primaryKey: true }, schoolId: DataTypes.UUID, pinHash: DataTypes.TEXT },
+    { classId: { type: DataTypes.UUID, primaryKey: true }, personId: { type: DataTypes.UUID, primaryKey: true }, schoolId: DataTypes.UUID, pinHash: DataTypes.TEXT, archivedAt: DataTypes.DATE },
     { sequelize, tableName: 'students' },
   );
   HouseRulesVersion.init(

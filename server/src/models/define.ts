@@ -3,6 +3,7 @@ import { defineBench } from './bench.ts';
 import { defineClasses } from './classes.ts';
 import { defineNotebook } from './notebook.ts';
 import { definePeople } from './people.ts';
+import { defineTutor } from './tutor.ts';
 
 /** Binds every model to a database. */
 export function defineModels(sequelize: Sequelize): void {
@@ -10,4 +11,5 @@ export function defineModels(sequelize: Sequelize): void {
   defineClasses(sequelize);
   defineBench(sequelize);
   defineNotebook(sequelize);
+  defineTutor(sequelize);
 }

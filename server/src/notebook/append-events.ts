@@ -2,7 +2,7 @@ import type { NewRunEvent } from '@green-beam/contract';
 import { CORE_VERSION, type Protocol, type RunEvent } from '@green-beam/core';
 import { RunEventRow, RunMember } from '../models/notebook.ts';
 import { Refusal } from '../refusal.ts';
-import type { RunAccess } from './run-access.ts';
+import { checkMayWrite, type RunAccess } from './run-access.ts';
 import { eventOf } from './show-run.ts';
 
 const RUN_SLOTS = /^(accepted|specimen|temperature|behaviour|(answer|instrument|excluded)\.[a-zA-Z0-9]+)$/;
@@ -30,7 +30,7 @@ async function checkPeople(access: RunAccess, events: readonly NewRunEvent[]): P
  */
 export async function appendEvents(access: RunAccess, events: readonly NewRunEvent[]): Promise<RunEvent[]> {
   const { run } = access;
-  if (!access.mayWrite) throw new Refusal(403, 'This page can be read, not written, by you.');
+  checkMayWrite(access);
   events.forEach((event) => checkSlot(run.protocol, event.slot));
   await checkPeople(access, events);
   const ids = events.map((event) => event.id);

@@ -5,6 +5,7 @@ import { HouseRulesVersion } from '../models/classes.ts';
 import { RunEventRow, RunMember, type RunRow } from '../models/notebook.ts';
 import { Person } from '../models/people.ts';
 import { rulesOf } from '../rules.ts';
+import type { RunAccess } from './run-access.ts';
 
 export function eventOf(row: RunEventRow): RunEvent {
   const { id, slot, text, replaces, reason, personId, deviceTime, serverOrder } = row;
@@ -31,8 +32,8 @@ export async function runSummaries(runs: readonly RunRow[]): Promise<RunSummary[
   return runs.map((run) => summaryFrom(run, members.filter((member) => member.runId === run.id).map((member) => labels.get(member.personId) ?? '')));
 }
 
-/** A whole run, with its log. */
-export async function runPage(run: RunRow, mayWrite: boolean): Promise<RunPage> {
+/** A whole run, with its log, as somebody may see it. */
+export async function runPage({ run, mayWrite, as }: Pick<RunAccess, 'run' | 'mayWrite' | 'as'>): Promise<RunPage> {
   const { classId, id: runId } = run;
   const [rows, members, rules, version] = await Promise.all([
     RunEventRow.findAll({ where: { classId, runId }, order: [['serverOrder', 'ASC']] }),
@@ -51,5 +52,6 @@ export async function runPage(run: RunRow, mayWrite: boolean): Promise<RunPage> 
     people: Object.fromEntries(byId),
     events: rows.map(eventOf),
     mayWrite,
+    mayGiveBack: as === 'teacher' && run.handedInAt !== null,
   };
 }

@@ -1,12 +1,14 @@
-import { newAttempt, newRound, type AttemptPage, type BenchRound, type RulesShown, type SkillSummary, type StudentRecord } from '@green-beam/contract';
+import { newAttempt, newRound, type AttemptPage, type BenchRound, type SkillSummary, type StudentRecord } from '@green-beam/contract';
+import { benchInstrumentIds } from '@green-beam/core';
 import { Router, type Request } from 'express';
 import { Op, QueryTypes } from 'sequelize';
 import { checkNotArchived, classInReach, classTaught } from '../auth/access.ts';
-import { BENCH_INSTRUMENTS, createRound } from '../bench/draw-round.ts';
+import { beginSetRound } from '../bench/begin-set-round.ts';
+import { createRound } from '../bench/draw-round.ts';
 import { recordAttempt } from '../bench/record-attempt.ts';
 import { attemptShown, benchTask, stripMarks } from '../bench/show.ts';
-import { HouseRulesVersion, Student } from '../models/classes.ts';
-import { Attempt, Round, Task } from '../models/bench.ts';
+import { Student } from '../models/classes.ts';
+import { Attempt, Round, SetRound, Task } from '../models/bench.ts';
 import { notFound, Refusal } from '../refusal.ts';
 import { rulesByVersion, rulesOf } from '../rules.ts';
 import { idFrom, validated } from '../validated.ts';
@@ -17,8 +19,10 @@ async function roundShown(round: Round): Promise<BenchRound> {
   const attempts = await Attempt.findAll({ where: { classId, taskId: tasks.map((task) => task.id) }, order: [['serverOrder', 'ASC']] });
   const rules = await rulesByVersion(classId, tasks.map((task) => task.rulesVersion));
   const closed = new Set(tasks.filter((task) => task.closedAt).map((task) => task.id));
+  const set = round.setRoundId ? await SetRound.findOne({ attributes: ['classId', 'id', 'title'], where: { classId, id: round.setRoundId } }) : null;
   return {
     id: roundId,
+    title: set?.title ?? null,
     tasks: tasks.map((task) => benchTask(task, rules.get(task.rulesVersion) ?? neverMissing(), attempts)),
     strip: stripMarks(attempts.filter((attempt) => closed.has(attempt.taskId))),
   };
@@ -70,14 +74,6 @@ async function recordOf(classId: string, personId: string, request: Request, kno
 export function benchRoutes(): Router {
   const routes = Router();
 
-  routes.get('/classes/:classId/rules', async (request, response) => {
-    const { schoolClass } = await classInReach(request);
-    const row = await HouseRulesVersion.findOne({ where: { classId: schoolClass.id, version: schoolClass.rulesVersion } });
-    if (!row) throw notFound();
-    const shown: RulesShown = { name: row.name, version: row.version, rules: await rulesOf(schoolClass.id, row.version) };
-    response.json(shown);
-  });
-
   routes.get('/classes/:classId/rounds/current', async (request, response) => {
     const { schoolClass, present } = await classInReach(request);
     const round = await Round.findOne({ where: { classId: schoolClass.id, personId: present.personId }, order: [['createdAt', 'DESC']] });
@@ -87,10 +83,16 @@ export function benchRoutes(): Router {
   routes.post('/classes/:classId/rounds', async (request, response) => {
     const { schoolClass, present } = await classInReach(request);
     checkNotArchived(schoolClass);
-    const { instrumentId } = await validated(request, newRound);
-    if (instrumentId !== null && !BENCH_INSTRUMENTS.includes(instrumentId)) throw new Refusal(400, `“${instrumentId.slice(0, 60)}” is not a tool on the bench.`, 'instrumentId');
+    const { instrumentIds, setRoundId } = await validated(request, newRound);
+    const person = { classId: schoolClass.id, schoolId: schoolClass.schoolId, personId: present.personId };
+    if (setRoundId !== null) {
+      response.status(201).json(await roundShown(await beginSetRound(person, setRoundId, schoolClass.rulesVersion)));
+      return;
+    }
+    const unknown = instrumentIds.find((id) => !benchInstrumentIds().includes(id));
+    if (unknown !== undefined) throw new Refusal(400, `“${unknown}” is not a tool on the bench.`, 'instrumentIds');
     const rules = await rulesOf(schoolClass.id, schoolClass.rulesVersion);
-    const round = await createRound({ classId: schoolClass.id, schoolId: schoolClass.schoolId, personId: present.personId, instrumentId, rules, rulesVersion: schoolClass.rulesVersion });
+    const round = await createRound({ ...person, instrumentIds, rules, rulesVersion: schoolClass.rulesVersion, set: null });
     response.status(201).json(await roundShown(round));
   });
 

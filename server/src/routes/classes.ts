@@ -1,4 +1,4 @@
-import { classChange, coTeacher, newClass, rosterImport, type ClassDetails, type ClassSummary } from '@green-beam/contract';
+import { classChange, coTeacher, newClass, rosterImport, studentChange, type ClassDetails, type ClassSummary } from '@green-beam/contract';
 import { Router, type Response } from 'express';
 import type { Sequelize } from 'sequelize';
 import { checkNotArchived, classTaught, signedInTeacher } from '../auth/access.ts';
@@ -9,6 +9,7 @@ import { newClassCode } from '../classes/class-code.ts';
 import { createClass } from '../classes/create-class.ts';
 import { exportClass, exportStudent } from '../classes/export.ts';
 import { importRoster } from '../classes/import-roster.ts';
+import { rosterOf } from '../classes/roster.ts';
 import { deleteClass, deleteStudent } from '../classes/removal.ts';
 import { ClassTeacher, HouseRulesVersion, SchoolClass, Student } from '../models/classes.ts';
 import { Account, Person } from '../models/people.ts';
@@ -16,15 +17,14 @@ import { notFound, Refusal } from '../refusal.ts';
 import { idFrom, validated } from '../validated.ts';
 
 async function summaryOf(schoolClass: SchoolClass): Promise<ClassSummary> {
-  return { id: schoolClass.id, name: schoolClass.name, archived: schoolClass.archivedAt !== null && schoolClass.archivedAt !== undefined, students: await Student.count({ where: { classId: schoolClass.id } }) };
+  return { id: schoolClass.id, name: schoolClass.name, archived: schoolClass.archivedAt !== null && schoolClass.archivedAt !== undefined, students: await Student.count({ where: { classId: schoolClass.id, archivedAt: null } }) };
 }
 
 async function detailsOf(schoolClass: SchoolClass): Promise<ClassDetails> {
   const { id: classId } = schoolClass;
-  const byName = [[{ model: Person, as: 'person' }, 'givenName', 'ASC']] as [[{ model: typeof Person; as: string }, string, string]];
   const [summary, roster, teachers, rules] = await Promise.all([
     summaryOf(schoolClass),
-    Student.findAll({ where: { classId }, include: { model: Person, as: 'person', required: true }, order: byName }),
+    rosterOf(classId, 'all'),
     ClassTeacher.findAll({ where: { classId }, include: [{ model: Person, as: 'person', required: true }, { model: Account, as: 'account', required: true }] }),
     HouseRulesVersion.findOne({ where: { classId, version: schoolClass.rulesVersion } }),
   ]);
@@ -33,7 +33,7 @@ async function detailsOf(schoolClass: SchoolClass): Promise<ClassDetails> {
     code: schoolClass.code,
     codeOpen: schoolClass.codeOpen,
     rulesName: rules?.name ?? '',
-    roster: roster.flatMap(({ personId, pinHash, person }) => (person ? [{ id: personId, firstName: person.givenName ?? '', lastName: person.familyName ?? '', label: labelOf(person, 'short'), hasPin: pinHash !== null }] : [])),
+    roster: roster.map(({ personId, pinHash, archivedAt, person }) => ({ id: personId, firstName: person.givenName ?? '', lastName: person.familyName ?? '', label: labelOf(person, 'short'), hasPin: pinHash !== null, archived: archivedAt !== null })),
     teachers: teachers.flatMap(({ personId, person, account }) => (person && account ? [{ id: personId, name: labelOf(person, 'full'), email: account.email }] : [])),
   };
 }
@@ -114,6 +114,15 @@ export function classRoutes(sequelize: Sequelize): Router {
     const student = await studentOf(schoolClass.id, idFrom(request, 'studentId'));
     await student.update({ pinHash: null });
     await endSessionsOf(student.personId);
+    response.json(await detailsOf(schoolClass));
+  });
+
+  routes.patch('/classes/:classId/students/:studentId', async (request, response) => {
+    const { schoolClass } = await classTaught(request);
+    const student = await studentOf(schoolClass.id, idFrom(request, 'studentId'));
+    const { archived } = await validated(request, studentChange);
+    await student.update({ archivedAt: archived ? new Date() : null });
+    if (archived) await endSessionsOf(student.personId);
     response.json(await detailsOf(schoolClass));
   });
 

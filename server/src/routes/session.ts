@@ -7,6 +7,7 @@ import { hashSecret, secretMatches } from '../auth/passwords.ts';
 import { endSession, sessionState, startSession } from '../auth/session.ts';
 import { addressLimit, checkMayTry, countFailure, forgetFailures } from '../auth/sign-in-limits.ts';
 import { takeUpLink } from '../auth/take-up-link.ts';
+import { rosterOf } from '../classes/roster.ts';
 import type { Config } from '../config.ts';
 import { SchoolClass, Student } from '../models/classes.ts';
 import { Account, Person, School } from '../models/people.ts';
@@ -19,15 +20,11 @@ async function openClass(code: string): Promise<SchoolClass> {
   return schoolClass;
 }
 
-async function rosterOf(classId: string): Promise<Student[]> {
-  return Student.findAll({ where: { classId }, include: { model: Person, as: 'person', required: true, where: { deletedAt: null } }, order: [[{ model: Person, as: 'person' }, 'givenName', 'ASC']] });
-}
-
 /** Checks a PIN, or sets it the first time. @throws Refusal naming the PIN. */
 async function checkPin(classId: string, studentId: string, pin: string): Promise<Student> {
   const key = `student:${classId}:${studentId}`;
   await checkMayTry(key);
-  const student = await Student.findOne({ where: { classId, personId: studentId } });
+  const student = await Student.findOne({ where: { classId, personId: studentId, archivedAt: null } });
   if (!student) throw new Refusal(404, 'This name is not on the class list.', 'studentId');
   if (student.pinHash === null) return student.update({ pinHash: await hashSecret(pin) });
   if (!(await secretMatches(pin, student.pinHash))) {
@@ -76,10 +73,10 @@ export function sessionRoutes(config: Config, csrfToken: (request: Request) => s
   routes.post('/session/class', limited, async (request, response) => {
     const { code } = await validated(request, classCode);
     const schoolClass = await openClass(code);
-    const roster = await rosterOf(schoolClass.id);
+    const roster = await rosterOf(schoolClass.id, 'present');
     const door: ClassDoor = {
       className: schoolClass.name,
-      students: roster.flatMap((student) => (student.person ? [{ id: student.personId, label: labelOf(student.person, 'short'), hasPin: student.pinHash !== null }] : [])),
+      students: roster.map((student) => ({ id: student.personId, label: labelOf(student.person, 'short'), hasPin: student.pinHash !== null })),
     };
     response.json(door);
   });

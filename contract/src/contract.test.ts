@@ -1,0 +1,113 @@
+import { describe, expect, it } from 'vitest';
+import type { Schema } from 'yup';
+import { benchAction, classChange, classCode, coTeacher, demoSignIn, invitation, linkUse, newAttempt, newClass, newRound, newRun, newRunEvent, partnerSignIn, rosterImport, rosterRow, studentSignIn, teacherSignIn } from './index.ts';
+
+const ID = '5a17a4b0-0000-4000-8000-000000000001';
+const attempt = { id: ID, taskId: ID, kind: 'reading', entry: '52.6 mL', eyeHeight: 0, actions: [], hints: 0, timeTaken: 4200 };
+const event = { id: ID, slot: 'mass.1', text: '54.31', replaces: null, reason: null, person: ID, deviceTime: '2026-03-01T10:00:00.000Z' };
+
+/** What is wrong with a body: the path of each field that is refused. */
+function refused(schema: Schema, body: unknown): string[] {
+  try {
+    schema.validateSync(body, { abortEarly: false, stripUnknown: true });
+    return [];
+  } catch (error) {
+    return (error as { inner: { path?: string }[] }).inner.map(({ path }) => path ?? '');
+  }
+}
+
+describe('bodies that are accepted', () => {
+  it.each([
+    ['an attempt', newAttempt, attempt],
+    ['an attempt with what was done', newAttempt, { ...attempt, actions: [{ kind: 'eye', at: 300, to: -12.5 }, { kind: 'loupe', at: 900 }] }],
+    ['showing the answer', newAttempt, { ...attempt, kind: 'shown', entry: '' }],
+    ['a round of any tool', newRound, {}],
+    ['a round of one tool', newRound, { instrumentIds: ['cylinder-50'] }],
+    ['a run', newRun, { protocolId: 'solid-by-displacement', specimen: 'Bronze deck nail' }],
+    ['an event', newRunEvent, event],
+    ['an event of the run', newRunEvent, { ...event, slot: 'temperature' }],
+    ['an emptied cell', newRunEvent, { ...event, text: '' }],
+    ['a teacher', teacherSignIn, { email: 'M.Okafor@School.example', password: 'x' }],
+    ['a student', studentSignIn, { code: 'hrn-947', studentId: ID, pin: '2468' }],
+    ['a six-digit PIN', partnerSignIn, { studentId: ID, pin: '246813' }],
+    ['a code', classCode, { code: ' hrn-947 ' }],
+    ['a class', newClass, { name: 'Heron 9' }],
+    ['a change of nothing', classChange, {}],
+    ['a name without a family name', rosterRow, { firstName: 'Sigrid' }],
+    ['a demonstration role', demoSignIn, { role: 'teacher' }],
+    ['an invitation', invitation, { name: 'Maren Okafor', email: 'm@school.example' }],
+    ['a new password', linkUse, { password: 'ten letters and more' }],
+    ['a co-teacher', coTeacher, { email: 'b@school.example' }],
+  ] as [string, Schema, unknown][])('%s', (_, schema, body) => {
+    expect(refused(schema, body)).toEqual([]);
+  });
+});
+
+describe('bodies that are refused, by the field to blame', () => {
+  it.each([
+    [newAttempt, { ...attempt, id: 'x' }, 'id'],
+    [newAttempt, { ...attempt, taskId: undefined }, 'taskId'],
+    [newAttempt, { ...attempt, kind: 'guess' }, 'kind'],
+    [newAttempt, { ...attempt, entry: 'x'.repeat(20_001) }, 'entry'],
+    [newAttempt, { ...attempt, eyeHeight: 151 }, 'eyeHeight'],
+    [newAttempt, { ...attempt, eyeHeight: 'high' }, 'eyeHeight'],
+    [newAttempt, { ...attempt, eyeHeight: undefined }, 'eyeHeight'],
+    [newAttempt, { ...attempt, timeTaken: -1 }, 'timeTaken'],
+    [newAttempt, { ...attempt, timeTaken: 1.5 }, 'timeTaken'],
+    [newAttempt, { ...attempt, hints: 21 }, 'hints'],
+    [newAttempt, { ...attempt, actions: Array.from({ length: 401 }, () => ({ kind: 'eye', at: 1, to: 1 })) }, 'actions'],
+    [newAttempt, { ...attempt, actions: [{ kind: 'dance', at: 1 }] }, 'actions[0].kind'],
+    [benchAction, { kind: 'eye', at: -1 }, 'at'],
+    [newRound, { instrumentIds: ['x'.repeat(61)] }, 'instrumentIds[0]'],
+    [newRun, { protocolId: '', specimen: 'x' }, 'protocolId'],
+    [newRun, { protocolId: 'x', specimen: '   ' }, 'specimen'],
+    [newRun, { protocolId: 'x', specimen: 'x'.repeat(81) }, 'specimen'],
+    [newRun, { protocolId: 'x', specimen: 'x', memberIds: ['me'] }, 'memberIds[0]'],
+    [newRun, { protocolId: 'x', specimen: 'x', memberIds: Array.from({ length: 9 }, () => ID) }, 'memberIds'],
+    [newRunEvent, { ...event, slot: 'mass.1.2' }, 'slot'],
+    [newRunEvent, { ...event, slot: "mass'; --" }, 'slot'],
+    [newRunEvent, { ...event, text: 'x'.repeat(4001) }, 'text'],
+    [newRunEvent, { ...event, reason: 'x'.repeat(301) }, 'reason'],
+    [newRunEvent, { ...event, replaces: 'that one' }, 'replaces'],
+    [newRunEvent, { ...event, deviceTime: 'yesterday' }, 'deviceTime'],
+    [newRunEvent, { ...event, person: '' }, 'person'],
+    [teacherSignIn, { email: 'maren', password: 'x' }, 'email'],
+    [teacherSignIn, { email: 'm@school.example', password: '' }, 'password'],
+    [studentSignIn, { code: 'HRN-947', studentId: ID, pin: '12' }, 'pin'],
+    [studentSignIn, { code: 'HRN-947', studentId: ID, pin: '12a4' }, 'pin'],
+    [studentSignIn, { code: '', studentId: ID, pin: '1234' }, 'code'],
+    [partnerSignIn, { studentId: 'me', pin: '1234' }, 'studentId'],
+    [classCode, { code: '' }, 'code'],
+    [newClass, { name: ' ' }, 'name'],
+    [classChange, { name: '' }, 'name'],
+    [classChange, { archived: 'perhaps' }, 'archived'],
+    [rosterRow, { firstName: '', lastName: 'Varga' }, 'firstName'],
+    [rosterRow, { firstName: 'x'.repeat(61) }, 'firstName'],
+    [rosterImport, { rows: [] }, 'rows'],
+    [rosterImport, { rows: Array.from({ length: 201 }, () => ({})) }, 'rows'],
+    [demoSignIn, { role: 'head' }, 'role'],
+    [invitation, { name: '', email: 'm@school.example' }, 'name'],
+    [linkUse, { password: 'short' }, 'password'],
+    [linkUse, { password: 'long enough now', email: 'no' }, 'email'],
+    [coTeacher, { email: '' }, 'email'],
+  ] as [Schema, unknown, string][])('%# %s', (schema, body, field) => {
+    expect(refused(schema, body)).toContain(field);
+  });
+});
+
+describe('what is tidied on the way', () => {
+  it('codes are written in capitals, addresses in small letters, names without blanks around', () => {
+    expect(classCode.cast({ code: ' hrn-947 ' }).code).toBe('HRN-947');
+    expect(teacherSignIn.cast({ email: ' M@School.Example ', password: ' keeps its blanks ' })).toEqual({ email: 'm@school.example', password: ' keeps its blanks ' });
+    expect(rosterRow.cast({ firstName: ' Ines ', lastName: undefined })).toEqual({ firstName: 'Ines', lastName: '' });
+  });
+
+  it('an entry is never changed', () => {
+    expect(newAttempt.cast({ ...attempt, entry: '  52,6 ml ' }).entry).toBe('  52,6 ml ');
+    expect(newRunEvent.cast({ ...event, text: ' 54.310 ' }).text).toBe(' 54.310 ');
+  });
+
+  it('what no schema knows is left out', () => {
+    expect(newRound.validateSync({ seed: 7 }, { stripUnknown: true })).toEqual({ instrumentIds: [], setRoundId: null });
+  });
+});

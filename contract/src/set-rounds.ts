@@ -1,0 +1,48 @@
+import { array, boolean, number, object, string, type InferType } from 'yup';
+
+/** Most readings and tries a round can have. */
+export const MOST_READINGS = 30;
+export const MOST_TRIES = 3;
+
+/** A round as a teacher sets it. No tools named means all of them; no aims means finding out; no students means the whole class. */
+export const newSetRound = object({
+  title: string().trim().max(80, 'The title has more than 80 characters.').required('Give the round a title.'),
+  instrumentIds: array().of(string().max(60).required()).max(60).default([]),
+  length: number().integer('The number of readings is whole.').min(1, 'A round has at least one reading.').max(MOST_READINGS, `A round has at most ${MOST_READINGS} readings.`).required('Say how many readings.'),
+  aims: array().of(string().max(60).required()).max(20).default([]),
+  tries: number().integer('The number of tries is whole.').min(1, 'There is at least one try.').max(MOST_TRIES, `There are at most ${MOST_TRIES} tries.`).default(2),
+  hints: boolean().default(true),
+  dueAt: string()
+    .nullable()
+    .default(null)
+    .test('date', 'That is not a date.', (value) => value === null || value === undefined || !Number.isNaN(Date.parse(value))),
+  studentIds: array().of(string().uuid('That is not a student.').required()).max(200).nullable().default(null),
+  /** Id of a school of thought this round is read by; none means the class’s own rules. */
+  preset: string().max(60).nullable().default(null),
+});
+export type NewSetRound = InferType<typeof newSetRound>;
+
+/** How far one student has come in a set round. */
+export interface SetRoundProgress {
+  readonly studentId: string;
+  readonly label: string;
+  readonly done: number;
+  readonly rightAtFirst: number;
+  readonly finishedAt: string | null;
+}
+
+/** A set round as its class sees it; a student sees only their own progress. */
+export interface SetRoundShown {
+  readonly id: string;
+  readonly title: string;
+  readonly instrumentIds: readonly string[];
+  readonly length: number;
+  readonly aims: readonly string[];
+  readonly tries: number;
+  readonly hints: boolean;
+  readonly dueAt: string | null;
+  readonly rulesName: string | null;
+  readonly withdrawn: boolean;
+  readonly setAt: string;
+  readonly progress: readonly SetRoundProgress[];
+}

@@ -1,0 +1,97 @@
+import { randomUUID } from 'node:crypto';
+import type { NewSetRound, SetRoundProgress, SetRoundShown } from '@green-beam/contract';
+import { benchInstrumentIds, planForAims, PRESETS, SLIPS } from '@green-beam/core';
+import { QueryTypes } from 'sequelize';
+import type { ClassAccess } from '../auth/access.ts';
+import { labelOf } from '../auth/labels.ts';
+import { addRules } from '../classes/change-rules.ts';
+import { rosterOf } from '../classes/roster.ts';
+import { Attempt, SetRound } from '../models/bench.ts';
+import { HouseRulesVersion } from '../models/classes.ts';
+import { Refusal } from '../refusal.ts';
+import { rulesOf } from '../rules.ts';
+
+interface Counted {
+  readonly set_round_id: string;
+  readonly person_id: string;
+  readonly done: number;
+  readonly right_at_first: number;
+  readonly finished_at: Date | null;
+}
+
+/** How far everybody has come in every set round of a class. */
+async function counts(classId: string): Promise<Counted[]> {
+  const sequelize = Attempt.sequelize;
+  if (!sequelize) return [];
+  return sequelize.query<Counted>(
+    `select rounds.set_round_id, rounds.person_id, count(tasks.closed_at)::int done,
+       count(*) filter (where exists (select 1 from attempts where attempts.class_id = tasks.class_id and attempts.task_id = tasks.id and try_number = 1 and verdict = 'sound'))::int right_at_first,
+       case when count(*) = count(tasks.closed_at) then max(tasks.closed_at) end finished_at
+     from rounds join tasks on tasks.class_id = rounds.class_id and tasks.round_id = rounds.id
+     where rounds.class_id = :classId and rounds.set_round_id is not null
+     group by rounds.set_round_id, rounds.person_id`,
+    { replacements: { classId }, type: QueryTypes.SELECT },
+  );
+}
+
+function isFor({ studentIds }: SetRound, personId: string): boolean {
+  return studentIds === null || studentIds.includes(personId);
+}
+
+/** Rounds set in a class, newest first: with everybody’s progress for teachers, with their own for a student. */
+export async function setRoundsShown({ schoolClass, present, as }: ClassAccess): Promise<SetRoundShown[]> {
+  const { id: classId } = schoolClass;
+  const [all, roster, counted, rules] = await Promise.all([
+    SetRound.findAll({ where: { classId }, order: [['createdAt', 'DESC']] }),
+    rosterOf(classId, 'present'),
+    counts(classId),
+    HouseRulesVersion.findAll({ attributes: ['version', 'name'], where: { classId } }),
+  ]);
+  const seen = as === 'teacher' ? all : all.filter((round) => isFor(round, present.personId) && !round.withdrawnAt);
+  const people = as === 'teacher' ? roster : roster.filter(({ personId }) => personId === present.personId);
+  const progressOf = (round: SetRound): SetRoundProgress[] =>
+    people
+      .filter(({ personId }) => isFor(round, personId))
+      .map(({ personId, person }) => {
+        const own = counted.find((count) => count.set_round_id === round.id && count.person_id === personId);
+        return { studentId: personId, label: labelOf(person, 'short'), done: own?.done ?? 0, rightAtFirst: own?.right_at_first ?? 0, finishedAt: own?.finished_at?.toISOString() ?? null };
+      });
+  return seen.map((round) => ({
+    id: round.id,
+    title: round.title,
+    instrumentIds: round.instrumentIds,
+    length: round.length,
+    aims: round.aims,
+    tries: round.tries,
+    hints: round.hints,
+    dueAt: round.dueAt?.toISOString() ?? null,
+    rulesName: rules.find((row) => row.version === round.rulesVersion)?.name ?? null,
+    withdrawn: round.withdrawnAt !== null && round.withdrawnAt !== undefined,
+    setAt: round.createdAt.toISOString(),
+    progress: progressOf(round),
+  }));
+}
+
+/** Checks what the schema cannot know: that tools, slips, students and rules are there, and that the aims can be met. */
+async function check({ schoolClass }: ClassAccess, body: NewSetRound): Promise<void> {
+  const tool = body.instrumentIds.find((id) => !benchInstrumentIds().includes(id));
+  if (tool !== undefined) throw new Refusal(400, `“${tool}” is not a tool on the bench.`, 'instrumentIds');
+  const slip = body.aims.find((id) => !SLIPS.some((known) => known.id === id));
+  if (slip !== undefined) throw new Refusal(400, `“${slip}” is not a slip known here.`, 'aims');
+  const roster = new Set((await rosterOf(schoolClass.id, 'present')).map(({ personId }) => personId));
+  if (body.studentIds?.length === 0) throw new Refusal(400, 'Choose at least one student, or the whole class.', 'studentIds');
+  if (body.studentIds?.some((id) => !roster.has(id))) throw new Refusal(400, 'Somebody chosen is not in this class.', 'studentIds');
+  if (body.preset !== null && !PRESETS.some(({ id }) => id === body.preset)) throw new Refusal(400, `“${body.preset}” is not a school of thought known here.`, 'preset');
+  const rules = PRESETS.find(({ id }) => id === body.preset)?.rules ?? (await rulesOf(schoolClass.id, schoolClass.rulesVersion));
+  if (body.aims.length > 0) planForAims(body.instrumentIds, body.aims, 1, 1, rules);
+}
+
+/** Sets a round. @throws Refusal or AimError naming the field. */
+export async function setRound(access: ClassAccess, body: NewSetRound): Promise<SetRound> {
+  await check(access, body);
+  const { id: classId, schoolId } = access.schoolClass;
+  const preset = PRESETS.find(({ id }) => id === body.preset);
+  const rulesVersion = preset ? await addRules({ classId, schoolId }, preset.name, preset.rules) : null;
+  const { title, instrumentIds, length, aims, tries, hints, dueAt, studentIds } = body;
+  return SetRound.create({ classId, schoolId, id: randomUUID(), setBy: access.present.personId, title, instrumentIds, length, aims, tries, hints, dueAt: dueAt === null ? null : new Date(dueAt), studentIds, rulesVersion });
+}

@@ -1,0 +1,26 @@
+import type { Belief } from '@green-beam/core';
+import { DataTypes, Model, type InferAttributes, type InferCreationAttributes, type Sequelize } from 'sequelize';
+
+/** What is believed of one student’s habits, after so many readings; and the slips that were likely habits at some time. */
+export class StudentBelief extends Model<InferAttributes<StudentBelief>, InferCreationAttributes<StudentBelief>> {
+  declare classId: string;
+  declare personId: string;
+  declare schoolId: string;
+  declare belief: Belief;
+  declare onceLikely: string[];
+  declare readings: number;
+}
+
+export function defineTutor(sequelize: Sequelize): void {
+  StudentBelief.init(
+    {
+      classId: { type: DataTypes.UUID, primaryKey: true },
+      personId: { type: DataTypes.UUID, primaryKey: true },
+      schoolId: DataTypes.UUID,
+      belief: DataTypes.JSONB,
+      onceLikely: DataTypes.ARRAY(DataTypes.TEXT),
+      readings: DataTypes.INTEGER,
+    },
+    { sequelize, tableName: 'beliefs' },
+  );
+}

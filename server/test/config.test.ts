@@ -1,0 +1,65 @@
+import { describe, expect, it } from 'vitest';
+import { labelOf } from '../src/auth/labels.ts';
+import { hashSecret, secretMatches } from '../src/auth/passwords.ts';
+import { newClassCode } from '../src/classes/class-code.ts';
+import { readConfig } from '../src/config.ts';
+
+const BASE = { DATABASE_URL: 'postgres://x', SESSION_SECRET: 's', GREEN_BEAM_PAGES: '/pages' };
+
+describe('settings', () => {
+  it('serve on loopback, without demonstration doors, over plain HTTP', () => {
+    expect(readConfig(BASE)).toEqual({ databaseUrl: 'postgres://x', sessionSecret: 's', pages: '/pages', host: '127.0.0.1', port: 4710, demo: false, secureCookies: false, proxies: 0, tls: null });
+  });
+
+  it.each(['DATABASE_URL', 'SESSION_SECRET', 'GREEN_BEAM_PAGES'])('need %s', (name) => {
+    expect(() => readConfig({ ...BASE, [name]: '' })).toThrow(name);
+  });
+
+  it.each([['PORT', 'eighty'], ['PORT', '-1'], ['PORT', '70000'], ['PORT', '1.5'], ['PROXIES', 'two']])('name %s when it is “%s”', (name, value) => {
+    expect(() => readConfig({ ...BASE, [name]: value })).toThrow(new RegExp(`^${name}: “${value}”`));
+  });
+
+  it('send cookies over TLS only behind a certificate or a proxy', () => {
+    expect(readConfig({ ...BASE, PROXIES: '1' })).toMatchObject({ secureCookies: true, proxies: 1 });
+    expect(readConfig({ ...BASE, TLS_KEY: 'k', TLS_CERT: 'c' })).toMatchObject({ secureCookies: true, tls: { key: 'k', certificate: 'c' } });
+    expect(readConfig({ ...BASE, TLS_KEY: 'k' }).tls).toBeNull();
+  });
+
+  it('open the demonstration only when told to', () => {
+    expect(readConfig({ ...BASE, GREEN_BEAM_DEMO: '1' }).demo).toBe(true);
+    expect(readConfig({ ...BASE, GREEN_BEAM_DEMO: 'true' }).demo).toBe(false);
+  });
+});
+
+describe('labels', () => {
+  it.each([
+    ['Ines', 'Varga', 'Ines Varga', 'Ines V.', 'IV'],
+    ['Sigrid', null, 'Sigrid', 'Sigrid', 'S'],
+    ['anna', 'östberg', 'anna östberg', 'anna ö.', 'AÖ'],
+    [null, null, 'A former member', 'A former member', '··'],
+  ])('%s %s', (givenName, familyName, full, short, initials) => {
+    const person = { givenName, familyName };
+    expect([labelOf(person, 'full'), labelOf(person, 'short'), labelOf(person, 'initials')]).toEqual([full, short, initials]);
+  });
+});
+
+describe('secrets', () => {
+  it('are kept as argon2 hashes, salted, and match only themselves', async () => {
+    const [first, second] = await Promise.all([hashSecret('2468'), hashSecret('2468')]);
+    expect(first).toMatch(/^\$argon2id\$/);
+    expect(first).not.toBe(second);
+    expect(await secretMatches('2468', first)).toBe(true);
+    expect(await secretMatches('2469', first)).toBe(false);
+  });
+
+  it('that were never set match nothing', async () => {
+    expect(await secretMatches('', null)).toBe(false);
+    expect(await secretMatches('anything', null)).toBe(false);
+  });
+});
+
+it('class codes hold nothing that looks alike on a board', () => {
+  const codes = Array.from({ length: 500 }, newClassCode);
+  for (const code of codes) expect(code).toMatch(/^[A-HJKMNP-Z]{3}-[2-9]{3}$/);
+  expect(new Set(codes).size).toBeGreaterThan(490);
+});
