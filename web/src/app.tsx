@@ -1,5 +1,5 @@
 import { lazy, Suspense, useEffect, type ReactNode } from 'react';
-import { Navigate, Route, Routes } from 'react-router';
+import { Navigate, Route, Routes, useLocation } from 'react-router';
 import type { SignedIn } from '@green-beam/contract';
 import { useSession } from './api/session.ts';
 import { useClassStream } from './live/class-stream.ts';
@@ -17,6 +17,9 @@ const Record = lazy(() => import('./pages/record/record.tsx'));
 const Board = lazy(() => import('./pages/class/board.tsx'));
 const People = lazy(() => import('./pages/class/people.tsx'));
 const StudentPage = lazy(() => import('./pages/class/student.tsx'));
+const Rounds = lazy(() => import('./pages/rounds/rounds.tsx'));
+const Rules = lazy(() => import('./pages/rules/rules.tsx'));
+const Demonstrate = lazy(() => import('./pages/demonstrate/demonstrate.tsx'));
 const School = lazy(() => import('./pages/school/school.tsx'));
 
 function Nowhere(): ReactNode {
@@ -28,31 +31,27 @@ function Nowhere(): ReactNode {
   );
 }
 
-function TeacherRoutes({ signedIn, classId }: { readonly signedIn: SignedIn; readonly classId: string | null }): ReactNode {
+function SignedInRoutes({ signedIn, classId }: { readonly signedIn: SignedIn; readonly classId: string | null }): ReactNode {
+  const student = signedIn.role === 'student';
   return (
     <Routes>
       <Route path="/" element={<Bench signedIn={signedIn} classId={classId} />} />
-      <Route path="/class" element={<Board key={classId} classId={classId} />} />
-      <Route path="/class/people" element={<People key={classId} classId={classId} />} />
-      <Route path="/class/student/:studentId" element={<StudentPage classId={classId} />} />
       <Route path="/notebook" element={<Runs signedIn={signedIn} classId={classId} />} />
       <Route path="/notebook/:runId" element={<RunPage signedIn={signedIn} classId={classId} />} />
+      <Route path="/sign-in" element={<Navigate to={student ? '/' : '/class'} replace />} />
+      {student && <Route path="/record" element={<Record classId={classId} />} />}
+      {!student && (
+        <>
+          <Route path="/class" element={<Board key={classId} classId={classId} />} />
+          <Route path="/demonstrate" element={<Demonstrate classId={classId} />} />
+          <Route path="/rounds" element={<Rounds key={classId} classId={classId} />} />
+          <Route path="/rules" element={<Rules classId={classId} />} />
+          <Route path="/class/people" element={<People key={classId} classId={classId} />} />
+          <Route path="/class/student/:studentId" element={<StudentPage classId={classId} />} />
+          <Route path="/link/:token" element={<OneTimeLink />} />
+        </>
+      )}
       {signedIn.role === 'administrator' && <Route path="/school" element={<School />} />}
-      <Route path="/sign-in" element={<Navigate to="/class" replace />} />
-      <Route path="/link/:token" element={<OneTimeLink />} />
-      <Route path="*" element={<Nowhere />} />
-    </Routes>
-  );
-}
-
-function StudentRoutes({ signedIn, classId }: { readonly signedIn: SignedIn; readonly classId: string | null }): ReactNode {
-  return (
-    <Routes>
-      <Route path="/" element={<Bench signedIn={signedIn} classId={classId} />} />
-      <Route path="/notebook" element={<Runs signedIn={signedIn} classId={classId} />} />
-      <Route path="/notebook/:runId" element={<RunPage signedIn={signedIn} classId={classId} />} />
-      <Route path="/record" element={<Record classId={classId} />} />
-      <Route path="/sign-in" element={<Navigate to="/" replace />} />
       <Route path="*" element={<Nowhere />} />
     </Routes>
   );
@@ -69,11 +68,6 @@ function VisitorRoutes({ demo }: { readonly demo: boolean }): ReactNode {
   );
 }
 
-function Place({ signedIn, classId, demo }: { readonly signedIn: SignedIn | null; readonly classId: string | null; readonly demo: boolean }): ReactNode {
-  if (!signedIn) return <VisitorRoutes demo={demo} />;
-  return signedIn.role === 'student' ? <StudentRoutes signedIn={signedIn} classId={classId} /> : <TeacherRoutes signedIn={signedIn} classId={classId} />;
-}
-
 /** The whole interface: who is here decides which places there are. */
 export function App(): ReactNode {
   const { state, signedIn, failed } = useSession();
@@ -81,14 +75,16 @@ export function App(): ReactNode {
   const personId = signedIn?.person.id ?? null;
   useEffect(() => outbox.open(personId), [personId]);
   useClassStream(classId);
+  // The wall shows the tool and nothing else.
+  const fullWindow = useLocation().pathname === '/demonstrate' && signedIn !== null && signedIn.role !== 'student';
   return (
     <>
-      <Header signedIn={signedIn} classId={classId} />
+      {!fullWindow && <Header known={state !== undefined} signedIn={signedIn} classId={classId} />}
       {!state && !failed && <div className="px-7"><Loading what="your place" /></div>}
-      {failed && <div className="px-7"><Failed error={new Error('The server cannot be reached. Check the network and load the page again.')} again={() => window.location.reload()} /></div>}
+      {failed && <div className="px-7"><Failed error={new Error('The server cannot be reached just now. What you wrote is kept in this browser; this page tries again by itself.')} /></div>}
       {state && (
         <Suspense fallback={<div className="px-7"><Loading what="the page" /></div>}>
-          <Place signedIn={signedIn} classId={classId} demo={state.demo} />
+          {signedIn ? <SignedInRoutes signedIn={signedIn} classId={classId} /> : <VisitorRoutes demo={state.demo} />}
         </Suspense>
       )}
     </>

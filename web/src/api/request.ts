@@ -19,6 +19,11 @@ export class UnreachableError extends Error {
   override readonly name = 'UnreachableError';
 }
 
+/** The server failed on this very request. */
+export class ServerFaultError extends Error {
+  override readonly name = 'ServerFaultError';
+}
+
 let csrfToken = '';
 
 /** Remembers the token that goes with everything that changes something. */
@@ -26,30 +31,51 @@ export function rememberToken(token: string): void {
   csrfToken = token;
 }
 
-async function problemOf(response: Response): Promise<{ problem: Problem; body: unknown }> {
+interface Refused {
+  readonly problem: Problem;
+  readonly body: unknown;
+}
+
+async function problemOf(response: Response): Promise<Refused> {
   const body: unknown = await response.json().catch(() => null);
-  const { message = 'The server answered something this page does not understand.', field = null } = (body ?? {}) as Partial<Problem>;
-  return { problem: { message, field }, body };
+  const { message = 'The server answered something this page does not understand.', field = null, staleToken } = (body ?? {}) as Partial<Problem>;
+  return { problem: { message, field, ...(staleToken ? { staleToken } : {}) }, body };
 }
 
 type Method = 'GET' | 'POST' | 'PATCH' | 'DELETE';
 
-/**
- * Asks the server.
- * @throws UnreachableError when it cannot be reached just now; RefusedError with the message for the person and the field to blame.
- */
-export async function ask<Answer>(method: Method, path: string, body?: unknown): Promise<Answer> {
+async function send(method: Method, path: string, body: unknown): Promise<Response> {
   const headers: Record<string, string> = { accept: 'application/json' };
   if (method !== 'GET') headers['x-csrf-token'] = csrfToken;
   if (body !== undefined) headers['content-type'] = 'application/json';
-  let response: Response;
   try {
-    response = await fetch(`/api${path}`, { method, headers, credentials: 'same-origin', ...(body === undefined ? {} : { body: JSON.stringify(body) }) });
+    return await fetch(`/api${path}`, { method, headers, credentials: 'same-origin', ...(body === undefined ? {} : { body: JSON.stringify(body) }) });
   } catch {
     throw new UnreachableError('The server cannot be reached.');
   }
-  if (response.ok) return (response.status === 204 ? undefined : await response.json()) as Answer;
-  const { problem, body: whole } = await problemOf(response);
-  if (response.status >= 500) throw new UnreachableError(problem.message);
+}
+
+async function answerOf<Answer>(response: Response): Promise<Answer> {
+  return (response.status === 204 ? undefined : await response.json()) as Answer;
+}
+
+/**
+ * Asks the server. A token that has gone stale, as after signing in in another tab, is fetched anew and the request sent once more.
+ * @throws UnreachableError when it cannot be reached just now; ServerFaultError when it fails; RefusedError with the message for the person and the field to blame.
+ */
+export async function ask<Answer>(method: Method, path: string, body?: unknown): Promise<Answer> {
+  let response = await send(method, path, body);
+  if (response.ok) return answerOf<Answer>(response);
+  let refused = await problemOf(response);
+  if (refused.problem.staleToken) {
+    const { csrfToken: fresh } = await answerOf<{ readonly csrfToken: string }>(await send('GET', '/session', undefined));
+    rememberToken(fresh);
+    response = await send(method, path, body);
+    if (response.ok) return answerOf<Answer>(response);
+    refused = await problemOf(response);
+  }
+  const { problem, body: whole } = refused;
+  if (response.status === 500) throw new ServerFaultError(problem.message);
+  if (response.status > 500) throw new UnreachableError(problem.message);
   throw new RefusedError(response.status, problem.message, problem.field, whole);
 }

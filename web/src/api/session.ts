@@ -3,6 +3,8 @@ import { useMutation, useQuery, useQueryClient, type QueryClient, type UseMutati
 import { ask, rememberToken } from './request.ts';
 
 const KEY = ['session'];
+/** Milliseconds until a server that could not be reached is asked again. */
+const TRY_AGAIN = 4000;
 
 function remembered(state: SessionState): SessionState {
   rememberToken(state.csrfToken);
@@ -22,7 +24,7 @@ export async function fetchSession(): Promise<SessionState> {
 
 /** Who is signed in; `undefined` while it is not known yet. */
 export function useSession(): { state: SessionState | undefined; signedIn: SignedIn | null; failed: boolean } {
-  const { data, isError } = useQuery({ queryKey: KEY, queryFn: fetchSession, staleTime: Infinity, retry: 3 });
+  const { data, isError } = useQuery({ queryKey: KEY, queryFn: fetchSession, staleTime: Infinity, retry: 1, refetchInterval: ({ state }) => (state.data === undefined && state.error ? TRY_AGAIN : false) });
   return { state: data, signedIn: data?.signedIn ?? null, failed: isError && data === undefined };
 }
 

@@ -14,7 +14,7 @@ function refresh(queries: QueryClient, { classId, kind, id }: Heard): void {
   if (kind !== 'run') void queries.invalidateQueries({ queryKey: ['board', classId] });
   if (kind !== 'run') void queries.invalidateQueries({ queryKey: ['student-record', classId] });
   if (kind !== 'attempt') void queries.invalidateQueries({ queryKey: id ? ['run', classId, id] : ['run', classId] });
-  if (kind === 'refetch') void queries.invalidateQueries({ queryKey: ['runs', classId] });
+  if (kind !== 'attempt') void queries.invalidateQueries({ queryKey: ['runs', classId] });
 }
 
 function stream(classId: string, hear: (heard: Heard) => void): () => void {

@@ -32,7 +32,7 @@ function Digits({ text, exact }: { readonly text: string; readonly exact: boolea
 /** A unit with its powers raised, upright, after a thin space. */
 export function UnitMark({ unit }: { readonly unit: string }): ReactNode {
   const parts = unit.split(/\^(-?\d+)/);
-  return <span className="font-sans text-[0.72em] text-muted">{parts.map((part, i) => (i % 2 === 1 ? <sup key={part + String(i)}>{part}</sup> : part))}</span>;
+  return <span className="font-sans text-[max(0.72em,0.8125rem)] text-muted">{parts.map((part, i) => (i % 2 === 1 ? <sup key={part + String(i)}>{part}</sup> : part))}</span>;
 }
 
 /** The one way in which a measured or computed number is shown anywhere in the application. */
@@ -42,7 +42,7 @@ export function MeasuredNumber({ text, unit = '', guard = '', exact = false, unc
     <span className={`font-mono whitespace-nowrap ${struck ? 'text-slip line-through' : ''} ${className}`}>
       <span aria-hidden="true">
         {struck ? text : <Digits text={text} exact={exact} />}
-        {guard !== '' && <span className="text-muted opacity-60">{guard}</span>}
+        {guard !== '' && <span className="text-[0.85em] text-dim">{guard}</span>}
         {uncertainty !== undefined && <> ± <Digits text={uncertainty} exact={false} /></>}
         {unit !== '' && <>{'\u2009'}<UnitMark unit={unit} /></>}
       </span>

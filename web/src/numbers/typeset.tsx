@@ -8,5 +8,5 @@ export default function Typeset({ latex }: { readonly latex: string }): ReactNod
   useLayoutEffect(() => {
     if (node.current) katex.render(latex, node.current, { displayMode: true, throwOnError: false, trust: false, output: 'htmlAndMathml' });
   }, [latex]);
-  return <div ref={node} className="overflow-x-auto py-1 text-left [&_.katex-display]:my-2 [&_.katex-display]:text-left [&_.katex-display>.katex]:text-left" />;
+  return <div ref={node} className="relative overflow-x-auto py-1 text-left [&_.katex-display]:my-2 [&_.katex-display]:text-left [&_.katex-display>.katex]:text-left" />;
 }

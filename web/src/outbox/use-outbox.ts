@@ -1,5 +1,6 @@
 import { useSyncExternalStore } from 'react';
-import { outbox, type OutboxState } from './outbox.ts';
+import type { OutboxState } from './letter-queue.ts';
+import { outbox } from './outbox.ts';
 
 /** What is still unsent, as it changes. */
 export function useOutbox(): OutboxState {

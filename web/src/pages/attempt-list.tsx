@@ -2,7 +2,10 @@ import type { AttemptPage, AttemptShown } from '@green-beam/contract';
 import { instrumentById } from '@green-beam/core';
 import { format } from 'date-fns';
 import { useState, type ReactNode } from 'react';
-import { CylinderStage } from '../instruments/cylinder/cylinder-stage.tsx';
+import { seenAtEnter } from '../instruments/seen-first.ts';
+import { createSight } from '../instruments/sight.ts';
+import { ToolStage } from '../instruments/tool-stage.tsx';
+import { MeasuredNumber } from '../numbers/measured-number.tsx';
 import { Button } from '../ui/button.tsx';
 
 const VERDICTS: Record<AttemptShown['verdict'], string> = {
@@ -28,11 +31,11 @@ function Attempt({ attempt }: { readonly attempt: AttemptShown }): ReactNode {
           {attempt.slips.length > 0 ? attempt.slips.map((slip) => slip.name).join(', ') : VERDICTS[attempt.verdict]}
           {attempt.tryNumber > 1 ? ', second try' : ''}
         </span>
-        <span className="text-right font-mono text-beam">{attempt.expected ?? ''}</span>
+        <span className="text-right">{attempt.expected !== null && <MeasuredNumber text={attempt.expected.text} unit={attempt.expected.unit} />}</span>
       </button>
-      {open && picture.kind === 'liquid-column' && (
+      {open && (
         <div className="max-w-3xl pb-6">
-          <CylinderStage picture={picture} name={name} eyeHeight={attempt.eyeHeight} closed wrongPath={attempt.slips.flatMap((slip) => slip.path)} />
+          <ToolStage picture={picture} name={name} sight={createSight(seenAtEnter(picture, attempt.eyeHeight))} closed wrongPath={attempt.slips.flatMap((slip) => slip.path)} />
           <p className="text-muted">
             As it stood at Enter. {Math.round(attempt.timeTaken / 1000)} s, {attempt.hints === 0 ? 'no hints' : attempt.hints === 1 ? 'one hint' : `${attempt.hints} hints`}.
             {attempt.offBy === null ? '' : ` Off by ${attempt.offBy.toFixed(2).replace('-', '−')} division.`} {attempt.slips[0]?.why ?? ''}

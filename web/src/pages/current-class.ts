@@ -31,5 +31,5 @@ export function useCurrentClass(signedIn: SignedIn | null): string | null {
   );
   if (signedIn?.class) return signedIn.class.id;
   const open = classes?.filter((one) => !one.archived) ?? [];
-  return classes?.find((one) => one.id === chosen)?.id ?? open[0]?.id ?? null;
+  return classes?.find((one) => one.id === chosen)?.id ?? open[0]?.id ?? classes?.[0]?.id ?? null;
 }

@@ -8,13 +8,14 @@ import { useShortcuts } from '../ui/shortcuts.ts';
 import { chooseClass, useClasses } from './current-class.ts';
 
 const RulesSheet = lazy(() => import('../rules/rules-sheet.tsx'));
+const ReturnedSheet = lazy(() => import('../outbox/returned-sheet.tsx'));
 const ShortcutsSheet = lazy(() => import('../ui/shortcuts-sheet.tsx'));
 
 const PLACES = {
   visitor: [['/', 'Bench']],
   student: [['/', 'Bench'], ['/notebook', 'Notebook'], ['/record', 'My record']],
-  teacher: [['/class', 'Class'], ['/', 'Bench'], ['/notebook', 'Laboratories']],
-  administrator: [['/class', 'Class'], ['/', 'Bench'], ['/notebook', 'Laboratories'], ['/school', 'School']],
+  teacher: [['/class', 'Class'], ['/rounds', 'Rounds'], ['/', 'Bench'], ['/notebook', 'Laboratories'], ['/rules', 'House rules']],
+  administrator: [['/class', 'Class'], ['/rounds', 'Rounds'], ['/', 'Bench'], ['/notebook', 'Laboratories'], ['/rules', 'House rules'], ['/school', 'School']],
 } as const;
 
 function Mark(): ReactNode {
@@ -27,9 +28,18 @@ function Mark(): ReactNode {
   );
 }
 
-function Saved(): ReactNode {
+function Saved({ signedIn }: { readonly signedIn: SignedIn }): ReactNode {
   const { waiting, stuck, returned } = useOutbox();
-  if (returned.length > 0) return <span role="status" className="text-slip">{returned.length} not accepted</span>;
+  const [open, setOpen] = useState(false);
+  const own = returned.filter(({ letter }) => letter.personId === signedIn.person.id);
+  if (own.length > 0 || open) {
+    return (
+      <>
+        <button type="button" className="min-h-11 text-slip underline underline-offset-4" onClick={() => setOpen(true)}>{own.length} not accepted</button>
+        <Suspense>{open && <ReturnedSheet returned={own} onOpenChange={setOpen} />}</Suspense>
+      </>
+    );
+  }
   if (!stuck || waiting.length === 0) return null;
   return <span role="status" className="text-doubt">Not saved: {waiting.length} kept here</span>;
 }
@@ -67,35 +77,42 @@ function Person({ signedIn }: { readonly signedIn: SignedIn }): ReactNode {
   );
 }
 
+interface HeaderProps {
+  /** False until the server has said who is here. */
+  readonly known: boolean;
+  readonly signedIn: SignedIn | null;
+  readonly classId: string | null;
+}
+
 /** The line at the top: the places, the class with its rules, and who is here. */
-export function Header({ signedIn, classId }: { readonly signedIn: SignedIn | null; readonly classId: string | null }): ReactNode {
+export function Header({ known, signedIn, classId }: HeaderProps): ReactNode {
   const [sheet, setSheet] = useState<'rules' | 'keys' | null>(null);
   const { rules } = useHouseRules(classId);
   useShortcuts(useMemo(() => ({ r: () => setSheet('rules'), '?': () => setSheet('keys') }), []));
   const close = (open: boolean): void => setSheet(open ? sheet : null);
   return (
-    <header className="flex min-h-14 flex-wrap items-center gap-x-6 gap-y-0 border-b border-hairline px-4 print:hidden wide:px-7">
+    <header className="relative flex min-h-14 flex-wrap items-center gap-x-6 gap-y-0 border-b border-hairline px-4 print:hidden wide:px-7">
       <Link to="/" className="flex items-center gap-3 py-3 text-lg font-bold">
         <Mark />
-        Green Beam
+        <span className="max-sm:sr-only">Green Beam</span>
       </Link>
-      <nav aria-label="Places" className="flex gap-6">
+      <nav aria-label="Places" className="flex flex-wrap gap-x-6 max-sm:gap-x-4">
         {PLACES[signedIn?.role ?? 'visitor'].map(([to, name]) => (
           <NavLink key={to} to={to} end={to === '/'} className={({ isActive }) => `-mb-px border-b-[3px] py-4 ${isActive ? 'border-beam font-bold' : 'border-transparent text-muted hover:text-ink'}`}>
             {name}
           </NavLink>
         ))}
       </nav>
-      <div className="ml-auto flex flex-wrap items-center gap-x-6 text-[0.95rem] text-muted">
-        <Saved />
+      <div className="ml-auto flex flex-wrap items-center gap-x-6 text-[0.95rem] text-muted max-sm:ml-0 max-sm:gap-x-4">
+        {signedIn && <Saved signedIn={signedIn} />}
         {signedIn && <ClassName signedIn={signedIn} classId={classId} />}
         <button type="button" className="min-h-11" onClick={() => setSheet('rules')}>
-          House rules <span className="text-ink underline decoration-hairline decoration-2 underline-offset-4">{rules?.name ?? ''}</span>
+          <span className="max-sm:sr-only">House rules </span><span className="text-ink underline decoration-hairline decoration-2 underline-offset-4">{rules?.name ?? ''}</span>
         </button>
         <button type="button" className="min-h-11 min-w-6 font-mono" aria-label="Keys" onClick={() => setSheet('keys')}>
           ?
         </button>
-        {signedIn ? <Person signedIn={signedIn} /> : <Link to="/sign-in" className="py-3 font-semibold text-ink underline underline-offset-4">Sign in</Link>}
+        {signedIn ? <Person signedIn={signedIn} /> : known && <Link to="/sign-in" className="py-3 font-semibold text-ink underline underline-offset-4">Sign in</Link>}
       </div>
       <Suspense>
         {sheet === 'rules' && <RulesSheet classId={classId} open onOpenChange={close} />}

@@ -32,6 +32,12 @@ const REPEATS = {
   'half-range': 'half the range of the repeats stands beside the instrument’s uncertainty',
 } as const;
 
+const COVERAGE = {
+  'one-standard-uncertainty': 'One standard uncertainty is quoted',
+  'expanded-k-2': 'The expanded uncertainty is quoted, k = 2',
+  'students-t-95': 'A 95 % interval by Student’s t is quoted',
+} as const;
+
 const FIGURES = { 'one-two-after-leading-1': 'one figure, two when it starts with 1', one: 'one figure', two: 'two figures' } as const;
 
 /** The rules that matter for reading and for the notebook, in the order of the work. */
@@ -43,6 +49,7 @@ export function rulesInWords(rules: HouseRules): RuleInWords[] {
     { topic: 'One reading', rule: `It is known to ± ${WIDTHS[rules.readingUncertainty]}; a display to ± ${rules.digitalUncertainty === 'one-last-digit' ? 'one of its last digit' : 'half its last digit'}.` },
     { topic: 'Repeats', rule: `${REPEATS[rules.repeatUncertainty].replace(/^./, (c) => c.toUpperCase())}.` },
     { topic: 'Combining', rule: `Uncertainties are combined ${COMBINED[rules.combine]}.` },
+    { topic: 'Coverage', rule: `${COVERAGE[rules.coverage]}.` },
     { topic: 'Writing ±', rule: `An uncertainty has ${FIGURES[rules.uncertaintyFigures]}; the value ends at the same place.` },
     { topic: 'Rounding', rule: rules.rounding === 'half-up' ? 'Halves are rounded away from zero.' : 'Halves are rounded to the even neighbour.' },
     { topic: 'Percent error', rule: `${rules.percentError === 'signed' ? 'With its sign' : 'Without a sign'}; up to ${rules.goodPercentError} % is called good.` },

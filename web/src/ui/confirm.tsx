@@ -7,11 +7,13 @@ interface ConfirmProps {
   readonly title: string;
   readonly text: string;
   readonly action: string;
+  /** What the way back is called. */
+  readonly keep?: string;
   readonly onConfirm: () => void;
 }
 
 /** Asks before something that cannot be undone. */
-export function Confirm({ trigger, title, text, action, onConfirm }: ConfirmProps): ReactNode {
+export function Confirm({ trigger, title, text, action, keep = 'Keep it', onConfirm }: ConfirmProps): ReactNode {
   return (
     <AlertDialog.Root>
       <AlertDialog.Trigger asChild>{trigger}</AlertDialog.Trigger>
@@ -21,7 +23,7 @@ export function Confirm({ trigger, title, text, action, onConfirm }: ConfirmProp
           <AlertDialog.Title className="text-xl font-bold">{title}</AlertDialog.Title>
           <AlertDialog.Description>{text}</AlertDialog.Description>
           <div className="flex justify-end gap-3">
-            <AlertDialog.Cancel className={buttonClass('plain')}>Keep it</AlertDialog.Cancel>
+            <AlertDialog.Cancel className={buttonClass('plain')}>{keep}</AlertDialog.Cancel>
             <AlertDialog.Action className={buttonClass('danger')} onClick={onConfirm}>
               {action}
             </AlertDialog.Action>

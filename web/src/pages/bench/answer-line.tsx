@@ -2,7 +2,7 @@ import type { ReactNode, Ref } from 'react';
 import { MeasuredNumber } from '../../numbers/measured-number.tsx';
 import type { Reading } from './use-reading.ts';
 
-const UNITS = ['mL', 'cm³', 'g', 'cm', '°C'];
+const UNITS = ['mL', 'cm³', 'mm', 'cm', 'in', '°C', 'g', 'g/mL', 'g/cm³'];
 
 /** The entry with another unit at its end. */
 function withUnit(entry: string, unit: string): string {
@@ -14,6 +14,8 @@ function EntryShown({ text, sound }: { readonly text: string; readonly sound: bo
   const plain = /^[\d.]+$/.test(digits);
   return plain ? <MeasuredNumber text={digits} unit={unit} struck={!sound} /> : <span className={sound ? '' : 'text-slip line-through'}>{text.slice(0, 24)}</span>;
 }
+
+const ORDINALS = ['first', 'second', 'third'];
 
 interface AnswerLineProps {
   readonly reading: Reading;
@@ -32,7 +34,7 @@ export function AnswerLine({ reading, inputRef, onEnter }: AnswerLineProps): Rea
         {readable.map(({ text, result }) => (
           <li key={result.attemptId} className="flex items-baseline justify-between text-reading">
             <EntryShown text={text} sound={result.verdict === 'sound'} />
-            <span className="text-small text-muted">{result.tryNumber === 1 ? 'first try' : 'second try'}</span>
+            <span className="text-small text-muted">{`${ORDINALS[result.tryNumber - 1] ?? 'last'} try`}</span>
           </li>
         ))}
       </ul>

@@ -1,21 +1,15 @@
-import type { BenchTask, SignedIn } from '@green-beam/contract';
-import type { LiquidColumnPicture } from '@green-beam/core';
+import type { SignedIn } from '@green-beam/contract';
 import { useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { RecordStrip } from '../../charts/record-strip.tsx';
 import { useHouseRules } from '../../rules/house-rules.ts';
-import { Button } from '../../ui/button.tsx';
 import { Failed, Loading } from '../../ui/notice.tsx';
 import type { BenchSource } from './bench-source.ts';
 import { useClassBench } from './class-bench.ts';
+import { SetForYou } from './set-for-you.tsx';
 import { TaskView } from './task-view.tsx';
-import { BENCH_TOOLS, useVisitorBench } from './visitor-bench.ts';
-
-type DrawnTask = BenchTask & { readonly picture: LiquidColumnPicture };
-
-function isDrawn(task: BenchTask): task is DrawnTask {
-  return task.picture.kind === 'liquid-column';
-}
+import { ToolChoice } from './tool-choice.tsx';
+import { useVisitorBench } from './visitor-bench.ts';
 
 function RoundDone({ source, visitor }: { readonly source: BenchSource; readonly visitor: boolean }): ReactNode {
   const firstTries = source.strip.filter((mark) => mark.tryNumber === 1);
@@ -24,17 +18,9 @@ function RoundDone({ source, visitor }: { readonly source: BenchSource; readonly
     <div className="mx-auto w-full max-w-xl flex-1 px-4 py-16">
       <h1 className="text-2xl font-bold">Round finished</h1>
       <p className="mt-2 text-lg">
-        {right} of {source.round?.tasks.length ?? 0} right at the first try. The strip below shows how they lie about the true value: ticks spread out are scatter, ticks all to one side are a habit.
+        {right} of {source.length} right at the first try. The strip below shows how they lie about the true value: ticks spread out are scatter, ticks all to one side are a habit.
       </p>
-      <p className="mt-6 font-semibold">Another ten</p>
-      <div className="mt-2 flex flex-wrap gap-3">
-        <Button onClick={() => void source.newRound(null)}>All cylinders</Button>
-        {BENCH_TOOLS.map((tool) => (
-          <Button key={tool.id} look="plain" onClick={() => void source.newRound(tool.id)}>
-            {tool.name}
-          </Button>
-        ))}
-      </div>
+      <ToolChoice onChoose={(instrumentIds) => void source.newRound(instrumentIds)} />
       {visitor && (
         <p className="mt-8 text-muted">
           Nothing of this is kept. <Link to="/sign-in" className="font-semibold text-ink underline underline-offset-4">Sign in with your class code</Link> to keep your readings.
@@ -46,12 +32,12 @@ function RoundDone({ source, visitor }: { readonly source: BenchSource; readonly
 
 function Round({ source, classId, visitor }: { readonly source: BenchSource; readonly classId: string | null; readonly visitor: boolean }): ReactNode {
   const { rules } = useHouseRules(classId);
-  const tasks = source.round?.tasks.filter(isDrawn) ?? [];
+  const tasks = source.round?.tasks ?? [];
   const [at, setAt] = useState(() => Math.max(0, tasks.findIndex((task) => task.state !== 'closed')));
   const task = tasks[at];
   return (
-    <div className="flex min-h-[calc(100vh-3.5rem)] flex-col">
-      {task ? <TaskView key={task.id} task={task} source={source} of={tasks.length} onNext={() => setAt(at + 1)} /> : <RoundDone source={source} visitor={visitor} />}
+    <div className="flex min-h-[calc(100vh-6.4rem)] flex-col">
+      {task ? <TaskView key={task.id} task={task} source={source} of={source.length} onNext={() => setAt(at + 1)} /> : at < source.length ? <div className="flex-1 px-7"><Loading what="the next reading" /></div> : <RoundDone source={source} visitor={visitor} />}
       <RecordStrip marks={source.strip} band={(rules?.rules.acceptance ?? 2) / 10} />
     </div>
   );
@@ -63,7 +49,13 @@ function Source({ source, classId, visitor }: { readonly source: BenchSource; re
 }
 
 function ClassBench({ classId, personId }: { readonly classId: string; readonly personId: string }): ReactNode {
-  return <Source source={useClassBench(classId, personId)} classId={classId} visitor={false} />;
+  const source = useClassBench(classId, personId);
+  return (
+    <>
+      <SetForYou classId={classId} present={source.round?.title ?? null} onBegin={source.round === null ? null : source.beginSetRound} />
+      <Source source={source} classId={classId} visitor={false} />
+    </>
+  );
 }
 
 function VisitorBench(): ReactNode {

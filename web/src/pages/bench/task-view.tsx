@@ -1,26 +1,70 @@
 import type { BenchTask } from '@green-beam/contract';
-import { describeColumn, instrumentById, type LiquidColumnPicture } from '@green-beam/core';
+import { describeColumn, describeRuler, instrumentById, type Picture } from '@green-beam/core';
 import { useCallback, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
-import { CylinderStage } from '../../instruments/cylinder/cylinder-stage.tsx';
-import { apparentOnScale } from '../../instruments/cylinder/geometry.ts';
+import { aside } from '../../instruments/ruler/geometry.ts';
+import { useSeen, type Seen, type Sight } from '../../instruments/sight.ts';
+import { ToolStage } from '../../instruments/tool-stage.tsx';
+import { apparentOnScale } from '../../instruments/upright/geometry.ts';
 import { Button } from '../../ui/button.tsx';
 import { useShortcuts } from '../../ui/shortcuts.ts';
 import { AnswerLine } from './answer-line.tsx';
 import type { BenchSource } from './bench-source.ts';
+import { useOperation, type Operation } from './use-operation.ts';
 import { useReading, type Reading } from './use-reading.ts';
 import { useReveal } from './use-reveal.ts';
 import { Verdict } from './verdict.tsx';
 
 interface TaskViewProps {
-  readonly task: BenchTask & { readonly picture: LiquidColumnPicture };
+  readonly task: BenchTask;
   readonly source: BenchSource;
   readonly of: number;
   readonly onNext: () => void;
 }
 
 function progress(task: BenchTask, of: number, reading: Reading): string {
-  const second = reading.last && !reading.last.closed && reading.last.verdict !== 'unreadable' ? ', second try next' : '';
-  return `Reading ${task.position + 1} of ${of}${second}`;
+  const { last } = reading;
+  if (!last || last.closed || last.verdict === 'unreadable') return `Reading ${task.position + 1} of ${of}`;
+  return `Reading ${task.position + 1} of ${of}, ${last.tryNumber === 1 ? 'second' : 'third'} try next`;
+}
+
+function inWords(picture: Picture, seen: Seen): string {
+  switch (picture.kind) {
+    case 'liquid-column':
+      return describeColumn(picture, apparentOnScale(picture, seen));
+    case 'ruler':
+      return describeRuler(picture, aside(picture, seen));
+    case 'display':
+      return `The display shows ${picture.characters}.`;
+  }
+}
+
+/** The picture in words a reading can be made from, as the eye now sees it. */
+function Described({ picture, sight }: { readonly picture: Picture; readonly sight: Sight }): ReactNode {
+  return <p className="mt-3 border-l-[3px] border-beam pl-4">{inWords(picture, useSeen(sight))}</p>;
+}
+
+/** What is to be done with the tool before it is read, and what is known of it. */
+function Handling({ picture, operation, closed }: { readonly picture: Picture; readonly operation: Operation | null; readonly closed: boolean }): ReactNode {
+  const note = picture.kind === 'liquid-column' ? picture.note : null;
+  if (note === null && (operation === null || closed)) return null;
+  return (
+    <div className="mt-3">
+      {note !== null && <p className="border-l-[3px] border-hairline pl-4">{note}</p>}
+      {operation !== null && !closed && (
+        <div className="mt-3 flex flex-wrap items-center gap-3">
+          <Button look="plain" onClick={operation.act} disabled={operation.done}>
+            {operation.label}
+          </Button>
+          {!operation.done && <p className="text-small text-muted">{operation.before}</p>}
+          {operation.done && operation.again !== null && (
+            <Button look="quiet" onClick={operation.again}>
+              Fill up again
+            </Button>
+          )}
+        </div>
+      )}
+    </div>
+  );
 }
 
 function Hints({ hints, shown }: { readonly hints: readonly string[]; readonly shown: number }): ReactNode {
@@ -43,10 +87,12 @@ export function TaskView({ task, source, of, onNext }: TaskViewProps): ReactNode
   const [described, setDescribed] = useState(false);
   const input = useRef<HTMLInputElement>(null);
   const next = useRef<HTMLButtonElement>(null);
-  const { last, eyeHeight } = reading;
+  const { last, sight } = reading;
   const closed = last?.closed ?? false;
   const steps = useReveal(last?.verdict === 'sound' ? null : (last?.answer?.reveal ?? null));
   const { name } = instrumentById(task.picture.instrumentId);
+
+  const operation = useOperation(task.picture, sight, reading.note, closed);
 
   useEffect(() => {
     if (closed) next.current?.focus();
@@ -71,11 +117,10 @@ export function TaskView({ task, source, of, onNext }: TaskViewProps): ReactNode
   return (
     <div className="mx-auto grid w-full max-w-7xl flex-1 grid-cols-1 gap-x-6 gap-y-2 px-4 pt-4 wide:grid-cols-[minmax(0,1fr)_24rem] wide:px-7">
       <div className="min-w-0">
-        <CylinderStage
+        <ToolStage
           picture={task.picture}
           name={name}
-          eyeHeight={eyeHeight}
-          onMoveEye={reading.moveEye}
+          sight={sight}
           onRestEye={reading.restEye}
           loupe={loupe}
           closed={closed}
@@ -85,8 +130,9 @@ export function TaskView({ task, source, of, onNext }: TaskViewProps): ReactNode
       </div>
       <section className="pb-6 wide:pt-6" aria-label="The question">
         <p className="text-small font-semibold text-muted">{progress(task, of, reading)}</p>
-        <h1 className="mt-1 text-2xl font-bold">How much {task.picture.liquid} is in the cylinder?</h1>
-        {described && <p className="mt-3 border-l-[3px] border-beam pl-4">{describeColumn(task.picture, apparentOnScale(task.picture, eyeHeight))}</p>}
+        <h1 className="mt-1 text-2xl font-bold">{task.question}</h1>
+        {described && <Described picture={task.picture} sight={sight} />}
+        <Handling picture={task.picture} operation={operation} closed={closed} />
         <AnswerLine reading={reading} inputRef={input} onEnter={check} />
         {reading.refused !== null && (
           <p role="alert" className="mt-3 text-slip">

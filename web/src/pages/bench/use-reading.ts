@@ -1,6 +1,8 @@
 import type { AttemptResult, BenchAction, BenchTask, NewAttempt } from '@green-beam/contract';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { RefusedError } from '../../api/request.ts';
+import { restingAt, seenFirst } from '../../instruments/seen-first.ts';
+import { createSight, type Sight } from '../../instruments/sight.ts';
 import { newId } from '../../outbox/new-id.ts';
 import type { BenchSource } from './bench-source.ts';
 
@@ -10,16 +12,15 @@ export interface EntryMade {
   readonly result: AttemptResult;
 }
 
-/** Work on one reading: the eye, what has been written, what came of it, and everything done with the tool. */
+/** Work on one reading: what is seen, what has been written, what came of it, and everything done with the tool. */
 export interface Reading {
-  readonly eyeHeight: number;
+  readonly sight: Sight;
   readonly entry: string;
   readonly made: readonly EntryMade[];
   readonly last: AttemptResult | null;
   readonly sending: boolean;
   readonly refused: string | null;
   readonly hints: number;
-  moveEye(eyeHeight: number): void;
   restEye(eyeHeight: number): void;
   write(entry: string): void;
   note(kind: BenchAction['kind']): void;
@@ -27,13 +28,9 @@ export interface Reading {
   send(kind: NewAttempt['kind'], entry: string): Promise<void>;
 }
 
-function startingEye(task: BenchTask): number {
-  return task.picture.kind === 'liquid-column' ? task.picture.eye.height : 0;
-}
-
 /** Keeps the state of one reading; mount it with the task's id as key. */
 export function useReading(task: BenchTask, source: BenchSource): Reading {
-  const [eyeHeight, setEyeHeight] = useState(() => startingEye(task));
+  const [sight] = useState(() => createSight(seenFirst(task.picture)));
   const [entry, setEntry] = useState('');
   const [made, setMade] = useState<readonly EntryMade[]>([]);
   const [sending, setSending] = useState(false);
@@ -45,6 +42,13 @@ export function useReading(task: BenchTask, source: BenchSource): Reading {
     since.current = performance.now();
   }, []);
   const last = made.at(-1)?.result ?? null;
+
+  const isClosed = last?.closed ?? false;
+  useEffect(() => {
+    if (!isClosed) return;
+    sight.moveEye(0);
+    sight.moveMark(restingAt(task.picture));
+  }, [isClosed, sight, task]);
 
   const note = useCallback((kind: BenchAction['kind'], to: number | null = null): void => {
     if (actions.current.length < 400) actions.current.push({ kind, at: Math.round(performance.now() - since.current), to });
@@ -60,15 +64,14 @@ export function useReading(task: BenchTask, source: BenchSource): Reading {
     setRefused(null);
     const timeTaken = Math.round(performance.now() - since.current);
     try {
-      const result = await source.submit(task, { id: newId(), taskId: task.id, kind, entry: text, eyeHeight, actions: [...actions.current], hints, timeTaken });
+      const result = await source.submit(task, { id: newId(), taskId: task.id, kind, entry: text, eyeHeight: sight.seen().height, actions: [...actions.current], hints, timeTaken });
       setMade((before) => [...before, { text, result }]);
       if (result.verdict !== 'unreadable') setEntry('');
-      if (result.closed) setEyeHeight(0);
     } catch (error) {
       setRefused(error instanceof RefusedError ? error.message : 'The entry could not be sent. It is still in the line.');
     } finally {
       setSending(false);
     }
   };
-  return { eyeHeight, entry, made, last, sending, refused, hints, moveEye: setEyeHeight, restEye: (to) => note('eye', to), write: setEntry, note: (kind) => note(kind), nextHint, send };
+  return { sight, entry, made, last, sending, refused, hints, restEye: (to) => note('eye', to), write: setEntry, note: (kind) => note(kind), nextHint, send };
 }

@@ -1,11 +1,8 @@
 import type { RevealStep } from '@green-beam/core';
 import { useEffect, useState } from 'react';
+import { prefersStill } from '../../ui/prefers-still.ts';
 
 const STEP_TIME = 850;
-
-function prefersStill(): boolean {
-  return window.matchMedia('(prefers-reduced-motion: reduce)').matches;
-}
 
 /** The steps of an answer, one after the other; all at once for people who prefer less motion. */
 export function useReveal(steps: readonly RevealStep[] | null): readonly RevealStep[] {

@@ -1,11 +1,12 @@
 import type { AttemptResult, BenchRound, BenchTask, NewAttempt, StripMark } from '@green-beam/contract';
-import { closesTask, diagnose, drawTask, feedbackOn, hintsFor, instrumentById, instrumentIds, pictureOf, seededRandom, withEyeAt, writtenUnitOf, type Diagnosis, type ReadingTask } from '@green-beam/core';
-import { useCallback, useState } from 'react';
+import { asOperated, closesTask, diagnose, drawTask, feedbackOn, hintsFor, instrumentById, pictureOf, plannedItems, questionFor, completeRules, writtenUnitOf, TRIES, type Diagnosis, type PlannedItem, type ReadingTask } from '@green-beam/core';
+import { useCallback, useEffect, useState } from 'react';
 import { newId } from '../../outbox/new-id.ts';
 import type { BenchSource } from './bench-source.ts';
 
 const LENGTH = 10;
-const AIMS = ['meniscus-edge', 'eye-high', 'label-above', 'eye-low', 'rounded-up'];
+/** The first picture a visitor sees. */
+const FIRST = 'cylinder-50';
 
 interface VisitorTask {
   readonly shown: BenchTask;
@@ -14,23 +15,27 @@ interface VisitorTask {
 
 interface VisitorRound {
   readonly id: string;
+  readonly plan: Iterator<PlannedItem, never>;
   readonly tasks: readonly VisitorTask[];
 }
 
-/** Tools the bench can draw. */
-export const BENCH_TOOLS = instrumentIds().map(instrumentById).filter((instrument) => instrument.reads === 'liquid-column');
-
-function drawVisitorRound(instrumentId: string | null): VisitorRound {
-  const [seed = 1] = crypto.getRandomValues(new Uint32Array(1));
-  const random = seededRandom(seed);
-  const tasks = Array.from({ length: LENGTH }, (_, position): VisitorTask => {
-    const tool = instrumentId ?? (position === 0 ? 'cylinder-50' : (BENCH_TOOLS[random.below(BENCH_TOOLS.length)]?.id ?? 'cylinder-50'));
-    const aim = AIMS[random.below(AIMS.length * 2)];
-    const task = drawTask(tool, { seed: random.below(2 ** 32), aim: aim ? [aim] : [] });
-    return { task, shown: { id: newId(), position, picture: pictureOf(task), hints: hintsFor(task), unit: writtenUnitOf(instrumentById(tool), task.rules), state: 'open' } };
-  });
-  return { id: newId(), tasks };
+function drawn({ instrumentId, seed, aim }: PlannedItem, position: number): VisitorTask {
+  const task = drawTask(instrumentId, { seed, aim });
+  return {
+    task,
+    shown: { id: newId(), position, question: questionFor(task), picture: pictureOf(task), hints: hintsFor(task), unit: writtenUnitOf(instrumentById(instrumentId), task.rules), tries: TRIES, state: 'open' },
+  };
 }
+
+/** A round with its first reading drawn; each further one follows when the one before it is done. */
+function newVisitorRound(instrumentIds: readonly string[], first?: string): VisitorRound {
+  const [seed = 1] = crypto.getRandomValues(new Uint32Array(1));
+  const plan = plannedItems(instrumentIds, seed, completeRules());
+  return { id: newId(), plan, tasks: [drawn(first === undefined ? plan.next().value : { instrumentId: first, seed, aim: [] }, 0)] };
+}
+
+/** The next reading is drawn once the answer to the last one is on the page, in ms. */
+const PAUSE = 60;
 
 interface Tried {
   readonly taskId: string;
@@ -46,15 +51,21 @@ function marksOf(tried: readonly Tried[]): StripMark[] {
 
 /** A bench that needs no account: drawn, judged and forgotten in the browser. */
 export function useVisitorBench(): BenchSource {
-  const [round, setRound] = useState(() => drawVisitorRound(null));
+  const [round, setRound] = useState(() => newVisitorRound([], FIRST));
   const [tried, setTried] = useState<readonly Tried[]>([]);
   const [closed, setClosed] = useState<ReadonlySet<string>>(new Set());
+  useEffect(() => {
+    if (round.tasks.length >= LENGTH || round.tasks.length > closed.size) return undefined;
+    const timer = setTimeout(() => setRound({ ...round, tasks: [...round.tasks, drawn(round.plan.next().value, round.tasks.length)] }), PAUSE);
+    return () => clearTimeout(timer);
+  }, [round, closed]);
 
   const submit = useCallback(
     (shown: BenchTask, attempt: NewAttempt): Promise<AttemptResult> => {
       const found = round.tasks.find((one) => one.shown.id === shown.id);
       if (!found) return Promise.reject(new Error('This reading belongs to another round.'));
-      const task = withEyeAt(found.task, attempt.eyeHeight);
+      const lowered = attempt.actions.find((action) => action.kind === 'lower');
+      const task = asOperated(found.task, { eyeHeight: attempt.eyeHeight, inLiquidFor: lowered ? attempt.timeTaken - lowered.at : null });
       const before = tried.filter((one) => one.taskId === shown.id && one.diagnosis?.verdict !== 'unreadable');
       const tryNumber = before.length + 1;
       const diagnosis = attempt.kind === 'shown' ? null : diagnose(task, attempt.entry);
@@ -67,13 +78,13 @@ export function useVisitorBench(): BenchSource {
     },
     [round, tried, closed],
   );
-  const newRound = useCallback((instrumentId: string | null): Promise<void> => {
-    setRound(drawVisitorRound(instrumentId));
+  const newRound = useCallback((instrumentIds: readonly string[]): Promise<void> => {
+    setRound(newVisitorRound(instrumentIds));
     setTried([]);
     setClosed(new Set());
     return Promise.resolve();
   }, []);
 
-  const shown: BenchRound = { id: round.id, tasks: round.tasks.map((one) => one.shown), strip: [] };
-  return { round: shown, strip: marksOf(tried.filter((one) => closed.has(one.taskId))), error: null, submit, newRound };
+  const shown: BenchRound = { id: round.id, title: null, tasks: round.tasks.map((one) => one.shown), strip: [] };
+  return { round: shown, length: LENGTH, strip: marksOf(tried.filter((one) => closed.has(one.taskId))), error: null, submit, newRound };
 }

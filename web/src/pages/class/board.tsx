@@ -15,54 +15,44 @@ function cellOf(row: BoardRow, skill: string): BoardCell | undefined {
   return row.skills.find((one) => one.skill === skill);
 }
 
-/** Right at the first try, as a bar against all readings. */
-function Share({ cell }: { readonly cell: BoardCell }): ReactNode {
+/** Right at the first try, as a bar against all readings; the slips behind the others, and when the last reading was taken. */
+function Skill({ cell }: { readonly cell: BoardCell | undefined }): ReactNode {
+  if (!cell) return <span className="text-small text-muted">not yet</span>;
   const part = cell.sound / Math.max(1, cell.readings);
+  const [shown, more] = [cell.slips.slice(0, 2), cell.slips.length - 2];
   return (
-    <span className="flex items-center gap-3">
-      <span className="h-2.5 w-24 bg-hairline/60" aria-hidden="true">
-        <span className="block h-full bg-ink" style={{ width: `${100 * part}%` }} />
+    <span className="block py-2">
+      <span className="flex items-baseline gap-2">
+        <span className="h-2.5 w-14 self-center bg-hairline/60" aria-hidden="true">
+          <span className="block h-full bg-ink" style={{ width: `${100 * part}%` }} />
+        </span>
+        <span className="font-mono">
+          {cell.sound}/{cell.readings}
+        </span>
+        <span className="text-small whitespace-nowrap text-muted">{formatDistanceToNowStrict(new Date(cell.lastSeen))}</span>
       </span>
-      <span className="font-mono">
-        {cell.sound}/{cell.readings}
-      </span>
-    </span>
-  );
-}
-
-function Slips({ cell }: { readonly cell: BoardCell }): ReactNode {
-  if (cell.slips.length === 0) return <span className="text-muted">none</span>;
-  return (
-    <span className="flex flex-wrap gap-x-4">
-      {cell.slips.slice(0, 3).map((slip) => (
-        <span key={slip.id} className={slip.count >= 5 ? 'text-slip' : ''}>
-          {slipById(slip.id).name} <span className="font-mono text-small">{slip.count}</span>
+      {shown.map((slip) => (
+        <span key={slip.id} className={`block text-small ${slip.count >= 5 ? 'text-slip' : ''}`}>
+          {slipById(slip.id).name} <span className="font-mono">{slip.count}</span>
         </span>
       ))}
+      {more > 0 && <span className="block text-small text-muted">and {more} more</span>}
     </span>
   );
 }
 
 function columnsFor(skills: readonly string[]) {
   return [
-    column.accessor('label', { header: 'Student', cell: ({ row }) => <Link className="font-semibold underline decoration-hairline underline-offset-4 hover:decoration-beam" to={`/class/student/${row.original.id}`}>{row.original.label}</Link> }),
-    ...skills.flatMap((skill) => [
-      column.accessor((row) => { const cell = cellOf(row, skill); return cell ? cell.sound / Math.max(1, cell.readings) : -1; }, {
-        id: `${skill}-share`,
-        header: `${SKILLS.find((one) => one.id === skill)?.name ?? skill}: right at first`,
-        cell: ({ row }) => { const cell = cellOf(row.original, skill); return cell ? <Share cell={cell} /> : <span className="text-muted">no readings yet</span>; },
-      }),
-      column.accessor((row) => cellOf(row, skill)?.slips[0]?.count ?? 0, {
-        id: `${skill}-slips`,
-        header: 'Slips',
-        cell: ({ row }) => { const cell = cellOf(row.original, skill); return cell ? <Slips cell={cell} /> : null; },
-      }),
-      column.accessor((row) => cellOf(row, skill)?.lastSeen ?? '', {
-        id: `${skill}-seen`,
-        header: 'Last seen',
-        cell: ({ row }) => { const cell = cellOf(row.original, skill); return cell ? <span className="text-small text-muted">{formatDistanceToNowStrict(new Date(cell.lastSeen), { addSuffix: true })}</span> : null; },
-      }),
-    ]),
+    column.accessor('label', { header: 'Student', cell: ({ row }) => <Link className="inline-block py-2 font-semibold whitespace-nowrap underline decoration-hairline underline-offset-4 hover:decoration-beam" to={`/class/student/${row.original.id}`}>{row.original.label}</Link> }),
+    ...skills.map((skill) =>
+      column.accessor(
+        (row) => {
+          const cell = cellOf(row, skill);
+          return cell ? cell.sound / Math.max(1, cell.readings) : -1;
+        },
+        { id: skill, header: SKILLS.find((one) => one.id === skill)?.name ?? skill, cell: ({ row }) => <Skill cell={cellOf(row.original, skill)} /> },
+      ),
+    ),
   ];
 }
 
@@ -73,7 +63,7 @@ function BoardTable({ rows }: { readonly rows: readonly BoardRow[] }): ReactNode
   const data = useMemo(() => [...rows], [rows]);
   const table = useReactTable({ data, columns, state: { sorting }, onSortingChange: setSorting, getCoreRowModel: getCoreRowModel(), getSortedRowModel: getSortedRowModel(), getRowId: (row) => row.id });
   return (
-    <div className="mt-6 overflow-x-auto">
+    <div className="mt-6 relative overflow-x-auto">
       <table className="w-full text-left">
         <thead>
           {table.getHeaderGroups().map((group) => (
@@ -92,7 +82,7 @@ function BoardTable({ rows }: { readonly rows: readonly BoardRow[] }): ReactNode
           {table.getRowModel().rows.map((row) => (
             <tr key={row.id} className="border-b border-hairline">
               {row.getVisibleCells().map((cell) => (
-                <td key={cell.id} className="h-11 pr-4">
+                <td key={cell.id} className="min-w-36 pr-5 align-top first:min-w-0">
                   {flexRender(cell.column.columnDef.cell, cell.getContext())}
                 </td>
               ))}
@@ -126,8 +116,12 @@ export default function Board({ classId }: { readonly classId: string | null }):
         <div>
           <h1 className="text-2xl font-bold">Class board</h1>
           {rows && <Commonest rows={rows} />}
+          <p className="text-small text-muted">Right at the first try, of all readings; how long ago the last one was; the slips behind the others.</p>
         </div>
-        <Link to="/class/people" className={buttonClass('plain')}>People, code and data</Link>
+        <div className="flex flex-wrap gap-3">
+          <Link to="/demonstrate" className={buttonClass('plain')}>Demonstrate</Link>
+          <Link to="/class/people" className={buttonClass('plain')}>People, code and data</Link>
+        </div>
       </div>
       {error && <Failed error={error} again={() => void refetch()} />}
       {classId === null && <p className="mt-6">You have no class yet. Make one under “People, code and data”.</p>}

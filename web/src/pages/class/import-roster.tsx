@@ -1,27 +1,9 @@
 import type { RosterResult } from '@green-beam/contract';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import Papa from 'papaparse';
 import { useId, useState, type ReactNode } from 'react';
 import { ask, RefusedError } from '../../api/request.ts';
 import { Button } from '../../ui/button.tsx';
-
-const FIRST = /^(first|given|fore)\s*-?_?name$/i;
-const LAST = /^(last|family|sur)\s*-?_?name$/i;
-
-interface Row {
-  readonly firstName: string;
-  readonly lastName: string;
-}
-
-/** Rows of a list, with or without a heading row; columns first name and last name, in that order unless the heading says otherwise. */
-export function rowsOf(text: string): Row[] {
-  const { data } = Papa.parse<string[]>(text.trim(), { skipEmptyLines: 'greedy' });
-  const [head = []] = data;
-  const first = head.findIndex((cell) => FIRST.test(cell.trim()));
-  const last = head.findIndex((cell) => LAST.test(cell.trim()));
-  const hasHead = first >= 0 || last >= 0;
-  return data.slice(hasHead ? 1 : 0).map((cells) => ({ firstName: cells[hasHead ? first : 0] ?? '', lastName: cells[hasHead ? last : 1] ?? '' }));
-}
+import { rowsOf } from './roster-rows.ts';
 
 function errorsOf(error: Error | null): RosterResult['errors'] {
   const body = error instanceof RefusedError ? (error.body as Partial<RosterResult> | null) : null;

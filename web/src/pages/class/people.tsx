@@ -10,25 +10,9 @@ import { Field } from '../../ui/field.tsx';
 import { Failed, Loading } from '../../ui/notice.tsx';
 import { chooseClass } from '../current-class.ts';
 import { ImportRoster } from './import-roster.tsx';
-
-type Change = readonly [method: 'POST' | 'PATCH' | 'DELETE', path: string, body?: unknown];
-
-function useClassChange(classId: string) {
-  const queries = useQueryClient();
-  return useMutation({
-    mutationFn: ([method, path, body]: Change) => ask<ClassDetails | undefined>(method, `/classes/${classId}${path}`, body),
-    onSuccess: () => Promise.all([queries.invalidateQueries({ queryKey: ['class', classId] }), queries.invalidateQueries({ queryKey: ['classes'] }), queries.invalidateQueries({ queryKey: ['board', classId] })]),
-  });
-}
-
-function Section({ title, children }: { readonly title: string; readonly children: ReactNode }): ReactNode {
-  return (
-    <section className="mt-8 border-t border-hairline pt-4">
-      <h2 className="text-lg font-bold">{title}</h2>
-      {children}
-    </section>
-  );
-}
+import { Roster } from './roster.tsx';
+import { Section } from './section.tsx';
+import { useClassChange, type Change } from './use-class-change.ts';
 
 function Code({ details, change }: { readonly details: ClassDetails; readonly change: (change: Change) => void }): ReactNode {
   return (
@@ -43,33 +27,8 @@ function Code({ details, change }: { readonly details: ClassDetails; readonly ch
   );
 }
 
-function Roster({ details, change }: { readonly details: ClassDetails; readonly change: (change: Change) => void }): ReactNode {
-  return (
-    <Section title={`Students, ${details.roster.length}`}>
-      <ul className="mt-2">
-        {details.roster.map((student) => (
-          <li key={student.id} className="flex flex-wrap items-center gap-x-4 border-t border-hairline">
-            <span className="min-w-48 flex-1">
-              {student.firstName} {student.lastName}
-            </span>
-            <span className="w-32 text-small text-muted">{student.hasPin ? 'has a PIN' : 'no PIN yet'}</span>
-            <Button look="quiet" disabled={!student.hasPin} onClick={() => change(['POST', `/students/${student.id}/pin-reset`])} aria-label={`Reset PIN of ${student.label}`}>Reset PIN</Button>
-            <a className={buttonClass('quiet')} href={`/api/classes/${details.id}/students/${student.id}/export`} download aria-label={`Export the data of ${student.label}`}>Export</a>
-            <Confirm
-              trigger={<Button look="quiet" aria-label={`Delete ${student.label}`}>Delete</Button>}
-              title={`Delete ${student.label}?`}
-              text="The name, the PIN and every attempt are removed for good. What was written in group laboratories stays under “a former member”."
-              action="Delete"
-              onConfirm={() => change(['DELETE', `/students/${student.id}`])}
-            />
-          </li>
-        ))}
-      </ul>
-    </Section>
-  );
-}
-
-function Teachers({ details, change, error }: { readonly details: ClassDetails; readonly change: (change: Change) => void; readonly error: string | undefined }): ReactNode {
+function Teachers({ details, change }: { readonly details: ClassDetails; readonly change: (change: Change) => void }): ReactNode {
+  const add = useClassChange(details.id);
   const { register, handleSubmit, formState, reset } = useForm({ resolver: yupResolver(coTeacher), defaultValues: { email: '' } });
   return (
     <Section title="Teachers">
@@ -81,9 +40,9 @@ function Teachers({ details, change, error }: { readonly details: ClassDetails; 
           </li>
         ))}
       </ul>
-      <form className="mt-3 flex max-w-lg items-end gap-3" onSubmit={(event) => void handleSubmit((body) => { change(['POST', '/teachers', body]); reset(); })(event)}>
+      <form className="mt-3 flex max-w-lg items-end gap-3" onSubmit={(event) => void handleSubmit((body) => add.mutate(['POST', '/teachers', body], { onSuccess: () => reset() }))(event)}>
         <div className="flex-1">
-          <Field label="Add a teacher of your school" type="email" error={formState.errors.email?.message ?? error} {...register('email')} />
+          <Field label="Add a teacher of your school" type="email" error={formState.errors.email?.message ?? add.error?.message} {...register('email')} />
         </div>
         <Button type="submit" look="plain">Add</Button>
       </form>
@@ -92,11 +51,16 @@ function Teachers({ details, change, error }: { readonly details: ClassDetails; 
 }
 
 function Data({ details, change }: { readonly details: ClassDetails; readonly change: (change: Change) => void }): ReactNode {
+  const putAway = (): void => {
+    // An archived class is looked at only when it has been chosen: this one stays on the page.
+    chooseClass(details.id);
+    change(['PATCH', '', { archived: !details.archived }]);
+  };
   return (
     <Section title="The class’s data">
       <div className="mt-3 flex flex-wrap gap-3">
         <a className={buttonClass('plain')} href={`/api/classes/${details.id}/export`} download>Export as JSON</a>
-        <Button look="plain" onClick={() => change(['PATCH', '', { archived: !details.archived }])}>{details.archived ? 'Bring back from the archive' : 'Archive'}</Button>
+        <Button look="plain" onClick={putAway}>{details.archived ? 'Bring back from the archive' : 'Archive'}</Button>
         <Confirm
           trigger={<Button look="danger">Delete the class</Button>}
           title={`Delete ${details.name}?`}
@@ -144,7 +108,7 @@ function ClassPeople({ classId }: { readonly classId: string }): ReactNode {
       <Code details={details} change={mutate} />
       <Roster details={details} change={mutate} />
       <Section title="Import a class list"><ImportRoster classId={classId} /></Section>
-      <Teachers details={details} change={mutate} error={undefined} />
+      <Teachers details={details} change={mutate} />
       <Data details={details} change={mutate} />
     </>
   );

@@ -27,38 +27,56 @@ function Choice({ label, value, disabled, options, onChoose }: { readonly label:
 /** What belongs to the whole run: the accepted value, what was seen, the temperature of the water. */
 export function RunChoices({ page, evaluated, onWrite }: NotesProps): ReactNode {
   const text = (slot: string): string => currentIn(evaluated, slot)?.text ?? '';
+  const chosen = text('accepted');
   const observed = page.protocol.quantities.filter((quantity) => quantity.kind === 'observed');
   const materials = MATERIALS.filter((material) => material.phase === 'solid').map((material): [string, string] => [material.id, `${material.name}, ${material.density[0]}${material.density[1] === material.density[0] ? '' : ` to ${material.density[1]}`}`]);
+  const isMaterial = materials.some(([id]) => id === chosen);
   return (
     <div className="mt-4 flex flex-wrap gap-6">
-      <Choice label="Compare with" value={text('accepted')} disabled={!page.mayWrite} options={materials} onChoose={(id) => onWrite('accepted', id)} />
+      <Choice label="Compare with" value={isMaterial ? chosen : ''} disabled={!page.mayWrite} options={materials} onChoose={(id) => onWrite('accepted', id)} />
+      <OneLine label="or with, g/mL" standing={isMaterial ? '' : chosen} placeholder="8.80" readOnly={!page.mayWrite} onWrite={(value) => onWrite('accepted', value)} />
       {observed.map((quantity) => (
         <Choice key={quantity.id} label={quantity.name} value={text(quantity.id)} disabled={!page.mayWrite} options={quantity.choices.map((choice): [string, string] => [choice.id, choice.name])} onChoose={(id) => onWrite(quantity.id, id)} />
       ))}
-      <OneLine label="Water, °C" slot="temperature" page={page} evaluated={evaluated} onWrite={onWrite} />
+      <OneLine label="Water, °C" standing={text('temperature')} placeholder="20" readOnly={!page.mayWrite} onWrite={(value) => onWrite('temperature', value)} />
     </div>
   );
 }
 
-function OneLine({ label, slot, page, evaluated, onWrite }: NotesProps & { readonly label: string; readonly slot: string }): ReactNode {
-  const id = useId();
-  const standing = currentIn(evaluated, slot)?.text ?? '';
+interface Draft {
+  readonly value: string;
+  readonly onChange: (event: { readonly target: { readonly value: string } }) => void;
+  readonly onBlur: () => void;
+}
+
+/** What is being typed, until the field is left and it goes into the log. */
+function useDraft(standing: string, onWrite: (text: string) => void): Draft {
   const [text, setText] = useState<string | null>(null);
+  return {
+    value: text ?? standing,
+    onChange: (event) => setText(event.target.value),
+    onBlur: () => {
+      if (text !== null && text.trim() !== standing) onWrite(text.trim());
+      setText(null);
+    },
+  };
+}
+
+interface OneLineProps {
+  readonly label: string;
+  readonly standing: string;
+  readonly placeholder: string;
+  readonly readOnly: boolean;
+  readonly onWrite: (text: string) => void;
+}
+
+function OneLine({ label, standing, placeholder, readOnly, onWrite }: OneLineProps): ReactNode {
+  const id = useId();
+  const draft = useDraft(standing, onWrite);
   return (
     <div className="flex flex-col">
       <label htmlFor={id} className="text-small font-semibold">{label}</label>
-      <input
-        id={id}
-        value={text ?? standing}
-        placeholder="20"
-        readOnly={!page.mayWrite}
-        onChange={(event) => setText(event.target.value)}
-        onBlur={() => {
-          if (text !== null) onWrite(slot, text.trim());
-          setText(null);
-        }}
-        className="min-h-11 w-24 border-b-2 border-ink bg-surface px-2 font-mono"
-      />
+      <input id={id} placeholder={placeholder} readOnly={readOnly} className="min-h-11 w-28 border-b-2 border-ink bg-surface px-2 font-mono" {...draft} />
     </div>
   );
 }
@@ -77,23 +95,11 @@ export function Questions({ page, evaluated, onWrite }: NotesProps): ReactNode {
 
 function Answer({ slot, question, page, evaluated, onWrite }: NotesProps & { readonly slot: string; readonly question: string }): ReactNode {
   const id = useId();
-  const standing = currentIn(evaluated, slot)?.text ?? '';
-  const [text, setText] = useState<string | null>(null);
+  const draft = useDraft(currentIn(evaluated, slot)?.text ?? '', (text) => onWrite(slot, text));
   return (
     <div className="mt-4 flex flex-col gap-1">
       <label htmlFor={id}>{question}</label>
-      <textarea
-        id={id}
-        rows={2}
-        value={text ?? standing}
-        readOnly={!page.mayWrite}
-        onChange={(event) => setText(event.target.value)}
-        onBlur={() => {
-          if (text !== null) onWrite(slot, text.trim());
-          setText(null);
-        }}
-        className="max-w-3xl border-b border-hairline bg-surface p-2"
-      />
+      <textarea id={id} rows={2} readOnly={!page.mayWrite} className="max-w-3xl border-b border-hairline bg-surface p-2" {...draft} />
     </div>
   );
 }

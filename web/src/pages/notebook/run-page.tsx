@@ -2,6 +2,7 @@ import type { RunPage as Page, SignedIn } from '@green-beam/contract';
 import { useState, type ReactNode } from 'react';
 import { Link, useParams } from 'react-router';
 import { Failed, Loading } from '../../ui/notice.tsx';
+import { HandingIn } from './handing-in.tsx';
 import { Result } from './result.tsx';
 import { Questions, RunChoices } from './run-notes.tsx';
 import { TrialTable } from './trial-table.tsx';
@@ -40,6 +41,7 @@ function Aside({ page, run, signedIn, classId, writer, onChoose }: { readonly pa
       <p className="mt-6 text-small text-muted" role="status">
         {page.mayWrite ? (run.unsent > 0 ? `Saving ${run.unsent} …` : 'Everything is saved.') : 'You can read this page.'}
       </p>
+      <HandingIn page={page} classId={classId} unsent={run.unsent} />
     </aside>
   );
 }
@@ -62,7 +64,7 @@ function Sheet({ classId, runId, signedIn }: { readonly classId: string; readonl
         <Instructions page={page} />
         <TrialTable page={page} evaluated={evaluated} onWrite={run.write} onWorking={(trial, quantity) => setWorking({ trial, quantity })} />
         <RunChoices page={page} evaluated={evaluated} onWrite={run.write} />
-        <Result protocol={page.protocol} evaluated={evaluated} />
+        <Result protocol={page.protocol} rules={page.rules} evaluated={evaluated} />
         <Questions page={page} evaluated={evaluated} onWrite={run.write} />
       </main>
       {working && <WorkingSheet protocol={page.protocol} evaluated={evaluated} trial={working.trial} quantity={working.quantity} onClose={() => setWorking(null)} />}

@@ -67,7 +67,10 @@ export default function Runs({ signedIn, classId }: { readonly signedIn: SignedI
             <Link to={`/notebook/${run.id}`} className="grid min-h-14 grid-cols-[minmax(0,1fr)_minmax(0,1fr)_9rem] items-center gap-4 py-2 hover:bg-wash max-sm:grid-cols-1">
               <span><strong>{run.specimen}</strong><span className="block text-small text-muted">{run.title}</span></span>
               <span className="text-muted">{run.members.join(', ')}</span>
-              <span className="text-right text-small text-muted">{format(new Date(run.startedAt), 'd MMM, HH:mm')}</span>
+              <span className="text-right text-small text-muted max-sm:text-left">
+                {format(new Date(run.startedAt), 'd MMM, HH:mm')}
+                <span className={`block ${run.handedInAt === null ? 'text-ink' : ''}`}>{run.handedInAt === null ? 'under way' : 'handed in'}</span>
+              </span>
             </Link>
           </li>
         ))}

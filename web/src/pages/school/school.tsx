@@ -27,8 +27,8 @@ export default function School(): ReactNode {
   const { register, handleSubmit, formState, reset } = useForm({ resolver: yupResolver(invitation), defaultValues: { name: '', email: '' } });
   const link = useMutation({
     mutationFn: (made: Invitation | { readonly id: string }) => ('id' in made ? ask<OneTimeLink>('POST', `/school/teachers/${made.id}/reset`) : ask<OneTimeLink>('POST', '/school/invitations', made)),
-    onSuccess: () => {
-      reset();
+    onSuccess: (_, made) => {
+      if (!('id' in made)) reset();
       return queries.invalidateQueries({ queryKey: ['teachers'] });
     },
   });

@@ -1,0 +1,83 @@
+import { useCallback, useEffect, useRef, type KeyboardEvent, type PointerEvent, type RefObject } from 'react';
+
+interface DragOptions {
+  readonly disabled: boolean;
+  /** Where the thing dragged is, before each drag and key. */
+  readonly at: () => number;
+  /** What a point of the drawing means; the drag follows it. */
+  readonly place: (x: number, y: number) => number;
+  readonly move: (to: number) => void;
+  readonly reach: number;
+  readonly onRest: (at: number) => void;
+}
+
+interface Handlers {
+  readonly onPointerDown: (event: PointerEvent<SVGGElement>) => void;
+  readonly onPointerUp: () => void;
+  readonly onPointerCancel: () => void;
+  readonly onKeyDown: (event: KeyboardEvent) => void;
+}
+
+/** A drag under way. The page does not scroll during one, so that the way from the screen to the view is worked out once. */
+interface Drag {
+  readonly toView: DOMMatrix;
+  at: number;
+}
+
+/** Arrow keys move by one, with Shift or Page keys by ten. */
+function keyStep(event: KeyboardEvent): number | null {
+  const step = event.shiftKey ? 10 : 1;
+  if (event.key === 'ArrowUp' || event.key === 'ArrowRight') return step;
+  if (event.key === 'ArrowDown' || event.key === 'ArrowLeft') return -step;
+  if (event.key === 'PageUp') return 10;
+  return event.key === 'PageDown' ? -10 : null;
+}
+
+/** Dragging along a rail, and the same by keys. `rail` is the element that is dragged; its coordinates are the drawing’s. */
+export function useDrag(rail: RefObject<SVGGElement | null>, { disabled, at, place, move, reach, onRest }: DragOptions): Handlers {
+  const drag = useRef<Drag | null>(null);
+  const follow = useCallback(
+    (held: Drag, { clientX, clientY }: { readonly clientX: number; readonly clientY: number }): void => {
+      const point = new DOMPoint(clientX, clientY).matrixTransform(held.toView);
+      held.at = place(point.x, point.y);
+      move(held.at);
+    },
+    [place, move],
+  );
+  useEffect(() => {
+    const element = rail.current;
+    // Movements come sixty times a second; they end here instead of going on through the page.
+    const moved = (event: globalThis.PointerEvent): void => {
+      if (!drag.current) return;
+      event.stopPropagation();
+      follow(drag.current, event);
+    };
+    element?.addEventListener('pointermove', moved);
+    return () => element?.removeEventListener('pointermove', moved);
+  }, [rail, follow]);
+  const drop = (): void => {
+    if (drag.current) onRest(drag.current.at);
+    drag.current = null;
+  };
+  return {
+    onPointerDown: (event) => {
+      const matrix = rail.current?.getScreenCTM();
+      if (disabled || !matrix) return;
+      event.preventDefault();
+      event.currentTarget.setPointerCapture(event.pointerId);
+      event.currentTarget.focus();
+      drag.current = { toView: matrix.inverse(), at: at() };
+      follow(drag.current, event);
+    },
+    onPointerUp: drop,
+    onPointerCancel: drop,
+    onKeyDown: (event) => {
+      const step = keyStep(event);
+      if (step === null || disabled) return;
+      event.preventDefault();
+      const to = Math.min(reach, Math.max(-reach, Math.round((at() + step) * 10) / 10));
+      move(to);
+      onRest(to);
+    },
+  };
+}

@@ -1,0 +1,25 @@
+import type { Picture } from '@green-beam/core';
+import type { Seen } from './sight.ts';
+
+/** How a picture is seen before anything is done: the eye off the level, the mark where it starts. */
+export function seenFirst(picture: Picture): Seen {
+  switch (picture.kind) {
+    case 'liquid-column':
+      return { height: picture.eye.height, markAt: picture.startY ?? picture.surfaceY };
+    case 'ruler':
+      return { height: picture.eye.height, markAt: picture.thing.toX };
+    case 'display':
+      return { height: 0, markAt: 0 };
+  }
+}
+
+/** Where the mark comes to rest. */
+export function restingAt(picture: Picture): number {
+  return picture.kind === 'liquid-column' ? picture.surfaceY : seenFirst(picture).markAt;
+}
+
+/** How it was seen when an entry was made: a thread may still have been on its way; a tap had been opened. */
+export function seenAtEnter(picture: Picture, height: number): Seen {
+  const onItsWay = picture.kind === 'liquid-column' && picture.vessel === 'thermometer';
+  return { height, markAt: onItsWay ? seenFirst(picture).markAt : restingAt(picture) };
+}

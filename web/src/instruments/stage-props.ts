@@ -1,0 +1,15 @@
+import type { PathPiece, RevealStep } from '@green-beam/core';
+import type { Sight } from './sight.ts';
+
+/** What every tool on the bench is shown with. */
+export interface StageProps {
+  readonly name: string;
+  readonly sight: Sight;
+  /** Called when the eye has been moved; without it the eye stays where it is. */
+  readonly onRestEye?: (height: number) => void;
+  readonly loupe?: boolean;
+  /** The answer is out: the beam runs across the tool. */
+  readonly closed?: boolean;
+  readonly wrongPath?: readonly PathPiece[];
+  readonly rightPath?: readonly RevealStep[];
+}

@@ -1,0 +1,7 @@
+const TINTS: Readonly<Record<string, string>> = { 'lamp oil': '#b08a3c', 'oil and glycerol': '#a08a52', glycerol: '#6f8f9c', 'glycerol and water': '#6f8f9c', 'slate slurry': '#5d6a6e' };
+const WATER = '#2f7ea8';
+
+/** The colour a liquid is drawn in; those not listed look like water. */
+export function tintOf(liquid: string): string {
+  return TINTS[liquid] ?? WATER;
+}

@@ -1,0 +1,55 @@
+import type { SetRoundShown } from '@green-beam/contract';
+import { format, isPast } from 'date-fns';
+import { useState, type ReactNode } from 'react';
+import { useSetRounds } from '../rounds/set-rounds.ts';
+
+function isOpen({ progress }: SetRoundShown): boolean {
+  return progress.some((one) => one.finishedAt === null);
+}
+
+function when({ dueAt }: SetRoundShown): string {
+  if (dueAt === null) return '';
+  const date = new Date(dueAt);
+  return isPast(date) ? `, was due ${format(date, 'EEE d MMM')}; it is still taken` : `, due ${format(date, 'EEE d MMM, HH:mm')}`;
+}
+
+/** More than these would push the tool down the page. */
+const MOST = 2;
+
+interface SetForYouProps {
+  readonly classId: string;
+  /** Title of the set round on the bench; null while it is one’s own practice. */
+  readonly present: string | null;
+  /** Null until the bench has its own round: one begun before that would be covered by it. */
+  readonly onBegin: ((setRoundId: string) => Promise<void>) | null;
+}
+
+/** What a teacher has set and is not finished yet. */
+export function SetForYou({ classId, present, onBegin }: SetForYouProps): ReactNode {
+  const { rounds = [] } = useSetRounds(classId);
+  const [refused, setRefused] = useState<string | null>(null);
+  const open = rounds.filter((round) => isOpen(round) && round.title !== present);
+  if (open.length === 0 && present === null && refused === null) return null;
+  return (
+    <div className="flex min-h-11 flex-wrap items-center gap-x-8 border-b border-hairline bg-wash px-4 text-small wide:px-7">
+      {present !== null && <p className="font-semibold">Set for you: {present}</p>}
+      {open.slice(0, MOST).map((round) => (
+        <p key={round.id} className="flex flex-wrap items-center gap-x-3">
+          <span>
+            {present === null ? 'Set for you: ' : ''}
+            <strong>{round.title}</strong>, {round.progress[0]?.done ?? 0} of {round.length} done{when(round)}
+          </span>
+          <button type="button" disabled={onBegin === null} className="min-h-11 font-semibold underline decoration-beam decoration-2 underline-offset-4" onClick={() => void onBegin?.(round.id).catch((error: unknown) => setRefused(error instanceof Error ? error.message : 'The round could not be begun.'))}>
+            {(round.progress[0]?.done ?? 0) > 0 ? 'Go on' : 'Begin'}
+          </button>
+        </p>
+      ))}
+      {open.length > MOST && <span>and {open.length - MOST} more</span>}
+      {refused !== null && (
+        <p role="alert" className="py-2 text-slip">
+          {refused}
+        </p>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,58 @@
+import type { ClassDetails } from '@green-beam/contract';
+import type { ReactNode } from 'react';
+import { Button, buttonClass } from '../../ui/button.tsx';
+import { Confirm } from '../../ui/confirm.tsx';
+import { Section } from './section.tsx';
+import type { Change } from './use-class-change.ts';
+
+interface RosterProps {
+  readonly details: ClassDetails;
+  readonly change: (change: Change) => void;
+}
+
+type Listed = ClassDetails['roster'][number];
+
+function Student({ details, student, change }: RosterProps & { readonly student: Listed }): ReactNode {
+  return (
+    <li className="flex flex-wrap items-center gap-x-4 border-t border-hairline">
+      <span className={`min-w-48 flex-1 ${student.archived ? 'text-muted' : ''}`}>
+        {student.firstName} {student.lastName}
+      </span>
+      <span className="w-32 text-small text-muted">{student.archived ? 'put away' : student.hasPin ? 'has a PIN' : 'no PIN yet'}</span>
+      {!student.archived && (
+        <Button look="quiet" className="px-2" disabled={!student.hasPin} onClick={() => change(['POST', `/students/${student.id}/pin-reset`])} aria-label={`Reset PIN of ${student.label}`}>
+          Reset PIN
+        </Button>
+      )}
+      <a className={`${buttonClass('quiet')} px-2`} href={`/api/classes/${details.id}/students/${student.id}/export`} download aria-label={`Export the data of ${student.label}`}>
+        Export
+      </a>
+      <Button look="quiet" className="px-2" onClick={() => change(['PATCH', `/students/${student.id}`, { archived: !student.archived }])} aria-label={student.archived ? `Bring back ${student.label}` : `Archive ${student.label}`}>
+        {student.archived ? 'Bring back' : 'Archive'}
+      </Button>
+      <Confirm
+        trigger={<Button look="quiet" className="px-2" aria-label={`Delete ${student.label}`}>Delete</Button>}
+        title={`Delete ${student.label}?`}
+        text="The name, the PIN and every attempt are removed for good. What was written in group laboratories stays under “a former member”."
+        action="Delete"
+        onConfirm={() => change(['DELETE', `/students/${student.id}`])}
+      />
+    </li>
+  );
+}
+
+/** The class list; those who are put away stand at its end. */
+export function Roster({ details, change }: RosterProps): ReactNode {
+  const present = details.roster.filter((student) => !student.archived);
+  const away = details.roster.filter((student) => student.archived);
+  return (
+    <Section title={`Students, ${present.length}`}>
+      {details.roster.length === 0 && <p className="mt-2 text-muted">Nobody is on the list yet. Import one below.</p>}
+      <ul className="mt-2">
+        {[...present, ...away].map((student) => (
+          <Student key={student.id} details={details} student={student} change={change} />
+        ))}
+      </ul>
+    </Section>
+  );
+}

@@ -1,0 +1,30 @@
+import { benchInstrumentIds, drawTask, explainSlips, instrumentById, predictedEntries, readingTask, slipById, slipsOn, type HouseRules, type PathPiece, type ReadingTask, type Situation } from '@green-beam/core';
+
+/** Tools that are read off a scale, and so can be read aloud. */
+export const DEMONSTRATED = benchInstrumentIds().map(instrumentById).filter((tool) => tool.reads === 'scale');
+
+/** One reading off a scale, at a level eye: a drawn one, or one at a value that was set. */
+export function demonstrationOf(toolId: string, seed: number, value: number | null, rules: HouseRules): ReadingTask {
+  const { situation } = drawTask(toolId, { seed, rules });
+  const single: Situation = { ...situation, eyeHeight: 0, from: undefined, settled: undefined, shown: undefined, zeroError: undefined };
+  return readingTask(toolId, value === null ? single : { ...single, value }, rules);
+}
+
+/** What a slip makes of a reading: its name, why, where it went wrong, and the number that comes out. */
+export interface SlipShown {
+  readonly name: string;
+  readonly why: string;
+  readonly path: readonly PathPiece[];
+  readonly written: string;
+}
+
+/** Slips that can be shown on a tool: all but those that are only made over several readings. */
+export function slipsToShow(task: ReadingTask): string[] {
+  return slipsOn(task.instrumentId, task.rules).filter((id) => predictedEntries(task, slipById(id)).length > 0);
+}
+
+export function slipShown(task: ReadingTask, id: string): SlipShown | null {
+  const [explained] = explainSlips(task, { ids: [id] });
+  const [written] = predictedEntries(task, slipById(id));
+  return explained && written !== undefined ? { name: explained.name, why: explained.why, path: explained.path, written } : null;
+}

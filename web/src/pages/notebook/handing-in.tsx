@@ -1,0 +1,43 @@
+import type { RunPage } from '@green-beam/contract';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { format } from 'date-fns';
+import type { ReactNode } from 'react';
+import { ask } from '../../api/request.ts';
+import { Button } from '../../ui/button.tsx';
+import { Confirm } from '../../ui/confirm.tsx';
+
+interface HandingInProps {
+  readonly page: RunPage;
+  readonly classId: string;
+  /** Entries still on their way; the page is handed in when everything has arrived. */
+  readonly unsent: number;
+}
+
+/** The group hands its page in; a teacher gives it back to be gone on with. */
+export function HandingIn({ page, classId, unsent }: HandingInProps): ReactNode {
+  const queries = useQueryClient();
+  const change = useMutation({
+    mutationFn: (what: 'hand-in' | 'give-back') => ask<RunPage>('POST', `/classes/${classId}/runs/${page.id}/${what}`),
+    onSuccess: (changed) => {
+      queries.setQueryData(['run', classId, page.id], changed);
+      void queries.invalidateQueries({ queryKey: ['runs', classId] });
+    },
+  });
+  return (
+    <section className="mt-6" aria-label="Handing in">
+      {page.handedInAt !== null && <p className="text-small">Handed in {format(new Date(page.handedInAt), 'd MMM, HH:mm')}</p>}
+      {page.mayWrite && (
+        <Confirm
+          trigger={<Button look="plain" disabled={unsent > 0 || change.isPending}>Hand in</Button>}
+          title="Hand this laboratory in?"
+          text="After that nobody writes on it, unless your teacher gives it back."
+          action="Hand in"
+          keep="Go on writing"
+          onConfirm={() => change.mutate('hand-in')}
+        />
+      )}
+      {page.mayGiveBack && <Button look="plain" className="mt-2" disabled={change.isPending} onClick={() => change.mutate('give-back')}>Give back</Button>}
+      {change.error && <p role="alert" className="mt-2 text-small text-slip">{change.error.message}</p>}
+    </section>
+  );
+}

@@ -1,0 +1,114 @@
+import type { SetRoundProgress, SetRoundShown } from '@green-beam/contract';
+import { instrumentById, SKILLS, slipById } from '@green-beam/core';
+import { format } from 'date-fns';
+import { useState, type ReactNode } from 'react';
+import { Button } from '../../ui/button.tsx';
+import { Confirm } from '../../ui/confirm.tsx';
+import { Failed, Loading } from '../../ui/notice.tsx';
+import { NewRoundForm } from './new-round-form.tsx';
+import { useSetRoundChange, useSetRounds } from './set-rounds.ts';
+
+/** The tools of a round in words: families where all of one are named. */
+function toolsInWords(ids: readonly string[]): string {
+  if (ids.length === 0) return 'every tool';
+  const skills = new Set(ids.map((id) => instrumentById(id).skill));
+  return ids.length > 2 ? SKILLS.filter(({ id }) => skills.has(id)).map(({ name }) => name.toLowerCase()).join(', ') : ids.map((id) => instrumentById(id).name).join(' and ');
+}
+
+function conditions({ instrumentIds, length, aims, tries, hints, rulesName }: SetRoundShown): string {
+  const aim = aims.length === 0 ? 'finding out' : aims.map((id) => slipById(id).name.toLowerCase()).join(', ');
+  return [`${length} readings, ${toolsInWords(instrumentIds)}`, aim, tries === 1 ? 'one try' : `${tries} tries`, hints ? 'with hints' : 'without hints', ...(rulesName === null ? [] : [`rules: ${rulesName}`])].join('; ');
+}
+
+function Student({ progress, round }: { readonly progress: SetRoundProgress; readonly round: SetRoundShown }): ReactNode {
+  const late = round.dueAt !== null && progress.finishedAt !== null && progress.finishedAt > round.dueAt;
+  return (
+    <tr className="border-t border-hairline">
+      <th scope="row" className="py-2 pr-4 text-left font-normal">{progress.label}</th>
+      <td className="pr-4">
+        <span className="inline-block h-2.5 w-24 bg-hairline/60" aria-hidden="true">
+          <span className="block h-full bg-ink" style={{ width: `${(100 * progress.done) / round.length}%` }} />
+        </span>
+      </td>
+      <td className="pr-4 font-mono">{progress.done}/{round.length}</td>
+      <td className="pr-4">{progress.done > 0 ? `${progress.rightAtFirst} right at the first try` : 'not begun'}</td>
+      <td className={late ? 'text-slip' : 'text-muted'}>{progress.finishedAt === null ? '' : `finished ${format(new Date(progress.finishedAt), 'd MMM, HH:mm')}${late ? ', late' : ''}`}</td>
+    </tr>
+  );
+}
+
+function SetRound({ round, onWithdraw }: { readonly round: SetRoundShown; readonly onWithdraw: () => void }): ReactNode {
+  const [open, setOpen] = useState(false);
+  const finished = round.progress.filter((one) => one.finishedAt !== null).length;
+  const begun = round.progress.filter((one) => one.done > 0).length - finished;
+  return (
+    <li className="border-t border-hairline py-4">
+      <div className="flex flex-wrap items-baseline gap-x-6 gap-y-1">
+        <h2 className={`text-lg font-semibold ${round.withdrawn ? 'text-muted line-through' : ''}`}>{round.title}</h2>
+        <span className="text-muted">{round.withdrawn ? 'taken back' : round.dueAt === null ? 'no date' : `due ${format(new Date(round.dueAt), 'EEE d MMM, HH:mm')}`}</span>
+        <span className="ml-auto">
+          {finished} of {round.progress.length} finished{begun > 0 ? `, ${begun} under way` : ''}
+        </span>
+      </div>
+      <p className="text-muted">{conditions(round)}</p>
+      <div className="-ml-5 flex flex-wrap">
+        <Button look="quiet" aria-expanded={open} onClick={() => setOpen(!open)}>
+          {open ? 'Hide the students' : 'Show the students'}
+        </Button>
+        {!round.withdrawn && (
+          <Confirm
+            trigger={<Button look="quiet">Take back</Button>}
+            title={`Take back “${round.title}”?`}
+            text="Nobody can begin it any more. Who is in it can finish, and nothing that was read is lost."
+            action="Take it back"
+            onConfirm={onWithdraw}
+          />
+        )}
+      </div>
+      {open && (
+        <table className="mt-2 w-full max-w-3xl">
+          <caption className="sr-only">Progress in {round.title}</caption>
+          <tbody>
+            {round.progress.map((progress) => (
+              <Student key={progress.studentId} progress={progress} round={round} />
+            ))}
+          </tbody>
+        </table>
+      )}
+    </li>
+  );
+}
+
+function RoundList({ classId, rounds }: { readonly classId: string; readonly rounds: readonly SetRoundShown[] }): ReactNode {
+  const change = useSetRoundChange(classId);
+  const [making, setMaking] = useState(rounds.length === 0);
+  return (
+    <>
+      {!making && (
+        <Button className="mt-4" onClick={() => setMaking(true)}>
+          Set a round
+        </Button>
+      )}
+      {making && <NewRoundForm classId={classId} change={change} onDone={() => setMaking(false)} />}
+      {rounds.length === 0 && <p className="mt-8 text-muted">Nothing is set yet. Students practise on their own; a set round gives everybody the same kind of readings by a date.</p>}
+      <ul className="mt-8">
+        {rounds.map((round) => (
+          <SetRound key={round.id} round={round} onWithdraw={() => change.mutate(round.id)} />
+        ))}
+      </ul>
+    </>
+  );
+}
+
+/** What is set for a class, and how far everybody has come. */
+export default function Rounds({ classId }: { readonly classId: string | null }): ReactNode {
+  const { rounds, error } = useSetRounds(classId);
+  return (
+    <main className="mx-auto w-full max-w-5xl px-4 py-8 wide:px-7">
+      <h1 className="text-2xl font-bold">Rounds</h1>
+      {error && <Failed error={error} />}
+      {!rounds && !error && <Loading what="the rounds" />}
+      {rounds && classId !== null && <RoundList classId={classId} rounds={rounds} />}
+    </main>
+  );
+}

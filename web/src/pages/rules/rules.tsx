@@ -1,0 +1,183 @@
+import type { RulesShown } from '@green-beam/contract';
+import { contradictionIn, PRESETS, RULE_CHOICES, SKILLS, type Estimate, type HouseRules } from '@green-beam/core';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useState, type ReactNode } from 'react';
+import { ask } from '../../api/request.ts';
+import { useHouseRules } from '../../rules/house-rules.ts';
+import { RULE_GROUPS, RULE_WORDS, type ChoiceRule } from '../../rules/rule-words.ts';
+import { Button } from '../../ui/button.tsx';
+import { Field } from '../../ui/field.tsx';
+import { Failed, Loading, Notice } from '../../ui/notice.tsx';
+import { RuleExamples } from './rule-examples.tsx';
+
+/** Families read by estimating between marks; burettes have a rule of their own. */
+const FAMILIES = SKILLS.filter(({ id }) => !['burettes', 'volumetric-glassware', 'digital-balances'].includes(id));
+
+interface RowProps {
+  readonly label: string;
+  readonly value: string;
+  readonly options: readonly (readonly [value: string, words: string])[];
+  readonly changed: boolean;
+  readonly error?: string | undefined;
+  readonly onChange: (value: string) => void;
+}
+
+function Row({ label, value, options, changed, error, onChange }: RowProps): ReactNode {
+  return (
+    <label className="grid items-center gap-x-4 border-t border-hairline py-1 sm:grid-cols-[17rem_minmax(0,1fr)]">
+      <span className={changed ? 'font-semibold' : 'text-muted'}>{label}</span>
+      <span>
+        <select value={value} onChange={(event) => onChange(event.target.value)} aria-invalid={error !== undefined} className="min-h-11 w-full bg-transparent">
+          {options.map(([code, words]) => (
+            <option key={code} value={code}>
+              {words}
+            </option>
+          ))}
+        </select>
+        {error !== undefined && (
+          <span role="alert" className="block pb-2 text-small text-slip">
+            {error}
+          </span>
+        )}
+      </span>
+    </label>
+  );
+}
+
+function optionsOf(rule: ChoiceRule): [string, string][] {
+  const words: Readonly<Record<string, string>> = RULE_WORDS[rule].choices;
+  return RULE_CHOICES[rule].map((choice) => [String(choice), words[choice] ?? String(choice)]);
+}
+
+interface EditorProps {
+  readonly classId: string;
+  readonly present: RulesShown;
+  readonly onSaved: () => void;
+}
+
+/** The rules as they would be; nothing is changed for the class before they are saved. */
+function Editor({ classId, present, onSaved }: EditorProps): ReactNode {
+  const queries = useQueryClient();
+  const [draft, setDraft] = useState(present.rules);
+  const [name, setName] = useState(present.name);
+  const save = useMutation({
+    mutationFn: () => ask<RulesShown>('POST', `/classes/${classId}/rules`, { name, rules: draft, after: present.version }),
+    onSuccess: (saved) => {
+      queries.setQueryData(['rules', classId], saved);
+      onSaved();
+    },
+  });
+  const contradiction = contradictionIn(draft);
+  const dirty = name !== present.name || JSON.stringify(draft) !== JSON.stringify(present.rules);
+  const choose = (rule: ChoiceRule, value: string): void => {
+    const choice = RULE_CHOICES[rule].find((one) => String(one) === value);
+    if (choice !== undefined) setDraft({ ...draft, [rule]: choice });
+  };
+  const estimateOf = (family: string, value: string): void => {
+    const others = Object.fromEntries(Object.entries(draft.estimateByFamily).filter(([id]) => id !== family));
+    setDraft({ ...draft, estimateByFamily: value === '' ? others : { ...others, [family]: value as Estimate } });
+  };
+  const startFrom = (preset: { readonly name: string; readonly rules: HouseRules }): void => {
+    setDraft(preset.rules);
+    setName(preset.name);
+  };
+  return (
+    <div className="grid gap-x-10 gap-y-8 wide:grid-cols-[minmax(0,1fr)_19rem]">
+      <form
+        onSubmit={(event) => {
+          event.preventDefault();
+          save.mutate();
+        }}
+      >
+        <fieldset>
+          <legend className="font-semibold">Start from a school of thought</legend>
+          <div className="mt-2 flex flex-wrap gap-3">
+            {PRESETS.map((preset) => (
+              <Button key={preset.id} look="plain" aria-pressed={JSON.stringify(preset.rules) === JSON.stringify(draft)} className="aria-pressed:bg-wash aria-pressed:border-beam" onClick={() => startFrom(preset)}>
+                {preset.name}
+              </Button>
+            ))}
+          </div>
+        </fieldset>
+        {RULE_GROUPS.map(({ title, rules }) => (
+          <fieldset key={title} className="mt-8">
+            <legend className="pb-2 text-lg font-bold">{title}</legend>
+            {rules.map((rule) => (
+              <Row key={rule} label={RULE_WORDS[rule].label} value={String(draft[rule])} options={optionsOf(rule)} changed={draft[rule] !== present.rules[rule]} error={contradiction?.rule === rule ? contradiction.message.replace(/^\w+: /, '') : undefined} onChange={(value) => choose(rule, value)} />
+            ))}
+            {title === 'Reading' && (
+              <details className="border-t border-hairline">
+                <summary className="min-h-11 cursor-pointer content-center font-semibold">Read a family of tools otherwise</summary>
+                {FAMILIES.map((family) => (
+                  <Row
+                    key={family.id}
+                    label={family.name}
+                    value={draft.estimateByFamily[family.id] ?? ''}
+                    options={[['', 'as all scales'], ...optionsOf('estimate')]}
+                    changed={draft.estimateByFamily[family.id] !== present.rules.estimateByFamily[family.id]}
+                    onChange={(value) => estimateOf(family.id, value)}
+                  />
+                ))}
+              </details>
+            )}
+            {title === 'Judging' && (
+              <label className="grid items-center gap-x-4 border-t border-b border-hairline py-1 sm:grid-cols-[17rem_minmax(0,1fr)]">
+                <span className={draft.goodPercentError === present.rules.goodPercentError ? 'text-muted' : 'font-semibold'}>A percent error is good up to</span>
+                <span>
+                  <input type="number" min="0.1" max="100" step="0.1" value={draft.goodPercentError} onChange={(event) => setDraft({ ...draft, goodPercentError: event.target.valueAsNumber })} className="min-h-11 w-24 bg-transparent font-mono" /> %
+                </span>
+              </label>
+            )}
+          </fieldset>
+        ))}
+        <div className="mt-8 flex flex-wrap items-end gap-4">
+          <Field label="Name of these rules" value={name} onChange={(event) => setName(event.target.value)} maxLength={60} required />
+          <Button type="submit" disabled={!dirty || contradiction !== null || save.isPending}>
+            Work by these rules
+          </Button>
+          {dirty && (
+            <Button
+              look="quiet"
+              onClick={() => {
+                setDraft(present.rules);
+                setName(present.name);
+              }}
+            >
+              Undo the changes
+            </Button>
+          )}
+        </div>
+        {save.error && (
+          <div className="mt-4">
+            <Notice tone="slip" title="Not saved">
+              <p>{save.error.message}</p>
+            </Notice>
+          </div>
+        )}
+      </form>
+      <RuleExamples rules={draft} />
+    </div>
+  );
+}
+
+/** The class’s school of thought, stated once; everything follows it. */
+export default function Rules({ classId }: { readonly classId: string | null }): ReactNode {
+  const { rules, error } = useHouseRules(classId);
+  const [saved, setSaved] = useState(false);
+  return (
+    <main className="mx-auto w-full max-w-6xl px-4 py-8 wide:px-7">
+      <h1 className="text-2xl font-bold">House rules</h1>
+      <p className="mt-1 mb-6 max-w-2xl text-muted">Books disagree. State how this class reads, writes and judges; every expected reading, working and verdict follows. Readings already judged and pages handed in keep the rules they were made by.</p>
+      {error && <Failed error={error} />}
+      {!rules && !error && <Loading what="the house rules" />}
+      {saved && (
+        <div role="status" className="mb-6">
+          <Notice tone="sound" title="Saved">
+            <p>The class works by these rules from now on.</p>
+          </Notice>
+        </div>
+      )}
+      {rules && classId !== null && <Editor key={`${classId} ${rules.version}`} classId={classId} present={rules} onSaved={() => setSaved(true)} />}
+    </main>
+  );
+}
