@@ -9,6 +9,7 @@ async function bench() {
   installPackages();
   buildPages();
   run(process.execPath, ['--import', 'tsx', 'scripts/benchmarks/diagnoses.ts']);
+  run(process.execPath, ['--import', 'tsx', 'scripts/benchmarks/choices.ts']);
   await withOwnDatabase('bench', (url) =>
     withSampleServer(url, (base) => {
       const env = { ...process.env, BASE_URL: base, DATABASE_URL: url, CHROMIUM: chromiumPath() };

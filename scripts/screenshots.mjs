@@ -7,11 +7,24 @@ import { orSayWhy, withOwnDatabase, withSampleServer } from './serve.mjs';
 const FOLDER = resolve(ROOT, 'docs', 'screenshots');
 const ENTRY = { name: 'Your reading, with its unit' };
 
+/** A round of certain tools whose first picture is as wanted. */
+async function round(page, instrumentIds, wanted = () => true) {
+  // The bench draws a round of its own where there is none; that one has to be there first.
+  await page.goto('/');
+  await page.getByText(/Reading \d+ of|Round finished/).waitFor();
+  for (let tried = 0; tried < 40; tried += 1) {
+    const { signedIn, csrfToken } = await (await page.request.get('/api/session')).json();
+    const drawn = await (await page.request.post(`/api/classes/${signedIn.class.id}/rounds`, { data: { instrumentIds }, headers: { 'x-csrf-token': csrfToken } })).json();
+    if (wanted(drawn.tasks[0].picture)) return drawn;
+  }
+  throw new Error(`No such picture of ${instrumentIds.join()} in forty rounds.`);
+}
+
 /** Values read from the picture at the wall and at the lowest point, as a student with a ruler would. */
 async function readings(page) {
-  const { signedIn } = await (await page.request.get('/api/session')).json();
-  const round = await (await page.request.post(`/api/classes/${signedIn.class.id}/rounds`, { data: { instrumentId: 'cylinder-50' }, headers: { 'x-csrf-token': (await (await page.request.get('/api/session')).json()).csrfToken } })).json();
-  const { marks, surfaceY, profile } = round.tasks[0].picture;
+  const clear = ({ opaque, profile, scaleSide }) => !opaque && scaleSide === 'near' && profile.at(-1)[1] > 0;
+  const { tasks } = await round(page, ['cylinder-50'], clear);
+  const { marks, surfaceY, profile } = tasks[0].picture;
   const y = (label) => marks.find((mark) => mark.label === label).y;
   const at = (height) => (50 * (y('0') - height)) / (y('0') - y('50'));
   return { right: at(surfaceY).toFixed(1), wall: at(surfaceY - profile.at(-1)[1]).toFixed(1) };
@@ -45,6 +58,27 @@ const VIEWS = {
     await page.getByRole('button', { name: 'Show me' }).click();
     await page.getByText('The unit: mL').waitFor();
   },
+  'bench-burette': async (page) => {
+    await round(page, ['burette-50'], ({ startY }) => startY !== null);
+    await page.goto('/');
+    await page.getByRole('button', { name: 'Open the tap' }).waitFor();
+  },
+  'bench-thermometer': async (page) => {
+    await round(page, ['thermometer-degree'], ({ startY, surfaceY }) => startY !== null && startY - surfaceY > 30);
+    await page.goto('/');
+    await page.getByRole('button', { name: /Lower the bulb/ }).click();
+    await page.waitForTimeout(2500);
+  },
+  'bench-hydrometer': async (page) => {
+    await round(page, ['hydrometer-1000']);
+    await page.goto('/');
+    await level(page);
+  },
+  'bench-ruler': async (page) => {
+    await round(page, ['ruler-inch'], ({ thing, marks }) => thing.fromX > marks[0].x + 1);
+    await page.goto('/');
+    await page.getByRole('slider').waitFor();
+  },
   'my-record': async (page) => page.goto('/record'),
   notebook: async (page) => {
     await page.goto('/notebook');
@@ -52,7 +86,7 @@ const VIEWS = {
     await page.getByText('Where the uncertainty comes from').waitFor();
   },
   'notebook-working': async (page) => {
-    await page.getByRole('button', { name: 'Density, trial 1: show the working' }).click();
+    await page.getByRole('button', { name: /^Density, trial 1, .*: show the working/ }).click();
     await page.locator('.katex').first().waitFor();
   },
   'class-board': async (page, enter) => {
@@ -63,6 +97,19 @@ const VIEWS = {
   'class-student': async (page) => {
     await page.getByRole('link', { name: 'Dilnoza H.' }).click();
     await page.getByRole('button', { name: /Read at the wall/ }).first().click();
+  },
+  rounds: async (page) => {
+    await page.goto('/rounds');
+    await page.getByRole('button', { name: 'Show the students' }).first().click();
+  },
+  'house-rules': async (page) => {
+    await page.goto('/rules');
+    await page.getByRole('button', { name: 'Half a division' }).click();
+  },
+  demonstrate: async (page) => {
+    await page.goto('/demonstrate');
+    await page.getByRole('button', { name: 'Level', exact: true }).focus();
+    for (let step = 0; step < 4; step += 1) await page.keyboard.press('PageDown');
   },
   'class-people': async (page) => {
     await page.goto('/class/people');

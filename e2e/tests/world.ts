@@ -25,13 +25,43 @@ export async function enterAs(page: Page, role: keyof typeof DOORS): Promise<voi
   await expect(page.getByRole('button', { name: 'Sign out' })).toBeVisible();
 }
 
-/** Reads a picture as a person with a ruler would: from the numerals and the lines, knowing nothing of core's reckoning. */
+/** What a person with a ruler knows of an upright scale: two labels, and the spaces between them. */
+function measured({ marks }: LiquidColumnPicture): { first: { y: number; number: number }; perMillimetre: number; division: number } {
+  const labelled = marks.flatMap(({ y, label }) => (label === null ? [] : [{ y, number: Number(label) }])).sort((a, b) => a.number - b.number);
+  const [first, second] = [labelled[0]!, labelled[1]!];
+  const spaces = marks.filter(({ y }) => y > Math.min(first.y, second.y) && y <= Math.max(first.y, second.y)).length;
+  return { first, perMillimetre: (second.number - first.number) / (second.y - first.y), division: (second.number - first.number) / spaces };
+}
+
+/** Reads a height on a picture as a person with a ruler would: from the numerals and the lines, knowing nothing of core’s reckoning. */
+export function readAt(picture: LiquidColumnPicture, y: number): number {
+  const { first, perMillimetre } = measured(picture);
+  return first.number + (y - first.y) * perMillimetre;
+}
+
+/** A number as the class writes it on this tool: by tenths of a power of ten, by fifths where the divisions count by fives. */
+export function writtenOn(picture: LiquidColumnPicture, value: number): string {
+  const { division } = measured(picture);
+  const power = 10 ** Math.floor(Math.log10(division) + 1e-9);
+  const step = Math.round(division / power) === 5 ? division / 5 : power / 10;
+  return (Math.round(value / step) * step).toFixed(Math.max(0, Math.round(-Math.log10(step))));
+}
+
 export function readPicture(picture: LiquidColumnPicture): { text: string; y: number } {
-  const labelled = picture.marks.flatMap(({ y, label }) => (label === null ? [] : [{ y, number: Number(label) }]));
-  const low = labelled.reduce((best, mark) => (mark.number < best.number ? mark : best));
-  const high = labelled.reduce((best, mark) => (mark.number > best.number ? mark : best));
-  const value = low.number + ((low.y - picture.surfaceY) / (low.y - high.y)) * (high.number - low.number);
-  return { text: value.toFixed(picture.instrumentId === 'cylinder-10' ? 2 : 1), y: picture.surfaceY };
+  return { text: writtenOn(picture, readAt(picture, picture.surfaceY)), y: picture.surfaceY };
+}
+
+/** Begins a round of certain tools with the page’s own session, and shows it. */
+export async function startRound(page: Page, instrumentIds: readonly string[]): Promise<BenchRound> {
+  // The bench draws a round of its own where there is none; that one has to be there first.
+  await page.goto('/');
+  await expect(page.getByText(/Reading \d+ of \d+|Round finished/)).toBeVisible({ timeout: 20_000 });
+  const session = await (await page.request.get('/api/session')).json();
+  const answer = await page.request.post(`/api/classes/${session.signedIn.class.id}/rounds`, { data: { instrumentIds }, headers: { 'x-csrf-token': session.csrfToken } });
+  expect(answer.status()).toBe(201);
+  await page.goto('/');
+  await expect(page.getByText('Reading 1 of 10')).toBeVisible();
+  return answer.json() as Promise<BenchRound>;
 }
 
 /** The round the page is showing, asked for with the page's own session. */

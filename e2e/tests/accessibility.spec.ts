@@ -1,0 +1,67 @@
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import type { Page } from '@playwright/test';
+import { enterAs, expect, test } from './world.ts';
+
+const AXE = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
+
+interface Violation {
+  readonly id: string;
+  readonly nodes: readonly { readonly html: string }[];
+}
+
+async function violations(page: Page): Promise<string[]> {
+  await page.evaluate(AXE);
+  const found = await page.evaluate(async () => {
+    const { axe } = window as unknown as { axe: { run(options: object): Promise<{ violations: Violation[] }> } };
+    return (await axe.run({ runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'] })).violations;
+  });
+  return found.map((one) => `${one.id}: ${one.nodes[0]?.html.slice(0, 160) ?? ''}`);
+}
+
+for (const [role, path] of [['visitor', '/'], ['visitor', '/sign-in'], ['student', '/'], ['student', '/notebook'], ['student', '/record'], ['teacher', '/class'], ['teacher', '/class/people'], ['teacher', '/rounds'], ['teacher', '/rules'], ['teacher', '/demonstrate'], ['teacher', '/notebook'], ['administrator', '/school']] as const) {
+  test(`${path} as ${role} passes the accessibility rules and fits a phone`, async ({ page }) => {
+    if (role !== 'visitor') await enterAs(page, role);
+    await page.goto(path);
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+    await expect(page.getByText(/^Loading/)).toHaveCount(0);
+    expect(await violations(page)).toEqual([]);
+    await page.setViewportSize({ width: 390, height: 844 });
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+  });
+}
+
+const entered = async (page: Page): Promise<void> => {
+  await page.getByRole('textbox', { name: 'Your reading, with its unit' }).fill('1.0 mL');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/second try next/)).toBeVisible();
+};
+
+/** Views that are reached by doing something, each with what is done and what then has to be there. */
+const REACHED: readonly [name: string, role: 'visitor' | 'student' | 'teacher', path: string, reach: (page: Page) => Promise<void>][] = [
+  ['a verdict', 'visitor', '/', entered],
+  ['the answer', 'visitor', '/', async (page) => { await entered(page); await page.getByRole('button', { name: 'Show me' }).click(); await expect(page.getByText('The unit: mL')).toBeVisible({ timeout: 10_000 }); }],
+  ['the loupe and the description', 'visitor', '/', async (page) => { await page.getByRole('button', { name: 'Loupe' }).click(); await page.getByRole('button', { name: 'In words' }).click(); await expect(page.getByText(/^The surface lies/)).toBeVisible(); }],
+  ['the house rules', 'visitor', '/', async (page) => { await page.getByRole('button', { name: /House rules/ }).click(); await expect(page.getByRole('dialog')).toBeVisible(); }],
+  ['the keys', 'visitor', '/', async (page) => { await page.getByRole('button', { name: 'Keys' }).click(); await expect(page.getByRole('dialog')).toBeVisible(); }],
+  ['a laboratory', 'student', '/notebook', async (page) => { await page.getByText('Bronze deck nail').click(); await expect(page.getByText('Where the uncertainty comes from')).toBeVisible(); }],
+  ['a working', 'student', '/notebook', async (page) => { await page.getByText('Bronze deck nail').click(); await page.getByRole('button', { name: /^Density, trial 1, .*: show the working/ }).click(); await expect(page.locator('.katex').first()).toBeVisible(); }],
+  ['a cell being written', 'student', '/notebook', async (page) => { await page.getByText('Tin ballast ingot').click(); await page.getByRole('button', { name: /^Dry mass, trial 1/ }).click(); await expect(page.getByLabel('Why it is corrected')).toBeVisible(); }],
+  ['leaving a trial out', 'student', '/notebook', async (page) => { await page.getByText('Tin ballast ingot').click(); await page.getByRole('button', { name: 'Leave out trial 1' }).click(); await expect(page.getByRole('dialog')).toBeVisible(); }],
+  ['a round being set', 'teacher', '/rounds', async (page) => { await page.getByRole('button', { name: 'Set a round' }).click(); await page.getByRole('button', { name: 'Set this round' }).click(); await expect(page.getByText('Give the round a title.')).toBeVisible(); }],
+  ['a student with an open attempt', 'teacher', '/class', async (page) => { await page.getByRole('link', { name: 'Ines V.' }).click(); await page.locator('button[aria-expanded]').first().click(); await expect(page.getByText('As it stood at Enter.')).toBeVisible(); }],
+  ['a laboratory as its teacher reads it', 'teacher', '/notebook', async (page) => { await page.getByText('Slate tile').click(); await expect(page.getByRole('button', { name: 'Give back' })).toBeVisible(); }],
+];
+
+for (const [name, role, path, reach] of REACHED) {
+  test(`${name} passes the accessibility rules and fits a phone`, async ({ page }) => {
+    if (role !== 'visitor') await enterAs(page, role);
+    await page.goto(path);
+    await reach(page);
+    // What fades in is judged once it is there.
+    await page.evaluate(() => Promise.all(document.getAnimations().map((animation) => animation.finished.catch(() => undefined))));
+    expect(await violations(page)).toEqual([]);
+    await page.setViewportSize({ width: 390, height: 844 });
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+  });
+}

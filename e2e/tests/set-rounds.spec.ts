@@ -1,0 +1,55 @@
+import type { LiquidColumnPicture } from '@green-beam/core';
+import { currentRound, enterAs, expect, levelTheEye, readPicture, test } from './world.ts';
+
+test('a teacher sets a round; a student sees it, does it, and the teacher sees it done and takes it back', async ({ page, browser }) => {
+  const room = await browser.newContext();
+  const teacher = await room.newPage();
+  await enterAs(teacher, 'teacher');
+  await teacher.getByRole('link', { name: 'Rounds' }).click();
+  await teacher.getByRole('button', { name: 'Set a round' }).click();
+  await teacher.getByRole('button', { name: 'Set this round' }).click();
+  await expect(teacher.getByText('Give the round a title.')).toBeVisible();
+  await teacher.getByLabel('Title').fill('Two cylinders');
+  await teacher.getByLabel('Readings').fill('2');
+  await teacher.getByLabel('Tries each').fill('1');
+  await teacher.getByLabel('Due').fill('2031-03-04T12:00');
+  await teacher.getByLabel('Cylinders').check();
+  await teacher.getByLabel('Read before it was at rest').check();
+  await teacher.getByRole('button', { name: 'Set this round' }).click();
+  await expect(teacher.getByRole('alert')).toContainText('cannot be told apart on any of these tools');
+  await teacher.getByLabel('Read before it was at rest').uncheck();
+  await teacher.getByLabel('Read at the wall', { exact: true }).check();
+  await teacher.getByRole('button', { name: 'Set this round' }).click();
+  await expect(teacher.getByRole('heading', { name: 'Two cylinders' })).toBeVisible();
+  await expect(teacher.getByText('2 readings, cylinders; read at the wall; one try; with hints')).toBeVisible();
+
+  await enterAs(page, 'student');
+  await page.goto('/');
+  await expect(page.getByText(/Two cylinders, 0 of 2 done, due Tue 4 Mar, 12:00/)).toBeVisible();
+  await page.getByText(/Two cylinders, 0 of 2/).locator('..').getByRole('button', { name: 'Begin' }).click();
+  await expect(page.getByText('Reading 1 of 2')).toBeVisible();
+  const round = await currentRound(page);
+  expect(round.title).toBe('Two cylinders');
+  for (const task of round.tasks) {
+    await levelTheEye(page);
+    const { text } = readPicture(task.picture as LiquidColumnPicture);
+    const line = page.getByRole('textbox', { name: 'Your reading, with its unit' });
+    await line.fill(task.position === 0 ? `${text} mL` : '999 mL');
+    await line.press('Enter');
+    await expect(page.getByText(task.position === 0 ? 'Sound reading' : 'the right reading')).toBeVisible();
+    await page.getByRole('button', { name: /Next reading|Finish the round/ }).click();
+  }
+  await expect(page.getByRole('heading', { name: 'Round finished' })).toBeVisible();
+
+  await teacher.reload();
+  await expect(teacher.getByText(/1 of 24 finished/)).toBeVisible();
+  await teacher.getByRole('listitem').filter({ hasText: 'Two cylinders' }).getByRole('button', { name: 'Show the students' }).click();
+  await expect(teacher.getByRole('row', { name: /Ines V\./ })).toContainText('1 right at the first try');
+  await teacher.getByRole('listitem').filter({ hasText: 'Two cylinders' }).getByRole('button', { name: 'Take back' }).click();
+  await teacher.getByRole('button', { name: 'Take it back' }).click();
+  await expect(teacher.getByText('taken back')).toBeVisible();
+  await page.reload();
+  await expect(page.getByText(/Burettes, both readings, 0 of 6/)).toBeVisible();
+  await expect(page.getByText('Two cylinders')).toBeHidden();
+  await room.close();
+});
