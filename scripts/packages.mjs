@@ -51,6 +51,13 @@ function newestPostgres() {
   return stdout.trim() ? resolve(stdout.trim(), '..') : null;
 }
 
+/** Makes sure that printed pages can be looked into. */
+export function pdfPrograms() {
+  const present = () => ask('sh', ['-c', 'command -v pdftotext && command -v pdftoppm && command -v pdfinfo']).status === 0;
+  if (!present()) installDebian(['poppler-utils'], 'A reader for PDF pages');
+  if (!present()) throw new Error('poppler-utils was installed but pdftotext is not on the PATH.');
+}
+
 /** Path of a Chromium, installing it when there is none. */
 export function chromiumPath() {
   const find = () => ask('sh', ['-c', 'command -v chromium || command -v chromium-browser || command -v google-chrome']).stdout.trim();

@@ -1,7 +1,7 @@
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { buildPages } from './build-pages.mjs';
-import { checkNode, chromiumPath, installPackages } from './packages.mjs';
+import { checkNode, chromiumPath, installPackages, pdfPrograms } from './packages.mjs';
 import { ask, ROOT } from './processes.mjs';
 import { orSayWhy, withOwnDatabase, withSampleServer } from './serve.mjs';
 
@@ -32,6 +32,7 @@ function suite(name, args, environment, report, countsOf) {
 
 async function endToEnd(url) {
   buildPages();
+  pdfPrograms();
   return withSampleServer(url, (base) => {
     const environment = (file) => ({ BASE_URL: base, CHROMIUM: chromiumPath(), PLAYWRIGHT_JSON_OUTPUT_NAME: file });
     return suite('End-to-end tests in Chromium', ['playwright', 'test', '--config', 'e2e/playwright.config.ts'], environment, 'end-to-end.json', ({ stats }) => ({ passed: stats.expected + stats.flaky, failed: stats.unexpected }));

@@ -82,7 +82,8 @@ export interface AttemptShown {
   readonly offBy: number | null;
   readonly tryNumber: number;
   readonly hints: number;
-  readonly timeTaken: number;
+  /** In ms; null where it was read from paper. */
+  readonly timeTaken: number | null;
   readonly eyeHeight: number;
   readonly picture: Picture;
   readonly at: string;

@@ -4,3 +4,4 @@ export * from './bench.ts';
 export * from './notebook.ts';
 export * from './problem.ts';
 export * from './set-rounds.ts';
+export * from './sheets.ts';

@@ -19,6 +19,8 @@ export const newSetRound = object({
   studentIds: array().of(string().uuid('That is not a student.').required()).max(200).nullable().default(null),
   /** Id of a school of thought this round is read by; none means the class’s own rules. */
   preset: string().max(60).nullable().default(null),
+  /** Printed and read from paper, with one try and no hints, rather than on the bench. */
+  onPaper: boolean().default(false),
 });
 export type NewSetRound = InferType<typeof newSetRound>;
 
@@ -29,6 +31,8 @@ export interface SetRoundProgress {
   readonly done: number;
   readonly rightAtFirst: number;
   readonly finishedAt: string | null;
+  /** Code of the printed sheet; null until it is printed, and for rounds read on the bench. */
+  readonly sheetCode: string | null;
 }
 
 /** A set round as its class sees it; a student sees only their own progress. */
@@ -42,6 +46,7 @@ export interface SetRoundShown {
   readonly hints: boolean;
   readonly dueAt: string | null;
   readonly rulesName: string | null;
+  readonly onPaper: boolean;
   readonly withdrawn: boolean;
   readonly setAt: string;
   readonly progress: readonly SetRoundProgress[];

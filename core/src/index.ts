@@ -16,6 +16,7 @@ export { SKILLS, type Skill } from './instruments/skills.ts';
 
 export { completeRules, contradictionIn, DEFAULT_RULES, HouseRuleError, PRESETS, RULE_CHOICES, type Estimate, type HouseRules } from './reading/house-rules.ts';
 export { EYE_REACH, SituationError, type Situation } from './reading/situation.ts';
+export { needsWholeWidth, shownOnPaper } from './reading/on-paper.ts';
 export { asOperated, partOfTheWay, THREAD_TIME, type Operation } from './reading/operation.ts';
 export { readingTask, type ReadingTask } from './reading/reading-task.ts';
 export { expectedReading, readingStep, writtenUnitOf, type ExpectedReading } from './reading/expected-reading.ts';

@@ -21,6 +21,7 @@ import { notebookRoutes } from './routes/notebook.ts';
 import { rulesRoutes } from './routes/rules.ts';
 import { schoolRoutes } from './routes/school.ts';
 import { setRoundRoutes } from './routes/set-rounds.ts';
+import { sheetRoutes } from './routes/sheets.ts';
 import { sessionRoutes } from './routes/session.ts';
 
 /** What the application is made of. */
@@ -93,7 +94,7 @@ function api(parts: Parts): express.Router {
     response.set('cache-control', 'no-store');
     next();
   });
-  routes.use(sessionRoutes(config, (request) => generateToken(request)), classRoutes(sequelize), schoolRoutes(), rulesRoutes(), setRoundRoutes(), benchRoutes(), notebookRoutes(), liveRoutes(events));
+  routes.use(sessionRoutes(config, (request) => generateToken(request)), classRoutes(sequelize), schoolRoutes(), rulesRoutes(), setRoundRoutes(), sheetRoutes(), benchRoutes(), notebookRoutes(), liveRoutes(events));
   routes.use(() => {
     throw notFound();
   });

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { labelOf } from '../src/auth/labels.ts';
 import { hashSecret, secretMatches } from '../src/auth/passwords.ts';
-import { newClassCode } from '../src/classes/class-code.ts';
+import { newClassCode } from '../src/classes/codes.ts';
 import { readConfig } from '../src/config.ts';
 
 const BASE = { DATABASE_URL: 'postgres://x', SESSION_SECRET: 's', GREEN_BEAM_PAGES: '/pages' };

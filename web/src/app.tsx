@@ -18,6 +18,8 @@ const Board = lazy(() => import('./pages/class/board.tsx'));
 const People = lazy(() => import('./pages/class/people.tsx'));
 const StudentPage = lazy(() => import('./pages/class/student.tsx'));
 const Rounds = lazy(() => import('./pages/rounds/rounds.tsx'));
+const PrintRound = lazy(() => import('./pages/print/print-round.tsx'));
+const Sheet = lazy(() => import('./pages/sheets/sheet.tsx'));
 const Rules = lazy(() => import('./pages/rules/rules.tsx'));
 const Demonstrate = lazy(() => import('./pages/demonstrate/demonstrate.tsx'));
 const School = lazy(() => import('./pages/school/school.tsx'));
@@ -38,6 +40,7 @@ function SignedInRoutes({ signedIn, classId }: { readonly signedIn: SignedIn; re
       <Route path="/" element={<Bench signedIn={signedIn} classId={classId} />} />
       <Route path="/notebook" element={<Runs signedIn={signedIn} classId={classId} />} />
       <Route path="/notebook/:runId" element={<RunPage signedIn={signedIn} classId={classId} />} />
+      <Route path="/sheets/:code" element={<Sheet classId={classId} signedIn={signedIn} />} />
       <Route path="/sign-in" element={<Navigate to={student ? '/' : '/class'} replace />} />
       {student && <Route path="/record" element={<Record classId={classId} />} />}
       {!student && (
@@ -45,6 +48,7 @@ function SignedInRoutes({ signedIn, classId }: { readonly signedIn: SignedIn; re
           <Route path="/class" element={<Board key={classId} classId={classId} />} />
           <Route path="/demonstrate" element={<Demonstrate classId={classId} />} />
           <Route path="/rounds" element={<Rounds key={classId} classId={classId} />} />
+          <Route path="/rounds/:setRoundId/print" element={<PrintRound classId={classId} />} />
           <Route path="/rules" element={<Rules classId={classId} />} />
           <Route path="/class/people" element={<People key={classId} classId={classId} />} />
           <Route path="/class/student/:studentId" element={<StudentPage classId={classId} />} />

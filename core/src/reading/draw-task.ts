@@ -6,6 +6,7 @@ import { diagnose } from './diagnose.ts';
 import { drawSituation } from './draw-situation.ts';
 import { estimateFor, expectedReading, roughlyWritten, stepOfDivision, writtenReading } from './expected-reading.ts';
 import { completeRules, type HouseRules } from './house-rules.ts';
+import { asOnPaper } from './on-paper.ts';
 import { readingTask, type ReadingTask } from './reading-task.ts';
 import { scaleReadingOf } from './scale-reading.ts';
 import { slipById, SLIPS } from './slips/registry.ts';
@@ -25,6 +26,8 @@ export interface DrawOptions {
   /** Slips that the item should be able to tell apart. */
   readonly aim?: readonly string[];
   readonly rules?: Partial<HouseRules>;
+  /** For a printed picture: seen from the level, with everything at rest. */
+  readonly onPaper?: boolean;
 }
 
 /** How many situations are tried before the best one is taken. */
@@ -137,7 +140,10 @@ export function drawTask(instrumentId: string, options: DrawOptions): ReadingTas
   const rules = completeRules(options.rules);
   const random = seededRandom(options.seed);
   const aim = checkAim(instrument, options.aim ?? [], rules);
-  const draw = (): ReadingTask => readingTask(instrumentId, drawSituation(instrument, random, options.aim ?? [], rules), rules);
+  const draw = (): ReadingTask => {
+    const task = readingTask(instrumentId, drawSituation(instrument, random, options.aim ?? [], rules), rules);
+    return options.onPaper ? asOnPaper(task) : task;
+  };
   let best = draw();
   let good = answered(best, aim);
   for (let tried = 1; tried < TRIES && !good.all; tried += 1) {

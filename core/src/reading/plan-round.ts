@@ -28,8 +28,9 @@ function worthAiming(instrumentId: string, rules: HouseRules): string[] {
  * Items without end: each one’s tool in turn, so that every family named comes up, and what it is aimed at. The same seed plans the
  * same; each item is worked out only when it is asked for.
  * @param tools ids of the catalogue; none means every tool of the bench.
+ * @param mayAim which slips can be aimed at; not all of them can be made on paper.
  */
-export function* plannedItems(tools: readonly string[], seed: number, rules: HouseRules): Generator<PlannedItem, never> {
+export function* plannedItems(tools: readonly string[], seed: number, rules: HouseRules, mayAim: (slipId: string) => boolean = () => true): Generator<PlannedItem, never> {
   const random = seededRandom(seed);
   const families = new Map<string, string[]>();
   for (const id of tools.length > 0 ? tools : benchInstrumentIds()) {
@@ -40,15 +41,15 @@ export function* plannedItems(tools: readonly string[], seed: number, rules: Hou
   for (let position = random.below(order.length); ; position += 1) {
     const family = order[position % order.length] ?? [];
     const instrumentId = family[random.below(family.length)] ?? '';
-    const aims = random.uniform() < UNAIMED ? [] : worthAiming(instrumentId, rules);
+    const aims = random.uniform() < UNAIMED ? [] : worthAiming(instrumentId, rules).filter(mayAim);
     const aim = aims[random.below(Math.max(1, aims.length))];
     yield { instrumentId, seed: random.below(2 ** 48), aim: aim === undefined ? [] : [aim] };
   }
 }
 
 /** The first so many of the planned items. */
-export function planRound(tools: readonly string[], length: number, seed: number, rules: HouseRules): PlannedItem[] {
-  const items = plannedItems(tools, seed, rules);
+export function planRound(tools: readonly string[], length: number, seed: number, rules: HouseRules, mayAim?: (slipId: string) => boolean): PlannedItem[] {
+  const items = plannedItems(tools, seed, rules, mayAim);
   return Array.from({ length }, () => items.next().value);
 }
 

@@ -6,6 +6,9 @@ import { taskOf } from './show.ts';
 
 type TaskRow = Pick<Task, 'classId' | 'id' | 'schoolId' | 'personId' | 'instrumentId' | 'situation' | 'rulesVersion'> & { readonly tries?: number | undefined };
 
+/** What was entered: on the bench, or typed in from paper by somebody. */
+export type Entered = Omit<NewAttempt, 'taskId' | 'timeTaken'> & { readonly timeTaken: number | null; readonly enteredBy?: string | null };
+
 /** An entry judged by the situation at Enter, as it will be stored, and whether it closes the task. */
 export interface JudgedAttempt {
   readonly row: CreationAttributes<Attempt>;
@@ -16,10 +19,10 @@ export interface JudgedAttempt {
 }
 
 /** Judges an attempt; `tryNumber` counts readable entries on the task, from 1. */
-export function judgeAttempt(task: TaskRow, body: NewAttempt, tryNumber: number, rules: HouseRules, history: SlipHistory): JudgedAttempt {
+export function judgeAttempt(task: TaskRow, body: Entered, tryNumber: number, rules: HouseRules, history: SlipHistory): JudgedAttempt {
   const lowered = body.actions.find((action) => action.kind === 'lower');
   const drawn = taskOf(task, rules);
-  const reading = asOperated(drawn, { eyeHeight: body.eyeHeight, inLiquidFor: lowered ? body.timeTaken - lowered.at : null });
+  const reading = asOperated(drawn, { eyeHeight: body.eyeHeight, inLiquidFor: lowered && body.timeTaken !== null ? body.timeTaken - lowered.at : null });
   const diagnosis = body.kind === 'shown' ? null : diagnose(reading, body.entry, history);
   const verdict = diagnosis?.verdict ?? 'shown';
   const row: JudgedAttempt['row'] = {
@@ -36,6 +39,7 @@ export function judgeAttempt(task: TaskRow, body: NewAttempt, tryNumber: number,
     actions: body.actions,
     hints: body.hints,
     timeTaken: body.timeTaken,
+    enteredBy: body.enteredBy ?? null,
     tryNumber,
     verdict,
     slips: [...(diagnosis?.slips[0]?.ids ?? [])],

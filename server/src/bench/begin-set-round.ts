@@ -2,6 +2,7 @@ import { Round, SetRound } from '../models/bench.ts';
 import { notFound, Refusal } from '../refusal.ts';
 import { rulesOf } from '../rules.ts';
 import { createRound } from './draw-round.ts';
+import { isFor } from './set-rounds.ts';
 
 interface Person {
   readonly classId: string;
@@ -11,13 +12,18 @@ interface Person {
 
 /**
  * A student’s own round of one that was set: drawn at the first call, and the same one ever after, in however many tabs.
- * @throws Refusal when it is not for this student (404) or was taken back before it was begun (409).
+ * @throws Refusal when it is not for this student, or is given on paper (404), or was taken back before it was begun (409).
  */
 export async function beginSetRound(person: Person, setRoundId: string, rulesVersion: number): Promise<Round> {
+  const set = await SetRound.findOne({ where: { classId: person.classId, id: setRoundId } });
+  if (!set || set.onPaper || !isFor(set, person.personId)) throw notFound();
+  return ownRound(person, set, rulesVersion);
+}
+
+/** The round with which somebody answers one that was set, drawn when there is none yet. @throws Refusal (409) when that was taken back before. */
+export async function ownRound(person: Person, set: SetRound, rulesVersion: number): Promise<Round> {
   const { classId, personId } = person;
-  const set = await SetRound.findOne({ where: { classId, id: setRoundId } });
-  if (!set || (set.studentIds !== null && !set.studentIds.includes(personId))) throw notFound();
-  const own = (): Promise<Round | null> => Round.findOne({ where: { classId, setRoundId, personId } });
+  const own = (): Promise<Round | null> => Round.findOne({ where: { classId, setRoundId: set.id, personId } });
   const begun = await own();
   if (begun) return begun;
   if (set.withdrawnAt) throw new Refusal(409, 'Your teacher has taken this round back. You can go on with readings of your own.', 'setRoundId');
@@ -25,7 +31,7 @@ export async function beginSetRound(person: Person, setRoundId: string, rulesVer
   try {
     return await createRound({ ...person, instrumentIds: set.instrumentIds, rules: await rulesOf(classId, version), rulesVersion: version, set });
   } catch (error) {
-    // Two tabs at the same moment: the database lets one of them through.
+    // Two calls at the same moment: the database lets one of them through.
     const other = await own();
     if (other) return other;
     throw error;

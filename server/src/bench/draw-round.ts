@@ -1,6 +1,7 @@
 import { randomInt, randomUUID } from 'node:crypto';
-import { CORE_VERSION, drawTask, pictureOf, planForAims, planForBelief, TRIES, type HouseRules, type PlannedItem } from '@green-beam/core';
+import { CORE_VERSION, drawTask, needsWholeWidth, pictureOf, planForAims, planForBelief, planRound, shownOnPaper, TRIES, type HouseRules, type PlannedItem } from '@green-beam/core';
 import type { CreationAttributes } from 'sequelize';
+import { newSheetCode } from '../classes/codes.ts';
 import { Round, Task, type SetRound } from '../models/bench.ts';
 import { knownOf, toRevisit, type Known } from './tutor.ts';
 
@@ -16,26 +17,28 @@ export interface RoundFor {
   readonly rules: HouseRules;
   readonly rulesVersion: number;
   /** The round set by a teacher that this one answers; null for one’s own practice. */
-  readonly set: Pick<SetRound, 'id' | 'length' | 'aims' | 'tries' | 'hints'> | null;
+  readonly set: Pick<SetRound, 'id' | 'length' | 'aims' | 'tries' | 'hints' | 'onPaper'> | null;
 }
 
 function planned({ instrumentIds, rules, set }: RoundFor, known: Known, seed: number): PlannedItem[] {
   const count = set?.length ?? ROUND_LENGTH;
   if (set && set.aims.length > 0) return planForAims(instrumentIds, set.aims, count, seed, rules);
+  // A sheet of paper has something of everything: what is known of a student may have to do with an eye that it cannot show.
+  if (set?.onPaper) return planRound(instrumentIds, count, seed, rules, shownOnPaper);
   return planForBelief(known.belief, { tools: instrumentIds, count, seed, rules, revisit: toRevisit(known) });
 }
 
 /** The rows of one round, drawn but not stored. */
 export function drawRound(round: RoundFor, known: Known, seed: number, roundId: string): CreationAttributes<Task>[] {
-  return planned(round, known, seed).map((item, position) => {
-    const task = drawTask(item.instrumentId, { seed: item.seed, aim: item.aim, rules: round.rules });
+  const onPaper = round.set?.onPaper ?? false;
+  const tasks = planned(round, known, seed).map((item) => {
+    const task = drawTask(item.instrumentId, { seed: item.seed, aim: item.aim, rules: round.rules, onPaper });
     return {
       classId: round.classId,
       schoolId: round.schoolId,
       personId: round.personId,
       roundId,
       id: randomUUID(),
-      position,
       instrumentId: item.instrumentId,
       seed: item.seed,
       situation: task.situation,
@@ -46,6 +49,9 @@ export function drawRound(round: RoundFor, known: Known, seed: number, roundId: 
       hints: round.set?.hints ?? true,
     };
   });
+  // On a sheet the pictures that take its whole width come last, so that the others stand in pairs.
+  const ordered = onPaper ? tasks.toSorted((a, b) => Number(needsWholeWidth(a.picture)) - Number(needsWholeWidth(b.picture))) : tasks;
+  return ordered.map((task, position) => ({ ...task, position }));
 }
 
 /** Draws and stores a round: chosen by what is known of the student, or by what the teacher aims at. */
@@ -56,7 +62,7 @@ export async function createRound(round: RoundFor): Promise<Round> {
   const sequelize = Round.sequelize;
   if (!sequelize) throw new Error('The database is not open.');
   return sequelize.transaction(async (transaction) => {
-    const stored = await Round.create({ classId, schoolId, personId, instrumentIds: [...instrumentIds], setRoundId: set?.id ?? null, id }, { transaction });
+    const stored = await Round.create({ classId, schoolId, personId, instrumentIds: [...instrumentIds], setRoundId: set?.id ?? null, sheetCode: set?.onPaper ? newSheetCode() : null, id }, { transaction });
     await Task.bulkCreate(tasks, { transaction });
     return stored;
   });

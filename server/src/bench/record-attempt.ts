@@ -1,11 +1,10 @@
-import type { AttemptResult, NewAttempt } from '@green-beam/contract';
+import type { AttemptResult } from '@green-beam/contract';
 import { instrumentById, type SlipHistory } from '@green-beam/core';
 import type { Transaction } from 'sequelize';
-import type { ClassAccess } from '../auth/access.ts';
 import { Attempt, Task } from '../models/bench.ts';
 import { notFound, Refusal } from '../refusal.ts';
 import { rulesOf } from '../rules.ts';
-import { judgeAttempt } from './attempt-row.ts';
+import { judgeAttempt, type Entered } from './attempt-row.ts';
 import { attemptResult } from './show.ts';
 import { keep, knownOf, learned } from './tutor.ts';
 
@@ -22,17 +21,22 @@ async function historyOf(task: Task, transaction: Transaction): Promise<SlipHist
   return { readings: recent.length, slips };
 }
 
+/** Whose task it is. */
+interface TaskOf {
+  readonly classId: string;
+  readonly personId: string;
+  readonly taskId: string;
+}
+
 /**
  * Judges an entry by the situation at Enter and stores it. The same attempt sent twice is stored once; an attempt on a task that
  * was closed meanwhile (in another tab) is refused and says so.
  */
-export async function recordAttempt(access: ClassAccess, body: NewAttempt): Promise<AttemptResult> {
-  const { id: classId } = access.schoolClass;
-  const { personId } = access.present;
+export async function recordAttempt({ classId, personId, taskId }: TaskOf, body: Entered): Promise<AttemptResult> {
   const sequelize = Attempt.sequelize;
   if (!sequelize) throw new Error('The database is not open.');
   return sequelize.transaction(async (transaction) => {
-    const task = await Task.findOne({ where: { classId, id: body.taskId, personId }, lock: transaction.LOCK.UPDATE, transaction });
+    const task = await Task.findOne({ where: { classId, id: taskId, personId }, lock: transaction.LOCK.UPDATE, transaction });
     if (!task) throw notFound();
     const rules = await rulesOf(classId, task.rulesVersion);
     // Pictures and actions are many times larger than the rest, and nothing here looks at them.

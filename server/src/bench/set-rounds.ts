@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { NewSetRound, SetRoundProgress, SetRoundShown } from '@green-beam/contract';
-import { benchInstrumentIds, planForAims, PRESETS, SLIPS } from '@green-beam/core';
+import { benchInstrumentIds, planForAims, PRESETS, shownOnPaper, slipById, SLIPS } from '@green-beam/core';
 import { QueryTypes } from 'sequelize';
 import type { ClassAccess } from '../auth/access.ts';
 import { labelOf } from '../auth/labels.ts';
@@ -17,6 +17,7 @@ interface Counted {
   readonly done: number;
   readonly right_at_first: number;
   readonly finished_at: Date | null;
+  readonly sheet_code: string | null;
 }
 
 /** How far everybody has come in every set round of a class. */
@@ -24,17 +25,18 @@ async function counts(classId: string): Promise<Counted[]> {
   const sequelize = Attempt.sequelize;
   if (!sequelize) return [];
   return sequelize.query<Counted>(
-    `select rounds.set_round_id, rounds.person_id, count(tasks.closed_at)::int done,
+    `select rounds.set_round_id, rounds.person_id, rounds.sheet_code, count(tasks.closed_at)::int done,
        count(*) filter (where exists (select 1 from attempts where attempts.class_id = tasks.class_id and attempts.task_id = tasks.id and try_number = 1 and verdict = 'sound'))::int right_at_first,
        case when count(*) = count(tasks.closed_at) then max(tasks.closed_at) end finished_at
      from rounds join tasks on tasks.class_id = rounds.class_id and tasks.round_id = rounds.id
      where rounds.class_id = :classId and rounds.set_round_id is not null
-     group by rounds.set_round_id, rounds.person_id`,
+     group by rounds.set_round_id, rounds.person_id, rounds.sheet_code`,
     { replacements: { classId }, type: QueryTypes.SELECT },
   );
 }
 
-function isFor({ studentIds }: SetRound, personId: string): boolean {
+/** Whether a round was set for somebody. */
+export function isFor({ studentIds }: SetRound, personId: string): boolean {
   return studentIds === null || studentIds.includes(personId);
 }
 
@@ -54,7 +56,7 @@ export async function setRoundsShown({ schoolClass, present, as }: ClassAccess):
       .filter(({ personId }) => isFor(round, personId))
       .map(({ personId, person }) => {
         const own = counted.find((count) => count.set_round_id === round.id && count.person_id === personId);
-        return { studentId: personId, label: labelOf(person, 'short'), done: own?.done ?? 0, rightAtFirst: own?.right_at_first ?? 0, finishedAt: own?.finished_at?.toISOString() ?? null };
+        return { studentId: personId, label: labelOf(person, 'short'), done: own?.done ?? 0, rightAtFirst: own?.right_at_first ?? 0, finishedAt: own?.finished_at?.toISOString() ?? null, sheetCode: own?.sheet_code ?? null };
       });
   return seen.map((round) => ({
     id: round.id,
@@ -66,6 +68,7 @@ export async function setRoundsShown({ schoolClass, present, as }: ClassAccess):
     hints: round.hints,
     dueAt: round.dueAt?.toISOString() ?? null,
     rulesName: rules.find((row) => row.version === round.rulesVersion)?.name ?? null,
+    onPaper: round.onPaper,
     withdrawn: round.withdrawnAt !== null && round.withdrawnAt !== undefined,
     setAt: round.createdAt.toISOString(),
     progress: progressOf(round),
@@ -77,7 +80,9 @@ async function check({ schoolClass }: ClassAccess, body: NewSetRound): Promise<v
   const tool = body.instrumentIds.find((id) => !benchInstrumentIds().includes(id));
   if (tool !== undefined) throw new Refusal(400, `“${tool}” is not a tool on the bench.`, 'instrumentIds');
   const slip = body.aims.find((id) => !SLIPS.some((known) => known.id === id));
+  const moving = body.onPaper ? body.aims.find((id) => !shownOnPaper(id)) : undefined;
   if (slip !== undefined) throw new Refusal(400, `“${slip}” is not a slip known here.`, 'aims');
+  if (moving !== undefined) throw new Refusal(400, `“${slipById(moving).name}” cannot be made on paper, where the eye and the tool stand still.`, 'aims');
   const roster = new Set((await rosterOf(schoolClass.id, 'present')).map(({ personId }) => personId));
   if (body.studentIds?.length === 0) throw new Refusal(400, 'Choose at least one student, or the whole class.', 'studentIds');
   if (body.studentIds?.some((id) => !roster.has(id))) throw new Refusal(400, 'Somebody chosen is not in this class.', 'studentIds');
@@ -92,6 +97,8 @@ export async function setRound(access: ClassAccess, body: NewSetRound): Promise<
   const { id: classId, schoolId } = access.schoolClass;
   const preset = PRESETS.find(({ id }) => id === body.preset);
   const rulesVersion = preset ? await addRules({ classId, schoolId }, preset.name, preset.rules) : null;
-  const { title, instrumentIds, length, aims, tries, hints, dueAt, studentIds } = body;
-  return SetRound.create({ classId, schoolId, id: randomUUID(), setBy: access.present.personId, title, instrumentIds, length, aims, tries, hints, dueAt: dueAt === null ? null : new Date(dueAt), studentIds, rulesVersion });
+  const { title, instrumentIds, length, aims, dueAt, studentIds, onPaper } = body;
+  // Paper answers once, and gives no hints.
+  const { tries, hints } = onPaper ? { tries: 1, hints: false } : body;
+  return SetRound.create({ classId, schoolId, id: randomUUID(), setBy: access.present.personId, title, instrumentIds, length, aims, tries, hints, dueAt: dueAt === null ? null : new Date(dueAt), studentIds, onPaper, rulesVersion });
 }

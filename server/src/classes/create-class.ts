@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { DEFAULT_RULES, PRESETS, type HouseRules } from '@green-beam/core';
 import { ClassTeacher, HouseRulesVersion, SchoolClass } from '../models/classes.ts';
-import { newClassCode } from './class-code.ts';
+import { newClassCode } from './codes.ts';
 
 interface NewClassFor {
   readonly schoolId: string;

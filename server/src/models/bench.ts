@@ -10,6 +10,8 @@ export class Round extends Model<InferAttributes<Round>, InferCreationAttributes
   declare personId: string;
   declare instrumentIds: string[];
   declare setRoundId: CreationOptional<string | null>;
+  /** What stands on the printed sheet; null for rounds read on the bench. */
+  declare sheetCode: CreationOptional<string | null>;
   declare createdAt: CreationOptional<Date>;
 }
 
@@ -49,6 +51,7 @@ export class SetRound extends Model<InferAttributes<SetRound>, InferCreationAttr
   declare studentIds: string[] | null;
   /** Null means the class’s rules at the time a student begins. */
   declare rulesVersion: number | null;
+  declare onPaper: CreationOptional<boolean>;
   declare withdrawnAt: CreationOptional<Date | null>;
   declare createdAt: CreationOptional<Date>;
 }
@@ -69,7 +72,10 @@ export class Attempt extends Model<InferAttributes<Attempt>, InferCreationAttrib
   declare picture: Picture;
   declare actions: BenchAction[];
   declare hints: number;
-  declare timeTaken: number;
+  /** In ms; null where it was read from paper. */
+  declare timeTaken: number | null;
+  /** Who typed in what somebody wrote on paper; null for what a student entered on the bench. */
+  declare enteredBy: CreationOptional<string | null>;
   declare tryNumber: number;
   declare verdict: Diagnosis['verdict'] | 'shown';
   declare slips: string[];
@@ -82,7 +88,7 @@ export class Attempt extends Model<InferAttributes<Attempt>, InferCreationAttrib
 export function defineBench(sequelize: Sequelize): void {
   const key = { classId: { type: DataTypes.UUID, primaryKey: true }, id: { type: DataTypes.UUID, primaryKey: true }, schoolId: DataTypes.UUID, personId: DataTypes.UUID };
   const judged = { situation: DataTypes.JSONB, picture: DataTypes.JSONB, rulesVersion: DataTypes.INTEGER, coreVersion: DataTypes.TEXT, instrumentId: DataTypes.TEXT };
-  Round.init({ ...key, instrumentIds: DataTypes.ARRAY(DataTypes.TEXT), setRoundId: DataTypes.UUID, createdAt: DataTypes.DATE }, { sequelize, tableName: 'rounds' });
+  Round.init({ ...key, instrumentIds: DataTypes.ARRAY(DataTypes.TEXT), setRoundId: DataTypes.UUID, sheetCode: DataTypes.TEXT, createdAt: DataTypes.DATE }, { sequelize, tableName: 'rounds' });
   Task.init({ ...key, ...judged, roundId: DataTypes.UUID, position: DataTypes.INTEGER, seed: DataTypes.BIGINT, tries: { type: DataTypes.INTEGER, defaultValue: 2 }, hints: { type: DataTypes.BOOLEAN, defaultValue: true }, closedAt: DataTypes.DATE }, { sequelize, tableName: 'tasks' });
   SetRound.init(
     {
@@ -99,6 +105,7 @@ export function defineBench(sequelize: Sequelize): void {
       dueAt: DataTypes.DATE,
       studentIds: DataTypes.ARRAY(DataTypes.UUID),
       rulesVersion: DataTypes.INTEGER,
+      onPaper: { type: DataTypes.BOOLEAN, defaultValue: false },
       withdrawnAt: DataTypes.DATE,
       createdAt: DataTypes.DATE,
     },
@@ -115,6 +122,7 @@ export function defineBench(sequelize: Sequelize): void {
       actions: DataTypes.JSONB,
       hints: DataTypes.INTEGER,
       timeTaken: DataTypes.INTEGER,
+      enteredBy: DataTypes.UUID,
       tryNumber: DataTypes.INTEGER,
       verdict: DataTypes.TEXT,
       slips: DataTypes.ARRAY(DataTypes.TEXT),

@@ -76,7 +76,7 @@ export function benchRoutes(): Router {
 
   routes.get('/classes/:classId/rounds/current', async (request, response) => {
     const { schoolClass, present } = await classInReach(request);
-    const round = await Round.findOne({ where: { classId: schoolClass.id, personId: present.personId }, order: [['createdAt', 'DESC']] });
+    const round = await Round.findOne({ where: { classId: schoolClass.id, personId: present.personId, sheetCode: null }, order: [['createdAt', 'DESC']] });
     response.json(round ? await roundShown(round) : null);
   });
 
@@ -97,9 +97,10 @@ export function benchRoutes(): Router {
   });
 
   routes.post('/classes/:classId/attempts', async (request, response) => {
-    const access = await classInReach(request);
-    checkNotArchived(access.schoolClass);
-    response.json(await recordAttempt(access, await validated(request, newAttempt)));
+    const { schoolClass, present } = await classInReach(request);
+    checkNotArchived(schoolClass);
+    const { taskId, ...entered } = await validated(request, newAttempt);
+    response.json(await recordAttempt({ classId: schoolClass.id, personId: present.personId, taskId }, entered));
   });
 
   routes.get('/classes/:classId/record', async (request, response) => {

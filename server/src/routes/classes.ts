@@ -5,7 +5,7 @@ import { checkNotArchived, classTaught, signedInTeacher } from '../auth/access.t
 import { labelOf } from '../auth/labels.ts';
 import { endSessionsOf } from '../auth/session.ts';
 import { boardOf } from '../classes/board.ts';
-import { newClassCode } from '../classes/class-code.ts';
+import { newClassCode } from '../classes/codes.ts';
 import { createClass } from '../classes/create-class.ts';
 import { exportClass, exportStudent } from '../classes/export.ts';
 import { importRoster } from '../classes/import-roster.ts';

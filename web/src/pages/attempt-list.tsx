@@ -17,6 +17,11 @@ const VERDICTS: Record<AttemptShown['verdict'], string> = {
   shown: 'asked to be shown',
 };
 
+function howItWasRead({ timeTaken, hints }: AttemptShown): string {
+  if (timeTaken === null) return 'Read from paper.';
+  return `As it stood at Enter. ${Math.round(timeTaken / 1000)} s, ${hints === 0 ? 'no hints' : hints === 1 ? 'one hint' : `${hints} hints`}.`;
+}
+
 function Attempt({ attempt }: { readonly attempt: AttemptShown }): ReactNode {
   const [open, setOpen] = useState(false);
   const { picture } = attempt;
@@ -37,7 +42,7 @@ function Attempt({ attempt }: { readonly attempt: AttemptShown }): ReactNode {
         <div className="max-w-3xl pb-6">
           <ToolStage picture={picture} name={name} sight={createSight(seenAtEnter(picture, attempt.eyeHeight))} closed wrongPath={attempt.slips.flatMap((slip) => slip.path)} />
           <p className="text-muted">
-            As it stood at Enter. {Math.round(attempt.timeTaken / 1000)} s, {attempt.hints === 0 ? 'no hints' : attempt.hints === 1 ? 'one hint' : `${attempt.hints} hints`}.
+            {howItWasRead(attempt)}
             {attempt.offBy === null ? '' : ` Off by ${attempt.offBy.toFixed(2).replace('-', '−')} division.`} {attempt.slips[0]?.why ?? ''}
           </p>
         </div>

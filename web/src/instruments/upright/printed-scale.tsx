@@ -6,8 +6,10 @@ import { MARK_INSET, MARK_LENGTHS, printedWidth, rise, scaleDepth, type View } f
 const WEIGHTS = { long: 2.2, medium: 2, short: 1.8 } as const;
 
 /** How far a line reaches across what it is printed on: a thermometer’s cross the thread, a ring runs all around, a beaker has long ones only. */
-export function markLength({ vessel }: LiquidColumnPicture, rank: DrawnMark['rank']): number {
+export function markLength({ vessel, secondMarks }: LiquidColumnPicture, rank: DrawnMark['rank']): number {
   if (vessel === 'volumetric-pipette' || vessel === 'volumetric-flask') return 1 - 2 * MARK_INSET;
+  // Two scales leave room for both numerals between them.
+  if (secondMarks.length > 0) return { long: 0.27, medium: 0.22, short: 0.17 }[rank];
   if (vessel === 'hydrometer') return { long: 0.3, medium: 0.24, short: 0.17 }[rank];
   return vessel === 'thermometer' ? { long: 0.62, medium: 0.56, short: 0.5 }[rank] : MARK_LENGTHS[rank];
 }

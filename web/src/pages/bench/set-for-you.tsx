@@ -1,6 +1,7 @@
 import type { SetRoundShown } from '@green-beam/contract';
 import { format, isPast } from 'date-fns';
 import { useState, type ReactNode } from 'react';
+import { Link } from 'react-router';
 import { useSetRounds } from '../rounds/set-rounds.ts';
 
 function isOpen({ progress }: SetRoundShown): boolean {
@@ -11,6 +12,17 @@ function when({ dueAt }: SetRoundShown): string {
   if (dueAt === null) return '';
   const date = new Date(dueAt);
   return isPast(date) ? `, was due ${format(date, 'EEE d MMM')}; it is still taken` : `, due ${format(date, 'EEE d MMM, HH:mm')}`;
+}
+
+/** A round on paper: once its sheet is printed, its answers can be typed in. */
+function OnPaper({ round }: { readonly round: SetRoundShown }): ReactNode {
+  const code = round.progress[0]?.sheetCode ?? null;
+  if (code === null) return <span className="text-muted">on paper, not printed yet</span>;
+  return (
+    <Link to={`/sheets/${code}`} className="inline-flex min-h-11 items-center font-semibold underline decoration-beam decoration-2 underline-offset-4">
+      Type in sheet {code}
+    </Link>
+  );
 }
 
 /** More than these would push the tool down the page. */
@@ -39,9 +51,13 @@ export function SetForYou({ classId, present, onBegin }: SetForYouProps): ReactN
             {present === null ? 'Set for you: ' : ''}
             <strong>{round.title}</strong>, {round.progress[0]?.done ?? 0} of {round.length} done{when(round)}
           </span>
-          <button type="button" disabled={onBegin === null} className="min-h-11 font-semibold underline decoration-beam decoration-2 underline-offset-4" onClick={() => void onBegin?.(round.id).catch((error: unknown) => setRefused(error instanceof Error ? error.message : 'The round could not be begun.'))}>
-            {(round.progress[0]?.done ?? 0) > 0 ? 'Go on' : 'Begin'}
-          </button>
+          {round.onPaper ? (
+            <OnPaper round={round} />
+          ) : (
+            <button type="button" disabled={onBegin === null} className="min-h-11 font-semibold underline decoration-beam decoration-2 underline-offset-4" onClick={() => void onBegin?.(round.id).catch((error: unknown) => setRefused(error instanceof Error ? error.message : 'The round could not be begun.'))}>
+              {(round.progress[0]?.done ?? 0) > 0 ? 'Go on' : 'Begin'}
+            </button>
+          )}
         </p>
       ))}
       {open.length > MOST && <span>and {open.length - MOST} more</span>}

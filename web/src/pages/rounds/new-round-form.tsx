@@ -1,5 +1,5 @@
 import { newSetRound, type NewSetRound, type SetRoundShown } from '@green-beam/contract';
-import { benchInstrumentIds, instrumentById, PRESETS, SKILLS, SLIPS } from '@green-beam/core';
+import { benchInstrumentIds, instrumentById, PRESETS, shownOnPaper, SKILLS, SLIPS } from '@green-beam/core';
 import { yupResolver } from '@hookform/resolvers/yup';
 import { useQuery, type UseMutationResult } from '@tanstack/react-query';
 import { useState, type ReactNode } from 'react';
@@ -51,17 +51,18 @@ function Ticks({ legend, options, chosen, onChange, error }: TicksProps): ReactN
 /** Sets a round: what is read, how often, at what it aims, by when, by whom, and by which rules. */
 export function NewRoundForm({ classId, change, onDone }: NewRoundFormProps): ReactNode {
   const { data: students = [] } = useQuery({ queryKey: ['classmates', classId], queryFn: () => ask<{ id: string; label: string }[]>('GET', `/classes/${classId}/classmates`) });
-  const { register, handleSubmit, formState, watch, setValue } = useForm({ resolver: yupResolver(newSetRound), defaultValues: { title: '', instrumentIds: [], length: 10, aims: [], tries: 2, hints: true, dueAt: null, studentIds: null, preset: null } });
+  const { register, handleSubmit, formState, watch, setValue } = useForm({ resolver: yupResolver(newSetRound), defaultValues: { title: '', instrumentIds: [], length: 10, aims: [], tries: 2, hints: true, dueAt: null, studentIds: null, preset: null, onPaper: false } });
   const [families, setFamilies] = useState<readonly string[]>([]);
   const { errors } = formState;
-  const [aims, chosen] = [watch('aims'), watch('studentIds')];
+  const [aims, chosen, onPaper] = [watch('aims'), watch('studentIds'), watch('onPaper')];
+  const showing = onPaper ? AIMS.filter(({ id }) => shownOnPaper(id)) : AIMS;
   const send = handleSubmit((round) => change.mutate({ ...round, dueAt: round.dueAt === null ? null : new Date(round.dueAt).toISOString() }, { onSuccess: onDone }));
   return (
     <form className="mt-4 flex flex-col gap-6 border-y border-ink py-6" onSubmit={(event) => void send(event)}>
       <div className="grid gap-4 sm:grid-cols-[minmax(0,1fr)_8rem_8rem_14rem]">
         <Field label="Title" error={errors.title?.message} {...register('title')} />
         <Field label="Readings" type="number" min={1} max={30} error={errors.length?.message} {...register('length', { valueAsNumber: true })} />
-        <Field label="Tries each" type="number" min={1} max={3} error={errors.tries?.message} {...register('tries', { valueAsNumber: true })} />
+        <Field label="Tries each" type="number" min={1} max={3} readOnly={onPaper ?? false} error={errors.tries?.message} {...register('tries', { valueAsNumber: true })} />
         <Field label="Due" type="datetime-local" error={errors.dueAt?.message} {...register('dueAt', { setValueAs: (value: string | null) => (value === '' ? null : value) })} />
       </div>
       <Ticks
@@ -73,13 +74,33 @@ export function NewRoundForm({ classId, change, onDone }: NewRoundFormProps): Re
           setValue('instrumentIds', FAMILIES.filter(({ id }) => ids.includes(id)).flatMap(({ tools }) => tools.map(({ id }) => id)));
         }}
       />
-      <Ticks legend="Aim at these slips (none ticked: find out which each student makes)" options={AIMS} chosen={aims ?? []} onChange={(ids) => setValue('aims', [...ids])} error={errors.aims?.message} />
+      <Ticks legend="Aim at these slips (none ticked: find out which each student makes)" options={showing} chosen={aims ?? []} onChange={(ids) => setValue('aims', [...ids])} error={errors.aims?.message} />
       <div className="flex flex-wrap gap-x-10 gap-y-2">
         <label className="flex min-h-11 items-center gap-2">
-          <input type="checkbox" className="size-5 accent-beam" {...register('hints')} /> Hints can be asked for
+          Read
+          <select
+            aria-label="Where it is read"
+            className="min-h-11 bg-surface px-2"
+            value={onPaper ? 'paper' : 'bench'}
+            onChange={(event) => {
+              const paper = event.target.value === 'paper';
+              setValue('onPaper', paper);
+              setValue('tries', paper ? 1 : 2);
+              setValue('hints', !paper);
+              setValue('aims', (aims ?? []).filter((id) => !paper || shownOnPaper(id)));
+            }}
+          >
+            <option value="bench">on the bench</option>
+            <option value="paper">on paper, one try each</option>
+          </select>
         </label>
+        {!onPaper && (
+          <label className="flex min-h-11 items-center gap-2">
+            <input type="checkbox" className="size-5 accent-beam" {...register('hints')} /> Hints can be asked for
+          </label>
+        )}
         <label className="flex min-h-11 items-center gap-2">
-          Read by
+          By
           <select className="min-h-11 bg-surface px-2" {...register('preset', { setValueAs: (value: string | null) => (value === '' ? null : value) })}>
             <option value="">the class’s house rules</option>
             {PRESETS.map(({ id, name }) => (

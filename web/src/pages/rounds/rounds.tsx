@@ -2,8 +2,10 @@ import type { SetRoundProgress, SetRoundShown } from '@green-beam/contract';
 import { instrumentById, SKILLS, slipById } from '@green-beam/core';
 import { format } from 'date-fns';
 import { useState, type ReactNode } from 'react';
-import { Button } from '../../ui/button.tsx';
+import { Link, useNavigate } from 'react-router';
+import { Button, buttonClass } from '../../ui/button.tsx';
 import { Confirm } from '../../ui/confirm.tsx';
+import { Field } from '../../ui/field.tsx';
 import { Failed, Loading } from '../../ui/notice.tsx';
 import { NewRoundForm } from './new-round-form.tsx';
 import { useSetRoundChange, useSetRounds } from './set-rounds.ts';
@@ -15,9 +17,9 @@ function toolsInWords(ids: readonly string[]): string {
   return ids.length > 2 ? SKILLS.filter(({ id }) => skills.has(id)).map(({ name }) => name.toLowerCase()).join(', ') : ids.map((id) => instrumentById(id).name).join(' and ');
 }
 
-function conditions({ instrumentIds, length, aims, tries, hints, rulesName }: SetRoundShown): string {
+function conditions({ instrumentIds, length, aims, tries, hints, rulesName, onPaper }: SetRoundShown): string {
   const aim = aims.length === 0 ? 'finding out' : aims.map((id) => slipById(id).name.toLowerCase()).join(', ');
-  return [`${length} readings, ${toolsInWords(instrumentIds)}`, aim, tries === 1 ? 'one try' : `${tries} tries`, hints ? 'with hints' : 'without hints', ...(rulesName === null ? [] : [`rules: ${rulesName}`])].join('; ');
+  return [`${length} readings, ${toolsInWords(instrumentIds)}`, aim, ...(onPaper ? ['on paper'] : [tries === 1 ? 'one try' : `${tries} tries`, hints ? 'with hints' : 'without hints']), ...(rulesName === null ? [] : [`rules: ${rulesName}`])].join('; ');
 }
 
 function Student({ progress, round }: { readonly progress: SetRoundProgress; readonly round: SetRoundShown }): ReactNode {
@@ -31,7 +33,16 @@ function Student({ progress, round }: { readonly progress: SetRoundProgress; rea
         </span>
       </td>
       <td className="pr-4 font-mono">{progress.done}/{round.length}</td>
-      <td className="pr-4">{progress.done > 0 ? `${progress.rightAtFirst} right at the first try` : 'not begun'}</td>
+      {round.onPaper && (
+        <td className="pr-4">
+          {progress.sheetCode !== null && (
+            <Link to={`/sheets/${progress.sheetCode}`} className="inline-flex min-h-11 items-center font-mono underline underline-offset-4">
+              {progress.sheetCode}
+            </Link>
+          )}
+        </td>
+      )}
+      <td className="pr-4">{progress.done > 0 ? `${progress.rightAtFirst} right at the first try` : round.onPaper ? 'not typed in' : 'not begun'}</td>
       <td className={late ? 'text-slip' : 'text-muted'}>{progress.finishedAt === null ? '' : `finished ${format(new Date(progress.finishedAt), 'd MMM, HH:mm')}${late ? ', late' : ''}`}</td>
     </tr>
   );
@@ -52,6 +63,11 @@ function SetRound({ round, onWithdraw }: { readonly round: SetRoundShown; readon
       </div>
       <p className="text-muted">{conditions(round)}</p>
       <div className="-ml-5 flex flex-wrap">
+        {round.onPaper && !round.withdrawn && (
+          <Link to={`/rounds/${round.id}/print`} className={buttonClass('quiet')}>
+            Print the sheets
+          </Link>
+        )}
         <Button look="quiet" aria-expanded={open} onClick={() => setOpen(!open)}>
           {open ? 'Hide the students' : 'Show the students'}
         </Button>
@@ -79,15 +95,36 @@ function SetRound({ round, onWithdraw }: { readonly round: SetRoundShown; readon
   );
 }
 
+/** Leads from the code on a sheet of paper to where its answers are typed in. */
+function SheetCode(): ReactNode {
+  const goTo = useNavigate();
+  const [code, setCode] = useState('');
+  return (
+    <form
+      className="flex items-end gap-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (code.trim() !== '') void goTo(`/sheets/${encodeURIComponent(code.trim())}`);
+      }}
+    >
+      <Field label="Code of a sheet" placeholder="KTR-4827" value={code} onChange={(event) => setCode(event.target.value)} className="w-36 font-mono uppercase placeholder:normal-case" />
+      <Button look="plain" type="submit">
+        Type it in
+      </Button>
+    </form>
+  );
+}
+
 function RoundList({ classId, rounds }: { readonly classId: string; readonly rounds: readonly SetRoundShown[] }): ReactNode {
   const change = useSetRoundChange(classId);
   const [making, setMaking] = useState(rounds.length === 0);
   return (
     <>
       {!making && (
-        <Button className="mt-4" onClick={() => setMaking(true)}>
-          Set a round
-        </Button>
+        <div className="mt-4 flex flex-wrap items-end justify-between gap-4">
+          <Button onClick={() => setMaking(true)}>Set a round</Button>
+          {rounds.some((round) => round.onPaper) && <SheetCode />}
+        </div>
       )}
       {making && <NewRoundForm classId={classId} change={change} onDone={() => setMaking(false)} />}
       {rounds.length === 0 && <p className="mt-8 text-muted">Nothing is set yet. Students practise on their own; a set round gives everybody the same kind of readings by a date.</p>}

@@ -12,3 +12,8 @@ function drawn(alphabet: string, length: number): string {
 export function newClassCode(): string {
   return `${drawn(LETTERS, 3)}-${drawn(DIGITS, 3)}`;
 }
+
+/** The code of a printed sheet, such as `KTR-4827`: long enough that a slip of the pen meets no other sheet. */
+export function newSheetCode(): string {
+  return `${drawn(LETTERS, 3)}-${drawn(DIGITS, 4)}`;
+}

@@ -1,0 +1,16 @@
+import type { Picture } from '@green-beam/core';
+import type { ReactNode } from 'react';
+import { RulerOnPaper } from './ruler-on-paper.tsx';
+import { UprightOnPaper } from './upright-on-paper.tsx';
+
+/** Any picture as it is printed: nothing on it moves, and the eye is level with the mark. */
+export function PaperPicture({ picture, label }: { readonly picture: Picture; readonly label: string }): ReactNode {
+  switch (picture.kind) {
+    case 'liquid-column':
+      return <UprightOnPaper picture={picture} label={label} />;
+    case 'ruler':
+      return <RulerOnPaper picture={picture} label={label} />;
+    case 'display':
+      return <p className="py-8 text-center font-mono text-4xl">{`${picture.characters} ${picture.unitMark}`}</p>;
+  }
+}

@@ -1,0 +1,59 @@
+import type { PrintedReading, PrintedRound, PrintedSheet as Sheet } from '@green-beam/contract';
+import { needsWholeWidth } from '@green-beam/core';
+import { format } from 'date-fns';
+import { memo, type ReactNode } from 'react';
+import { PaperPicture } from '../../instruments/paper/paper-picture.tsx';
+import { rulesInWords } from '../../rules/rules-in-words.ts';
+
+/** What a reader needs to know of the rules while reading from paper. */
+const ON_THE_SHEET = ['Estimating', 'Volumes'];
+
+function Reading({ reading, number }: { readonly reading: PrintedReading; readonly number: number }): ReactNode {
+  const { picture, question, tool } = reading;
+  const note = picture.kind === 'liquid-column' ? picture.note : null;
+  return (
+    <li className={`flex break-inside-avoid flex-col ${needsWholeWidth(picture) ? 'col-span-2' : ''}`}>
+      <p className="flex gap-2">
+        <span className="font-mono font-bold">{number}</span>
+        <span>
+          {question}
+          {note !== null && <span className="block text-small text-muted">{note}</span>}
+        </span>
+      </p>
+      <div className="mt-[2mm] h-(--picture-height)">
+        <PaperPicture picture={picture} label={`${tool}, reading ${number}`} />
+      </div>
+      <p className="mt-auto flex items-end pt-[3mm] gap-2 text-small text-muted">
+        Reading and unit <span className="h-[6mm] flex-1 border-b border-ink" />
+      </p>
+    </li>
+  );
+}
+
+/** One student’s sheet: their name, its code, and readings of their own. */
+export const PrintedSheet = memo(function PrintedSheet({ round, sheet }: { readonly round: PrintedRound; readonly sheet: Sheet }): ReactNode {
+  const rules = rulesInWords(round.rules).filter(({ topic }) => ON_THE_SHEET.includes(topic));
+  return (
+    <article className="printed-page" aria-label={`Sheet of ${sheet.student}`}>
+      <header className="flex items-start justify-between gap-6 border-b-2 border-ink pb-[2mm]">
+        <div>
+          <h2 className="text-xl font-bold">{round.title}</h2>
+          <p>
+            {sheet.student}, {round.className}
+            {round.dueAt === null ? '' : `, due ${format(new Date(round.dueAt), 'EEEE d MMMM')}`}
+          </p>
+        </div>
+        <p className="text-right">
+          <span className="block text-small text-muted">sheet</span>
+          <span className="font-mono text-xl font-bold">{sheet.code}</span>
+        </p>
+      </header>
+      <p className="mt-[2mm] text-small text-muted">Your eye is level with the mark in every picture. {rules.map(({ rule }) => rule).join(' ')}</p>
+      <ol className="mt-[3mm] grid grid-cols-2 gap-x-[7mm] gap-y-[3mm]">
+        {sheet.readings.map((reading, i) => (
+          <Reading key={i} reading={reading} number={i + 1} />
+        ))}
+      </ol>
+    </article>
+  );
+});
