@@ -1,4 +1,4 @@
-import type { Feedback, HouseRules, Outcome, Picture, SlipExplained } from '@green-beam/core';
+import { DEEDS, type Done, type Feedback, type HouseRules, type Outcome, type Picture, type Remark, type SlipExplained } from '@green-beam/core';
 import { array, mixed, number, object, string, type InferType } from 'yup';
 
 /** Tools of a round; none named means all of them. */
@@ -15,6 +15,8 @@ export interface BenchTask {
   readonly question: string;
   readonly picture: Picture;
   readonly hints: readonly string[];
+  /** What to beware of where such a tool or liquid is handled. */
+  readonly cautions: readonly string[];
   readonly unit: string;
   /** Entries it takes before the answer is shown. */
   readonly tries: number;
@@ -38,13 +40,20 @@ export interface StripMark {
   readonly sound: boolean;
 }
 
-/** Something the student did with the tool, in order, with milliseconds since the picture appeared. */
+const ACTIONS = ['eye', 'loupe', 'hint', 'described', ...DEEDS] as const;
+
+/** Something the student did with the tool or asked for, in order, with milliseconds since the picture appeared. */
 export const benchAction = object({
-  kind: string<'eye' | 'loupe' | 'hint' | 'described' | 'lower' | 'drain'>().oneOf(['eye', 'loupe', 'hint', 'described', 'lower', 'drain'] as const).required(),
+  kind: string<(typeof ACTIONS)[number]>().oneOf(ACTIONS).required(),
   at: number().min(0).max(86_400_000).required(),
   to: number().nullable().default(null),
 });
 export type BenchAction = InferType<typeof benchAction>;
+
+/** What of it was done with the tool, as core judges it. */
+export function doneIn(actions: readonly BenchAction[]): Done[] {
+  return actions.filter((action): action is Done => (DEEDS as readonly string[]).includes(action.kind));
+}
 
 const id = string().uuid('That is not an id.').required();
 
@@ -78,6 +87,7 @@ export interface AttemptShown {
   readonly entry: string;
   readonly verdict: Outcome;
   readonly slips: readonly SlipExplained[];
+  readonly remarks: readonly Remark[];
   readonly expected: { readonly text: string; readonly unit: string } | null;
   readonly offBy: number | null;
   readonly tryNumber: number;

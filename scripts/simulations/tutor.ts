@@ -8,7 +8,8 @@ const RULES = completeRules();
 
 /** What a learner does with the tool: an eye that is a habit stays where it is, a hasty one does not wait. */
 function handled(task: ReadingTask, slip: string | null): ReadingTask {
-  return asOperated(task, { eyeHeight: slip?.startsWith('eye-') ? (task.situation.eyeHeight ?? 0) : 0, inLiquidFor: slip === 'unsettled' ? 2000 : 60_000 });
+  const done = [{ kind: 'lower', at: 0, to: null }, { kind: 'lay', at: 0, to: task.situation.endOffset ?? 0 }] as const;
+  return asOperated(task, { eyeHeight: slip?.startsWith('eye-') ? (task.situation.eyeHeight ?? 0) : 0, done, at: slip === 'unsettled' ? 2000 : 60_000 });
 }
 
 /** The number in an entry moved by a reader’s scatter, to the same place. */

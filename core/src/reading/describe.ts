@@ -66,9 +66,14 @@ export function describeColumn(picture: LiquidColumnPicture, apparentY: number):
   return among(lines, -apparentY, words, { before: `${words.subject} below the lowest line.`, beyond: `${words.subject} at or above the uppermost line.` });
 }
 
-/** As `describeColumn`, for the two ends of a thing at a ruler. @param shift by how much the eye makes the ends seem to lie further right. */
-export function describeRuler({ marks, thing }: RulerPicture, shift: number): string {
-  const lines = marks.map(({ x, label }): Line => ({ at: x, label })).sort((a, b) => a.at - b.at);
-  const end = (which: string, x: number): string => among(lines, x + shift, { ...ACROSS, subject: `The ${which} end of the ${thing.name} lies` }, { before: `The ${which} end lies before the zero line.`, beyond: `The ${which} end lies beyond the last line.` });
-  return `${end('left', thing.fromX)} ${end('right', thing.toX)}`;
+/** As `describeColumn`, for one end of a thing at a ruler. @param x where it seems to lie, in mm to the right of the ruler's physical end. */
+export function describeEnd({ marks, thing }: RulerPicture, which: 'left' | 'right', x: number): string {
+  const lines = marks.map(({ x: at, label }): Line => ({ at, label })).sort((a, b) => a.at - b.at);
+  const before = Math.abs(x) < 0.05 ? `The ${which} end lies at the ruler’s own end, before the zero line.` : `The ${which} end lies before the zero line.`;
+  return among(lines, x, { ...ACROSS, subject: `The ${which} end of the ${thing.name} lies` }, { before, beyond: `The ${which} end lies beyond the last line.` });
+}
+
+/** Both ends of a thing at a ruler. @param shift by how much the thing, as it lies and is seen, seems further right than in the picture. */
+export function describeRuler(picture: RulerPicture, shift: number): string {
+  return `${describeEnd(picture, 'left', picture.thing.fromX + shift)} ${describeEnd(picture, 'right', picture.thing.toX + shift)}`;
 }

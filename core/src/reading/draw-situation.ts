@@ -76,7 +76,14 @@ function drawDelivery(tool: ScaleTool, aimed: Aimed): Situation {
   const from = difference ? Number((0.05 + 0.12 * capacity * random.uniform()).toFixed(2)) : 0;
   const base = { eyeHeight: eyeHeight(aimed), surface: 'wetting' as const, liquid: random.pick(['water', 'brine'] as const) };
   const value = point(tool, aimed, ...(difference ? [from + 0.15 * capacity, 0.95 * capacity] as const : inner(tool.range, 0.04, 0.95)));
-  return difference ? { value, from, ...base } : { value, ...base };
+  if (!difference) return { value, ...base };
+  return { value, from, ...base, ...(tool.skill === 'burettes' ? leftIn(random) : {}) };
+}
+
+/** Now and then somebody left something to be noticed. */
+function leftIn(random: Random): Pick<Situation, 'left'> {
+  const chance = random.uniform();
+  return chance < 0.2 ? { left: 'funnel' } : chance < 0.4 ? { left: 'bubble' } : {};
 }
 
 /** How far thermometers are off, in divisions: enough to matter, and either way. */
@@ -85,19 +92,52 @@ function thermometerError(tool: ScaleTool, { random }: Aimed): number {
   return Number(((random.uniform() < 0.5 ? -1 : 1) * divisions * tool.division).toFixed(2));
 }
 
+/** Melting ice, or water that boils at some height above the sea, where the tool reaches it; null for any other bath. */
+function fixedPoint({ range: [, most], division }: ScaleTool, random: Random): number | null {
+  const chance = random.uniform();
+  if (chance < 0.12) return 0;
+  // From 1600 m down to the sea water boils between 94.7 and 100.0 °C.
+  return chance < 0.3 && most > 100 ? nearestMultiple(division / 10, 94.7 + 5.3 * random.uniform()) : null;
+}
+
+/** What a student would call a bath of so many degrees. */
+function bathAt(celsius: number): string {
+  if (celsius === 0) return 'melting ice';
+  if (celsius >= 94.6) return 'boiling water';
+  if (celsius >= 55) return 'hot water';
+  if (celsius >= 27) return 'warm water';
+  return celsius < 15 ? 'cold water' : 'water as warm as the room';
+}
+
 function drawThermometer(tool: ScaleTool, aimed: Aimed): Situation {
   const { random, at } = aimed;
   const [least, most] = tool.range;
   const below = sometimes(aimed, 'sign-lost', 0.12);
   const corrected = sometimes(aimed, 'zero-ignored', 0.2) || at('zero-sign');
-  const value = below ? point(tool, aimed, 0.85 * least, 0.05 * least) : point(tool, aimed, Math.max(0, least) + 0.04 * most, 0.92 * most);
+  const drawnValue = below ? point(tool, aimed, 0.85 * least, 0.05 * least) : point(tool, aimed, Math.max(0, least) + 0.04 * most, 0.92 * most);
   const room = Math.min(most, 18 + 6 * random.uniform());
+  const fixed = below || corrected || aimed.any ? null : fixedPoint(tool, random);
+  const value = fixed ?? drawnValue;
   return {
     value,
     eyeHeight: eyeHeight(aimed),
-    liquid: below ? 'brine and ice' : 'water',
+    liquid: below ? 'brine and ice' : bathAt(value),
     ...(corrected ? { zeroError: thermometerError(tool, aimed) } : {}),
     ...(at('unsettled') ? { settled: false, shown: Number(room.toFixed(2)) } : {}),
+  };
+}
+
+/** A thing that lies anywhere beside the ruler until the student lays it. */
+function drawLoose(tool: ScaleTool, aimed: Aimed, bare: number): Situation {
+  const { random } = aimed;
+  const [, most] = tool.range;
+  return {
+    value: point(tool, aimed, 0.06 * most, 0.6 * most),
+    eyeHeight: eyeHeight(aimed),
+    thing: random.pick(THINGS),
+    from: Number(((0.08 + 0.22 * random.uniform()) * most + 0.37 * tool.division).toFixed(3)),
+    loose: true,
+    ...(bare > 0 && random.uniform() < 0.5 ? { endOffset: bare } : {}),
   };
 }
 
@@ -109,6 +149,7 @@ function drawRuler(tool: ScaleTool, aimed: Aimed): Situation {
   const labels = Math.max(1, Math.floor((0.3 * most) / tool.scale.labelEvery));
   const from = elsewhere && (bare === 0 || random.uniform() < 0.5) ? (1 + random.below(labels)) * tool.scale.labelEvery : 0;
   const longest = Math.min(0.9 * most, most - from - tool.division);
+  if (!aimed.any && from === 0 && random.uniform() < 0.6) return drawLoose(tool, aimed, bare);
   return {
     value: point(tool, aimed, 0.06 * most, longest),
     eyeHeight: eyeHeight(aimed),
@@ -128,7 +169,7 @@ function drawOnScale(tool: ScaleTool, aimed: Aimed): Situation {
     case 'thread':
       return drawThermometer(tool, aimed);
     case 'float':
-      return { value: point(tool, aimed, ...inner(tool.range, 0.06, 0.94)), eyeHeight: eyeHeight(aimed), liquid: FLOATED[tool.range[0]] ?? 'brine' };
+      return { value: point(tool, aimed, ...inner(tool.range, 0.06, 0.94)), eyeHeight: eyeHeight(aimed), liquid: FLOATED[tool.range[0]] ?? 'brine', ...(aimed.random.uniform() < 0.35 ? { untried: true } : {}) };
     case 'rule':
       return drawRuler(tool, aimed);
   }

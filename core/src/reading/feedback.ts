@@ -1,7 +1,9 @@
 import type { Diagnosis } from './diagnose.ts';
 import { expectedReading } from './expected-reading.ts';
 import { explainSlips, type SlipExplained } from './explain.ts';
+import type { Done } from './operation.ts';
 import type { ReadingTask } from './reading-task.ts';
+import { remarksOn, type Remark } from './remarks.ts';
 import { revealOf, type RevealStep } from './reveal.ts';
 import { slipById } from './slips/registry.ts';
 
@@ -27,18 +29,21 @@ export interface Feedback {
   readonly slips: readonly SlipExplained[];
   /** Names of other findings that fit the entry as well. */
   readonly alsoPossible: readonly string[];
+  /** What is to be said about how the tool was handled. */
+  readonly remarks: readonly Remark[];
   /** Only when the task is closed. */
   readonly answer: { readonly text: string; readonly unit: string; readonly reveal: readonly RevealStep[] } | null;
 }
 
 /** Puts a diagnosis (null when the student asked to be shown) into what is told; the answer only when `closed`. */
-export function feedbackOn(task: ReadingTask, diagnosis: Diagnosis | null, closed: boolean): Feedback {
+export function feedbackOn(task: ReadingTask, diagnosis: Diagnosis | null, closed: boolean, done: readonly Done[] = []): Feedback {
   const [first, ...others] = diagnosis?.slips ?? [];
   const { text, unit } = expectedReading(task);
   return {
     message: diagnosis?.message ?? null,
     slips: first ? explainSlips(task, first) : [],
     alsoPossible: others.filter((other) => other.probability > WORTH_MENTIONING).map((other) => other.ids.map((id) => slipById(id).name).join(' and ')),
+    remarks: diagnosis?.verdict === 'unreadable' ? [] : remarksOn(task, done),
     answer: closed ? { text, unit, reveal: revealOf(task) } : null,
   };
 }

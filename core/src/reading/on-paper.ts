@@ -12,11 +12,11 @@ export function shownOnPaper(slipId: string): boolean {
 /** The same reading as a printed picture shows it: seen from the level, with everything at rest. */
 export function asOnPaper({ instrumentId, situation, rules }: ReadingTask): ReadingTask {
   const seen = situation.eyeHeight === undefined ? {} : { eyeHeight: 0 };
-  const atRest = situation.shown === undefined ? {} : { settled: true, shown: undefined };
+  const atRest = { ...(situation.shown === undefined ? {} : { settled: true, shown: undefined }), ...(situation.loose ? { loose: undefined } : {}), ...(situation.untried ? { untried: undefined } : {}), ...(situation.left ? { left: undefined } : {}) };
   return readingTask(instrumentId, { ...situation, ...seen, ...atRest }, rules);
 }
 
 /** Whether a picture takes the whole width of a sheet: a ruler, or two readings side by side. */
 export function needsWholeWidth(picture: Picture): boolean {
-  return picture.kind === 'ruler' || (picture.kind === 'liquid-column' && picture.startY !== null && picture.vessel !== 'thermometer');
+  return picture.kind === 'ruler' || (picture.kind === 'liquid-column' && picture.handled === 'tap');
 }

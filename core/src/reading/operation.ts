@@ -1,12 +1,30 @@
+import type { ScaleTool } from '../instruments/instrument.ts';
 import { instrumentOf, readingTask, type ReadingTask } from './reading-task.ts';
 import type { Situation } from './situation.ts';
 
-/** What was done with a tool up to the moment of Enter, as far as it changes what is read. */
+/** Everything that can be done with a tool on the bench before it is read. */
+export const DEEDS = ['lower', 'ground', 'raise', 'drain', 'refill', 'clear-top', 'free-tip', 'fill', 'wipe', 'let-down', 'deliver', 'drained', 'take-away', 'blow', 'try', 'lay'] as const;
+
+/** Something done with a tool. */
+export interface Done {
+  readonly kind: (typeof DEEDS)[number];
+  /** Milliseconds since the picture appeared. */
+  readonly at: number;
+  /**
+   * Where it led: of a pipette let down, how far the surface stands above the ring, in mm; of hydrometers tried, which one, the
+   * lightest being 0; of a thing laid at a ruler, where it begins, in mm to the right of the ruler's physical end.
+   */
+  readonly to: number | null;
+}
+
+/** How a reading was taken, as far as it changes what is read. */
 export interface Operation {
   /** Final height of the eye above the mark, in mm. */
   readonly eyeHeight: number;
-  /** Milliseconds since the bulb was lowered into the liquid; null while it still hangs in the air. */
-  readonly inLiquidFor?: number | null;
+  /** What was done, in order. */
+  readonly done?: readonly Done[];
+  /** Milliseconds from the picture's appearance to Enter. */
+  readonly at?: number;
 }
 
 /** Time constant of a spirit thermometer in a stirred liquid, shortened so that waiting matters and stays short, in ms. */
@@ -14,24 +32,56 @@ export const THREAD_TIME = 2500;
 /** Nearer to rest than this many divisions, nobody can see the thread move. */
 const AT_REST = 0.04;
 
-/** Where a thread stands, as a part of its way from the start to rest: Newton's law of cooling. */
-export function partOfTheWay(inLiquidFor: number): number {
-  return 1 - Math.exp(-Math.max(0, inLiquidFor) / THREAD_TIME);
+/** How much of its way a thread has come after so many ms: Newton's law of cooling. */
+export function partOfTheWay(time: number): number {
+  return 1 - Math.exp(-Math.max(0, time) / THREAD_TIME);
 }
 
-/** A thermometer's situation once its bulb has been in the liquid for a while. */
-function warmed(situation: Situation, inLiquidFor: number, division: number): Situation {
-  const { shown, settled = true, zeroError = 0, value, ...rest } = situation;
+/**
+ * Where a thread stands after its bulb was lowered and raised: it goes to the liquid's mark while it is in the liquid, on the bottom
+ * too, and back to the room's while it hangs in the air.
+ * @param room mark it starts at, and goes back to; `liquid` the mark it comes to rest at in the liquid.
+ */
+export function threadAt({ room, liquid }: { readonly room: number; readonly liquid: number }, done: readonly Done[], at: number): number {
+  let [present, towards, since] = [room, room, 0];
+  const moves = done.filter(({ kind }) => kind === 'lower' || kind === 'ground' || kind === 'raise');
+  for (const { kind, at: moved } of moves) {
+    present += (towards - present) * partOfTheWay(moved - since);
+    [towards, since] = [kind === 'raise' ? room : liquid, moved];
+  }
+  return present + (towards - present) * partOfTheWay(at - since);
+}
+
+/** A thermometer's situation as it stands at Enter. */
+function warmed(situation: Situation, done: readonly Done[], at: number, { division, range }: ScaleTool): Situation {
+  const { shown, settled = true, zeroError = 0, value } = situation;
   if (settled || shown === undefined) return situation;
   const resting = value + zeroError;
-  const present = shown + (resting - shown) * partOfTheWay(inLiquidFor);
-  const still = { ...rest, value, ...(situation.zeroError === undefined ? {} : { zeroError }) };
-  return Math.abs(present - resting) < AT_REST * division ? still : { ...still, settled: false, shown: Number(present.toFixed(4)) };
+  const present = threadAt({ room: shown, liquid: resting }, done, at);
+  if (Math.abs(present - resting) < AT_REST * division) return { ...situation, settled: true, shown: undefined };
+  return { ...situation, shown: Number(Math.min(range[1], Math.max(range[0], present)).toFixed(4)) };
 }
 
-/** The same reading as it stands after what was done: the eye moved, the bulb in the liquid for a while. */
-export function asOperated(task: ReadingTask, { eyeHeight, inLiquidFor = null }: Operation): ReadingTask {
+/** Where a thing lies at a ruler at Enter, as a mark of the ruler. */
+function laid(situation: Situation, done: readonly Done[], perUnit: number): Situation {
+  const to = done.findLast(({ kind }) => kind === 'lay')?.to;
+  if (!situation.loose || to === null || to === undefined) return situation;
+  return { ...situation, loose: undefined, from: Number(((to - (situation.endOffset ?? 0)) / perUnit).toFixed(4)) };
+}
+
+function afterwards(task: ReadingTask, done: readonly Done[], at: number): Situation {
+  const { situation } = task;
   const instrument = instrumentOf(task);
-  const moved = instrument.reads === 'display' ? task.situation : { ...task.situation, eyeHeight };
-  return readingTask(task.instrumentId, inLiquidFor === null ? moved : warmed(moved, inLiquidFor, instrument.division), task.rules);
+  if (instrument.reads !== 'scale') return situation;
+  if (instrument.body.kind === 'thread') return warmed(situation, done, at, instrument);
+  return instrument.body.kind === 'rule' ? laid(situation, done, instrument.body.perUnit) : situation;
+}
+
+/**
+ * The same reading as it stands at Enter, after what was done: the eye moved, the bulb in the liquid for a while, the thing laid.
+ * @throws SituationError when what was done cannot be: a thing laid beyond the ruler.
+ */
+export function asOperated(task: ReadingTask, { eyeHeight, done = [], at = 0 }: Operation): ReadingTask {
+  const situation = afterwards(task, done, at);
+  return readingTask(task.instrumentId, instrumentOf(task).reads === 'display' ? situation : { ...situation, eyeHeight }, task.rules);
 }

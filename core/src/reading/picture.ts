@@ -25,6 +25,12 @@ export interface PicturedEye {
   readonly gap: number;
 }
 
+/**
+ * What is to be done with a tool before it is read: a burette's or pipette's tap opened, a bulb lowered, a pipette filled to its ring,
+ * the right hydrometer found, a thing laid at a ruler.
+ */
+export type Handled = 'tap' | 'bulb' | 'pipette' | 'try' | 'lay';
+
 /** An upright tool drawn in millimetres of the real one, y downward from its top. */
 export interface LiquidColumnPicture {
   readonly kind: 'liquid-column';
@@ -50,6 +56,9 @@ export interface LiquidColumnPicture {
   readonly profile: readonly (readonly [number, number])[];
   /** Where the surface or the thread stands before anything is done with the tool; null where nothing is to be done. */
   readonly startY: number | null;
+  readonly handled: Handled | null;
+  /** What was left in a burette. */
+  readonly left: 'funnel' | 'bubble' | null;
   /** What is known of this tool and stands beside it: how far it is off. */
   readonly note: string | null;
   readonly eye: PicturedEye;
@@ -70,6 +79,7 @@ export interface RulerPicture {
   readonly length: number;
   readonly marks: readonly RuledMark[];
   readonly thing: { readonly name: string; readonly fromX: number; readonly toX: number };
+  readonly handled: Handled | null;
   readonly eye: PicturedEye;
 }
 
@@ -123,9 +133,12 @@ function topmost(tool: ScaleTool): number {
   return along(tool, tool.scale.direction === 'up' ? tool.scale.to : tool.scale.from);
 }
 
-/** Where a scale value stands in the drawing: mm below the top of an upright tool, mm to the right of a ruler's end. */
-export function yOf(tool: ScaleTool, value: number): number {
-  if (tool.body.kind === 'rule') return tool.body.bareEnd + along(tool, value);
+/** Where a value stands in the drawing of a reading: mm below the top of an upright tool, mm to the right of a ruler's end. */
+export function drawnAt({ tool, zeroAt }: ScaleReading, value: number): number {
+  return tool.body.kind === 'rule' ? zeroAt + along(tool, value) : yOf(tool, value);
+}
+
+function yOf(tool: ScaleTool, value: number): number {
   return MARGINS[vesselOf(tool)].above + topmost(tool) - along(tool, value);
 }
 
@@ -202,6 +215,12 @@ function startOf({ tool, value, present }: ScaleReading, { from }: Situation): n
   return from === undefined ? null : drawn(yOf(tool, from));
 }
 
+function handledOn({ tool, value, present }: ScaleReading, { from, untried }: Situation): Handled | null {
+  if (tool.body.kind === 'thread') return present === value ? null : 'bulb';
+  if (tool.body.kind === 'float') return untried ? 'try' : null;
+  return from === undefined ? null : 'tap';
+}
+
 /** What a tool's owner knows of it: how far it is off. */
 function noteOf(tool: ScaleTool, { zeroError = 0, ask = 'corrected' }: Situation): string | null {
   if (zeroError === 0 || ask === 'observed') return null;
@@ -232,6 +251,8 @@ function columnPicture(reading: ScaleReading, task: ReadingTask): LiquidColumnPi
     surfaceY: drawn(yOf(tool, value)),
     profile,
     startY: startOf(reading, situation),
+    handled: handledOn(reading, situation),
+    left: situation.left ?? null,
     note: noteOf(tool, situation),
     eye: { height: reading.eyeHeight, distance: EYE_DISTANCE, gap: drawn(reading.gap) },
   };
@@ -259,15 +280,18 @@ function ringPicture(tool: RingTool, { situation, rules }: ReadingTask): LiquidC
     // Where a ring has been set, the surface lies on it; what the tool then holds is its maker’s doing.
     surfaceY: above,
     profile: profileOf(situation, rules, tool.bore / 2),
-    startY: null,
+    // A pipette is empty at first.
+    startY: tool.made === 'to-deliver' ? above + below - 2 : null,
+    handled: tool.made === 'to-deliver' ? 'pipette' : null,
+    left: null,
     note: `Marked ${tool.volume} mL, ±${tool.tolerance.b} mL, made to ${tool.made === 'to-deliver' ? 'deliver' : 'contain'}.`,
     eye: { height: situation.eyeHeight ?? 0, distance: EYE_DISTANCE, gap: tool.bore / 2 + tool.wall },
   };
 }
 
-function rulerPicture({ tool, value, eyeHeight, gap }: ScaleReading, { situation }: ReadingTask): RulerPicture {
-  const bare = situation.endOffset ?? 0;
-  const x = (at: number): number => drawn(bare + along(tool, at));
+function rulerPicture(reading: ScaleReading, { situation }: ReadingTask): RulerPicture {
+  const { tool, value, eyeHeight, gap } = reading;
+  const x = (at: number): number => drawn(drawnAt(reading, at));
   return {
     kind: 'ruler',
     instrumentId: tool.id,
@@ -275,6 +299,7 @@ function rulerPicture({ tool, value, eyeHeight, gap }: ScaleReading, { situation
     length: drawn(x(tool.scale.to) + 4),
     marks: marksOf(tool.scale).map(({ at, rank, label }) => ({ x: x(at), rank, label })),
     thing: { name: situation.thing ?? 'slate tile', fromX: x(situation.from ?? 0), toX: x(value) },
+    handled: situation.loose ? 'lay' : null,
     eye: { height: eyeHeight, distance: EYE_DISTANCE, gap },
   };
 }

@@ -3,7 +3,7 @@ import { labelPassed, lastMarkPassed, leadingDigit, nextBeyond } from '../scales
 import { writtenAtPlace } from '../numbers/rounding.ts';
 import { askedFor, takenOff } from './correction.ts';
 import { expectedReading, readingStep, writtenReading } from './expected-reading.ts';
-import { yOf } from './picture.ts';
+import { drawnAt } from './picture.ts';
 import { instrumentOf, type ReadingTask } from './reading-task.ts';
 import { scaleReadingOf, type ScaleReading } from './scale-reading.ts';
 
@@ -34,7 +34,8 @@ function beyondTheMark(part: number, division: number, unit: string): string {
 const spoken = (text: string): string => text.replace('-', '−');
 
 /** How the mark itself is read, before anything is taken off. */
-function readingSteps({ tool, value }: ScaleReading, task: ReadingTask): RevealStep[] {
+function readingSteps(scaleReading: ScaleReading, task: ReadingTask): RevealStep[] {
+  const { tool, value } = scaleReading;
   const { scale } = tool;
   const text = writtenReading(task, value);
   const reading = Number(text);
@@ -43,7 +44,7 @@ function readingSteps({ tool, value }: ScaleReading, task: ReadingTask): RevealS
   const inside = (label: number): number => (label + scale.labelEvery > scale.to + 1e-9 && label - scale.labelEvery >= scale.from ? label - scale.labelEvery : label);
   const label = reading < 0 ? labelPassed(scale, reading) : Math.max(inside(labelPassed(scale, reading)), scale.from);
   const mark = lastMarkPassed(scale, reading);
-  const y = (at: number): number => yOf(tool, at);
+  const y = (at: number): number => drawnAt(scaleReading, at);
   const next = nextBeyond(scale.labelEvery, label + (reading < 0 && label === 0 ? -1e-6 : 0));
   const spaces = Math.round(scale.labelEvery / scale.division);
   const passed = Math.round(Math.abs(mark - label) / scale.division);

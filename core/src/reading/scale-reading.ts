@@ -21,6 +21,8 @@ export interface ScaleReading {
   readonly secondScale: boolean;
   /** Height in mm of the liquid at the wall above the mark that is read; negative for a dome, 0 where there is nothing else to read. */
   readonly edge: number;
+  /** Where a ruler's zero mark stands, in mm to the right of its physical end. */
+  readonly zeroAt: number;
   /** Depth in mm of the reading mark behind the near side of the tool. */
   readonly gap: number;
 }
@@ -56,7 +58,7 @@ function worked(task: ReadingTask): ScaleReading | null {
   const tool = instrumentOf(task);
   if (tool.reads !== 'scale') return null;
   const { situation, rules } = task;
-  const { eyeHeight = 0, scaleSide = 'near', secondScale = false, settled = true, shown } = situation;
+  const { eyeHeight = 0, scaleSide = 'near', secondScale = false, settled = true, shown, endOffset = 0 } = situation;
   const value = restingMark(tool, situation);
   const place = along(tool, value);
   return {
@@ -67,6 +69,7 @@ function worked(task: ReadingTask): ScaleReading | null {
     scaleSide,
     secondScale,
     edge: edgeHeight(tool, place, situation, rules),
+    zeroAt: endOffset,
     gap: gapAt(tool, place),
   };
 }

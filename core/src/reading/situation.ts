@@ -30,6 +30,12 @@ export interface Situation {
   readonly liquid?: string;
   readonly thing?: string;
   readonly ask?: Asked;
+  /** What was left in a burette, for the student to notice: a funnel in its top, or a bubble of air in its tip. */
+  readonly left?: 'funnel' | 'bubble';
+  /** True while a thing is still to be laid at a ruler by the student; `from` is where it lies meanwhile. */
+  readonly loose?: boolean;
+  /** True while the right hydrometer is still to be found. */
+  readonly untried?: boolean;
 }
 
 /** Something in a situation cannot be; `field` names it. */
@@ -65,25 +71,33 @@ function fieldsOf(instrument: Instrument): readonly Field[] {
   if (instrument.reads === 'ring') return LIQUID;
   switch (instrument.body.kind) {
     case 'tube':
-      return instrument.body.made === 'to-deliver' ? [...LIQUID, 'from'] : [...LIQUID, 'secondScale'];
+      return instrument.body.made === 'to-deliver' ? [...LIQUID, 'from', 'left'] : [...LIQUID, 'secondScale'];
     case 'beaker':
     case 'cone':
       return LIQUID;
     case 'thread':
       return ['value', 'zeroError', 'ask', 'eyeHeight', 'scaleSide', 'settled', 'shown', 'liquid'];
     case 'float':
-      return ['value', 'ask', 'eyeHeight', 'liquid'];
+      return ['value', 'ask', 'eyeHeight', 'liquid', 'untried'];
     case 'rule':
-      return ['value', 'ask', 'eyeHeight', 'from', 'endOffset', 'thing'];
+      return ['value', 'ask', 'eyeHeight', 'from', 'endOffset', 'thing', 'loose'];
   }
 }
+
+/** How far a thing can begin before a ruler's zero mark, in mm. */
+const MOST_OUTSIDE = 10;
 
 function checkFrom(tool: ScaleTool, { value, from }: Situation): void {
   if (from === undefined) return;
   const [least, most] = tool.range;
+  if (tool.body.kind === 'rule') {
+    // A thing may stick out beyond the ruler's end, but then it is laid badly.
+    checkNumber('from', from, least - MOST_OUTSIDE / tool.body.perUnit, most, tool.unit);
+    checkNumber('from', value + from, least, most, tool.unit);
+    return;
+  }
   checkNumber('from', from, least, most, tool.unit);
-  if (tool.body.kind === 'rule') checkNumber('from', value + from, least, most, tool.unit);
-  else if (from > value) throw new SituationError('from', `${from} ${tool.unit} is below the final mark, ${value} ${tool.unit}.`);
+  if (from > value) throw new SituationError('from', `${from} ${tool.unit} is below the final mark, ${value} ${tool.unit}.`);
 }
 
 function checkOnScale(tool: ScaleTool, situation: Situation): void {
@@ -112,7 +126,8 @@ export function checkSituation(instrument: Instrument, situation: Situation): Si
   checkChoice('ask', situation.ask, ['corrected', 'observed', 'delivered']);
   checkChoice('surface', situation.surface, ['wetting', 'domed', 'flat']);
   checkChoice('scaleSide', situation.scaleSide, ['near', 'far']);
-  for (const field of ['secondScale', 'opaque', 'settled'] as const) checkChoice(field, situation[field], [true, false]);
+  checkChoice('left', situation.left, ['funnel', 'bubble']);
+  for (const field of ['secondScale', 'opaque', 'settled', 'loose', 'untried'] as const) checkChoice(field, situation[field], [true, false]);
   if (situation.eyeHeight !== undefined) checkNumber('eyeHeight', situation.eyeHeight, -EYE_REACH, EYE_REACH, 'mm');
   if (instrument.reads === 'scale') checkOnScale(instrument, situation);
   return situation;

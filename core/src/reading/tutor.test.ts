@@ -12,7 +12,7 @@ import { faded, MADE, NO_HABIT, planForBelief, PRIOR, updated, type Belief } fro
 
 const rules = completeRules();
 const total = (belief: Belief): number => Object.values(belief).reduce((sum, weight) => sum + weight, 0);
-const level = (task: ReadingTask): ReadingTask => asOperated(task, { eyeHeight: 0, inLiquidFor: 60_000 });
+const level = (task: ReadingTask): ReadingTask => asOperated(task, { eyeHeight: 0, done: [{ kind: 'lower', at: 0, to: null }, { kind: 'lay', at: 0, to: task.situation.endOffset ?? 0 }], at: 60_000 });
 const right = (task: ReadingTask): string => `${expectedReading(task).text} ${expectedReading(task).unit}`;
 
 function after(slip: string, tool: string, readings: number): Belief {

@@ -126,7 +126,11 @@ const HABITS: Record<string, (reader: RulerReader) => string> = {
 };
 
 const TOOLS = ['ruler-millimetre', 'ruler-half-centimetre', 'ruler-centimetre', 'ruler-decimetre', 'ruler-inch'];
-const worked = (task: ReadingTask, slip: string): ReadingTask => asOperated(task, { eyeHeight: slip === 'eye-aside' ? task.situation.eyeHeight! : 0 });
+/** A thing that lies loose is laid at the zero mark, as far from the ruler’s end as that stands. */
+function worked(task: ReadingTask, slip: string): ReadingTask {
+  const zero = rulerOf(task).marks.find(({ label }) => label === '0')!.x;
+  return asOperated(task, { eyeHeight: slip === 'eye-aside' ? task.situation.eyeHeight! : 0, done: [{ kind: 'lay', at: 0, to: zero }] });
+}
 const cases = TOOLS.flatMap((tool) => slipsOn(tool).map((slip) => [tool, slip] as const));
 
 describe('a simulated student at a ruler with one slip', () => {

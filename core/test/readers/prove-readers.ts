@@ -110,7 +110,8 @@ const HABITS: Record<string, (reader: UprightReader) => string> = {
 
 /** The eye is left off the level by those who make a slip with it, and the bulb is not left in the liquid by those who do not wait. */
 function worked(task: ReadingTask, slip: string): ReadingTask {
-  return asOperated(task, { eyeHeight: slip.startsWith('eye-') ? task.situation.eyeHeight! : 0, inLiquidFor: slip === 'unsettled' ? 2000 : 60_000 });
+  const done = [{ kind: 'lower', at: 0, to: null }] as const;
+  return asOperated(task, { eyeHeight: slip.startsWith('eye-') ? task.situation.eyeHeight! : 0, done, at: slip === 'unsettled' ? 2000 : 60_000 });
 }
 
 /** Proves on each tool that every slip is told from the others, and that careful readers are judged sound. */

@@ -1,4 +1,4 @@
-import type { NewAttempt } from '@green-beam/contract';
+import { doneIn, type NewAttempt } from '@green-beam/contract';
 import { closesTask, CORE_VERSION, diagnose, instrumentById, pictureOf, asOperated, type HouseRules, type ReadingTask, type SlipHistory } from '@green-beam/core';
 import type { CreationAttributes } from 'sequelize';
 import type { Attempt, Task } from '../models/bench.ts';
@@ -20,9 +20,8 @@ export interface JudgedAttempt {
 
 /** Judges an attempt; `tryNumber` counts readable entries on the task, from 1. */
 export function judgeAttempt(task: TaskRow, body: Entered, tryNumber: number, rules: HouseRules, history: SlipHistory): JudgedAttempt {
-  const lowered = body.actions.find((action) => action.kind === 'lower');
   const drawn = taskOf(task, rules);
-  const reading = asOperated(drawn, { eyeHeight: body.eyeHeight, inLiquidFor: lowered && body.timeTaken !== null ? body.timeTaken - lowered.at : null });
+  const reading = asOperated(drawn, { eyeHeight: body.eyeHeight, done: doneIn(body.actions), at: body.timeTaken ?? 0 });
   const diagnosis = body.kind === 'shown' ? null : diagnose(reading, body.entry, history);
   const verdict = diagnosis?.verdict ?? 'shown';
   const row: JudgedAttempt['row'] = {

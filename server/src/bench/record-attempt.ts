@@ -39,8 +39,8 @@ export async function recordAttempt({ classId, personId, taskId }: TaskOf, body:
     const task = await Task.findOne({ where: { classId, id: taskId, personId }, lock: transaction.LOCK.UPDATE, transaction });
     if (!task) throw notFound();
     const rules = await rulesOf(classId, task.rulesVersion);
-    // Pictures and actions are many times larger than the rest, and nothing here looks at them.
-    const before = await Attempt.findAll({ attributes: { exclude: ['picture', 'actions'] }, where: { classId, taskId: task.id }, order: [['serverOrder', 'ASC']], transaction });
+    // Pictures are many times larger than the rest, and nothing here looks at them.
+    const before = await Attempt.findAll({ attributes: { exclude: ['picture'] }, where: { classId, taskId: task.id }, order: [['serverOrder', 'ASC']], transaction });
     const known = before.find((attempt) => attempt.id === body.id);
     if (known) return attemptResult(known, rules, Boolean(task.closedAt), before);
     if (task.closedAt) throw new Refusal(409, 'This reading was already finished, perhaps in another tab. Go on to the next one; this entry was not counted.');

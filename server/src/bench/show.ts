@@ -1,5 +1,5 @@
-import type { AttemptResult, AttemptShown, BenchTask, StripMark } from '@green-beam/contract';
-import { expectedReading, explainSlips, feedbackOn, hintsFor, instrumentById, questionFor, readingTask, writtenUnitOf, type HouseRules, type ReadingTask } from '@green-beam/core';
+import { doneIn, type AttemptResult, type AttemptShown, type BenchTask, type StripMark } from '@green-beam/contract';
+import { cautionsFor, expectedReading, explainSlips, feedbackOn, hintsFor, instrumentById, questionFor, readingTask, remarksOn, writtenUnitOf, type HouseRules, type ReadingTask } from '@green-beam/core';
 import type { Attempt, Task } from '../models/bench.ts';
 
 /** The reading a stored row is about, under the rules it is judged by. */
@@ -15,6 +15,7 @@ export function benchTask(row: Task, rules: HouseRules, attempts: readonly Attem
     position: row.position,
     question: questionFor(task),
     picture: row.picture,
+    cautions: cautionsFor(task),
     hints: row.hints ? hintsFor(task) : [],
     tries: row.tries,
     unit: writtenUnitOf(instrumentById(row.instrumentId), rules),
@@ -32,7 +33,7 @@ export function stripMarks(attempts: readonly Attempt[]): StripMark[] {
 
 /** What the student is told about an attempt; the answer only when the task is closed. */
 export function attemptResult(attempt: Attempt, rules: HouseRules, closed: boolean, onTask: readonly Attempt[]): AttemptResult {
-  const feedback = feedbackOn(taskOf(attempt, rules), attempt.diagnosis, closed);
+  const feedback = feedbackOn(taskOf(attempt, rules), attempt.diagnosis, closed, doneIn(attempt.actions));
   return { ...feedback, attemptId: attempt.id, verdict: attempt.verdict, tryNumber: attempt.tryNumber, closed, strip: closed ? stripMarks(onTask) : [] };
 }
 
@@ -49,6 +50,7 @@ export function attemptShown(attempt: Attempt, rules: HouseRules, mayKnow: boole
     entry: attempt.entry,
     verdict: attempt.verdict,
     slips: first ? explainSlips(task, first) : [],
+    remarks: remarksOn(task, doneIn(attempt.actions)),
     expected: mayKnow ? { text: expected.text, unit: expected.unit } : null,
     offBy: mayKnow ? (attempt.diagnosis?.offBy ?? null) : null,
     tryNumber: attempt.tryNumber,

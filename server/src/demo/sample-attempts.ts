@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { NewAttempt } from '@green-beam/contract';
-import { asOperated, DEFAULT_RULES, expectedReading, instrumentById, predictedEntries, readingTask, slipById, type Random, type ReadingTask, type SlipHistory } from '@green-beam/core';
+import { asOperated, DEFAULT_RULES, expectedReading, instrumentById, predictedEntries, readingTask, slipById, type Done, type Random, type ReadingTask, type Situation, type SlipHistory } from '@green-beam/core';
 import { addMinutes, addSeconds, subDays } from 'date-fns';
 import type { CreationAttributes } from 'sequelize';
 import { judgeAttempt } from '../bench/attempt-row.ts';
@@ -31,6 +31,15 @@ function careful(task: ReadingTask, random: Random): string {
   return `${(Number(text) + Math.round(off * 10 ** -place) / 10 ** -place).toFixed(Math.max(0, -place))} ${unit}`;
 }
 
+/** What is done with the tool before it is read: the bulb lowered so many ms before, the thing laid at the zero mark. */
+function handling({ settled, loose, left, endOffset = 0 }: Situation, waited: number, timeTaken: number): Done[] {
+  return [
+    ...(settled === false ? [{ kind: 'lower' as const, at: timeTaken - waited, to: null }] : []),
+    ...(loose ? [{ kind: 'lay' as const, at: 4000, to: endOffset }] : []),
+    ...(left === 'funnel' ? [{ kind: 'clear-top' as const, at: 3000, to: null }] : []),
+  ];
+}
+
 /** What the student does on one try: the habit that happens, if one does, and where the eye is left. */
 function tryOf(task: ReadingTask, student: SampleStudent, random: Random, calm: number): { entry: string; eyeHeight: number; waited: number } {
   const level = Number((1.5 * random.normal()).toFixed(1));
@@ -38,7 +47,7 @@ function tryOf(task: ReadingTask, student: SampleStudent, random: Random, calm: 
     if (random.uniform() > rate * calm) continue;
     const eye = id.startsWith('eye-') ? (task.situation.eyeHeight ?? 0) : level;
     const waited = id === 'unsettled' ? HASTY : WAITED;
-    const entry = predictedEntries(asOperated(task, { eyeHeight: eye, inLiquidFor: waited }), slipById(id))[0];
+    const entry = predictedEntries(asOperated(task, { eyeHeight: eye, done: handling(task.situation, waited, waited), at: waited }), slipById(id))[0];
     if (entry !== undefined) return { entry, eyeHeight: eye, waited };
   }
   return { entry: careful(task, random), eyeHeight: level, waited: WAITED };
@@ -84,7 +93,7 @@ export function sampleWork({ classId, schoolId }: SampleClass, student: SampleSt
         const reading = readingTask(task.instrumentId, task.situation, DEFAULT_RULES);
         const { entry, eyeHeight, waited } = tryOf(reading, student, random, tryNumber === 1 ? calm : calm * 0.3);
         const timeTaken = (22 + random.below(40)) * 1000;
-        const actions = task.situation.settled === false ? [{ kind: 'lower' as const, at: timeTaken - waited, to: null }] : [];
+        const actions = handling(task.situation, waited, timeTaken);
         const body: NewAttempt = { id: randomUUID(), taskId: task.id, kind: 'reading', entry, eyeHeight, actions, hints: random.uniform() < 0.08 ? 1 : 0, timeTaken };
         const history: SlipHistory = { readings: work.attempts.length, slips: { ...slips } };
         const judged = judgeAttempt(task, body, tryNumber, DEFAULT_RULES, history);

@@ -1,10 +1,15 @@
 import type { PathPiece, RevealStep } from '@green-beam/core';
 import type { Sight } from './sight.ts';
+import type { ToolState } from './tool-state.ts';
 
 /** What every tool on the bench is shown with. */
 export interface StageProps {
   readonly name: string;
   readonly sight: Sight;
+  /** What has been done with the tool; without it, nothing. */
+  readonly tool?: ToolState;
+  /** Called when a ruler’s thing has been laid, with where its right end is; without it the thing cannot be moved. */
+  readonly onLay?: (markAt: number) => void;
   /** Called when the eye has been moved; without it the eye stays where it is. */
   readonly onRestEye?: (height: number) => void;
   readonly loupe?: boolean;

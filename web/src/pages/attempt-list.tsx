@@ -43,7 +43,7 @@ function Attempt({ attempt }: { readonly attempt: AttemptShown }): ReactNode {
           <ToolStage picture={picture} name={name} sight={createSight(seenAtEnter(picture, attempt.eyeHeight))} closed wrongPath={attempt.slips.flatMap((slip) => slip.path)} />
           <p className="text-muted">
             {howItWasRead(attempt)}
-            {attempt.offBy === null ? '' : ` Off by ${attempt.offBy.toFixed(2).replace('-', '−')} division.`} {attempt.slips[0]?.why ?? ''}
+            {attempt.offBy === null ? '' : ` Off by ${attempt.offBy.toFixed(2).replace('-', '−')} division.`} {attempt.slips[0]?.why ?? ''} {attempt.remarks.map(({ text }) => text).join(' ')}
           </p>
         </div>
       )}

@@ -62,7 +62,7 @@ export const endNotZero: CorrectionSlip = {
   name: 'Not measured from the zero mark',
   baseRate: 0.2,
   why: (task) =>
-    task.situation.from
+    (task.situation.from ?? 0) > 0
       ? 'The thing does not begin at the zero mark. Its length is the difference of the marks at its two ends.'
       : 'The scale begins at its zero mark, not where the wood ends.',
   lookAt: () => 'where the thing begins, and where the zero mark stands',
@@ -70,7 +70,7 @@ export const endNotZero: CorrectionSlip = {
     const scale = scaleReadingOf(task);
     if (scale?.tool.body.kind !== 'rule') return [];
     const { from = 0, endOffset = 0 } = task.situation;
-    if (from > 0) return [{ value: reading, part: 1 }];
+    if (from !== 0) return [{ value: reading, part: 1 }];
     const bare = endOffset / scale.tool.body.perUnit;
     return bare === 0 ? [] : [{ value: reading - bare, part: 0.5 }, { value: reading + bare, part: 0.5 }];
   },

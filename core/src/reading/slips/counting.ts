@@ -1,6 +1,6 @@
 import { labelPassed, lastMarkPassed, multipleOf, nextBeyond, type LinearScale } from '../../scales/linear-scale.ts';
 import { scaleReadingOf } from '../scale-reading.ts';
-import { yOf } from '../picture.ts';
+import { drawnAt } from '../picture.ts';
 import type { PathPiece } from '../path.ts';
 import type { ReadingTask } from '../reading-task.ts';
 import type { CountSlip, Counted } from './slip.ts';
@@ -13,7 +13,7 @@ function spanOn(task: ReadingTask, from: (scale: LinearScale, value: number) => 
   const reading = scaleReadingOf(task);
   if (!reading) return [];
   const { tool, value } = reading;
-  return [{ kind: 'span', fromY: yOf(tool, from(tool.scale, value)), toY: yOf(tool, to(tool.scale, value)), text }];
+  return [{ kind: 'span', fromY: drawnAt(reading, from(tool.scale, value)), toY: drawnAt(reading, to(tool.scale, value)), text }];
 }
 
 const labelOver = (scale: LinearScale, value: number): number => nextBeyond(scale.labelEvery, value);

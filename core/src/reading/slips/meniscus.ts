@@ -1,5 +1,5 @@
 import { scaleReadingOf, seenAt, type ScaleReading } from '../scale-reading.ts';
-import { yOf } from '../picture.ts';
+import { drawnAt } from '../picture.ts';
 import type { PathPiece } from '../path.ts';
 import type { ReadingTask } from '../reading-task.ts';
 import type { SightSlip } from './slip.ts';
@@ -11,7 +11,7 @@ function shiftWhen(task: ReadingTask, applies: (reading: ScaleReading) => boolea
 
 function wallPath(task: ReadingTask): PathPiece[] {
   const reading = scaleReadingOf(task);
-  return reading ? [{ kind: 'level', y: yOf(reading.tool, reading.value) - reading.edge, side: 'wall', text: reading.tool.body.kind === 'float' ? 'the stem' : 'the wall' }] : [];
+  return reading ? [{ kind: 'level', y: drawnAt(reading, reading.value) - reading.edge, side: 'wall', text: reading.tool.body.kind === 'float' ? 'the stem' : 'the wall' }] : [];
 }
 
 function liquidName(task: ReadingTask): string {

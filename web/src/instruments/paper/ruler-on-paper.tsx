@@ -1,7 +1,7 @@
 import type { RulerPicture } from '@green-beam/core';
 import { useId, useMemo, type ReactNode } from 'react';
 import { closeView } from '../ruler/geometry.ts';
-import { BAND, RulerBand, Thing, WholeRuler } from '../ruler/ruler-drawing.tsx';
+import { BAND, RulerBand, Thing, WholeRuler, WholeThing } from '../ruler/ruler-drawing.tsx';
 
 const WIDTH = 800;
 const WHOLE = { x: 10, y: 12, width: 780 };
@@ -14,6 +14,7 @@ export function RulerOnPaper({ picture, label }: { readonly picture: RulerPictur
   return (
     <svg viewBox={`0 0 ${WIDTH} ${CLOSE.y + CLOSE.height}`} className="block h-full w-full" role="img" aria-label={label}>
       <g transform={`translate(${WHOLE.x} ${WHOLE.y})`}>
+        <WholeThing picture={picture} width={WHOLE.width} />
         <WholeRuler picture={picture} view={view} width={WHOLE.width} />
       </g>
       <clipPath id={id}>

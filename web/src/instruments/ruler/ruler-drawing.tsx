@@ -47,18 +47,18 @@ export const RulerBand = memo(function RulerBand({ picture, view }: OnView): Rea
 /** The thing, a little below the scale. */
 export function Thing({ picture, view }: OnView): ReactNode {
   const x = (mm: number): number => (mm - view.fromX) * view.scale;
-  const [left, right] = [Math.max(-60, x(picture.thing.fromX)), Math.min(view.width + 60, x(picture.thing.toX))];
+  const [left, right] = [x(picture.thing.fromX), x(picture.thing.toX)];
   const tint = TINTS[picture.thing.name] ?? '#5f6b70';
   return (
     <g>
       <rect x={left} y={BAND.edge - 6} width={right - left} height={BAND.thing - BAND.edge} rx="3" fill={tint} stroke="var(--color-ink)" strokeWidth="1.4" />
       <rect x={left} y={BAND.edge + 10} width={right - left} height="12" fill="#ffffff" opacity="0.14" />
-      <line x1={right} x2={right} y1={BAND.edge - 6} y2={BAND.thing - 7} stroke="var(--color-ink)" strokeWidth="2.4" />
+      <path d={`M${left} ${BAND.edge - 6}V${BAND.thing - 7}M${right} ${BAND.edge - 6}V${BAND.thing - 7}`} stroke="var(--color-ink)" strokeWidth="2.4" />
     </g>
   );
 }
 
-/** The whole ruler, with the whole thing at it: where it begins is read here. */
+/** The whole ruler, with a frame around what is seen close. */
 export function WholeRuler({ picture, view, width }: OnView & { readonly width: number }): ReactNode {
   const scale = width / picture.length;
   const [first, second] = picture.marks;
@@ -70,8 +70,14 @@ export function WholeRuler({ picture, view, width }: OnView & { readonly width: 
       <rect width={width} height="34" fill="#efe3c4" stroke="#a8946a" strokeWidth="1.2" />
       {picture.marks.map((mark) => (mark.rank !== 'long' && spacing < 2.4 && mark.rank === 'short' ? null : <line key={mark.x} x1={mark.x * scale} x2={mark.x * scale} y1="34" y2={34 - LENGTHS[mark.rank] / 3} stroke="var(--color-ink)" strokeWidth={mark.rank === 'long' ? 1.2 : 0.7} />))}
       {labels.map((mark, i) => (i % every === 0 ? <text key={mark.x} x={mark.x * scale} y="15" textAnchor="middle" fontSize="13" fill="var(--color-ink)" className="font-mono">{mark.label}</text> : null))}
-      <rect x={picture.thing.fromX * scale} y="35" width={Math.max(1, (picture.thing.toX - picture.thing.fromX) * scale)} height="18" rx="1.5" fill={TINTS[picture.thing.name] ?? '#5f6b70'} stroke="var(--color-ink)" strokeWidth="0.8" />
       <rect x={view.fromX * scale} y="-7" width={(view.width / view.scale) * scale} height="67" fill="none" stroke="var(--color-beam)" strokeWidth="1.6" />
     </g>
   );
+}
+
+/** The whole thing at the whole ruler. */
+export function WholeThing({ picture, width }: { readonly picture: RulerPicture; readonly width: number }): ReactNode {
+  const scale = width / picture.length;
+  const { name, fromX, toX } = picture.thing;
+  return <rect x={fromX * scale} y="35" width={Math.max(1, (toX - fromX) * scale)} height="18" rx="1.5" fill={TINTS[name] ?? '#5f6b70'} stroke="#13251f" strokeWidth="0.8" />;
 }

@@ -2,11 +2,13 @@ import type { PathPiece, RevealStep, RulerPicture } from '@green-beam/core';
 import { useCallback, useMemo, type ReactNode } from 'react';
 import { EyeSlider } from '../eye-slider.tsx';
 import { Sheet, SlidingSheet, Stage, type StageBox, type Window } from '../sheets.tsx';
-import type { Seen, Sight } from '../sight.ts';
+import { useMarkAt, type Seen, type Sight } from '../sight.ts';
 import type { StageProps } from '../stage-props.ts';
+import { untouched } from '../tool-state.ts';
 import { useDrawn, type Drawn } from '../use-drawn.ts';
-import { apparentX, aside, closeView, EYE_RANGE, EYE_RUN, eyeAsideAt, eyeX, type View } from './geometry.ts';
-import { BAND, LENGTHS, RulerBand, Thing, WholeRuler, type OnView } from './ruler-drawing.tsx';
+import { apparentX, aside, closeView, EYE_RANGE, EYE_RUN, eyeAsideAt, eyeX, moved, type View } from './geometry.ts';
+import { LayingHandle } from './laying-handle.tsx';
+import { BAND, LENGTHS, RulerBand, Thing, WholeRuler, WholeThing, type OnView } from './ruler-drawing.tsx';
 
 const BOX: StageBox = { x: 0, width: 840, height: 600 };
 const WHOLE = { x: 30, y: 44, width: 780 };
@@ -41,9 +43,10 @@ function spokenAside(height: number): string {
 
 /** The eye below the ruler: to the left or the right of the end that is read. */
 function EyeRailAcross({ picture, view, sight, disabled, onRest }: EyeAsideProps): ReactNode {
-  const [left, right] = [-EYE_RANGE, EYE_RANGE].map((height) => eyeX(picture, view, { height, markAt: 0 })) as [number, number];
+  const markAt = useMarkAt(sight);
+  const [left, right] = [-EYE_RANGE, EYE_RANGE].map((height) => eyeX(picture, view, { height, markAt })) as [number, number];
   const drawnAt = useCallback((seen: Seen) => [eyeX(picture, view, seen), EYE_Y] as const, [picture, view]);
-  const place = useCallback((x: number) => eyeAsideAt(picture, view, x), [picture, view]);
+  const place = useCallback((x: number) => eyeAsideAt(picture, view, sight.seen().markAt, x), [picture, view, sight]);
   return (
     <EyeSlider label="How far your eye is to the side" across sight={sight} disabled={disabled} reach={EYE_RANGE} spoken={spokenAside} drawnAt={drawnAt} place={place} onRest={onRest}>
       <rect x={left - 30} y={EYE_Y - 34} width={right - left + 60} height="68" fill="transparent" />
@@ -90,19 +93,27 @@ interface RulerStageProps extends StageProps {
 }
 
 /** A thing at a ruler: the whole of both, and the end that is read seen close, with the eye over it. */
-export function RulerStage({ picture, name, sight, onRestEye, loupe = false, closed = false, wrongPath = [], rightPath = [] }: RulerStageProps): ReactNode {
+export function RulerStage({ picture, name, sight, tool = untouched(picture), onRestEye, onLay, loupe = false, closed = false, wrongPath = [], rightPath = [] }: RulerStageProps): ReactNode {
+  const { end, restsAt } = tool;
   const view = useMemo(() => {
-    const plain = closeView(picture, CLOSE.width);
+    const plain = closeView(picture, CLOSE.width, end, restsAt);
     if (!loupe) return plain;
     const scale = plain.scale * 3;
-    return { ...plain, scale, fromX: picture.thing.toX - CLOSE.width / 2 / scale };
-  }, [picture, loupe]);
-  const shift = useCallback((seen: Seen) => aside(picture, seen) * view.scale, [picture, view]);
+    return { ...plain, scale, fromX: plain.endX + restsAt - picture.thing.toX - CLOSE.width / 2 / scale };
+  }, [picture, loupe, end, restsAt]);
+  const shift = useCallback((seen: Seen) => (aside(picture, seen) + moved(picture, seen)) * view.scale, [picture, view]);
+  const whole = useDrawn<SVGGElement>(
+    sight,
+    useCallback((seen): Drawn => ({ transform: `translate(${((moved(picture, seen) * WHOLE.width) / picture.length).toFixed(2)} 0)` }), [picture]),
+  );
   const atClose = `translate(${CLOSE.x} ${CLOSE.y})`;
   return (
     <Stage box={BOX} label={`${name} with a ${picture.thing.name} at it. Turn on the description in words to read it without seeing it.`}>
       <Sheet box={BOX}>
         <g transform={`translate(${WHOLE.x} ${WHOLE.y})`}>
+          <g ref={whole}>
+            <WholeThing picture={picture} width={WHOLE.width} />
+          </g>
           <WholeRuler picture={picture} view={view} width={WHOLE.width} />
         </g>
         <text x={WHOLE.x} y={WHOLE.y - 18} fontSize="15" fill="var(--color-muted)">{name}</text>
@@ -122,6 +133,7 @@ export function RulerStage({ picture, name, sight, onRestEye, loupe = false, clo
           <RightPath picture={picture} view={view} steps={rightPath} />
           {wrongPath.length > 0 && <WrongPath view={view} pieces={wrongPath} />}
           <Beam picture={picture} view={view} sight={sight} wrong={wrongPath.some((piece) => piece.kind === 'sight')} />
+          {onLay && !closed && end === 'left' && <LayingHandle picture={picture} view={view} sight={sight} onLay={onLay} />}
           <EyeRailAcross picture={picture} view={view} sight={sight} disabled={!onRestEye || closed} onRest={onRestEye ?? (() => undefined)} />
         </g>
       </Sheet>

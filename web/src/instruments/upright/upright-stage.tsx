@@ -4,8 +4,12 @@ import { useNarrow } from '../../ui/use-narrow.ts';
 import { useMarkAt, type Seen } from '../sight.ts';
 import type { StageProps } from '../stage-props.ts';
 import { Sheet, SlidingSheet, Stage, type StageBox, type Window } from '../sheets.tsx';
+import { rightFloat, untouched, type ToolState } from '../tool-state.ts';
+import { Bath } from './bath.tsx';
 import { Moving, Still } from './body.tsx';
+import { Funnel, TipLens } from './burette-parts.tsx';
 import { EyeRail } from './eye-rail.tsx';
+import { Jar } from './jar.tsx';
 import { Loupe } from './loupe.tsx';
 import { closeView, printedWidth, type View } from './geometry.ts';
 import { Beam, RightPath, WrongPath } from './overlays.tsx';
@@ -31,12 +35,13 @@ interface WholeViewProps {
   readonly name: string;
   readonly view: View;
   readonly markAt: number;
+  readonly tool: ToolState;
   /** Width of the close view’s tool, in pixels. */
   readonly width: number;
 }
 
 /** The whole tool beside the close view, with lines that say which part of it is seen close. */
-function WholeView({ picture, name, view, markAt, width }: WholeViewProps): ReactNode {
+function WholeView({ picture, name, view, markAt, tool, width }: WholeViewProps): ReactNode {
   const shown = useMemo((): [number, number] => [view.topY, view.topY + view.height / view.scale], [view]);
   const scale = Math.min(WHOLE.height / picture.height, WHOLE.width / (2 * silhouetteOf(picture).halfWidth));
   const top = WHOLE.y + (WHOLE.height - picture.height * scale) / 2;
@@ -44,8 +49,11 @@ function WholeView({ picture, name, view, markAt, width }: WholeViewProps): Reac
   return (
     <>
       <g transform={`translate(${WHOLE.x} ${top})`}>
+        {picture.handled === 'bulb' && <Bath picture={picture} scale={scale} bulb={tool.bulb} />}
+        {tool.left === 'funnel' && <Funnel picture={picture} scale={scale} />}
         <WholeTool picture={picture} scale={scale} shown={shown} markAt={markAt} />
       </g>
+      {picture.handled === 'tap' && picture.vessel === 'burette' && <TipLens x={WHOLE.x + 78} y={WHOLE.y + WHOLE.height - 46} liquid={picture.liquid} bubble={tool.left === 'bubble'} dripping={tool.dripping} />}
       <text x={WHOLE.x} y={WIDE.height - 14} textAnchor="middle" fontSize="15" fill="var(--color-muted)">
         {name}
       </text>
@@ -60,9 +68,11 @@ function WholeView({ picture, name, view, markAt, width }: WholeViewProps): Reac
 }
 
 /** An upright tool on the bench: the whole of it, a close view of the mark, the eye and its beam. */
-export function UprightStage({ picture, name, sight, onRestEye, loupe = false, closed = false, wrongPath = [], rightPath = [] }: UprightStageProps): ReactNode {
+export function UprightStage({ picture, name, sight, tool = untouched(picture), onRestEye, loupe = false, closed = false, wrongPath = [], rightPath = [] }: UprightStageProps): ReactNode {
   const markAt = useMarkAt(sight);
-  const view = useMemo(() => closeView(picture, markAt, CLOSE.width, CLOSE.height), [picture, markAt]);
+  // A pipette is looked at where its ring is, wherever the surface may be.
+  const lookedAt = picture.handled === 'pipette' ? picture.surfaceY : markAt;
+  const view = useMemo(() => closeView(picture, lookedAt, CLOSE.width, CLOSE.height), [picture, lookedAt]);
   const box = useNarrow() ? NARROW : WIDE;
   const [held, setHeld] = useState(false);
   const letGo = (): void => setHeld(false);
@@ -70,10 +80,11 @@ export function UprightStage({ picture, name, sight, onRestEye, loupe = false, c
   const wrongEye = wrongPath.some((piece) => piece.kind === 'sight');
   const shift = useCallback((seen: Seen) => scaleShift(picture, view, seen), [picture, view]);
   const atClose = `translate(${CLOSE.x} ${CLOSE.y})`;
+  if (picture.handled === 'try' && tool.float !== rightFloat(picture)) return <Jar box={box} picture={picture} float={tool.float} />;
   return (
     <Stage box={box} label={`${name}. Turn on the description in words to read it without seeing it.`}>
       <Sheet box={box}>
-        {box === WIDE && <WholeView picture={picture} name={name} view={view} markAt={markAt} width={width} />}
+        {box === WIDE && <WholeView picture={picture} name={name} view={view} markAt={markAt} tool={tool} width={width} />}
         <g transform={atClose}>
           <Still picture={picture} view={view} />
         </g>

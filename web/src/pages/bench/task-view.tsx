@@ -1,7 +1,7 @@
 import type { BenchTask } from '@green-beam/contract';
 import { describeColumn, describeRuler, instrumentById, type Picture } from '@green-beam/core';
 import { useCallback, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
-import { aside } from '../../instruments/ruler/geometry.ts';
+import { aside, moved } from '../../instruments/ruler/geometry.ts';
 import { useSeen, type Seen, type Sight } from '../../instruments/sight.ts';
 import { ToolStage } from '../../instruments/tool-stage.tsx';
 import { apparentOnScale } from '../../instruments/upright/geometry.ts';
@@ -9,7 +9,7 @@ import { Button } from '../../ui/button.tsx';
 import { useShortcuts } from '../../ui/shortcuts.ts';
 import { AnswerLine } from './answer-line.tsx';
 import type { BenchSource } from './bench-source.ts';
-import { useOperation, type Operation } from './use-operation.ts';
+import { Handling } from './handling/handling.tsx';
 import { useReading, type Reading } from './use-reading.ts';
 import { useReveal } from './use-reveal.ts';
 import { Verdict } from './verdict.tsx';
@@ -32,7 +32,7 @@ function inWords(picture: Picture, seen: Seen): string {
     case 'liquid-column':
       return describeColumn(picture, apparentOnScale(picture, seen));
     case 'ruler':
-      return describeRuler(picture, aside(picture, seen));
+      return describeRuler(picture, moved(picture, seen) + aside(picture, seen));
     case 'display':
       return `The display shows ${picture.characters}.`;
   }
@@ -41,30 +41,6 @@ function inWords(picture: Picture, seen: Seen): string {
 /** The picture in words a reading can be made from, as the eye now sees it. */
 function Described({ picture, sight }: { readonly picture: Picture; readonly sight: Sight }): ReactNode {
   return <p className="mt-3 border-l-[3px] border-beam pl-4">{inWords(picture, useSeen(sight))}</p>;
-}
-
-/** What is to be done with the tool before it is read, and what is known of it. */
-function Handling({ picture, operation, closed }: { readonly picture: Picture; readonly operation: Operation | null; readonly closed: boolean }): ReactNode {
-  const note = picture.kind === 'liquid-column' ? picture.note : null;
-  if (note === null && (operation === null || closed)) return null;
-  return (
-    <div className="mt-3">
-      {note !== null && <p className="border-l-[3px] border-hairline pl-4">{note}</p>}
-      {operation !== null && !closed && (
-        <div className="mt-3 flex flex-wrap items-center gap-3">
-          <Button look="plain" onClick={operation.act} disabled={operation.done}>
-            {operation.label}
-          </Button>
-          {!operation.done && <p className="text-small text-muted">{operation.before}</p>}
-          {operation.done && operation.again !== null && (
-            <Button look="quiet" onClick={operation.again}>
-              Fill up again
-            </Button>
-          )}
-        </div>
-      )}
-    </div>
-  );
 }
 
 function Hints({ hints, shown }: { readonly hints: readonly string[]; readonly shown: number }): ReactNode {
@@ -92,12 +68,19 @@ export function TaskView({ task, source, of, onNext }: TaskViewProps): ReactNode
   const steps = useReveal(last?.verdict === 'sound' ? null : (last?.answer?.reveal ?? null));
   const { name } = instrumentById(task.picture.instrumentId);
 
-  const operation = useOperation(task.picture, sight, reading.note, closed);
-
   useEffect(() => {
     if (closed) next.current?.focus();
   }, [closed]);
-  const { note, nextHint } = reading;
+  const { note, nextHint, tool, changeTool } = reading;
+  const { picture } = task;
+  const lay = useCallback(
+    (markAt: number): void => {
+      if (picture.kind !== 'ruler') return;
+      changeTool({ restsAt: markAt });
+      note('lay', Number((picture.thing.fromX + markAt - picture.thing.toX).toFixed(3)));
+    },
+    [picture, changeTool, note],
+  );
   const toggleLoupe = useCallback((): void => {
     note('loupe');
     setLoupe((on) => !on);
@@ -121,6 +104,8 @@ export function TaskView({ task, source, of, onNext }: TaskViewProps): ReactNode
           picture={task.picture}
           name={name}
           sight={sight}
+          tool={tool}
+          {...(picture.kind === 'ruler' && picture.handled === 'lay' ? { onLay: lay } : {})}
           onRestEye={reading.restEye}
           loupe={loupe}
           closed={closed}
@@ -132,7 +117,7 @@ export function TaskView({ task, source, of, onNext }: TaskViewProps): ReactNode
         <p className="text-small font-semibold text-muted">{progress(task, of, reading)}</p>
         <h1 className="mt-1 text-2xl font-bold">{task.question}</h1>
         {described && <Described picture={task.picture} sight={sight} />}
-        <Handling picture={task.picture} operation={operation} closed={closed} />
+        <Handling picture={picture} sight={sight} tool={tool} change={changeTool} note={note} closed={closed} cautions={task.cautions} />
         <AnswerLine reading={reading} inputRef={input} onEnter={check} />
         {reading.refused !== null && (
           <p role="alert" className="mt-3 text-slip">

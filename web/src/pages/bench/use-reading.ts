@@ -3,6 +3,7 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import { RefusedError } from '../../api/request.ts';
 import { restingAt, seenFirst } from '../../instruments/seen-first.ts';
 import { createSight, type Sight } from '../../instruments/sight.ts';
+import { readOff, untouched, type ToolState } from '../../instruments/tool-state.ts';
 import { newId } from '../../outbox/new-id.ts';
 import type { BenchSource } from './bench-source.ts';
 
@@ -23,7 +24,10 @@ export interface Reading {
   readonly hints: number;
   restEye(eyeHeight: number): void;
   write(entry: string): void;
-  note(kind: BenchAction['kind']): void;
+  note(kind: BenchAction['kind'], to?: number): void;
+  /** What has been done with the tool, as far as it shows. */
+  readonly tool: ToolState;
+  changeTool(part: Partial<ToolState>): void;
   nextHint(): void;
   send(kind: NewAttempt['kind'], entry: string): Promise<void>;
 }
@@ -36,6 +40,8 @@ export function useReading(task: BenchTask, source: BenchSource): Reading {
   const [sending, setSending] = useState(false);
   const [refused, setRefused] = useState<string | null>(null);
   const [hints, setHints] = useState(0);
+  const [tool, setTool] = useState<ToolState>(() => untouched(task.picture));
+  const changeTool = useCallback((part: Partial<ToolState>) => setTool((now) => ({ ...now, ...part })), []);
   const actions = useRef<BenchAction[]>([]);
   const since = useRef(0);
   useEffect(() => {
@@ -47,7 +53,8 @@ export function useReading(task: BenchTask, source: BenchSource): Reading {
   useEffect(() => {
     if (!isClosed) return;
     sight.moveEye(0);
-    sight.moveMark(restingAt(task.picture));
+    if (task.picture.kind === 'liquid-column') sight.moveMark(restingAt(task.picture));
+    setTool((now) => readOff(task.picture, now));
   }, [isClosed, sight, task]);
 
   const note = useCallback((kind: BenchAction['kind'], to: number | null = null): void => {
@@ -73,5 +80,5 @@ export function useReading(task: BenchTask, source: BenchSource): Reading {
       setSending(false);
     }
   };
-  return { sight, entry, made, last, sending, refused, hints, restEye: (to) => note('eye', to), write: setEntry, note: (kind) => note(kind), nextHint, send };
+  return { sight, entry, made, last, sending, refused, hints, restEye: (to) => note('eye', to), write: setEntry, note, nextHint, send, tool, changeTool };
 }

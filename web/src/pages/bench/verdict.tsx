@@ -65,6 +65,15 @@ export function Verdict({ result, steps }: VerdictProps): ReactNode {
       {result.verdict === 'unreadable' && <Notice tone="doubt" title="That cannot be read as a reading"><p>{result.message}</p></Notice>}
       {result.verdict === 'sound' && <Notice tone="sound" title="Sound reading"><p>Within the accepted band, every digit written, with its unit.</p></Notice>}
       {(result.verdict === 'slip' || result.verdict === 'record' || result.verdict === 'unexplained') && <Findings result={result} />}
+      {result.remarks.length > 0 && (
+        <div className="mt-4">
+          <Notice tone="doubt" title="How it was handled">
+            {result.remarks.map(({ id, text }) => (
+              <p key={id}>{text}</p>
+            ))}
+          </Notice>
+        </div>
+      )}
       {answer && result.verdict !== 'sound' && (
         <>
           <p className="mt-4 flex items-baseline gap-3 text-reading">

@@ -1,5 +1,5 @@
-import type { AttemptResult, BenchRound, BenchTask, NewAttempt, StripMark } from '@green-beam/contract';
-import { asOperated, closesTask, diagnose, drawTask, feedbackOn, hintsFor, instrumentById, pictureOf, plannedItems, questionFor, completeRules, writtenUnitOf, TRIES, type Diagnosis, type PlannedItem, type ReadingTask } from '@green-beam/core';
+import { doneIn, type AttemptResult, type BenchRound, type BenchTask, type NewAttempt, type StripMark } from '@green-beam/contract';
+import { asOperated, cautionsFor, closesTask, diagnose, drawTask, feedbackOn, hintsFor, instrumentById, pictureOf, plannedItems, questionFor, completeRules, writtenUnitOf, TRIES, type Diagnosis, type PlannedItem, type ReadingTask } from '@green-beam/core';
 import { useCallback, useEffect, useState } from 'react';
 import { newId } from '../../outbox/new-id.ts';
 import type { BenchSource } from './bench-source.ts';
@@ -23,7 +23,7 @@ function drawn({ instrumentId, seed, aim }: PlannedItem, position: number): Visi
   const task = drawTask(instrumentId, { seed, aim });
   return {
     task,
-    shown: { id: newId(), position, question: questionFor(task), picture: pictureOf(task), hints: hintsFor(task), unit: writtenUnitOf(instrumentById(instrumentId), task.rules), tries: TRIES, state: 'open' },
+    shown: { id: newId(), position, question: questionFor(task), picture: pictureOf(task), hints: hintsFor(task), cautions: cautionsFor(task), unit: writtenUnitOf(instrumentById(instrumentId), task.rules), tries: TRIES, state: 'open' },
   };
 }
 
@@ -64,8 +64,8 @@ export function useVisitorBench(): BenchSource {
     (shown: BenchTask, attempt: NewAttempt): Promise<AttemptResult> => {
       const found = round.tasks.find((one) => one.shown.id === shown.id);
       if (!found) return Promise.reject(new Error('This reading belongs to another round.'));
-      const lowered = attempt.actions.find((action) => action.kind === 'lower');
-      const task = asOperated(found.task, { eyeHeight: attempt.eyeHeight, inLiquidFor: lowered ? attempt.timeTaken - lowered.at : null });
+      const done = doneIn(attempt.actions);
+      const task = asOperated(found.task, { eyeHeight: attempt.eyeHeight, done, at: attempt.timeTaken });
       const before = tried.filter((one) => one.taskId === shown.id && one.diagnosis?.verdict !== 'unreadable');
       const tryNumber = before.length + 1;
       const diagnosis = attempt.kind === 'shown' ? null : diagnose(task, attempt.entry);
@@ -74,7 +74,7 @@ export function useVisitorBench(): BenchSource {
       const here: Tried = { taskId: shown.id, tryNumber, diagnosis };
       setTried([...tried, here]);
       if (closes) setClosed(new Set([...closed, shown.id]));
-      return Promise.resolve({ ...feedbackOn(task, diagnosis, closes), attemptId: attempt.id, verdict, tryNumber, closed: closes, strip: closes ? marksOf([...before, here]) : [] });
+      return Promise.resolve({ ...feedbackOn(task, diagnosis, closes, done), attemptId: attempt.id, verdict, tryNumber, closed: closes, strip: closes ? marksOf([...before, here]) : [] });
     },
     [round, tried, closed],
   );

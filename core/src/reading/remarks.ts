@@ -1,0 +1,72 @@
+import type { RingTool } from '../instruments/instrument.ts';
+import type { Done } from './operation.ts';
+import { instrumentOf, type ReadingTask } from './reading-task.ts';
+
+/** Something to say about how a tool was handled. It changes no verdict on the number, and is kept beside it. */
+export interface Remark {
+  readonly id: 'funnel-left' | 'bubble-left' | 'bulb-on-bottom' | 'not-wiped' | 'ring-missed' | 'not-drained' | 'last-drop-blown' | 'heavy-first';
+  readonly text: string;
+}
+
+function did(done: readonly Done[], kind: Done['kind']): boolean {
+  return done.some((one) => one.kind === kind);
+}
+
+function onBurette({ situation }: ReadingTask, done: readonly Done[]): Remark[] {
+  if (situation.left === 'funnel' && !did(done, 'clear-top')) {
+    return [{ id: 'funnel-left', text: 'The funnel was still in the burette. Drops from it go on running in, and the surface stands higher than what has run out would leave it: take it out before the start is read.' }];
+  }
+  if (situation.left === 'bubble' && !did(done, 'free-tip')) {
+    return [{ id: 'bubble-left', text: 'There was a bubble of air in the tip. When it is driven out, liquid takes its place and counts as delivered: run the tip free before the start is read.' }];
+  }
+  return [];
+}
+
+/** Nearer than this to the ring, in mm, a surface counts as set on it. */
+const ON_THE_RING = 0.5;
+
+function ringMissed({ bore }: RingTool, above: number): Remark[] {
+  if (Math.abs(above) <= ON_THE_RING) return [];
+  const millilitres = (Math.abs(above) * Math.PI * (bore / 2) ** 2) / 1000;
+  return [{ id: 'ring-missed', text: `When it was delivered the surface stood ${Math.abs(above).toFixed(1)} mm ${above > 0 ? 'above' : 'below'} the ring: about ${millilitres.toFixed(2)} mL too ${above > 0 ? 'much' : 'little'}.` }];
+}
+
+function onPipette(tool: RingTool, done: readonly Done[]): Remark[] {
+  // Only the last filling counts.
+  const since = done.slice(Math.max(0, done.findLastIndex(({ kind }) => kind === 'fill')));
+  if (!did(since, 'fill') || !did(since, 'deliver')) return [];
+  const above = since.findLast(({ kind }) => kind === 'let-down')?.to ?? null;
+  return [
+    ...(did(since, 'wipe') ? [] : [{ id: 'not-wiped', text: 'The outside was not wiped: what hangs there runs down and is delivered as well.' } as const]),
+    ...(above === null ? [] : ringMissed(tool, above)),
+    ...(did(since, 'blow') ? [{ id: 'last-drop-blown', text: 'The last drop was blown out. This pipette is made to deliver: the drop that stays in the tip is allowed for.' } as const] : []),
+    ...(did(since, 'take-away') && !did(since, 'drained') ? [{ id: 'not-drained', text: 'It was taken away at once. Let it drain against the wall and wait: a film still runs down inside.' } as const] : []),
+  ];
+}
+
+function onHydrometers(done: readonly Done[]): Remark[] {
+  const first = done.find(({ kind }) => kind === 'try')?.to ?? 0;
+  return first === 0 ? [] : [{ id: 'heavy-first', text: 'The first one tried was not of the lightest range. In a lighter liquid a heavy one drops to the bottom and may break: begin with the lightest, and go up.' }];
+}
+
+function onThermometer(done: readonly Done[]): Remark[] {
+  const last = done.findLast(({ kind }) => kind === 'lower' || kind === 'ground' || kind === 'raise');
+  return last?.kind === 'ground' ? [{ id: 'bulb-on-bottom', text: 'The bulb stood on the bottom, where a vessel that is heated or cooled is not as warm as the liquid: keep it off the bottom, and still in the liquid while you read.' }] : [];
+}
+
+/** What is to be said about how a tool was handled up to Enter; nothing where nothing was to be noticed. */
+export function remarksOn(task: ReadingTask, done: readonly Done[]): Remark[] {
+  const instrument = instrumentOf(task);
+  if (instrument.reads === 'ring') return instrument.made === 'to-deliver' ? onPipette(instrument, done) : [];
+  if (instrument.reads !== 'scale') return [];
+  switch (instrument.body.kind) {
+    case 'tube':
+      return onBurette(task, done);
+    case 'float':
+      return onHydrometers(done);
+    case 'thread':
+      return onThermometer(done);
+    default:
+      return [];
+  }
+}

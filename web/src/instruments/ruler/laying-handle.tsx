@@ -1,0 +1,64 @@
+import { describeEnd, type RulerPicture } from '@green-beam/core';
+import { useCallback, type ReactNode } from 'react';
+import { useDrag } from '../drag.ts';
+import type { Seen, Sight } from '../sight.ts';
+import { useDrawn, type Drawn } from '../use-drawn.ts';
+import { apparentX, aside, cameToRest, moved, type View } from './geometry.ts';
+import { BAND } from './ruler-drawing.tsx';
+
+interface LayingHandleProps {
+  readonly picture: RulerPicture;
+  readonly view: View;
+  readonly sight: Sight;
+  readonly onLay: (markAt: number) => void;
+}
+
+const Y = BAND.thing - 46;
+/** Keys move it by a tenth of a space. */
+const PARTS = 10;
+
+/** A grip at the thing’s left end, dragged along the ruler or moved by keys. Its coordinates are the close view’s. */
+export function LayingHandle({ picture, view, sight, onLay }: LayingHandleProps): ReactNode {
+  const [first, second] = picture.marks;
+  const part = (first && second ? second.x - first.x : 1) / PARTS;
+  const leftEnd = useCallback((seen: Seen): number => picture.thing.fromX + moved(picture, seen), [picture]);
+  const rail = useDrawn<SVGGElement>(
+    sight,
+    useCallback(
+      (seen): Drawn => ({
+        'aria-valuenow': Math.round((picture.thing.fromX + moved(picture, seen)) / part),
+        'aria-valuetext': describeEnd(picture, 'left', picture.thing.fromX + moved(picture, seen) + aside(picture, seen)),
+      }),
+      [picture, part],
+    ),
+  );
+  const grip = useDrawn<SVGGElement>(
+    sight,
+    useCallback((seen): Drawn => ({ transform: `translate(${apparentX(picture, view, seen).toFixed(2)} ${Y})` }), [picture, view]),
+  );
+  const moveTo = (parts: number): void => {
+    const { fromX, toX } = picture.thing;
+    const furthest = picture.marks.at(-1)?.x ?? picture.length;
+    sight.moveMark(Math.min(furthest, Math.max(fromX - 10, parts * part) + toX - fromX));
+  };
+  const handlers = useDrag(rail, {
+    disabled: false,
+    at: () => leftEnd(sight.seen()) / part,
+    place: (x) => (view.fromX + x / view.scale - aside(picture, sight.seen())) / part,
+    move: moveTo,
+    reach: picture.length / part,
+    onRest: () => {
+      sight.moveMark(cameToRest(picture, sight.seen()));
+      onLay(sight.seen().markAt);
+    },
+  });
+  return (
+    <g ref={rail} role="slider" tabIndex={0} aria-label={`Where the ${picture.thing.name} begins`} aria-valuemin={0} aria-valuemax={Math.round(picture.length / part)} className="cursor-ew-resize touch-none outline-none [&:focus-visible_.halo]:opacity-100" {...handlers}>
+      <g ref={grip}>
+        <circle className="halo opacity-0" r="31" fill="none" stroke="var(--color-beam)" strokeWidth="3" />
+        <circle r="24" fill="var(--color-surface)" stroke="var(--color-ink)" strokeWidth="1.8" />
+        <path d="M-6 -7L-13 0L-6 7M6 -7L13 0L6 7" fill="none" stroke="var(--color-ink)" strokeWidth="2.4" />
+      </g>
+    </g>
+  );
+}

@@ -1,0 +1,48 @@
+import type { LiquidColumnPicture } from '@green-beam/core';
+import type { ReactNode } from 'react';
+import { Sheet, Stage, type StageBox } from '../sheets.tsx';
+import { FLOATS, rightFloat } from '../tool-state.ts';
+import { silhouetteOf } from './silhouette.ts';
+import { tintOf } from './tints.ts';
+
+interface JarProps {
+  readonly box: StageBox;
+  readonly picture: LiquidColumnPicture;
+  /** The hydrometer that is in the liquid; null for none. */
+  readonly float: number | null;
+}
+
+/** Sizes in mm: the jar, its liquid, and how a float that does not fit the liquid stands in it. */
+const JAR = { halfWidth: 34, height: 330, surface: 96 };
+const HIGH = 22;
+
+/** Where a float’s top stands, in mm below the jar’s rim: its scale above a liquid too heavy for it, itself on the floor of one too light. */
+function topOf(picture: LiquidColumnPicture, float: number): number {
+  const lastMark = Math.max(...picture.marks.map(({ y }) => y));
+  return float < rightFloat(picture) ? JAR.surface - lastMark - HIGH : JAR.height - picture.height - 2;
+}
+
+/** A jar of a liquid, alone or with a hydrometer of another range in it: riding with its scale above the liquid, or sunk. */
+export function Jar({ box, picture, float }: JarProps): ReactNode {
+  const scale = 1.42;
+  const x = box.x + box.width / 2;
+  const { halfWidth, height, surface } = JAR;
+  const label = float === null ? `A jar of ${picture.liquid}` : float < rightFloat(picture) ? `A jar of ${picture.liquid}. The hydrometer rides with all of its scale above the liquid` : `A jar of ${picture.liquid}. The hydrometer has sunk to the bottom`;
+  return (
+    <Stage box={box} label={label}>
+      <Sheet box={box}>
+        <g transform={`translate(${x} 92) scale(${scale})`} strokeLinejoin="round">
+          {float !== null && float < FLOATS && (
+            <g transform={`translate(0 ${topOf(picture, float)})`}>
+              <path d={silhouetteOf(picture).solid} fill="#f4f6f2" stroke="#6d8078" strokeWidth="1" />
+              {picture.marks.map(({ y, rank }) => (rank === 'short' ? null : <line key={y} x1={-picture.bore / 2} x2={rank === 'long' ? 0.6 : -0.6} y1={y} y2={y} stroke="#13251f" strokeWidth="0.4" />))}
+            </g>
+          )}
+          <rect x={-halfWidth} y={surface} width={2 * halfWidth} height={height - surface} fill={tintOf(picture.liquid)} fillOpacity="0.34" />
+          <line x1={-halfWidth} x2={halfWidth} y1={surface} y2={surface} stroke="var(--color-curve)" strokeWidth="1.2" />
+          <path d={`M${-halfWidth - 4} -3L${-halfWidth} 0V${height}H${halfWidth}V0L${halfWidth + 4} -3`} fill="none" stroke="#6d8078" strokeWidth="1.4" />
+        </g>
+      </Sheet>
+    </Stage>
+  );
+}

@@ -1,0 +1,20 @@
+import type { ReactNode } from 'react';
+import { Button } from '../../../ui/button.tsx';
+import type { RulerHandledBy } from './handled-by.ts';
+
+/** A thing to be laid at a ruler: its left end is put where it is to begin, then its right end is read. */
+export function Laying({ picture, tool, change }: RulerHandledBy): ReactNode {
+  const { name } = picture.thing;
+  return (
+    <>
+      <p className="text-small text-muted">The {name} lies beside the ruler anyhow. Lay it where it is to begin, then read its other end.</p>
+      <div className="mt-1 flex flex-wrap gap-2">
+        {(['left', 'right'] as const).map((end) => (
+          <Button key={end} look="plain" aria-pressed={tool.end === end} className={tool.end === end ? 'bg-wash' : ''} onClick={() => change({ end })}>
+            Look at its {end} end
+          </Button>
+        ))}
+      </div>
+    </>
+  );
+}
