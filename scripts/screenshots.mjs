@@ -66,7 +66,7 @@ const VIEWS = {
   'bench-thermometer': async (page) => {
     await round(page, ['thermometer-degree'], ({ startY, surfaceY }) => startY !== null && startY - surfaceY > 30);
     await page.goto('/');
-    await page.getByRole('button', { name: /Lower the bulb/ }).click();
+    await page.getByRole('radio', { name: /^in the .*(water|ice)$/ }).check();
     await page.waitForTimeout(2500);
   },
   'bench-hydrometer': async (page) => {

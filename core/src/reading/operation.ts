@@ -11,7 +11,7 @@ export interface Done {
   /** Milliseconds since the picture appeared. */
   readonly at: number;
   /**
-   * Where it led: of a pipette let down, how far the surface stands above the ring, in mm; of hydrometers tried, which one, the
+   * Where it led: of a pipette filled or let down, how far the surface stands above the ring, in mm; of hydrometers tried, which one, the
    * lightest being 0; of a thing laid at a ruler, where it begins, in mm to the right of the ruler's physical end.
    */
   readonly to: number | null;

@@ -27,6 +27,7 @@ describe('how a tool was handled', () => {
     ['a pipette wiped before it was filled again', 'volumetric-pipette-25', pipette, [did('fill'), did('wipe'), did('fill'), did('let-down', 0), did('deliver'), did('drained'), did('take-away')], ['not-wiped']],
     ['a surface above the ring', 'volumetric-pipette-25', pipette, [did('fill'), did('wipe'), did('let-down', 3), did('deliver'), did('drained'), did('take-away')], ['ring-missed']],
     ['everything wrong', 'volumetric-pipette-25', pipette, [did('fill'), did('let-down', -2), did('deliver'), did('blow')], ['not-wiped', 'ring-missed', 'last-drop-blown']],
+    ['a pipette delivered as it was filled', 'volumetric-pipette-25', pipette, [did('fill', 26), did('wipe'), did('deliver'), did('drained'), did('take-away')], ['ring-missed']],
     ['no patience', 'volumetric-pipette-25', pipette, [did('fill'), did('wipe'), did('let-down', 0), did('deliver'), did('take-away')], ['not-drained']],
     ['a pipette not used', 'volumetric-pipette-25', pipette, [], []],
     ['a flask', 'volumetric-flask-250', { value: 250 }, [did('fill')], []],

@@ -35,7 +35,7 @@ function onPipette(tool: RingTool, done: readonly Done[]): Remark[] {
   // Only the last filling counts.
   const since = done.slice(Math.max(0, done.findLastIndex(({ kind }) => kind === 'fill')));
   if (!did(since, 'fill') || !did(since, 'deliver')) return [];
-  const above = since.findLast(({ kind }) => kind === 'let-down')?.to ?? null;
+  const above = since.findLast(({ kind }) => kind === 'let-down' || kind === 'fill')?.to ?? null;
   return [
     ...(did(since, 'wipe') ? [] : [{ id: 'not-wiped', text: 'The outside was not wiped: what hangs there runs down and is delivered as well.' } as const]),
     ...(above === null ? [] : ringMissed(tool, above)),

@@ -8,7 +8,9 @@ interface DragOptions {
   readonly place: (x: number, y: number) => number;
   readonly move: (to: number) => void;
   readonly reach: number;
-  readonly onRest: (at: number) => void;
+  /** How far a Page key moves it; ten when nothing is said. */
+  readonly page?: number;
+  readonly onRest: (at: number, by: 'drag' | 'key') => void;
 }
 
 interface Handlers {
@@ -24,17 +26,17 @@ interface Drag {
   at: number;
 }
 
-/** Arrow keys move by one, with Shift or Page keys by ten. */
-function keyStep(event: KeyboardEvent): number | null {
+/** Arrow keys move by one, with Shift by ten, Page keys by a page. */
+function keyStep(event: KeyboardEvent, page: number): number | null {
   const step = event.shiftKey ? 10 : 1;
   if (event.key === 'ArrowUp' || event.key === 'ArrowRight') return step;
   if (event.key === 'ArrowDown' || event.key === 'ArrowLeft') return -step;
-  if (event.key === 'PageUp') return 10;
-  return event.key === 'PageDown' ? -10 : null;
+  if (event.key === 'PageUp') return page;
+  return event.key === 'PageDown' ? -page : null;
 }
 
 /** Dragging along a rail, and the same by keys. `rail` is the element that is dragged; its coordinates are the drawing’s. */
-export function useDrag(rail: RefObject<SVGGElement | null>, { disabled, at, place, move, reach, onRest }: DragOptions): Handlers {
+export function useDrag(rail: RefObject<SVGGElement | null>, { disabled, at, place, move, reach, page = 10, onRest }: DragOptions): Handlers {
   const drag = useRef<Drag | null>(null);
   const follow = useCallback(
     (held: Drag, { clientX, clientY }: { readonly clientX: number; readonly clientY: number }): void => {
@@ -56,7 +58,7 @@ export function useDrag(rail: RefObject<SVGGElement | null>, { disabled, at, pla
     return () => element?.removeEventListener('pointermove', moved);
   }, [rail, follow]);
   const drop = (): void => {
-    if (drag.current) onRest(drag.current.at);
+    if (drag.current) onRest(drag.current.at, 'drag');
     drag.current = null;
   };
   return {
@@ -72,12 +74,12 @@ export function useDrag(rail: RefObject<SVGGElement | null>, { disabled, at, pla
     onPointerUp: drop,
     onPointerCancel: drop,
     onKeyDown: (event) => {
-      const step = keyStep(event);
+      const step = keyStep(event, page);
       if (step === null || disabled) return;
       event.preventDefault();
       const to = Math.min(reach, Math.max(-reach, Math.round((at() + step) * 10) / 10));
       move(to);
-      onRest(to);
+      onRest(to, 'key');
     },
   };
 }

@@ -43,3 +43,16 @@ export function useSeen(sight: Sight): Seen {
 export function useMarkAt(sight: Sight): number {
   return useSyncExternalStore(sight.subscribe, () => sight.seen().markAt);
 }
+
+/** The same eye, aimed at a mark that stands still: at a ring, whatever the surface near it does. */
+export function aimedAt(sight: Sight, markAt: number): Sight {
+  let from = sight.seen();
+  let aimed: Seen = { height: from.height, markAt };
+  const seen = (): Seen => {
+    const now = sight.seen();
+    if (now !== from && now.height !== from.height) aimed = { height: now.height, markAt };
+    from = now;
+    return aimed;
+  };
+  return { seen, moveEye: sight.moveEye, moveMark: () => undefined, subscribe: sight.subscribe };
+}

@@ -48,12 +48,14 @@ describe('the eye beside a ruler', () => {
 describe('a thing that is laid', () => {
   const picture = ruler('ruler-millimetre', 84.6, 13.4);
   const zero = picture.marks[0]!.x;
-  const withLeftAt = (x: number, height = 0): number => cameToRest(picture, { height, markAt: picture.thing.toX + x - picture.thing.fromX });
+  const withLeftAt = (x: number, height = 0, by: 'drag' | 'key' = 'drag'): number => cameToRest(picture, { height, markAt: picture.thing.toX + x - picture.thing.fromX }, by);
 
   it('comes to lie against a line near which it is let go, and stays where it is between them', () => {
     expect(withLeftAt(zero + 0.12)).toBeCloseTo(zero + 84.6, 6);
     expect(withLeftAt(zero + 7.9)).toBeCloseTo(zero + 8 + 84.6, 6);
     expect(withLeftAt(zero + 7.5)).toBeCloseTo(zero + 7.5 + 84.6, 6);
+    expect(withLeftAt(zero + 0.1, 0, 'key')).toBeCloseTo(zero + 0.1 + 84.6, 6);
+    expect(withLeftAt(zero + 0.04, 0, 'key')).toBeCloseTo(zero + 84.6, 6);
   });
 
   it('comes to lie where it seems to be against the line, from an eye to the side', () => {

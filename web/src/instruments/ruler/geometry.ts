@@ -58,16 +58,16 @@ export function eyeAsideAt(picture: RulerPicture, view: View, markAt: number, x:
   return Math.round(Math.min(EYE_RANGE, Math.max(-EYE_RANGE, height)) * 10) / 10;
 }
 
-/** A thing comes to lie against a line, or the ruler’s end, when it seems nearer to it than this, in spaces. */
-const AGAINST = 0.15;
+/** A thing comes to lie against a line, or the ruler’s end, when it seems nearer to it than this, in spaces: less when it is moved by keys, tenth by tenth. */
+const AGAINST = { drag: 0.15, key: 0.06 } as const;
 
 /** Where the thing’s right end comes to rest when it is let go: against the line its left end seems to be at, if it is near one. */
-export function cameToRest(picture: RulerPicture, seen: Seen): number {
+export function cameToRest(picture: RulerPicture, seen: Seen, by: keyof typeof AGAINST): number {
   const { marks, thing } = picture;
   const [first, second] = marks;
   const spacing = first && second ? second.x - first.x : 1;
   const seems = thing.fromX + moved(picture, seen) + aside(picture, seen);
   const lines = [0, ...marks.map(({ x }) => x)];
   const nearest = lines.reduce((best, line) => (Math.abs(line - seems) < Math.abs(best - seems) ? line : best), lines[0] ?? 0);
-  return Math.abs(nearest - seems) <= AGAINST * spacing ? seen.markAt + nearest - seems : seen.markAt;
+  return Math.abs(nearest - seems) <= AGAINST[by] * spacing ? seen.markAt + nearest - seems : seen.markAt;
 }

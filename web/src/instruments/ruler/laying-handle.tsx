@@ -16,11 +16,13 @@ interface LayingHandleProps {
 const Y = BAND.thing - 46;
 /** Keys move it by a tenth of a space. */
 const PARTS = 10;
+/** It can be laid so far before the zero mark, in mm: beyond the bare wood, but not off the ruler. */
+const OUTSIDE = 10;
 
 /** A grip at the thing’s left end, dragged along the ruler or moved by keys. Its coordinates are the close view’s. */
 export function LayingHandle({ picture, view, sight, onLay }: LayingHandleProps): ReactNode {
-  const [first, second] = picture.marks;
-  const part = (first && second ? second.x - first.x : 1) / PARTS;
+  const [zero, next] = picture.marks;
+  const part = (zero && next ? next.x - zero.x : 1) / PARTS;
   const leftEnd = useCallback((seen: Seen): number => picture.thing.fromX + moved(picture, seen), [picture]);
   const rail = useDrawn<SVGGElement>(
     sight,
@@ -38,8 +40,8 @@ export function LayingHandle({ picture, view, sight, onLay }: LayingHandleProps)
   );
   const moveTo = (parts: number): void => {
     const { fromX, toX } = picture.thing;
-    const furthest = picture.marks.at(-1)?.x ?? picture.length;
-    sight.moveMark(Math.min(furthest, Math.max(fromX - 10, parts * part) + toX - fromX));
+    const [first = 0, last = picture.length] = [picture.marks[0]?.x, picture.marks.at(-1)?.x];
+    sight.moveMark(Math.min(last, Math.max(first - OUTSIDE, parts * part) + toX - fromX));
   };
   const handlers = useDrag(rail, {
     disabled: false,
@@ -47,8 +49,9 @@ export function LayingHandle({ picture, view, sight, onLay }: LayingHandleProps)
     place: (x) => (view.fromX + x / view.scale - aside(picture, sight.seen())) / part,
     move: moveTo,
     reach: picture.length / part,
-    onRest: () => {
-      sight.moveMark(cameToRest(picture, sight.seen()));
+    page: 10 * PARTS,
+    onRest: (_, by) => {
+      sight.moveMark(cameToRest(picture, sight.seen(), by));
       onLay(sight.seen().markAt);
     },
   });

@@ -9,7 +9,7 @@ interface BathProps {
 }
 
 /** How deep the thermometer hangs in the vessel, in mm: over it, in the liquid, or on its floor. */
-const DEPTH = { air: -14, liquid: 42, bottom: 54 } as const;
+const DEPTH = { air: -14, liquid: 36, bottom: 57 } as const;
 const VESSEL = { halfWidth: 30, height: 62, liquid: 8 };
 
 const CUBES = [[-22, 6], [-6, 11], [10, 5], [22, 13]] as const;

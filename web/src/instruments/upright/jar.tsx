@@ -15,6 +15,8 @@ interface JarProps {
 /** Sizes in mm: the jar, its liquid, and how a float that does not fit the liquid stands in it. */
 const JAR = { halfWidth: 34, height: 330, surface: 96 };
 const HIGH = 22;
+/** Shot in the foot of a float, from its axis and above its end. */
+const BALLAST = [[-4.2, 14], [0, 13], [4.2, 14], [-2.2, 17.5], [2.2, 17.5]] as const;
 
 /** Where a float’s top stands, in mm below the jar’s rim: its scale above a liquid too heavy for it, itself on the floor of one too light. */
 function topOf(picture: LiquidColumnPicture, float: number): number {
@@ -34,7 +36,10 @@ export function Jar({ box, picture, float }: JarProps): ReactNode {
         <g transform={`translate(${x} 92) scale(${scale})`} strokeLinejoin="round">
           {float !== null && float < FLOATS && (
             <g transform={`translate(0 ${topOf(picture, float)})`}>
-              <path d={silhouetteOf(picture).solid} fill="#f4f6f2" stroke="#6d8078" strokeWidth="1" />
+              <path d={silhouetteOf(picture).solid} fill="#ffffff" stroke="#6d8078" strokeWidth="1" />
+              {BALLAST.map(([dx, up]) => (
+                <circle key={dx} cx={dx} cy={picture.height - up} r="2.2" fill="#5f6b66" />
+              ))}
               {picture.marks.map(({ y, rank }) => (rank === 'short' ? null : <line key={y} x1={-picture.bore / 2} x2={rank === 'long' ? 0.6 : -0.6} y1={y} y2={y} stroke="#13251f" strokeWidth="0.4" />))}
             </g>
           )}

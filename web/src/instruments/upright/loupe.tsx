@@ -18,6 +18,8 @@ interface LoupeProps {
   /** The close view it is held over. */
   readonly close: View;
   readonly sight: Sight;
+  /** What the lens is held over. */
+  readonly aim: Sight;
 }
 
 /** The tool near the mark as the lens shows it. */
@@ -38,9 +40,9 @@ function Magnified({ picture, view, sight }: { readonly picture: LiquidColumnPic
 }
 
 /** A reading glass over the mark, with the ends of the lines at its left and the middle of the surface at its right. */
-export function Loupe({ picture, close, sight }: LoupeProps): ReactNode {
+export function Loupe({ picture, close, sight, aim }: LoupeProps): ReactNode {
   const id = useId();
-  const apparent = apparentY(picture, useSeen(sight));
+  const apparent = apparentY(picture, useSeen(aim));
   const scale = close.scale * MAGNIFICATION;
   const view = useMemo((): View => ({ scale, topY: apparent - LENS.height / 2 / scale, width: LENS.width, height: LENS.height }), [scale, apparent]);
   const width = printedWidth(picture) * close.scale;

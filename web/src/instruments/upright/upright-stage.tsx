@@ -1,7 +1,7 @@
 import type { LiquidColumnPicture } from '@green-beam/core';
 import { useCallback, useMemo, useState, type ReactNode } from 'react';
 import { useNarrow } from '../../ui/use-narrow.ts';
-import { useMarkAt, type Seen } from '../sight.ts';
+import { aimedAt, useMarkAt, type Seen } from '../sight.ts';
 import type { StageProps } from '../stage-props.ts';
 import { Sheet, SlidingSheet, Stage, type StageBox, type Window } from '../sheets.tsx';
 import { rightFloat, untouched, type ToolState } from '../tool-state.ts';
@@ -54,7 +54,7 @@ function WholeView({ picture, name, view, markAt, tool, width }: WholeViewProps)
         <WholeTool picture={picture} scale={scale} shown={shown} markAt={markAt} />
       </g>
       {picture.handled === 'tap' && picture.vessel === 'burette' && <TipLens x={WHOLE.x + 78} y={WHOLE.y + WHOLE.height - 46} liquid={picture.liquid} bubble={tool.left === 'bubble'} dripping={tool.dripping} />}
-      <text x={WHOLE.x} y={WIDE.height - 14} textAnchor="middle" fontSize="15" fill="var(--color-muted)">
+      <text x={WHOLE.x} y={picture.handled === 'bulb' ? 22 : WIDE.height - 14} textAnchor="middle" fontSize="15" fill="var(--color-muted)">
         {name}
       </text>
       <path
@@ -73,6 +73,7 @@ export function UprightStage({ picture, name, sight, tool = untouched(picture), 
   // A pipette is looked at where its ring is, wherever the surface may be.
   const lookedAt = picture.handled === 'pipette' ? picture.surfaceY : markAt;
   const view = useMemo(() => closeView(picture, lookedAt, CLOSE.width, CLOSE.height), [picture, lookedAt]);
+  const aim = useMemo(() => (picture.handled === 'pipette' ? aimedAt(sight, picture.surfaceY) : sight), [picture, sight]);
   const box = useNarrow() ? NARROW : WIDE;
   const [held, setHeld] = useState(false);
   const letGo = (): void => setHeld(false);
@@ -103,10 +104,10 @@ export function UprightStage({ picture, name, sight, tool = untouched(picture), 
         <g transform={atClose}>
           <rect x={-width / 2} width={width} height={CLOSE.height} fill="transparent" onPointerDown={() => setHeld(true)} onPointerUp={letGo} onPointerLeave={letGo} onPointerCancel={letGo} />
           <RightPath picture={picture} view={view} steps={rightPath} />
-          <Beam picture={picture} view={view} sight={sight} eyeX={EYE_X} across={closed} wrong={wrongEye} />
-          {wrongPath.length > 0 && <WrongPath picture={picture} view={view} pieces={wrongPath} eyeX={EYE_X} sight={sight} />}
-          <EyeRail picture={picture} view={view} sight={sight} x={EYE_X} disabled={!onRestEye || closed} onRest={onRestEye ?? (() => undefined)} />
-          {(loupe || held) && <Loupe picture={picture} close={view} sight={sight} />}
+          <Beam picture={picture} view={view} sight={aim} eyeX={EYE_X} across={closed} wrong={wrongEye} />
+          {wrongPath.length > 0 && <WrongPath picture={picture} view={view} pieces={wrongPath} eyeX={EYE_X} sight={aim} />}
+          <EyeRail picture={picture} view={view} sight={aim} x={EYE_X} disabled={!onRestEye || closed} onRest={onRestEye ?? (() => undefined)} />
+          {(loupe || held) && <Loupe picture={picture} close={view} sight={sight} aim={aim} />}
         </g>
       </Sheet>
     </Stage>

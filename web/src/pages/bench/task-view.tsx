@@ -3,6 +3,7 @@ import { describeColumn, describeRuler, instrumentById, type Picture } from '@gr
 import { useCallback, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { aside, moved } from '../../instruments/ruler/geometry.ts';
 import { useSeen, type Seen, type Sight } from '../../instruments/sight.ts';
+import { rightFloat, type ToolState } from '../../instruments/tool-state.ts';
 import { ToolStage } from '../../instruments/tool-stage.tsx';
 import { apparentOnScale } from '../../instruments/upright/geometry.ts';
 import { Button } from '../../ui/button.tsx';
@@ -27,10 +28,13 @@ function progress(task: BenchTask, of: number, reading: Reading): string {
   return `Reading ${task.position + 1} of ${of}, ${last.tryNumber === 1 ? 'second' : 'third'} try next`;
 }
 
-function inWords(picture: Picture, seen: Seen): string {
+const LEFT = { funnel: ' A funnel stands in its top.', bubble: ' There is a bubble of air in its tip.' } as const;
+
+function inWords(picture: Picture, seen: Seen, { left, float }: ToolState): string {
   switch (picture.kind) {
     case 'liquid-column':
-      return describeColumn(picture, apparentOnScale(picture, seen));
+      if (picture.handled === 'try' && float !== rightFloat(picture)) return float === null ? `A jar of ${picture.liquid}; nothing floats in it yet.` : 'The surface lies nowhere on this one’s scale.';
+      return `${describeColumn(picture, apparentOnScale(picture, seen))}${left === null ? '' : LEFT[left]}`;
     case 'ruler':
       return describeRuler(picture, moved(picture, seen) + aside(picture, seen));
     case 'display':
@@ -39,8 +43,8 @@ function inWords(picture: Picture, seen: Seen): string {
 }
 
 /** The picture in words a reading can be made from, as the eye now sees it. */
-function Described({ picture, sight }: { readonly picture: Picture; readonly sight: Sight }): ReactNode {
-  return <p className="mt-3 border-l-[3px] border-beam pl-4">{inWords(picture, useSeen(sight))}</p>;
+function Described({ picture, sight, tool }: { readonly picture: Picture; readonly sight: Sight; readonly tool: ToolState }): ReactNode {
+  return <p className="mt-3 border-l-[3px] border-beam pl-4">{inWords(picture, useSeen(sight), tool)}</p>;
 }
 
 function Hints({ hints, shown }: { readonly hints: readonly string[]; readonly shown: number }): ReactNode {
@@ -116,7 +120,7 @@ export function TaskView({ task, source, of, onNext }: TaskViewProps): ReactNode
       <section className="pb-6 wide:pt-6" aria-label="The question">
         <p className="text-small font-semibold text-muted">{progress(task, of, reading)}</p>
         <h1 className="mt-1 text-2xl font-bold">{task.question}</h1>
-        {described && <Described picture={task.picture} sight={sight} />}
+        {described && <Described picture={picture} sight={sight} tool={tool} />}
         <Handling picture={picture} sight={sight} tool={tool} change={changeTool} note={note} closed={closed} cautions={task.cautions} />
         <AnswerLine reading={reading} inputRef={input} onEnter={check} />
         {reading.refused !== null && (

@@ -7,7 +7,7 @@ export function Laying({ picture, tool, change }: RulerHandledBy): ReactNode {
   const { name } = picture.thing;
   return (
     <>
-      <p className="text-small text-muted">The {name} lies beside the ruler anyhow. Lay it where it is to begin, then read its other end.</p>
+      <p className="text-small text-muted">The {name} is not laid yet. Slide its left end to where it is to begin, then read its right end.</p>
       <div className="mt-1 flex flex-wrap gap-2">
         {(['left', 'right'] as const).map((end) => (
           <Button key={end} look="plain" aria-pressed={tool.end === end} className={tool.end === end ? 'bg-wash' : ''} onClick={() => change({ end })}>

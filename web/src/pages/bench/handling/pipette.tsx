@@ -1,4 +1,4 @@
-import { useEffect, useState, type KeyboardEvent, type ReactNode } from 'react';
+import { useEffect, useState, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
 import { Button } from '../../../ui/button.tsx';
 import { prefersStill } from '../../../ui/prefers-still.ts';
 import type { HandledBy } from './handled-by.ts';
@@ -41,7 +41,7 @@ export function Pipette({ picture, sight, note, closed }: HandledBy): ReactNode 
     onEnd();
   };
   const fill = (): void => {
-    note('fill');
+    note('fill', ABOVE);
     setWiped(false);
     setSaid(null);
     straight(surfaceY - ABOVE, FILLING, () => setStage('filled'));
@@ -69,7 +69,10 @@ export function Pipette({ picture, sight, note, closed }: HandledBy): ReactNode 
     setStage('done');
   };
   const held = {
-    onPointerDown: letDown,
+    onPointerDown: (event: PointerEvent<HTMLButtonElement>) => {
+      event.currentTarget.setPointerCapture(event.pointerId);
+      letDown();
+    },
     onPointerUp: stop,
     onPointerCancel: stop,
     onKeyDown: (event: KeyboardEvent) => {
