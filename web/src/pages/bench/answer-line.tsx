@@ -25,7 +25,7 @@ interface AnswerLineProps {
 
 /** What was written before, struck through where it was wrong, and the line to write on. */
 export function AnswerLine({ reading, inputRef, onEnter }: AnswerLineProps): ReactNode {
-  const { made, entry, last, sending } = reading;
+  const { made, entry, last, sending, notChecked } = reading;
   const closed = last?.closed ?? false;
   const readable = made.filter(({ result }) => result.verdict !== 'unreadable' && result.verdict !== 'shown');
   return (
@@ -38,7 +38,7 @@ export function AnswerLine({ reading, inputRef, onEnter }: AnswerLineProps): Rea
           </li>
         ))}
       </ul>
-      {!closed && (
+      {!closed && !notChecked && (
         <form
           className="flex items-stretch border-b-2 border-ink bg-surface focus-within:border-beam"
           onSubmit={(event) => {
@@ -67,7 +67,7 @@ export function AnswerLine({ reading, inputRef, onEnter }: AnswerLineProps): Rea
           </select>
         </form>
       )}
-      {sending && (
+      {sending && !notChecked && (
         <p role="status" className="mt-2 animate-[appear_0.2s_0.5s_both] text-small text-doubt">
           Not saved yet. Your entry is kept in this browser and sent again until it arrives.
         </p>

@@ -1,10 +1,11 @@
-import type { SignedIn } from '@green-beam/contract';
+import type { BenchTask, SignedIn } from '@green-beam/contract';
 import { useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { RecordStrip } from '../../charts/record-strip.tsx';
 import { useHouseRules } from '../../rules/house-rules.ts';
+import { Button } from '../../ui/button.tsx';
 import { Failed, Loading } from '../../ui/notice.tsx';
-import type { BenchSource } from './bench-source.ts';
+import { isFinished, type BenchSource } from './bench-source.ts';
 import { useClassBench } from './class-bench.ts';
 import { SetForYou } from './set-for-you.tsx';
 import { TaskView } from './task-view.tsx';
@@ -30,14 +31,43 @@ function RoundDone({ source, visitor }: { readonly source: BenchSource; readonly
   );
 }
 
+/** Readings of a round that are not finished: their entries wait for the server, or they have a try left. */
+function StillOpen({ source, open, onGoTo }: { readonly source: BenchSource; readonly open: readonly BenchTask[]; readonly onGoTo: (task: BenchTask) => void }): ReactNode {
+  return (
+    <div className="mx-auto w-full max-w-xl flex-1 px-4 py-16">
+      <h1 className="text-2xl font-bold">Not finished yet</h1>
+      <ul className="mt-4">
+        {open.map((task) => (
+          <li key={task.id} className="flex min-h-12 items-center gap-4 border-t border-hairline">
+            <span className="w-28">Reading {task.position + 1}</span>
+            {source.notChecked.has(task.id) ? (
+              <span className="text-doubt">not checked yet: the server cannot be reached</span>
+            ) : (
+              <Button look="quiet" onClick={() => onGoTo(task)}>
+                {(source.made.get(task.id)?.length ?? 0) > 0 || task.state === 'tried' ? 'Checked: one more try' : 'Read it'}
+              </Button>
+            )}
+          </li>
+        ))}
+      </ul>
+    </div>
+  );
+}
+
 function Round({ source, classId, visitor }: { readonly source: BenchSource; readonly classId: string | null; readonly visitor: boolean }): ReactNode {
   const { rules } = useHouseRules(classId);
   const tasks = source.round?.tasks ?? [];
   const [at, setAt] = useState(() => Math.max(0, tasks.findIndex((task) => task.state !== 'closed')));
   const task = tasks[at];
+  const open = at < source.length ? [] : tasks.filter((one) => !isFinished(source, one));
+  // Onward to the next reading that can be worked on; what waits for the server is come back to at the end.
+  const next = (): void => {
+    const further = tasks.findIndex((one, i) => i > at && !isFinished(source, one) && !source.notChecked.has(one.id));
+    setAt(further >= 0 ? further : tasks.length < source.length ? at + 1 : source.length);
+  };
   return (
     <div className="flex min-h-[calc(100vh-6.4rem)] flex-col">
-      {task ? <TaskView key={task.id} task={task} source={source} of={source.length} onNext={() => setAt(at + 1)} /> : at < source.length ? <div className="flex-1 px-7"><Loading what="the next reading" /></div> : <RoundDone source={source} visitor={visitor} />}
+      {task ? <TaskView key={task.id} task={task} source={source} of={source.length} onNext={next} /> : at < source.length ? <div className="flex-1 px-7"><Loading what="the next reading" /></div> : open.length > 0 ? <StillOpen source={source} open={open} onGoTo={(one) => setAt(tasks.indexOf(one))} /> : <RoundDone source={source} visitor={visitor} />}
       <RecordStrip marks={source.strip} band={(rules?.rules.acceptance ?? 2) / 10} />
     </div>
   );

@@ -4,43 +4,52 @@ import { useCallback, useState } from 'react';
 import { ask } from '../../api/request.ts';
 import { outbox } from '../../outbox/outbox.ts';
 import type { BenchSource } from './bench-source.ts';
+import { useNotChecked } from './not-checked.ts';
+import { useMade } from './use-made.ts';
 
 /** The bench of somebody signed in: the server draws, judges and stores. */
 export function useClassBench(classId: string, personId: string): BenchSource & { beginSetRound(setRoundId: string): Promise<void> } {
   const queries = useQueryClient();
-  const key = ['round', classId, personId];
+  const [key] = useState(() => ['round', classId, personId]);
   const [added, setAdded] = useState<readonly StripMark[]>([]);
+  const { made, add, clear } = useMade();
+  const current = useCallback(() => ask<BenchRound | null>('GET', `/classes/${classId}/rounds/current`), [classId]);
   const startRound = (instrumentIds: readonly string[]): Promise<BenchRound> => ask<BenchRound>('POST', `/classes/${classId}/rounds`, { instrumentIds });
   const { data, error } = useQuery({
     queryKey: key,
     staleTime: Infinity,
     queryFn: async () => {
-      const current = await ask<BenchRound | null>('GET', `/classes/${classId}/rounds/current`);
-      return current?.tasks.some((task) => task.state !== 'closed') ? current : startRound([]);
+      const round = await current();
+      return round?.tasks.some((task) => task.state !== 'closed') ? round : startRound([]);
     },
   });
+  // The round on the page is looked at again, and not another one begun.
+  const lookAgain = useCallback(async (): Promise<void> => {
+    const round = await current().catch(() => null);
+    if (round) queries.setQueryData<BenchRound>(key, (shown) => (shown && shown.id !== round.id ? shown : round));
+  }, [current, queries, key]);
+  const notChecked = useNotChecked(classId, personId, () => void lookAgain());
 
   const submit = useCallback(
-    async (_: BenchTask, attempt: NewAttempt): Promise<AttemptResult> => {
+    async (task: BenchTask, attempt: NewAttempt): Promise<AttemptResult> => {
       const result = await outbox.post<AttemptResult>({ id: attempt.id, personId, path: `/classes/${classId}/attempts`, body: attempt });
+      add(task.id, { text: attempt.entry, result });
       if (result.closed) {
         setAdded((before) => [...before, ...result.strip]);
         await queries.invalidateQueries({ queryKey: ['set-rounds', classId] });
       }
       return result;
     },
-    [classId, personId, queries],
+    [classId, personId, queries, add],
   );
-  const newRound = async (instrumentIds: readonly string[]): Promise<void> => {
-    queries.setQueryData(key, await startRound(instrumentIds));
+  const show = (round: BenchRound): void => {
+    queries.setQueryData(key, round);
     setAdded([]);
+    clear();
   };
-
-  const beginSetRound = async (setRoundId: string): Promise<void> => {
-    queries.setQueryData(key, await ask<BenchRound>('POST', `/classes/${classId}/rounds`, { setRoundId }));
-    setAdded([]);
-  };
+  const newRound = async (instrumentIds: readonly string[]): Promise<void> => show(await startRound(instrumentIds));
+  const beginSetRound = async (setRoundId: string): Promise<void> => show(await ask<BenchRound>('POST', `/classes/${classId}/rounds`, { setRoundId }));
 
   const known = new Set(data?.strip.map((mark) => mark.taskId));
-  return { round: data ?? null, length: data?.tasks.length ?? 0, strip: [...(data?.strip ?? []), ...added.filter((mark) => !known.has(mark.taskId))], error, submit, newRound, beginSetRound };
+  return { round: data ?? null, length: data?.tasks.length ?? 0, strip: [...(data?.strip ?? []), ...added.filter((mark) => !known.has(mark.taskId))], error, made, notChecked, submit, newRound, beginSetRound };
 }

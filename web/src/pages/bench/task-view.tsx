@@ -7,6 +7,7 @@ import { rightFloat, type ToolState } from '../../instruments/tool-state.ts';
 import { ToolStage } from '../../instruments/tool-stage.tsx';
 import { apparentOnScale } from '../../instruments/upright/geometry.ts';
 import { Button } from '../../ui/button.tsx';
+import { Notice } from '../../ui/notice.tsx';
 import { useShortcuts } from '../../ui/shortcuts.ts';
 import { AnswerLine } from './answer-line.tsx';
 import type { BenchSource } from './bench-source.ts';
@@ -75,7 +76,7 @@ export function TaskView({ task, source, of, onNext }: TaskViewProps): ReactNode
   useEffect(() => {
     if (closed) next.current?.focus();
   }, [closed]);
-  const { note, nextHint, tool, changeTool } = reading;
+  const { note, nextHint, tool, changeTool, notChecked } = reading;
   const { picture } = task;
   const lay = useCallback(
     (markAt: number): void => {
@@ -94,8 +95,8 @@ export function TaskView({ task, source, of, onNext }: TaskViewProps): ReactNode
     setDescribed((on) => !on);
   }, [note]);
   const goOn = useCallback((): void => {
-    if (closed) onNext();
-  }, [closed, onNext]);
+    if (closed || notChecked) onNext();
+  }, [closed, notChecked, onNext]);
   useShortcuts(useMemo(() => ({ l: toggleLoupe, h: nextHint, n: goOn, d: describe }), [toggleLoupe, nextHint, goOn, describe]));
 
   const check = (): void => {
@@ -128,10 +129,21 @@ export function TaskView({ task, source, of, onNext }: TaskViewProps): ReactNode
             {reading.refused}
           </p>
         )}
+        {notChecked && !closed && (
+          <div className="mt-4" role="status">
+            <Notice tone="doubt" title="Not checked yet">
+              <p>The server cannot be reached. Your entry is kept in this browser and judged when it can be; nothing is lost. The next readings are here already.</p>
+            </Notice>
+          </div>
+        )}
         {last && <Verdict result={last} steps={steps} />}
         {!closed && <Hints hints={task.hints} shown={reading.hints} />}
         <div className="mt-6 flex flex-wrap gap-3">
-          {closed ? (
+          {reading.notChecked && !closed ? (
+            <Button ref={next} onClick={onNext}>
+              Go on to the next reading
+            </Button>
+          ) : closed ? (
             <Button ref={next} onClick={onNext}>
               {task.position + 1 === of ? 'Finish the round' : 'Next reading'}
             </Button>

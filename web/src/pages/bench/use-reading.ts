@@ -6,12 +6,7 @@ import { createSight, type Sight } from '../../instruments/sight.ts';
 import { readOff, untouched, type ToolState } from '../../instruments/tool-state.ts';
 import { newId } from '../../outbox/new-id.ts';
 import type { BenchSource } from './bench-source.ts';
-
-/** One entry made on a reading, as the answer line lists it. */
-export interface EntryMade {
-  readonly text: string;
-  readonly result: AttemptResult;
-}
+import type { EntryMade } from './use-made.ts';
 
 /** Work on one reading: what is seen, what has been written, what came of it, and everything done with the tool. */
 export interface Reading {
@@ -20,6 +15,8 @@ export interface Reading {
   readonly made: readonly EntryMade[];
   readonly last: AttemptResult | null;
   readonly sending: boolean;
+  /** An entry is kept here until the server can be reached. */
+  readonly notChecked: boolean;
   readonly refused: string | null;
   readonly hints: number;
   restEye(eyeHeight: number): void;
@@ -36,7 +33,7 @@ export interface Reading {
 export function useReading(task: BenchTask, source: BenchSource): Reading {
   const [sight] = useState(() => createSight(seenFirst(task.picture)));
   const [entry, setEntry] = useState('');
-  const [made, setMade] = useState<readonly EntryMade[]>([]);
+  const made = source.made.get(task.id) ?? [];
   const [sending, setSending] = useState(false);
   const [refused, setRefused] = useState<string | null>(null);
   const [hints, setHints] = useState(0);
@@ -66,13 +63,12 @@ export function useReading(task: BenchTask, source: BenchSource): Reading {
     setHints(hints + 1);
   };
   const send = async (kind: NewAttempt['kind'], text: string): Promise<void> => {
-    if (sending || last?.closed) return;
+    if (sending || source.notChecked.has(task.id) || last?.closed) return;
     setSending(true);
     setRefused(null);
     const timeTaken = Math.round(performance.now() - since.current);
     try {
       const result = await source.submit(task, { id: newId(), taskId: task.id, kind, entry: text, eyeHeight: sight.seen().height, actions: [...actions.current], hints, timeTaken });
-      setMade((before) => [...before, { text, result }]);
       if (result.verdict !== 'unreadable') setEntry('');
     } catch (error) {
       setRefused(error instanceof RefusedError ? error.message : 'The entry could not be sent. It is still in the line.');
@@ -80,5 +76,5 @@ export function useReading(task: BenchTask, source: BenchSource): Reading {
       setSending(false);
     }
   };
-  return { sight, entry, made, last, sending, refused, hints, restEye: (to) => note('eye', to), write: setEntry, note, nextHint, send, tool, changeTool };
+  return { sight, entry, made, last, sending, notChecked: source.notChecked.has(task.id), refused, hints, restEye: (to) => note('eye', to), write: setEntry, note, nextHint, send, tool, changeTool };
 }

@@ -3,6 +3,7 @@ import { asOperated, cautionsFor, closesTask, diagnose, drawTask, feedbackOn, hi
 import { useCallback, useEffect, useState } from 'react';
 import { newId } from '../../outbox/new-id.ts';
 import type { BenchSource } from './bench-source.ts';
+import { useMade } from './use-made.ts';
 
 const LENGTH = 10;
 /** The first picture a visitor sees. */
@@ -49,9 +50,13 @@ function marksOf(tried: readonly Tried[]): StripMark[] {
   );
 }
 
+/** Nothing has to wait for a server that is not asked. */
+const NONE: ReadonlySet<string> = new Set();
+
 /** A bench that needs no account: drawn, judged and forgotten in the browser. */
 export function useVisitorBench(): BenchSource {
   const [round, setRound] = useState(() => newVisitorRound([], FIRST));
+  const { made, add, clear } = useMade();
   const [tried, setTried] = useState<readonly Tried[]>([]);
   const [closed, setClosed] = useState<ReadonlySet<string>>(new Set());
   useEffect(() => {
@@ -74,17 +79,20 @@ export function useVisitorBench(): BenchSource {
       const here: Tried = { taskId: shown.id, tryNumber, diagnosis };
       setTried([...tried, here]);
       if (closes) setClosed(new Set([...closed, shown.id]));
-      return Promise.resolve({ ...feedbackOn(task, diagnosis, closes, done), attemptId: attempt.id, verdict, tryNumber, closed: closes, strip: closes ? marksOf([...before, here]) : [] });
+      const result: AttemptResult = { ...feedbackOn(task, diagnosis, closes, done), attemptId: attempt.id, verdict, tryNumber, closed: closes, strip: closes ? marksOf([...before, here]) : [] };
+      add(shown.id, { text: attempt.entry, result });
+      return Promise.resolve(result);
     },
-    [round, tried, closed],
+    [round, tried, closed, add],
   );
   const newRound = useCallback((instrumentIds: readonly string[]): Promise<void> => {
     setRound(newVisitorRound(instrumentIds));
     setTried([]);
     setClosed(new Set());
+    clear();
     return Promise.resolve();
-  }, []);
+  }, [clear]);
 
   const shown: BenchRound = { id: round.id, title: null, tasks: round.tasks.map((one) => one.shown), strip: [] };
-  return { round: shown, length: LENGTH, strip: marksOf(tried.filter((one) => closed.has(one.taskId))), error: null, submit, newRound };
+  return { round: shown, length: LENGTH, strip: marksOf(tried.filter((one) => closed.has(one.taskId))), error: null, made, notChecked: NONE, submit, newRound };
 }
