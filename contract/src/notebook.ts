@@ -28,6 +28,10 @@ export interface RunPage extends RunSummary {
   /** Names and initials by person id, for members and for anybody who wrote in the log. */
   readonly people: Readonly<Record<string, { readonly label: string; readonly initials: string }>>;
   readonly events: readonly RunEvent[];
+  /** The class’s present rules where a teacher could have this page go on by them; else null. */
+  readonly newerRules: string | null;
+  /** Changes of the rules since it was begun, oldest first: by whom, when, and to which. */
+  readonly rulesChanges: readonly { readonly by: string; readonly at: string; readonly name: string }[];
   readonly mayWrite: boolean;
   /** A teacher may hand it back to the group to go on with. */
   readonly mayGiveBack: boolean;

@@ -31,6 +31,7 @@ test('a teacher changes the house rules; the next readings follow them, and thos
   await expect(teacher.getByRole('alert')).toContainText('Student’s t needs the standard error');
   await expect(teacher.getByRole('button', { name: 'Work by these rules' })).toBeDisabled();
   await teacher.getByLabel('What is quoted is').selectOption('one standard uncertainty');
+  await teacher.getByLabel('The decimal mark is').selectOption('a comma');
   await teacher.getByRole('button', { name: 'Work by these rules' }).click();
   await expect(teacher.getByText('The class works by these rules from now on.')).toBeVisible();
 
@@ -41,8 +42,9 @@ test('a teacher changes the house rules; the next readings follow them, and thos
 
   const { tasks } = await startRound(page, ['cylinder-50']);
   await expect(page.getByRole('button', { name: /House rules/ })).toContainText('Half a division');
+  await expect(page.getByText('−0,5 division')).toBeVisible();
   await levelTheEye(page);
-  await answer(page, `${halves(tasks[0]!)} cm³`);
+  await answer(page, `${halves(tasks[0]!).replace('.', ',')} cm³`);
   await expect(page.getByText('Sound reading')).toBeVisible();
 
   await teacher.getByRole('button', { name: 'Estimate one digit' }).click();
@@ -50,7 +52,7 @@ test('a teacher changes the house rules; the next readings follow them, and thos
   await expect(teacher.getByLabel('Name of these rules')).toHaveValue('Estimate one digit');
   await expect(teacher.getByRole('button', { name: 'Work by these rules' })).toBeDisabled();
   await page.goto('/record');
-  await expect(page.getByRole('button', { name: new RegExp(`${halves(tasks[0]!).replace('.', '\\.')} cm³.*sound`) }).first()).toBeVisible();
+  await expect(page.getByRole('button', { name: new RegExp(`${halves(tasks[0]!).replace('.', ',')} cm³.*sound`) }).first()).toBeVisible();
   await room.close();
 });
 

@@ -52,6 +52,7 @@ const ROUTES: readonly [method: string, path: string, refused: Record<string, nu
   ['POST', `/runs/${randomUUID()}/events`, MEMBERS],
   ['POST', `/runs/${randomUUID()}/hand-in`, MEMBERS],
   ['POST', `/runs/${randomUUID()}/give-back`, TEACHERS],
+  ['POST', `/runs/${randomUUID()}/rules`, TEACHERS],
   ['GET', '/events', MEMBERS],
   ['GET', '', TEACHERS],
   ['PATCH', '', TEACHERS],

@@ -124,6 +124,42 @@ describe('a group’s page', () => {
   });
 });
 
+describe('the rules of an open page', () => {
+  const rules = `/rules`;
+
+  it('change by a recorded action of a teacher, and not by themselves', async () => {
+    const before = (await teacher.get(path())).body;
+    expect(before).toMatchObject({ newerRules: null, rulesChanges: [] });
+    expect((await teacher.post(`${path()}${rules}`)).body.message).toContain('already');
+    const { version } = (await teacher.get(`/classes/${classId}/rules`)).body;
+    await teacher.post(`/classes/${classId}/rules`, { name: 'Plain sums', rules: { combine: 'plain-sum' }, after: version });
+    expect((await ada.get(path())).body).toMatchObject({ rules: { combine: before.rules.combine }, newerRules: null });
+    expect((await teacher.get(path())).body.newerRules).toBe('Plain sums');
+    expect((await ada.post(`${path()}${rules}`)).status).toBe(403);
+    expect((await ada.post(`${path()}/events`, { events: [event('rules', '1')] })).body.field).toBe('slot');
+
+    const stream = await streamOf(ada, `/classes/${classId}/events`);
+    const changed = await teacher.post(`${path()}${rules}`);
+    expect(changed).toMatchObject({ status: 200, body: { rulesName: 'Plain sums', rules: { combine: 'plain-sum' }, newerRules: null } });
+    expect(await stream.until(/event: run/)).toContain(runId);
+    stream.close();
+    const after = (await ada.get(path())).body;
+    expect(after.rulesChanges).toEqual([{ by: expect.any(String), at: expect.any(String), name: 'Plain sums' }]);
+    expect(after.events).toEqual(before.events);
+  });
+
+  it('stay as they are once the page is handed in', async () => {
+    const { version } = (await teacher.get(`/classes/${classId}/rules`)).body;
+    await teacher.post(`/classes/${classId}/rules`, { name: 'Extremes', rules: { combine: 'extremes' }, after: version });
+    await ada.post(`${path()}/hand-in`);
+    expect((await teacher.get(path())).body.newerRules).toBeNull();
+    const refused = await teacher.post(`${path()}${rules}`);
+    expect(refused).toMatchObject({ status: 409, body: { message: expect.stringContaining('handed in') } });
+    expect((await ada.get(path())).body.rules.combine).toBe('plain-sum');
+    await teacher.post(`${path()}/give-back`);
+  });
+});
+
 describe('handing in', () => {
   it('is for the group, closes the page, and is undone by the teacher only', async () => {
     expect((await teacher.post(`${path()}/hand-in`)).status).toBe(403);

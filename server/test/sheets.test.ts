@@ -127,6 +127,17 @@ describe('what stands on a sheet', () => {
     expect(record.page.attempts[0]).toMatchObject({ timeTaken: null });
   });
 
+  it('is in the exports, with who typed it in, the round it belongs to, and what was set', async () => {
+    const { body } = await teacher.get(url(`/students/${studentId}/export`));
+    const typedIn = body.student.attempts.find((attempt: { enteredBy: string | null }) => attempt.enteredBy === teacherId);
+    expect(typedIn).toMatchObject({ timeTaken: null });
+    const round = body.student.rounds.find((one: { tasks: string[] }) => one.tasks.includes(typedIn.taskId));
+    expect(round.sheetCode).toMatch(/^[A-Z]{3}-\d{4}$/);
+    expect(body.setRounds.find((one: { id: string }) => one.id === round.setRoundId)).toMatchObject({ onPaper: true, aims: ['label-above'], students: null });
+    expect(body.student.belief.readings).toBeGreaterThan(0);
+    expect((await teacher.get(url('/export'))).body.setRounds.length).toBeGreaterThan(5);
+  });
+
   it('is found by its code however that is written, by whose it is, and by nobody else', async () => {
     const { code } = await sheetOf('Ada');
     const plain = code.toLowerCase().replace('-', ' ');

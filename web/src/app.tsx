@@ -3,10 +3,12 @@ import { Navigate, Route, Routes, useLocation } from 'react-router';
 import type { SignedIn } from '@green-beam/contract';
 import { useSession } from './api/session.ts';
 import { useClassStream } from './live/class-stream.ts';
+import { DecimalMark } from './numbers/decimal-mark.ts';
 import { outbox } from './outbox/outbox.ts';
 import { Bench } from './pages/bench/bench.tsx';
 import { useCurrentClass } from './pages/current-class.ts';
 import { Header } from './pages/header.tsx';
+import { useHouseRules } from './rules/house-rules.ts';
 import { Failed, Loading } from './ui/notice.tsx';
 
 const SignIn = lazy(() => import('./pages/sign-in/sign-in.tsx'));
@@ -76,13 +78,14 @@ function VisitorRoutes({ demo }: { readonly demo: boolean }): ReactNode {
 export function App(): ReactNode {
   const { state, signedIn, failed } = useSession();
   const classId = useCurrentClass(signedIn);
+  const { rules } = useHouseRules(classId);
   const personId = signedIn?.person.id ?? null;
   useEffect(() => outbox.open(personId), [personId]);
   useClassStream(classId);
   // The wall shows the tool and nothing else.
   const fullWindow = useLocation().pathname === '/demonstrate' && signedIn !== null && signedIn.role !== 'student';
   return (
-    <>
+    <DecimalMark value={rules?.rules.decimalMark ?? 'point'}>
       {!fullWindow && <Header known={state !== undefined} signedIn={signedIn} classId={classId} />}
       {!state && !failed && <div className="px-7"><Loading what="your place" /></div>}
       {failed && <div className="px-7"><Failed error={new Error('The server cannot be reached just now. What you wrote is kept in this browser; this page tries again by itself.')} /></div>}
@@ -91,6 +94,6 @@ export function App(): ReactNode {
           {signedIn ? <SignedInRoutes signedIn={signedIn} classId={classId} /> : <VisitorRoutes demo={state.demo} />}
         </Suspense>
       )}
-    </>
+    </DecimalMark>
   );
 }

@@ -1,9 +1,11 @@
 import { CORE_VERSION } from '@green-beam/core';
 import { labelOf } from '../auth/labels.ts';
-import { Attempt } from '../models/bench.ts';
+import { isFor } from '../bench/set-rounds.ts';
+import { Attempt, Round, SetRound, Task } from '../models/bench.ts';
 import { HouseRulesVersion, Student, type SchoolClass } from '../models/classes.ts';
 import { RunEventRow, RunMember, RunRow } from '../models/notebook.ts';
 import { Person } from '../models/people.ts';
+import { StudentBelief } from '../models/tutor.ts';
 import { rosterOf } from './roster.ts';
 
 /** The format is described in docs/export.md. */
@@ -11,8 +13,8 @@ const FORMAT = 'green-beam-export';
 
 async function attemptsOf(classId: string, personId: string): Promise<unknown[]> {
   const rows = await Attempt.findAll({ where: { classId, personId }, order: [['serverOrder', 'ASC']] });
-  return rows.map(({ id, taskId, instrumentId, entry, situation, actions, hints, timeTaken, tryNumber, verdict, diagnosis, rulesVersion, coreVersion, createdAt }) => ({
-    id, taskId, instrumentId, entry, situation, actions, hints, timeTaken, tryNumber, verdict, diagnosis, rulesVersion, coreVersion, at: createdAt,
+  return rows.map(({ id, taskId, instrumentId, entry, enteredBy, situation, actions, hints, timeTaken, tryNumber, verdict, diagnosis, rulesVersion, coreVersion, createdAt }) => ({
+    id, taskId, instrumentId, entry, enteredBy, situation, actions, hints, timeTaken, tryNumber, verdict, diagnosis, rulesVersion, coreVersion, at: createdAt,
   }));
 }
 
@@ -25,8 +27,29 @@ async function runsOf(classId: string, runIds: readonly string[]): Promise<unkno
   }));
 }
 
-async function studentPart(student: Student): Promise<Record<string, unknown>> {
-  return { id: student.personId, name: student.person ? labelOf(student.person, 'full') : null, archivedAt: student.archivedAt, attempts: await attemptsOf(student.classId, student.personId) };
+async function roundsOf(classId: string, personId: string): Promise<unknown[]> {
+  const rounds = await Round.findAll({ where: { classId, personId }, order: [['createdAt', 'ASC']] });
+  const tasks = await Task.findAll({ attributes: ['classId', 'id', 'roundId', 'position'], where: { classId, personId }, order: [['position', 'ASC']] });
+  return rounds.map(({ id, setRoundId, sheetCode, instrumentIds, createdAt }) => ({ id, setRoundId, sheetCode, instrumentIds, at: createdAt, tasks: tasks.filter((task) => task.roundId === id).map((task) => task.id) }));
+}
+
+async function beliefOf(classId: string, personId: string): Promise<unknown> {
+  const row = await StudentBelief.findOne({ where: { classId, personId } });
+  return row && { habits: row.belief, onceLikely: row.onceLikely, readings: row.readings };
+}
+
+async function studentPart({ classId, personId, person, archivedAt }: Student): Promise<Record<string, unknown>> {
+  return { id: personId, name: person ? labelOf(person, 'full') : null, archivedAt, rounds: await roundsOf(classId, personId), attempts: await attemptsOf(classId, personId), belief: await beliefOf(classId, personId) };
+}
+
+/** Rounds that were set; of one student’s, those that were for them. */
+async function setRoundsPart(classId: string, personId?: string): Promise<unknown[]> {
+  const rows = await SetRound.findAll({ where: { classId }, order: [['createdAt', 'ASC']] });
+  return rows
+    .filter((row) => personId === undefined || isFor(row, personId))
+    .map(({ id, title, instrumentIds, length, aims, tries, hints, onPaper, dueAt, studentIds, rulesVersion, withdrawnAt, createdAt }) => ({
+      id, title, instrumentIds, length, aims, tries, hints, onPaper, dueAt, students: personId === undefined ? studentIds : null, rulesVersion, withdrawnAt, at: createdAt,
+    }));
 }
 
 async function rulesPart(classId: string): Promise<unknown[]> {
@@ -45,6 +68,7 @@ export async function exportStudent(schoolClass: SchoolClass, personId: string):
     core: CORE_VERSION,
     class: { id: schoolClass.id, name: schoolClass.name },
     student: await studentPart(student),
+    setRounds: await setRoundsPart(schoolClass.id, personId),
     houseRules: await rulesPart(schoolClass.id),
     runs: await runsOf(schoolClass.id, memberships.map((membership) => membership.runId)),
   };
@@ -60,6 +84,7 @@ export async function exportClass(schoolClass: SchoolClass): Promise<Record<stri
     core: CORE_VERSION,
     class: { id: schoolClass.id, name: schoolClass.name },
     students: await Promise.all(students.map(studentPart)),
+    setRounds: await setRoundsPart(schoolClass.id),
     houseRules: await rulesPart(schoolClass.id),
     runs: await runsOf(schoolClass.id, runs.map((run) => run.id)),
   };

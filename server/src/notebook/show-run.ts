@@ -5,6 +5,7 @@ import { HouseRulesVersion } from '../models/classes.ts';
 import { RunEventRow, RunMember, type RunRow } from '../models/notebook.ts';
 import { Person } from '../models/people.ts';
 import { rulesOf } from '../rules.ts';
+import { RULES_SLOT } from './change-run-rules.ts';
 import type { RunAccess } from './run-access.ts';
 
 export function eventOf(row: RunEventRow): RunEvent {
@@ -33,14 +34,15 @@ export async function runSummaries(runs: readonly RunRow[]): Promise<RunSummary[
 }
 
 /** A whole run, with its log, as somebody may see it. */
-export async function runPage({ run, mayWrite, as }: Pick<RunAccess, 'run' | 'mayWrite' | 'as'>): Promise<RunPage> {
+export async function runPage({ run, mayWrite, as, schoolClass }: Pick<RunAccess, 'run' | 'mayWrite' | 'as' | 'schoolClass'>): Promise<RunPage> {
   const { classId, id: runId } = run;
-  const [rows, members, rules, version] = await Promise.all([
+  const [rows, members, rules, versions] = await Promise.all([
     RunEventRow.findAll({ where: { classId, runId }, order: [['serverOrder', 'ASC']] }),
     RunMember.findAll({ where: { classId, runId } }),
     rulesOf(classId, run.rulesVersion),
-    HouseRulesVersion.findOne({ where: { classId, version: run.rulesVersion } }),
+    HouseRulesVersion.findAll({ attributes: ['classId', 'version', 'name'], where: { classId } }),
   ]);
+  const nameOf = (version: number): string => versions.find((row) => row.version === version)?.name ?? '';
   const memberIds = members.map((member) => member.personId);
   const people = await Person.findAll({ where: { id: [...new Set([...memberIds, ...rows.map((row) => row.personId)])] } });
   const byId = new Map(people.map((person) => [person.id, { label: labelOf(person, 'short'), initials: labelOf(person, 'initials') }]));
@@ -48,9 +50,11 @@ export async function runPage({ run, mayWrite, as }: Pick<RunAccess, 'run' | 'ma
     ...summaryFrom(run, memberIds.map((id) => byId.get(id)?.label ?? '')),
     protocol: run.protocol,
     rules,
-    rulesName: version?.name ?? '',
+    rulesName: nameOf(run.rulesVersion),
+    newerRules: as === 'teacher' && run.handedInAt === null && run.rulesVersion !== schoolClass.rulesVersion ? nameOf(schoolClass.rulesVersion) : null,
+    rulesChanges: rows.filter(({ slot }) => slot === RULES_SLOT).map(({ personId, createdAt, text }) => ({ by: byId.get(personId)?.label ?? '', at: createdAt.toISOString(), name: nameOf(Number(text)) })),
     people: Object.fromEntries(byId),
-    events: rows.map(eventOf),
+    events: rows.filter(({ slot }) => slot !== RULES_SLOT).map(eventOf),
     mayWrite,
     mayGiveBack: as === 'teacher' && run.handedInAt !== null,
   };

@@ -8,6 +8,7 @@ import { rosterOf } from '../classes/roster.ts';
 import { Student } from '../models/classes.ts';
 import { RunMember, RunRow } from '../models/notebook.ts';
 import { appendEvents } from '../notebook/append-events.ts';
+import { changeRunRules } from '../notebook/change-run-rules.ts';
 import { checkMayWrite, runInReach } from '../notebook/run-access.ts';
 import { runPage, runSummaries } from '../notebook/show-run.ts';
 import { Refusal } from '../refusal.ts';
@@ -42,7 +43,7 @@ export function notebookRoutes(): Router {
     const row = { classId: schoolClass.id, id: randomUUID(), schoolId: schoolClass.schoolId };
     const run = await RunRow.create({ ...row, protocolId: lab.id, protocol: lab, specimen, rulesVersion: schoolClass.rulesVersion, startedBy: present.personId, startedAt: new Date(), handedInAt: null });
     await RunMember.bulkCreate(members.map((personId) => ({ classId: row.classId, runId: row.id, personId })));
-    response.status(201).json(await runPage({ run, mayWrite: true, as }));
+    response.status(201).json(await runPage({ run, mayWrite: true, as, schoolClass }));
   });
 
   routes.get('/classes/:classId/runs/:runId', async (request, response) => {
@@ -60,6 +61,12 @@ export function notebookRoutes(): Router {
     checkMayWrite(access);
     await access.run.update({ handedInAt: new Date() });
     response.json(await runPage({ ...access, mayWrite: false }));
+  });
+
+  routes.post('/classes/:classId/runs/:runId/rules', async (request, response) => {
+    checkNotArchived((await classTaught(request)).schoolClass);
+    await changeRunRules(await runInReach(request));
+    response.json(await runPage(await runInReach(request)));
   });
 
   routes.post('/classes/:classId/runs/:runId/give-back', async (request, response) => {

@@ -1,6 +1,7 @@
 import type { StripMark } from '@green-beam/contract';
 import { scaleLinear } from 'd3-scale';
 import type { ReactNode } from 'react';
+import { useNumerals } from '../numbers/decimal-mark.ts';
 import { useWidth } from './use-width.ts';
 
 const HEIGHT = 84;
@@ -26,6 +27,7 @@ function Tick({ x, mark }: { readonly x: number; readonly mark: StripMark }): Re
 
 /** This round's readings against the true value: scatter and bias to be seen rather than told. */
 export function RecordStrip({ marks, band }: RecordStripProps): ReactNode {
+  const numerals = useNumerals();
   const { ref, width } = useWidth<HTMLElement>(1240);
   const x = scaleLinear().domain([-REACH, REACH]).range([24, width - 24]).clamp(true);
   // A narrow strip has room for the outer labels only, and for fewer lines.
@@ -41,7 +43,7 @@ export function RecordStrip({ marks, band }: RecordStripProps): ReactNode {
         ))}
         {labelled.map((tick) => (
           <text key={tick} x={x(tick)} y={HEIGHT - 8} textAnchor="middle" fontSize="14" fill="#52635c" className="font-mono">
-            {`${tick > 0 ? '+' : '−'}${Math.abs(tick).toFixed(1)}${width < 760 ? '' : ' division'}`}
+            {numerals(`${tick > 0 ? '+' : '−'}${Math.abs(tick).toFixed(1)}${width < 760 ? '' : ' division'}`)}
           </text>
         ))}
         <text x={x(0)} y={HEIGHT - 8} textAnchor="middle" fontSize="14" fill="#52635c" className="font-mono">

@@ -1,6 +1,7 @@
 import { extent } from 'd3-array';
 import { scaleLinear } from 'd3-scale';
 import type { ReactNode } from 'react';
+import { useNumerals } from '../numbers/decimal-mark.ts';
 import { useWidth } from './use-width.ts';
 
 const HEIGHT = 104;
@@ -16,6 +17,7 @@ interface TrialsPlotProps {
 
 /** The trials as ticks, their mean with its uncertainty above them, and the accepted range behind. */
 export function TrialsPlot({ values, mean, uncertainty, accepted, unit }: TrialsPlotProps): ReactNode {
+  const numerals = useNumerals();
   const { ref, width } = useWidth<HTMLDivElement>(620);
   const ticks = Math.max(2, Math.floor(width / 100));
   const [least = 0, most = 1] = extent([...values, mean - uncertainty, mean + uncertainty, ...(accepted ? [accepted.least, accepted.most] : [])]) as [number, number];
@@ -24,13 +26,13 @@ export function TrialsPlot({ values, mean, uncertainty, accepted, unit }: Trials
   const band = accepted ? { from: x(accepted.least), to: Math.max(x(accepted.most), x(accepted.least) + 3) } : null;
   return (
     <div ref={ref} className="max-w-2xl overflow-hidden">
-      <svg width={width} height={HEIGHT} className="block" role="img" aria-label={`${values.length} trials, mean ${mean.toPrecision(3)} ${unit}${accepted ? `, accepted ${accepted.name} ${accepted.least} to ${accepted.most}` : ''}`}>
+      <svg width={width} height={HEIGHT} className="block" role="img" aria-label={numerals(`${values.length} trials, mean ${mean.toPrecision(3)} ${unit}${accepted ? `, accepted ${accepted.name} ${accepted.least} to ${accepted.most}` : ''}`)}>
         {band && accepted && (
           <>
             <rect x={band.from} width={band.to - band.from} y="14" height={BASE - 14} fill="#cfe5da" />
             <text x={band.to + 110 > width ? band.from - 6 : band.to + 6} y="20" textAnchor={band.to + 110 > width ? 'end' : 'start'} fontSize="14" fill="#0a7f50">
               {accepted.name.toLowerCase()}
-              {accepted.least === accepted.most ? `, ${accepted.least}` : `, ${accepted.least} to ${accepted.most}`}
+              {numerals(accepted.least === accepted.most ? `, ${accepted.least}` : `, ${accepted.least} to ${accepted.most}`)}
             </text>
           </>
         )}
@@ -44,7 +46,7 @@ export function TrialsPlot({ values, mean, uncertainty, accepted, unit }: Trials
           <g key={tick}>
             <line x1={x(tick)} x2={x(tick)} y1={BASE} y2={BASE + 7} stroke="#13251f" strokeWidth="1.2" />
             <text x={x(tick)} y={HEIGHT - 6} textAnchor="middle" fontSize="14" fill="#52635c" className="font-mono">
-              {x.tickFormat(ticks)(tick)}
+              {numerals(x.tickFormat(ticks)(tick))}
             </text>
           </g>
         ))}

@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react';
+import { useNumerals } from './decimal-mark.ts';
 import { spokenNumber } from './spoken.ts';
 
 interface MeasuredNumberProps {
@@ -20,7 +21,8 @@ function Doubtful({ digit }: { readonly digit: string }): ReactNode {
 }
 
 function Digits({ text, exact }: { readonly text: string; readonly exact: boolean }): ReactNode {
-  const [mantissa = '', exponent] = text.replace('-', '−').split('e');
+  const numerals = useNumerals();
+  const [mantissa = '', exponent] = numerals(text).replace('-', '−').split('e');
   return (
     <>
       {exact ? <span className="overline decoration-1">{mantissa}</span> : <>{mantissa.slice(0, -1)}<Doubtful digit={mantissa.slice(-1)} /></>}
@@ -37,16 +39,17 @@ export function UnitMark({ unit }: { readonly unit: string }): ReactNode {
 
 /** The one way in which a measured or computed number is shown anywhere in the application. */
 export function MeasuredNumber({ text, unit = '', guard = '', exact = false, uncertainty, struck = false, className = '' }: MeasuredNumberProps): ReactNode {
-  const spoken = spokenNumber(text, uncertainty === undefined ? unit : '', exact);
+  const numerals = useNumerals();
+  const spoken = spokenNumber(numerals(text), uncertainty === undefined ? unit : '', exact);
   return (
     <span className={`font-mono whitespace-nowrap ${struck ? 'text-slip line-through' : ''} ${className}`}>
       <span aria-hidden="true">
-        {struck ? text : <Digits text={text} exact={exact} />}
+        {struck ? numerals(text) : <Digits text={text} exact={exact} />}
         {guard !== '' && <span className="text-[0.85em] text-dim">{guard}</span>}
         {uncertainty !== undefined && <> ± <Digits text={uncertainty} exact={false} /></>}
         {unit !== '' && <>{'\u2009'}<UnitMark unit={unit} /></>}
       </span>
-      <span className="sr-only">{`${struck ? 'struck through: ' : ''}${spoken}${uncertainty === undefined ? '' : ` plus or minus ${spokenNumber(uncertainty, unit, false)}`}`}</span>
+      <span className="sr-only">{`${struck ? 'struck through: ' : ''}${spoken}${uncertainty === undefined ? '' : ` plus or minus ${spokenNumber(numerals(uncertainty), unit, false)}`}`}</span>
     </span>
   );
 }

@@ -5,6 +5,7 @@ import { useState, type ReactNode } from 'react';
 import { seenAtEnter } from '../instruments/seen-first.ts';
 import { createSight } from '../instruments/sight.ts';
 import { ToolStage } from '../instruments/tool-stage.tsx';
+import { useNumerals } from '../numbers/decimal-mark.ts';
 import { MeasuredNumber } from '../numbers/measured-number.tsx';
 import { Button } from '../ui/button.tsx';
 
@@ -23,6 +24,7 @@ function howItWasRead({ timeTaken, hints }: AttemptShown): string {
 }
 
 function Attempt({ attempt }: { readonly attempt: AttemptShown }): ReactNode {
+  const numerals = useNumerals();
   const [open, setOpen] = useState(false);
   const { picture } = attempt;
   const name = instrumentById(attempt.instrumentId).name;
@@ -43,7 +45,7 @@ function Attempt({ attempt }: { readonly attempt: AttemptShown }): ReactNode {
           <ToolStage picture={picture} name={name} sight={createSight(seenAtEnter(picture, attempt.eyeHeight))} closed wrongPath={attempt.slips.flatMap((slip) => slip.path)} />
           <p className="text-muted">
             {howItWasRead(attempt)}
-            {attempt.offBy === null ? '' : ` Off by ${attempt.offBy.toFixed(2).replace('-', '−')} division.`} {attempt.slips[0]?.why ?? ''} {attempt.remarks.map(({ text }) => text).join(' ')}
+            {attempt.offBy === null ? '' : numerals(` Off by ${attempt.offBy.toFixed(2).replace('-', '−')} division.`)} {numerals([attempt.slips[0]?.why ?? '', ...attempt.remarks.map(({ text }) => text)].join(' '))}
           </p>
         </div>
       )}

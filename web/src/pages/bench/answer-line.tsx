@@ -11,7 +11,7 @@ function withUnit(entry: string, unit: string): string {
 
 function EntryShown({ text, sound }: { readonly text: string; readonly sound: boolean }): ReactNode {
   const [, digits = text, unit = ''] = /^\s*([\d.,−-]+)\s*(.*)$/u.exec(text) ?? [];
-  const plain = /^[\d.]+$/.test(digits);
+  const plain = /^[−-]?\d[\d.,]*$/.test(digits);
   return plain ? <MeasuredNumber text={digits} unit={unit} struck={!sound} /> : <span className={sound ? '' : 'text-slip line-through'}>{text.slice(0, 24)}</span>;
 }
 

@@ -1,10 +1,12 @@
 import type { AttemptResult } from '@green-beam/contract';
 import type { RevealStep } from '@green-beam/core';
 import type { ReactNode } from 'react';
+import { useNumerals } from '../../numbers/decimal-mark.ts';
 import { MeasuredNumber } from '../../numbers/measured-number.tsx';
 import { Notice } from '../../ui/notice.tsx';
 
 function Findings({ result }: { readonly result: AttemptResult }): ReactNode {
+  const numerals = useNumerals();
   const [first, second] = result.slips;
   if (!first) {
     return (
@@ -18,14 +20,14 @@ function Findings({ result }: { readonly result: AttemptResult }): ReactNode {
     <>
       <Notice tone={record ? 'doubt' : 'slip'} title={second ? `${first.name}, and: ${second.name.toLowerCase()}` : first.name}>
         {record && <p className="font-semibold">The eye was right, the record is not yet.</p>}
-        <p>{first.why}</p>
-        {second && <p className="mt-1">{second.why}</p>}
+        <p>{numerals(first.why)}</p>
+        {second && <p className="mt-1">{numerals(second.why)}</p>}
       </Notice>
       <dl className="mt-4">
         {[first, ...(second ? [second] : [])].map((slip) => (
           <div key={slip.id} className="grid grid-cols-[7rem_1fr] gap-3 border-t border-hairline py-2.5">
             <dt className="text-muted">Look at</dt>
-            <dd>{slip.lookAt}</dd>
+            <dd>{numerals(slip.lookAt)}</dd>
           </div>
         ))}
         {result.alsoPossible.length > 0 && (
@@ -40,11 +42,12 @@ function Findings({ result }: { readonly result: AttemptResult }): ReactNode {
 }
 
 function Revealed({ steps }: { readonly steps: readonly RevealStep[] }): ReactNode {
+  const numerals = useNumerals();
   return (
     <ol className="mt-4" aria-label="How the reading is come by">
       {steps.map((step) => (
         <li key={step.kind} className="animate-[appear_0.3s_both] border-t border-hairline py-2">
-          {step.text}
+          {numerals(step.text)}
         </li>
       ))}
     </ol>
@@ -59,17 +62,18 @@ interface VerdictProps {
 
 /** What came of an entry: the slip with its reason and where to look, or the right reading, step by step. */
 export function Verdict({ result, steps }: VerdictProps): ReactNode {
+  const numerals = useNumerals();
   const { answer } = result;
   return (
     <div className="mt-5" role="status">
-      {result.verdict === 'unreadable' && <Notice tone="doubt" title="That cannot be read as a reading"><p>{result.message}</p></Notice>}
+      {result.verdict === 'unreadable' && <Notice tone="doubt" title="That cannot be read as a reading"><p>{numerals(result.message ?? '')}</p></Notice>}
       {result.verdict === 'sound' && <Notice tone="sound" title="Sound reading"><p>Within the accepted band, every digit written, with its unit.</p></Notice>}
       {(result.verdict === 'slip' || result.verdict === 'record' || result.verdict === 'unexplained') && <Findings result={result} />}
       {result.remarks.length > 0 && (
         <div className="mt-4">
           <Notice tone="doubt" title="How it was handled">
             {result.remarks.map(({ id, text }) => (
-              <p key={id}>{text}</p>
+              <p key={id}>{numerals(text)}</p>
             ))}
           </Notice>
         </div>

@@ -4,6 +4,7 @@ import type { ReactNode } from 'react';
 import { Link, useParams } from 'react-router';
 import { ask } from '../../api/request.ts';
 import { RecordSections } from '../record-sections.tsx';
+import { SetRoundsDone } from '../set-rounds-done.tsx';
 
 /** One student for the teacher. */
 export default function StudentPage({ classId }: { readonly classId: string | null }): ReactNode {
@@ -15,7 +16,7 @@ export default function StudentPage({ classId }: { readonly classId: string | nu
         <Link to="/class" className="text-muted underline underline-offset-4">Class</Link>
       </p>
       <h1 className="mt-1 text-2xl font-bold">{board?.find((row) => row.id === studentId)?.label ?? 'Student'}</h1>
-      <RecordSections queryKey={['student-record', classId, studentId]} path={classId && `/classes/${classId}/students/${studentId}/record`} title="Attempts" />
+      <RecordSections queryKey={['student-record', classId, studentId]} path={classId && `/classes/${classId}/students/${studentId}/record`} title="Attempts" setRounds={<SetRoundsDone classId={classId} studentId={studentId} />} />
     </main>
   );
 }

@@ -4,6 +4,7 @@ import { Link } from 'react-router';
 import { seenFirst } from '../../instruments/seen-first.ts';
 import { createSight } from '../../instruments/sight.ts';
 import { ToolStage } from '../../instruments/tool-stage.tsx';
+import { useNumerals } from '../../numbers/decimal-mark.ts';
 import { MeasuredNumber } from '../../numbers/measured-number.tsx';
 import { useHouseRules } from '../../rules/house-rules.ts';
 import { Failed, Loading } from '../../ui/notice.tsx';
@@ -54,6 +55,7 @@ function Choice({ pressed, onPress, children }: ChoiceProps): ReactNode {
 
 /** The reading aloud: division, certain digits, estimated digit, unit, one step after the other. */
 function Aloud({ task, shown }: { readonly task: ReadingTask; readonly shown: Shown }): ReactNode {
+  const numerals = useNumerals();
   const steps = revealOf(task).slice(0, shown.step);
   const slip = shown.slip === null ? null : slipShown(task, shown.slip);
   const soFar = steps.at(-1)?.soFar ?? '';
@@ -65,16 +67,16 @@ function Aloud({ task, shown }: { readonly task: ReadingTask; readonly shown: Sh
       <ol className="mt-4">
         {steps.map((step) => (
           <li key={step.kind} className="border-t border-hairline py-3 last:font-bold">
-            {step.text}
+            {numerals(step.text)}
           </li>
         ))}
       </ol>
       {slip && (
         <div className="mt-6 border-l-4 border-slip pl-5">
           <p className="font-bold text-slip">
-            {slip.name}: <span className="font-mono">{slip.written.replace('-', '−')}</span>
+            {slip.name}: <span className="font-mono">{numerals(slip.written.replace('-', '−'))}</span>
           </p>
-          <p className="mt-2">{slip.why}</p>
+          <p className="mt-2">{numerals(slip.why)}</p>
         </div>
       )}
     </section>

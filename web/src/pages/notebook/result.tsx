@@ -3,14 +3,16 @@ import { REPEATS } from '@green-beam/core';
 import type { ReactNode } from 'react';
 import { BudgetBars } from '../../charts/budget-bars.tsx';
 import { TrialsPlot } from '../../charts/trials-plot.tsx';
+import { useNumerals } from '../../numbers/decimal-mark.ts';
 import { MeasuredNumber } from '../../numbers/measured-number.tsx';
 import { Notice } from '../../ui/notice.tsx';
 
 const SCHOOLS = { quadrature: 'Quadrature', 'plain-sum': 'Plain sum', extremes: 'Extremes' } as const;
 
 function Statistics({ result }: { readonly result: RunResult }): ReactNode {
+  const numerals = useNumerals();
   const { summary, unit } = result;
-  const digits = (value: number | null): string => (value === null ? 'one value has no spread' : `${value.toPrecision(2)} ${unit}`);
+  const digits = (value: number | null): string => (value === null ? 'one value has no spread' : numerals(`${value.toPrecision(2)} ${unit}`));
   const rows: readonly [name: string, value: ReactNode][] = [
     ['Mean', <MeasuredNumber key="mean" text={result.meanText} unit={unit} />],
     ['Sample standard deviation', digits(summary.sampleStandardDeviation)],
@@ -47,6 +49,7 @@ function compared(result: RunResult, rules: HouseRules): string {
 
 /** What the trials say together: the result with its uncertainty, against the accepted value, and where the uncertainty comes from. */
 export function Result({ protocol, rules, evaluated }: { readonly protocol: Protocol; readonly rules: HouseRules; readonly evaluated: EvaluatedRun }): ReactNode {
+  const numerals = useNumerals();
   const { result, findings } = evaluated;
   if (!result) return <p className="mt-8 text-muted">The result appears with the first complete trial.</p>;
   const own = result.schools.find((one) => one.school === result.school);
@@ -58,7 +61,7 @@ export function Result({ protocol, rules, evaluated }: { readonly protocol: Prot
         <h2 className="font-bold">{values.length} {values.length === 1 ? 'trial' : 'trials'}{result.comparison ? ' against the accepted value' : ''}</h2>
         <TrialsPlot values={values} mean={result.summary.mean} uncertainty={(own?.uncertainty ?? 0) * (own?.coverageFactor ?? 1)} accepted={result.comparison?.accepted ?? null} unit={result.unit} />
         <p className="mt-3 text-4xl">{own?.quoted ? <MeasuredNumber text={own.quoted.value} uncertainty={own.quoted.uncertainty} unit={result.unit} /> : <MeasuredNumber text={result.meanText} unit={result.unit} />}</p>
-        <p className="mt-2 text-muted">{compared(result, rules)}</p>
+        <p className="mt-2 text-muted">{numerals(compared(result, rules))}</p>
         <Statistics result={result} />
       </section>
       <section>
@@ -68,7 +71,7 @@ export function Result({ protocol, rules, evaluated }: { readonly protocol: Prot
           {findings.map((finding) => (
             <li key={finding.kind + finding.message}>
               <Notice tone={finding.severity === 'wrong' ? 'slip' : 'doubt'}>
-                <p>{finding.message}</p>
+                <p>{numerals(finding.message)}</p>
               </Notice>
             </li>
           ))}

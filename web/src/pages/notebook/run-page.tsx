@@ -5,6 +5,7 @@ import { Failed, Loading } from '../../ui/notice.tsx';
 import { HandingIn } from './handing-in.tsx';
 import { Result } from './result.tsx';
 import { Questions, RunChoices } from './run-notes.tsx';
+import { RunRules } from './run-rules.tsx';
 import { TrialTable } from './trial-table.tsx';
 import { useRun, type RunOnPage } from './use-run.ts';
 import { WorkingSheet } from './working-sheet.tsx';
@@ -60,7 +61,7 @@ function Sheet({ classId, runId, signedIn }: { readonly classId: string; readonl
       <Aside page={page} run={run} signedIn={signedIn} classId={classId} writer={writer} onChoose={setWriter} />
       <main className="min-w-0 max-w-6xl flex-1 px-4 py-6 wide:px-9">
         <h1 className="text-2xl font-bold">{page.specimen}</h1>
-        <p className="text-muted">{page.title}. House rules: {page.rulesName}.</p>
+        <RunRules page={page} classId={classId} />
         <Instructions page={page} />
         <TrialTable page={page} evaluated={evaluated} onWrite={run.write} onWorking={(trial, quantity) => setWorking({ trial, quantity })} />
         <RunChoices page={page} evaluated={evaluated} onWrite={run.write} />

@@ -1,5 +1,6 @@
 import type { EvaluatedRun, Protocol } from '@green-beam/core';
 import { lazy, Suspense, type ReactNode } from 'react';
+import { useNumerals } from '../../numbers/decimal-mark.ts';
 import { MeasuredNumber } from '../../numbers/measured-number.tsx';
 import { Dialog } from '../../ui/dialog.tsx';
 
@@ -15,6 +16,7 @@ interface WorkingSheetProps {
 
 /** How a computed number came about: the formula, the numbers in it, the digits carried, and the rule that decided the digits. */
 export function WorkingSheet({ protocol, evaluated, trial, quantity, onClose }: WorkingSheetProps): ReactNode {
+  const numerals = useNumerals();
   const cell = evaluated.rows.find((row) => row.trial === trial)?.cells[quantity];
   const name = protocol.quantities.find((one) => one.id === quantity)?.name ?? quantity;
   if (cell?.kind !== 'computed') return null;
@@ -36,7 +38,7 @@ export function WorkingSheet({ protocol, evaluated, trial, quantity, onClose }: 
         </div>
         <div className="grid grid-cols-[8rem_1fr] gap-4 border-t border-hairline py-3">
           <dt className="text-muted">Why these digits</dt>
-          <dd>{working.why}</dd>
+          <dd>{numerals(working.why)}</dd>
         </div>
       </dl>
     </Dialog>

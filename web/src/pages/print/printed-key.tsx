@@ -1,9 +1,11 @@
 import type { PrintedRound } from '@green-beam/contract';
 import type { ReactNode } from 'react';
+import { useNumerals } from '../../numbers/decimal-mark.ts';
 import { MeasuredNumber } from '../../numbers/measured-number.tsx';
 
 /** The key to every sheet, apart from them: the right reading, and what is accepted. */
 export function PrintedKey({ round }: { readonly round: PrintedRound }): ReactNode {
+  const numerals = useNumerals();
   return (
     <article className="printed-page" aria-label="Key">
       <header className="border-b-2 border-ink pb-[2mm]">
@@ -21,7 +23,7 @@ export function PrintedKey({ round }: { readonly round: PrintedRound }): ReactNo
               <li key={i}>
                 <span className="mr-2 font-bold text-muted">{i + 1}</span>
                 <MeasuredNumber text={text} unit={unit} />
-                <span className="block font-mono text-muted">{accepts[0] === accepts[1] ? 'exactly' : `${accepts[0]}…${accepts[1]}`.replaceAll('-', '−')}</span>
+                <span className="block font-mono text-muted">{accepts[0] === accepts[1] ? 'exactly' : numerals(`${accepts[0]}…${accepts[1]}`.replaceAll('-', '−'))}</span>
               </li>
             ))}
           </ol>

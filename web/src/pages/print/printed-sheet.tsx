@@ -3,12 +3,14 @@ import { needsWholeWidth } from '@green-beam/core';
 import { format } from 'date-fns';
 import { memo, type ReactNode } from 'react';
 import { PaperPicture } from '../../instruments/paper/paper-picture.tsx';
+import { useNumerals } from '../../numbers/decimal-mark.ts';
 import { rulesInWords } from '../../rules/rules-in-words.ts';
 
 /** What a reader needs to know of the rules while reading from paper. */
 const ON_THE_SHEET = ['Estimating', 'Volumes'];
 
 function Reading({ reading, number }: { readonly reading: PrintedReading; readonly number: number }): ReactNode {
+  const numerals = useNumerals();
   const { picture, question, tool } = reading;
   const note = picture.kind === 'liquid-column' ? picture.note : null;
   return (
@@ -17,7 +19,7 @@ function Reading({ reading, number }: { readonly reading: PrintedReading; readon
         <span className="font-mono font-bold">{number}</span>
         <span>
           {question}
-          {note !== null && <span className="block text-small text-muted">{note}</span>}
+          {note !== null && <span className="block text-small text-muted">{numerals(note)}</span>}
         </span>
       </p>
       <div className="mt-[2mm] h-(--picture-height)">

@@ -3,6 +3,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
 import { Link, useParams } from 'react-router';
 import { ask } from '../../api/request.ts';
+import { useNumerals } from '../../numbers/decimal-mark.ts';
 import { MeasuredNumber } from '../../numbers/measured-number.tsx';
 import { newId } from '../../outbox/new-id.ts';
 import { Button } from '../../ui/button.tsx';
@@ -17,6 +18,7 @@ const VERDICTS = { sound: 'sound', record: 'right eye, wrong record', slip: 'sli
 
 /** What came of an answer that was taken. */
 function Outcome({ reading }: { readonly reading: SheetReading }): ReactNode {
+  const numerals = useNumerals();
   const { result, entry } = reading;
   if (!result) return null;
   const sound = result.verdict === 'sound';
@@ -25,7 +27,7 @@ function Outcome({ reading }: { readonly reading: SheetReading }): ReactNode {
       <span className={`font-mono ${sound ? '' : 'text-slip line-through'}`}>{entry?.slice(0, 24)}</span>
       <span className={sound ? 'text-beam' : 'text-slip'}>{result.slips.length > 0 ? result.slips.map(({ name }) => name).join(', and: ') : VERDICTS[result.verdict]}</span>
       {!sound && result.answer && <MeasuredNumber text={result.answer.text} unit={result.answer.unit} />}
-      {!sound && result.slips[0] && <p className="basis-full text-small text-muted">{result.slips[0].why}</p>}
+      {!sound && result.slips[0] && <p className="basis-full text-small text-muted">{numerals(result.slips[0].why)}</p>}
     </div>
   );
 }

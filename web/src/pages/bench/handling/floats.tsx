@@ -1,6 +1,7 @@
 import { instrumentById, instrumentIds } from '@green-beam/core';
 import type { ReactNode } from 'react';
 import { rightFloat } from '../../../instruments/tool-state.ts';
+import { useNumerals } from '../../../numbers/decimal-mark.ts';
 import { Button } from '../../../ui/button.tsx';
 import type { HandledBy } from './handled-by.ts';
 
@@ -8,6 +9,7 @@ const RACK = instrumentIds().filter((id) => instrumentById(id).skill === 'hydrom
 
 /** A rack of hydrometers: the one that floats with its scale at the surface has to be found. */
 export function Floats({ picture, tool, change, note }: HandledBy): ReactNode {
+  const numerals = useNumerals();
   const right = rightFloat(picture);
   const put = (float: number): void => {
     note('try', float);
@@ -19,7 +21,7 @@ export function Floats({ picture, tool, change, note }: HandledBy): ReactNode {
       <div className="mt-1 flex flex-wrap gap-2">
         {RACK.map(([from, to], float) => (
           <Button key={from} look="plain" className="px-3 font-mono" aria-pressed={tool.float === float} onClick={() => put(float)}>
-            {from.toFixed(2)}–{to.toFixed(2)}
+            {numerals(`${from.toFixed(2)}–${to.toFixed(2)}`)}
           </Button>
         ))}
       </div>

@@ -1,5 +1,6 @@
 import type { Picture } from '@green-beam/core';
 import type { ReactNode } from 'react';
+import { useNumerals } from '../../../numbers/decimal-mark.ts';
 import { Bulb } from './bulb.tsx';
 import { Floats } from './floats.tsx';
 import type { HandledBy } from './handled-by.ts';
@@ -27,13 +28,14 @@ function Controls({ picture, ...handled }: HandledBy<Picture>): ReactNode {
 
 /** What is known of a tool, what is to be done with it before it is read, and what to beware of. */
 export function Handling({ cautions, ...handled }: HandledBy<Picture> & { readonly cautions: readonly string[] }): ReactNode {
+  const numerals = useNumerals();
   const { picture, closed } = handled;
   const note = picture.kind === 'liquid-column' ? picture.note : null;
   const toDo = picture.kind !== 'display' && picture.handled !== null && !closed;
   if (note === null && !toDo && cautions.length === 0) return null;
   return (
     <div className="mt-3">
-      {note !== null && <p className="border-l-[3px] border-hairline pl-4">{note}</p>}
+      {note !== null && <p className="border-l-[3px] border-hairline pl-4">{numerals(note)}</p>}
       {toDo && (
         <div className="mt-3">
           <Controls {...handled} />
