@@ -5,6 +5,8 @@ const report = process.env['VITEST_JSON'];
 export default defineConfig({
   test: {
     ...(report ? { outputFile: { json: report } } : {}),
+    // The proofs by simulated readers take minutes of one processor; two files at a time halve that on the smallest machines.
+    maxWorkers: 2,
     projects: [
       { test: { name: 'core', include: ['core/**/*.test.ts', 'contract/**/*.test.ts', 'web/**/*.test.ts'], environment: 'node', testTimeout: 30_000 } },
       { test: { name: 'server', include: ['server/**/*.test.ts'], environment: 'node', pool: 'forks', fileParallelism: false, testTimeout: 30_000, hookTimeout: 60_000 } },

@@ -14,6 +14,7 @@ async function bench() {
     withSampleServer(url, (base) => {
       const env = { ...process.env, BASE_URL: base, DATABASE_URL: url, CHROMIUM: chromiumPath() };
       run(process.execPath, ['--import', 'tsx', 'scripts/benchmarks/attempts.ts'], { env });
+      run(process.execPath, ['--import', 'tsx', 'scripts/benchmarks/print.ts'], { env });
       run(process.execPath, ['--import', 'tsx', 'scripts/benchmarks/frames.ts'], { env });
     }),
   );

@@ -70,14 +70,21 @@ const VIEWS = {
     await page.waitForTimeout(2500);
   },
   'bench-hydrometer': async (page) => {
-    await round(page, ['hydrometer-1000']);
+    await round(page, ['hydrometer-1000'], ({ handled }) => handled === null);
     await page.goto('/');
     await level(page);
   },
   'bench-ruler': async (page) => {
-    await round(page, ['ruler-inch'], ({ thing, marks }) => thing.fromX > marks[0].x + 1);
+    await round(page, ['ruler-inch'], ({ handled }) => handled === 'lay');
     await page.goto('/');
-    await page.getByRole('slider').waitFor();
+    await page.getByRole('slider').first().waitFor();
+  },
+  'bench-pipette': async (page) => {
+    await round(page, ['volumetric-pipette-25'], ({ liquid }) => liquid === 'water');
+    await page.goto('/');
+    await page.getByRole('button', { name: 'Fill it above the ring' }).click();
+    await level(page);
+    for (let drop = 0; drop < 55; drop += 1) await page.getByRole('button', { name: 'One drop' }).click();
   },
   'my-record': async (page) => page.goto('/record'),
   notebook: async (page) => {
@@ -100,7 +107,11 @@ const VIEWS = {
   },
   rounds: async (page) => {
     await page.goto('/rounds');
-    await page.getByRole('button', { name: 'Show the students' }).first().click();
+    await page.getByRole('listitem').filter({ hasText: 'Cylinders, to begin with' }).getByRole('button', { name: 'Show the students' }).click();
+  },
+  'rounds-on-paper': async (page) => {
+    await page.getByRole('link', { name: 'Print the sheets' }).click();
+    await page.getByRole('article', { name: 'Key' }).waitFor();
   },
   'house-rules': async (page) => {
     await page.goto('/rules');

@@ -37,6 +37,9 @@ const entered = async (page: Page): Promise<void> => {
   await expect(page.getByText(/second try next/)).toBeVisible();
 };
 
+/** The sample class’s round on paper. */
+const PRINT = '/rounds/5a17a4b0-0000-4000-8000-00000000e003/print';
+
 /** Views that are reached by doing something, each with what is done and what then has to be there. */
 const REACHED: readonly [name: string, role: 'visitor' | 'student' | 'teacher', path: string, reach: (page: Page) => Promise<void>][] = [
   ['a verdict', 'visitor', '/', entered],
@@ -50,6 +53,8 @@ const REACHED: readonly [name: string, role: 'visitor' | 'student' | 'teacher', 
   ['leaving a trial out', 'student', '/notebook', async (page) => { await page.getByText('Tin ballast ingot').click(); await page.getByRole('button', { name: 'Leave out trial 1' }).click(); await expect(page.getByRole('dialog')).toBeVisible(); }],
   ['a round being set', 'teacher', '/rounds', async (page) => { await page.getByRole('button', { name: 'Set a round' }).click(); await page.getByRole('button', { name: 'Set this round' }).click(); await expect(page.getByText('Give the round a title.')).toBeVisible(); }],
   ['a student with an open attempt', 'teacher', '/class', async (page) => { await page.getByRole('link', { name: 'Ines V.' }).click(); await page.locator('button[aria-expanded]').first().click(); await expect(page.getByText('As it stood at Enter.')).toBeVisible(); }],
+  ['a key to be printed', 'teacher', PRINT, async (page) => { await page.getByLabel('key only').check(); await expect(page.getByRole('article', { name: 'Key' })).toBeVisible(); }],
+  ['a sheet being typed in', 'teacher', PRINT, async (page) => { const code = await page.getByRole('article', { name: /^Sheet of/ }).first().getByText(/^[A-Z]{3}-\d{4}$/).innerText(); await page.goto(`/sheets/${code}`); await expect(page.getByRole('button', { name: 'Take the answers' })).toBeVisible(); }],
   ['a laboratory as its teacher reads it', 'teacher', '/notebook', async (page) => { await page.getByText('Slate tile').click(); await expect(page.getByRole('button', { name: 'Give back' })).toBeVisible(); }],
 ];
 

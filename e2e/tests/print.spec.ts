@@ -93,5 +93,9 @@ test('a round on paper: sheets with a key as PDF, typed in by code, diagnosed li
   await teacher.getByRole('textbox').fill(own.readings[2]!.answer.text + ' mL');
   await teacher.getByRole('button', { name: 'Take one answer' }).click();
   await expect(teacher.getByText('2 of 3 right.')).toBeVisible();
+  await teacher.goto('/rounds');
+  await teacher.getByRole('listitem').filter({ hasText: 'Three cylinders on paper' }).getByRole('button', { name: 'Take back' }).click();
+  await teacher.getByRole('button', { name: 'Take it back' }).click();
+  await expect(teacher.getByText('taken back')).toBeVisible();
   await room.close();
 });

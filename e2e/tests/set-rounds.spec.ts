@@ -42,7 +42,7 @@ test('a teacher sets a round; a student sees it, does it, and the teacher sees i
   await expect(page.getByRole('heading', { name: 'Round finished' })).toBeVisible();
 
   await teacher.reload();
-  await expect(teacher.getByText(/1 of 24 finished/)).toBeVisible();
+  await expect(teacher.getByRole('listitem').filter({ hasText: 'Two cylinders' }).getByText(/1 of 24 finished/)).toBeVisible();
   await teacher.getByRole('listitem').filter({ hasText: 'Two cylinders' }).getByRole('button', { name: 'Show the students' }).click();
   await expect(teacher.getByRole('row', { name: /Ines V\./ })).toContainText('1 right at the first try');
   await teacher.getByRole('listitem').filter({ hasText: 'Two cylinders' }).getByRole('button', { name: 'Take back' }).click();

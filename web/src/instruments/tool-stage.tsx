@@ -1,8 +1,10 @@
 import type { Picture } from '@green-beam/core';
-import type { ReactNode } from 'react';
-import { RulerStage } from './ruler/ruler-stage.tsx';
+import { lazy, Suspense, type ReactNode } from 'react';
 import type { StageProps } from './stage-props.ts';
 import { UprightStage } from './upright/upright-stage.tsx';
+
+// A visitor’s first tool stands upright; what lies is fetched when it comes.
+const RulerStage = lazy(() => import('./ruler/ruler-stage.tsx'));
 
 interface ToolStageProps extends StageProps {
   readonly picture: Picture;
@@ -14,7 +16,11 @@ export function ToolStage({ picture, ...stage }: ToolStageProps): ReactNode {
     case 'liquid-column':
       return <UprightStage picture={picture} {...stage} />;
     case 'ruler':
-      return <RulerStage picture={picture} {...stage} />;
+      return (
+        <Suspense fallback={<div className="aspect-[7/5]" />}>
+          <RulerStage picture={picture} {...stage} />
+        </Suspense>
+      );
     case 'display':
       return <p className="py-16 text-center font-mono text-5xl">{`${picture.characters} ${picture.unitMark}`}</p>;
   }

@@ -1,5 +1,6 @@
 import type { PathPiece, RevealStep, RulerPicture } from '@green-beam/core';
 import { useCallback, useMemo, type ReactNode } from 'react';
+import { useNarrow } from '../../ui/use-narrow.ts';
 import { EyeSlider } from '../eye-slider.tsx';
 import { Sheet, SlidingSheet, Stage, type StageBox, type Window } from '../sheets.tsx';
 import { useMarkAt, type Seen, type Sight } from '../sight.ts';
@@ -10,11 +11,21 @@ import { apparentX, aside, closeView, EYE_RANGE, EYE_RUN, eyeAsideAt, eyeX, move
 import { LayingHandle } from './laying-handle.tsx';
 import { BAND, LENGTHS, RulerBand, Thing, WholeRuler, WholeThing, type OnView } from './ruler-drawing.tsx';
 
-const BOX: StageBox = { x: 0, width: 840, height: 600 };
-const WHOLE = { x: 30, y: 44, width: 780 };
-const CLOSE = { x: 40, y: 150, width: 760 };
+/** Where the whole ruler and the close view lie on a stage of some width. */
+interface Layout {
+  readonly box: StageBox;
+  readonly whole: { readonly x: number; readonly y: number; readonly width: number };
+  readonly close: { readonly x: number; readonly y: number; readonly width: number };
+}
+
+const WIDE: Layout = { box: { x: 0, width: 840, height: 600 }, whole: { x: 30, y: 44, width: 780 }, close: { x: 40, y: 150, width: 760 } };
+/** On a phone a narrower stage is drawn larger, so that numerals and spaces can be read. */
+const NARROW: Layout = { box: { x: 0, width: 460, height: 600 }, whole: { x: 12, y: 44, width: 436 }, close: { x: 24, y: 150, width: 412 } };
 const EYE_Y = BAND.edge + EYE_RUN;
-const FRAME: Window = { x: CLOSE.x - 20, y: CLOSE.y, width: CLOSE.width + 40, height: BAND.thing + 20 };
+
+function frameOf({ close }: Layout): Window {
+  return { x: close.x - 20, y: close.y, width: close.width + 40, height: BAND.thing + 20 };
+}
 
 function Beam({ picture, view, sight, wrong }: OnView & { readonly sight: Sight; readonly wrong: boolean }): ReactNode {
   const beam = useDrawn<SVGPathElement>(
@@ -93,42 +104,45 @@ interface RulerStageProps extends StageProps {
 }
 
 /** A thing at a ruler: the whole of both, and the end that is read seen close, with the eye over it. */
-export function RulerStage({ picture, name, sight, tool = untouched(picture), onRestEye, onLay, loupe = false, closed = false, wrongPath = [], rightPath = [] }: RulerStageProps): ReactNode {
+export default function RulerStage({ picture, name, sight, tool = untouched(picture), onRestEye, onLay, loupe = false, closed = false, wrongPath = [], rightPath = [] }: RulerStageProps): ReactNode {
   const { end, restsAt } = tool;
+  const layout = useNarrow() ? NARROW : WIDE;
+  const { box, whole: wholeAt, close } = layout;
+  const frame = useMemo(() => frameOf(layout), [layout]);
   const view = useMemo(() => {
-    const plain = closeView(picture, CLOSE.width, end, restsAt);
+    const plain = closeView(picture, close.width, end, restsAt);
     if (!loupe) return plain;
     const scale = plain.scale * 3;
-    return { ...plain, scale, fromX: plain.endX + restsAt - picture.thing.toX - CLOSE.width / 2 / scale };
-  }, [picture, loupe, end, restsAt]);
+    return { ...plain, scale, fromX: plain.endX + restsAt - picture.thing.toX - close.width / 2 / scale };
+  }, [picture, loupe, end, restsAt, close]);
   const shift = useCallback((seen: Seen) => (aside(picture, seen) + moved(picture, seen)) * view.scale, [picture, view]);
   const whole = useDrawn<SVGGElement>(
     sight,
-    useCallback((seen): Drawn => ({ transform: `translate(${((moved(picture, seen) * WHOLE.width) / picture.length).toFixed(2)} 0)` }), [picture]),
+    useCallback((seen): Drawn => ({ transform: `translate(${((moved(picture, seen) * wholeAt.width) / picture.length).toFixed(2)} 0)` }), [picture, wholeAt]),
   );
-  const atClose = `translate(${CLOSE.x} ${CLOSE.y})`;
+  const atClose = `translate(${close.x} ${close.y})`;
   return (
-    <Stage box={BOX} label={`${name} with a ${picture.thing.name} at it. Turn on the description in words to read it without seeing it.`}>
-      <Sheet box={BOX}>
-        <g transform={`translate(${WHOLE.x} ${WHOLE.y})`}>
+    <Stage box={box} label={`${name} with a ${picture.thing.name} at it. Turn on the description in words to read it without seeing it.`}>
+      <Sheet box={box}>
+        <g transform={`translate(${wholeAt.x} ${wholeAt.y})`}>
           <g ref={whole}>
-            <WholeThing picture={picture} width={WHOLE.width} />
+            <WholeThing picture={picture} width={wholeAt.width} />
           </g>
-          <WholeRuler picture={picture} view={view} width={WHOLE.width} />
+          <WholeRuler picture={picture} view={view} width={wholeAt.width} />
         </g>
-        <text x={WHOLE.x} y={WHOLE.y - 18} fontSize="15" fill="var(--color-muted)">{name}</text>
+        <text x={wholeAt.x} y={wholeAt.y - 18} fontSize="15" fill="var(--color-muted)">{name}</text>
       </Sheet>
-      <SlidingSheet box={BOX} window={FRAME} sight={sight} shift={shift} way="right">
+      <SlidingSheet box={box} window={frame} sight={sight} shift={shift} way="right">
         <g transform={atClose}>
           <Thing picture={picture} view={view} />
         </g>
       </SlidingSheet>
-      <Sheet box={BOX} window={FRAME}>
+      <Sheet box={box} window={frame}>
         <g transform={atClose}>
           <RulerBand picture={picture} view={view} />
         </g>
       </Sheet>
-      <Sheet box={BOX} touched>
+      <Sheet box={box} touched>
         <g transform={atClose}>
           <RightPath picture={picture} view={view} steps={rightPath} />
           {wrongPath.length > 0 && <WrongPath view={view} pieces={wrongPath} />}

@@ -1,95 +1,13 @@
-import type { BenchTask, SignedIn } from '@green-beam/contract';
-import { useState, type ReactNode } from 'react';
-import { Link } from 'react-router';
-import { RecordStrip } from '../../charts/record-strip.tsx';
-import { useHouseRules } from '../../rules/house-rules.ts';
-import { Button } from '../../ui/button.tsx';
-import { Failed, Loading } from '../../ui/notice.tsx';
-import { isFinished, type BenchSource } from './bench-source.ts';
-import { useClassBench } from './class-bench.ts';
-import { SetForYou } from './set-for-you.tsx';
-import { TaskView } from './task-view.tsx';
-import { ToolChoice } from './tool-choice.tsx';
+import type { SignedIn } from '@green-beam/contract';
+import { lazy, type ReactNode } from 'react';
+import { BenchRoundView } from './bench-round.tsx';
 import { useVisitorBench } from './visitor-bench.ts';
 
-function RoundDone({ source, visitor }: { readonly source: BenchSource; readonly visitor: boolean }): ReactNode {
-  const firstTries = source.strip.filter((mark) => mark.tryNumber === 1);
-  const right = firstTries.filter((mark) => mark.sound).length;
-  return (
-    <div className="mx-auto w-full max-w-xl flex-1 px-4 py-16">
-      <h1 className="text-2xl font-bold">Round finished</h1>
-      <p className="mt-2 text-lg">
-        {right} of {source.length} right at the first try. The strip below shows how they lie about the true value: ticks spread out are scatter, ticks all to one side are a habit.
-      </p>
-      <ToolChoice onChoose={(instrumentIds) => void source.newRound(instrumentIds)} />
-      {visitor && (
-        <p className="mt-8 text-muted">
-          Nothing of this is kept. <Link to="/sign-in" className="font-semibold text-ink underline underline-offset-4">Sign in with your class code</Link> to keep your readings.
-        </p>
-      )}
-    </div>
-  );
-}
-
-/** Readings of a round that are not finished: their entries wait for the server, or they have a try left. */
-function StillOpen({ source, open, onGoTo }: { readonly source: BenchSource; readonly open: readonly BenchTask[]; readonly onGoTo: (task: BenchTask) => void }): ReactNode {
-  return (
-    <div className="mx-auto w-full max-w-xl flex-1 px-4 py-16">
-      <h1 className="text-2xl font-bold">Not finished yet</h1>
-      <ul className="mt-4">
-        {open.map((task) => (
-          <li key={task.id} className="flex min-h-12 items-center gap-4 border-t border-hairline">
-            <span className="w-28">Reading {task.position + 1}</span>
-            {source.notChecked.has(task.id) ? (
-              <span className="text-doubt">not checked yet: the server cannot be reached</span>
-            ) : (
-              <Button look="quiet" onClick={() => onGoTo(task)}>
-                {(source.made.get(task.id)?.length ?? 0) > 0 || task.state === 'tried' ? 'Checked: one more try' : 'Read it'}
-              </Button>
-            )}
-          </li>
-        ))}
-      </ul>
-    </div>
-  );
-}
-
-function Round({ source, classId, visitor }: { readonly source: BenchSource; readonly classId: string | null; readonly visitor: boolean }): ReactNode {
-  const { rules } = useHouseRules(classId);
-  const tasks = source.round?.tasks ?? [];
-  const [at, setAt] = useState(() => Math.max(0, tasks.findIndex((task) => task.state !== 'closed')));
-  const task = tasks[at];
-  const open = at < source.length ? [] : tasks.filter((one) => !isFinished(source, one));
-  // Onward to the next reading that can be worked on; what waits for the server is come back to at the end.
-  const next = (): void => {
-    const further = tasks.findIndex((one, i) => i > at && !isFinished(source, one) && !source.notChecked.has(one.id));
-    setAt(further >= 0 ? further : tasks.length < source.length ? at + 1 : source.length);
-  };
-  return (
-    <div className="flex min-h-[calc(100vh-6.4rem)] flex-col">
-      {task ? <TaskView key={task.id} task={task} source={source} of={source.length} onNext={next} /> : at < source.length ? <div className="flex-1 px-7"><Loading what="the next reading" /></div> : open.length > 0 ? <StillOpen source={source} open={open} onGoTo={(one) => setAt(tasks.indexOf(one))} /> : <RoundDone source={source} visitor={visitor} />}
-      <RecordStrip marks={source.strip} band={(rules?.rules.acceptance ?? 2) / 10} />
-    </div>
-  );
-}
-
-function Source({ source, classId, visitor }: { readonly source: BenchSource; readonly classId: string | null; readonly visitor: boolean }): ReactNode {
-  if (source.round) return <Round key={source.round.id} source={source} classId={classId} visitor={visitor} />;
-  return <div className="mx-auto max-w-7xl px-7">{source.error ? <Failed error={source.error} /> : <Loading what="a round of readings" />}</div>;
-}
-
-function ClassBench({ classId, personId }: { readonly classId: string; readonly personId: string }): ReactNode {
-  const source = useClassBench(classId, personId);
-  return (
-    <>
-      <SetForYou classId={classId} present={source.round?.title ?? null} onBegin={source.round === null ? null : source.beginSetRound} />
-      <Source source={source} classId={classId} visitor={false} />
-    </>
-  );
-}
+// Whoever looks in without signing in needs nothing of a class.
+const ClassBench = lazy(() => import('./class-bench-view.tsx'));
 
 function VisitorBench(): ReactNode {
-  return <Source source={useVisitorBench()} classId={null} visitor />;
+  return <BenchRoundView source={useVisitorBench()} classId={null} visitor />;
 }
 
 /** The bench: for visitors at once, for a class with everything kept. */

@@ -1,30 +1,10 @@
 import type { Picture } from '@green-beam/core';
-import type { ReactNode } from 'react';
+import { lazy, Suspense, type ReactNode } from 'react';
 import { useNumerals } from '../../../numbers/decimal-mark.ts';
-import { Bulb } from './bulb.tsx';
-import { Floats } from './floats.tsx';
 import type { HandledBy } from './handled-by.ts';
-import { Laying } from './laying.tsx';
-import { Pipette } from './pipette.tsx';
-import { Tap } from './tap.tsx';
 
-function Controls({ picture, ...handled }: HandledBy<Picture>): ReactNode {
-  if (picture.kind === 'ruler') return <Laying picture={picture} {...handled} />;
-  if (picture.kind === 'display') return null;
-  const props = { picture, ...handled };
-  switch (picture.handled) {
-    case 'tap':
-      return <Tap {...props} />;
-    case 'bulb':
-      return <Bulb {...props} />;
-    case 'pipette':
-      return <Pipette {...props} />;
-    case 'try':
-      return <Floats {...props} />;
-    default:
-      return null;
-  }
-}
+// Many pictures are only read; what is needed to handle a tool is fetched with the first that is handled.
+const Controls = lazy(() => import('./controls.tsx'));
 
 /** What is known of a tool, what is to be done with it before it is read, and what to beware of. */
 export function Handling({ cautions, ...handled }: HandledBy<Picture> & { readonly cautions: readonly string[] }): ReactNode {
@@ -38,7 +18,9 @@ export function Handling({ cautions, ...handled }: HandledBy<Picture> & { readon
       {note !== null && <p className="border-l-[3px] border-hairline pl-4">{numerals(note)}</p>}
       {toDo && (
         <div className="mt-3">
-          <Controls {...handled} />
+          <Suspense fallback={<p className="min-h-11" />}>
+            <Controls {...handled} />
+          </Suspense>
         </div>
       )}
       {cautions.length > 0 && !closed && (

@@ -3,7 +3,7 @@ import { asOperated, diagnose, drawTask, seededRandom } from '../../src/index.ts
 import { proveReaders } from './prove-readers.ts';
 import { apparent, columnOf, edge, labelsAround, lowestPoint, numberAt, written, type UprightReader } from './upright-reader.ts';
 
-proveReaders(['cylinder-10', 'cylinder-25', 'cylinder-50', 'cylinder-100', 'cylinder-250', 'cylinder-500', 'burette-25', 'burette-50', 'graduated-pipette-10']);
+proveReaders(['cylinder-10', 'cylinder-25', 'cylinder-50', 'cylinder-100', 'cylinder-250', 'cylinder-500']);
 
 /** Counting down from the next label. */
 function fromNextLabel(reader: UprightReader): number {

@@ -1,0 +1,15 @@
+import type { ReactNode } from 'react';
+import { BenchRoundView } from './bench-round.tsx';
+import { useClassBench } from './class-bench.ts';
+import { SetForYou } from './set-for-you.tsx';
+
+/** The bench of a class: what is set above it, and everything kept. */
+export default function ClassBench({ classId, personId }: { readonly classId: string; readonly personId: string }): ReactNode {
+  const source = useClassBench(classId, personId);
+  return (
+    <>
+      <SetForYou classId={classId} present={source.round?.title ?? null} onBegin={source.round === null ? null : source.beginSetRound} />
+      <BenchRoundView source={source} classId={classId} visitor={false} />
+    </>
+  );
+}
