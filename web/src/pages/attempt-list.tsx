@@ -1,9 +1,10 @@
 import type { AttemptPage, AttemptShown } from '@green-beam/contract';
-import { instrumentById } from '@green-beam/core';
+import { instrumentById, type Remark } from '@green-beam/core';
 import { format } from 'date-fns';
 import { useState, type ReactNode } from 'react';
 import { seenAtEnter } from '../instruments/seen-first.ts';
 import { createSight } from '../instruments/sight.ts';
+import { readOff, untouched, type ToolState } from '../instruments/tool-state.ts';
 import { ToolStage } from '../instruments/tool-stage.tsx';
 import { useNumerals } from '../numbers/decimal-mark.ts';
 import { MeasuredNumber } from '../numbers/measured-number.tsx';
@@ -21,6 +22,12 @@ const VERDICTS: Record<AttemptShown['verdict'], string> = {
 function howItWasRead({ timeTaken, hints }: AttemptShown): string {
   if (timeTaken === null) return 'Read from paper.';
   return `As it stood at Enter. ${Math.round(timeTaken / 1000)} s, ${hints === 0 ? 'no hints' : hints === 1 ? 'one hint' : `${hints} hints`}.`;
+}
+
+/** The tool as it was read: what was not noticed is still in it. */
+function asItWas({ picture, remarks }: AttemptShown): ToolState {
+  const missed = (id: Remark['id']): boolean => remarks.some((remark) => remark.id === id);
+  return { ...readOff(picture, untouched(picture)), left: missed('funnel-left') ? 'funnel' : missed('bubble-left') ? 'bubble' : null };
 }
 
 function Attempt({ attempt }: { readonly attempt: AttemptShown }): ReactNode {
@@ -42,7 +49,7 @@ function Attempt({ attempt }: { readonly attempt: AttemptShown }): ReactNode {
       </button>
       {open && (
         <div className="max-w-3xl pb-6">
-          <ToolStage picture={picture} name={name} sight={createSight(seenAtEnter(picture, attempt.eyeHeight))} closed wrongPath={attempt.slips.flatMap((slip) => slip.path)} />
+          <ToolStage picture={picture} name={name} sight={createSight(seenAtEnter(picture, attempt.eyeHeight))} tool={asItWas(attempt)} closed wrongPath={attempt.slips.flatMap((slip) => slip.path)} />
           <p className="text-muted">
             {howItWasRead(attempt)}
             {attempt.offBy === null ? '' : numerals(` Off by ${attempt.offBy.toFixed(2).replace('-', '−')} division.`)} {numerals([attempt.slips[0]?.why ?? '', ...attempt.remarks.map(({ text }) => text)].join(' '))}

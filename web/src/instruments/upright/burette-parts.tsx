@@ -14,6 +14,24 @@ export function Funnel({ picture, scale }: { readonly picture: LiquidColumnPictu
   );
 }
 
+/** The top of a burette, magnified, where the whole tool is not shown: whether something stands in it. */
+export function TopLens({ x, y, liquid, funnel }: { readonly x: number; readonly y: number; readonly liquid: string; readonly funnel: boolean }): ReactNode {
+  const id = useId();
+  return (
+    <g transform={`translate(${x} ${y})`} data-left={funnel ? 'funnel' : undefined}>
+      <clipPath id={id}>
+        <circle r={RADIUS} />
+      </clipPath>
+      <circle r={RADIUS} fill="var(--color-surface)" />
+      <g clipPath={`url(#${id})`} stroke="#6d8078" strokeWidth="1.4" strokeLinejoin="round">
+        <path d="M-11 0V50H11V0" fill="#f1f4f0" />
+        {funnel && <path d="M-30 -26L-5 -2V28H5V-2L30 -26Z" fill={tintOf(liquid)} fillOpacity="0.35" />}
+      </g>
+      <circle r={RADIUS} fill="none" stroke="var(--color-muted)" strokeWidth="1.6" />
+    </g>
+  );
+}
+
 interface TipLensProps {
   readonly x: number;
   readonly y: number;

@@ -7,7 +7,7 @@ import { Sheet, SlidingSheet, Stage, type StageBox, type Window } from '../sheet
 import { rightFloat, untouched, type ToolState } from '../tool-state.ts';
 import { Bath } from './bath.tsx';
 import { Moving, Still } from './body.tsx';
-import { Funnel, TipLens } from './burette-parts.tsx';
+import { Funnel, TipLens, TopLens } from './burette-parts.tsx';
 import { EyeRail } from './eye-rail.tsx';
 import { Jar } from './jar.tsx';
 import { Loupe } from './loupe.tsx';
@@ -86,6 +86,12 @@ export function UprightStage({ picture, name, sight, tool = untouched(picture), 
     <Stage box={box} label={`${name}. Turn on the description in words to read it without seeing it.`}>
       <Sheet box={box}>
         {box === WIDE && <WholeView picture={picture} name={name} view={view} markAt={markAt} tool={tool} width={width} />}
+        {box === NARROW && picture.handled === 'tap' && picture.vessel === 'burette' && (
+          <>
+            <TopLens x={NARROW.x + NARROW.width - 60} y={66} liquid={picture.liquid} funnel={tool.left === 'funnel'} />
+            <TipLens x={NARROW.x + NARROW.width - 60} y={NARROW.height - 62} liquid={picture.liquid} bubble={tool.left === 'bubble'} dripping={tool.dripping} />
+          </>
+        )}
         <g transform={atClose}>
           <Still picture={picture} view={view} />
         </g>

@@ -2,6 +2,7 @@ import type { SetRoundShown } from '@green-beam/contract';
 import { format, isPast } from 'date-fns';
 import { useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
+import { useNarrow } from '../../ui/use-narrow.ts';
 import { useSetRounds } from '../rounds/set-rounds.ts';
 
 function isOpen({ progress }: SetRoundShown): boolean {
@@ -26,7 +27,7 @@ function OnPaper({ round }: { readonly round: SetRoundShown }): ReactNode {
 }
 
 /** More than these would push the tool down the page. */
-const MOST = 2;
+const MOST = { wide: 2, narrow: 1 } as const;
 
 interface SetForYouProps {
   readonly classId: string;
@@ -40,12 +41,13 @@ interface SetForYouProps {
 export function SetForYou({ classId, present, onBegin }: SetForYouProps): ReactNode {
   const { rounds = [] } = useSetRounds(classId);
   const [refused, setRefused] = useState<string | null>(null);
+  const most = useNarrow() ? MOST.narrow : MOST.wide;
   const open = rounds.filter((round) => isOpen(round) && round.title !== present);
   if (open.length === 0 && present === null && refused === null) return null;
   return (
     <div className="flex min-h-11 flex-wrap items-center gap-x-8 border-b border-hairline bg-wash px-4 text-small wide:px-7">
       {present !== null && <p className="font-semibold">Set for you: {present}</p>}
-      {open.slice(0, MOST).map((round) => (
+      {open.slice(0, most).map((round) => (
         <p key={round.id} className="flex flex-wrap items-center gap-x-3">
           <span>
             {present === null ? 'Set for you: ' : ''}
@@ -60,7 +62,7 @@ export function SetForYou({ classId, present, onBegin }: SetForYouProps): ReactN
           )}
         </p>
       ))}
-      {open.length > MOST && <span>and {open.length - MOST} more</span>}
+      {open.length > most && <span>and {open.length - most} more</span>}
       {refused !== null && (
         <p role="alert" className="py-2 text-slip">
           {refused}

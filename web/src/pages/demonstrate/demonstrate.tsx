@@ -1,7 +1,7 @@
 import { asOperated, instrumentById, pictureOf, questionFor, revealOf, SituationError, slipById, type HouseRules, type ReadingTask } from '@green-beam/core';
 import { useEffect, useMemo, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
-import { seenFirst } from '../../instruments/seen-first.ts';
+import { restingAt } from '../../instruments/seen-first.ts';
 import { createSight } from '../../instruments/sight.ts';
 import { ToolStage } from '../../instruments/tool-stage.tsx';
 import { useNumerals } from '../../numbers/decimal-mark.ts';
@@ -31,6 +31,7 @@ function newSeed(): number {
 }
 
 function attempted(shown: Shown, rules: HouseRules): ReadingTask | string {
+  if (Number.isNaN(shown.value)) return 'That is not a number.';
   try {
     return demonstrationOf(shown.toolId, shown.seed, shown.value, rules);
   } catch (error) {
@@ -89,7 +90,7 @@ function Wall({ rules }: { readonly rules: HouseRules }): ReactNode {
   const task = useMemo(() => attempted(shown, rules), [shown, rules]);
   const last = useMemo(() => (typeof task === 'string' ? 0 : revealOf(task).length), [task]);
   const picture = useMemo(() => (typeof task === 'string' ? null : pictureOf(task)), [task]);
-  const sight = useMemo(() => createSight(picture ? { ...seenFirst(picture), height: EYES[shown.eye] } : { height: 0, markAt: 0 }), [picture, shown.eye]);
+  const sight = useMemo(() => createSight({ height: EYES[shown.eye], markAt: picture ? restingAt(picture) : 0 }), [picture, shown.eye]);
   const change = (part: Partial<Shown>): void => setShown((before) => ({ ...before, ...part }));
   const again = (part: Partial<Shown> = {}): void => change({ seed: newSeed(), step: 0, slip: null, eye: 'level', ...part });
   const stepBy = (by: number): void => setShown((before) => ({ ...before, step: Math.min(last, Math.max(0, before.step + by)) }));
@@ -142,10 +143,10 @@ function Wall({ rules }: { readonly rules: HouseRules }): ReactNode {
           onSubmit={(event) => {
             event.preventDefault();
             const value = Number(typed.trim().replace(',', '.').replace('−', '-'));
-            again({ value: typed.trim() === '' || Number.isNaN(value) ? null : value });
+            again({ value: typed.trim() === '' ? null : value });
           }}
         >
-          <input aria-label={`Value in ${instrumentById(shown.toolId).unit}`} placeholder={`value, ${instrumentById(shown.toolId).unit}`} value={typed} onChange={(event) => setTyped(event.target.value)} className="min-h-11 w-32 bg-surface px-3 font-mono" />
+          {instrumentById(shown.toolId).reads === 'scale' && <input aria-label={`Value in ${instrumentById(shown.toolId).unit}`} placeholder={`value, ${instrumentById(shown.toolId).unit}`} value={typed} onChange={(event) => setTyped(event.target.value)} className="min-h-11 w-32 bg-surface px-3 font-mono" />}
           <Choice pressed={false} onPress={() => again({ value: null })}>
             Draw one
           </Choice>

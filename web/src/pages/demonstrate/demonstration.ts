@@ -1,9 +1,9 @@
 import { benchInstrumentIds, drawTask, explainSlips, instrumentById, predictedEntries, readingTask, slipById, slipsOn, type HouseRules, type PathPiece, type ReadingTask, type Situation } from '@green-beam/core';
 
-/** Tools that are read off a scale, and so can be read aloud. */
-export const DEMONSTRATED = benchInstrumentIds().map(instrumentById).filter((tool) => tool.reads === 'scale');
+/** Tools that can be read aloud: every one of the bench. */
+export const DEMONSTRATED = benchInstrumentIds().map(instrumentById);
 
-/** One reading off a scale, at a level eye: a drawn one, or one at a value that was set. */
+/** One reading, at a level eye: a drawn one, or one at a value that was set. */
 export function demonstrationOf(toolId: string, seed: number, value: number | null, rules: HouseRules): ReadingTask {
   const { situation } = drawTask(toolId, { seed, rules });
   const single: Situation = { ...situation, eyeHeight: 0, from: undefined, settled: undefined, shown: undefined, zeroError: undefined, loose: undefined, untried: undefined, left: undefined };
