@@ -183,3 +183,42 @@ describe('what is believed of a student', () => {
     expect(Object.values(row.belief).reduce((sum, weight) => sum + weight, 0)).toBeCloseTo(1, 9);
   });
 });
+
+describe('how a tool was handled', () => {
+  /** A reading whose situation is as wanted. */
+  async function placed(instrumentId: string, situation: Task['situation']): Promise<Task> {
+    const { body } = await student.post(url('/rounds'), { instrumentIds: [instrumentId] });
+    const task = (await Task.findOne({ where: { classId, id: body.tasks[0].id } }))!;
+    return task.update({ situation });
+  }
+
+  it('is said beside the verdict, kept with the attempt, and shown to the teacher', async () => {
+    const task = await placed('burette-50', { value: 24.38, from: 1.12, left: 'funnel', eyeHeight: 40, surface: 'wetting' });
+    const { body } = await student.post(url('/attempts'), attempt(task.id, '23.26 mL', { actions: [{ kind: 'drain', at: 900 }] }));
+    expect(body).toMatchObject({ verdict: 'sound', closed: true, remarks: [{ id: 'funnel-left' }] });
+    const record = await teacher.get(url(`/students/${studentId}/record`));
+    expect(record.body.page.attempts[0].remarks).toEqual([{ id: 'funnel-left', text: expect.stringContaining('funnel') }]);
+  });
+
+  it('decides what is judged: a thing laid at the wood’s end, a bulb taken out', async () => {
+    const ruler = await placed('ruler-millimetre', { value: 84.6, from: 23.4, loose: true, endOffset: 5, eyeHeight: 0 });
+    const laid = await student.post(url('/attempts'), attempt(ruler.id, '79.6 mm', { actions: [{ kind: 'lay', at: 900, to: 0 }] }));
+    expect(laid.body.slips[0].id).toBe('end-not-zero');
+    const stored = (await Attempt.findOne({ where: { classId, id: laid.body.attemptId } }))!;
+    expect(stored.situation).toMatchObject({ from: -5 });
+    const thermometer = await placed('thermometer-degree', { value: 80, settled: false, shown: 20, eyeHeight: 0 });
+    const read = await student.post(url('/attempts'), attempt(thermometer.id, '80.0 °C', { actions: [{ kind: 'lower', at: 100 }], timeTaken: 60_000 }));
+    expect(read.body.verdict).toBe('sound');
+  });
+
+  it.each([
+    ['from', 'ruler-millimetre', { value: 84.6, from: 23.4, loose: true, eyeHeight: 0 }, [{ kind: 'lay', at: 900, to: 99_999 }]],
+    ['actions[0].kind', 'ruler-millimetre', { value: 84.6, eyeHeight: 0 }, [{ kind: 'juggle', at: 900 }]],
+    ['actions[0].at', 'ruler-millimetre', { value: 84.6, eyeHeight: 0 }, [{ kind: 'lay', at: -1, to: 5 }]],
+  ] as const)('that cannot be is refused, naming %s', async (field, instrumentId, situation, actions) => {
+    const task = await placed(instrumentId, situation);
+    const { status, body } = await student.post(url('/attempts'), attempt(task.id, '84.6 mm', { actions }));
+    expect([status, body.field]).toEqual([400, field]);
+    expect(await Attempt.count({ where: { classId, taskId: task.id } })).toBe(0);
+  });
+});
