@@ -27,6 +27,8 @@ export interface BenchRound {
   readonly id: string;
   /** Title of the set round it belongs to; null for one’s own practice. */
   readonly title: string | null;
+  /** What it is judged by: the class’s rules when it was drawn, or a school of thought of its own. */
+  readonly rules: RulesShown;
   readonly tasks: readonly BenchTask[];
   /** Readings already taken, in divisions from the true value; only of closed tasks. */
   readonly strip: readonly StripMark[];

@@ -96,6 +96,6 @@ test('a round on paper: sheets with a key as PDF, typed in by code, diagnosed li
   await teacher.goto('/rounds');
   await teacher.getByRole('listitem').filter({ hasText: 'Three cylinders on paper' }).getByRole('button', { name: 'Take back' }).click();
   await teacher.getByRole('button', { name: 'Take it back' }).click();
-  await expect(teacher.getByText('taken back')).toBeVisible();
+  await expect(teacher.getByRole('listitem').filter({ hasText: 'Three cylinders on paper' }).getByText('taken back')).toBeVisible();
   await room.close();
 });

@@ -47,9 +47,41 @@ test('a teacher sets a round; a student sees it, does it, and the teacher sees i
   await expect(teacher.getByRole('row', { name: /Ines V\./ })).toContainText('1 right at the first try');
   await teacher.getByRole('listitem').filter({ hasText: 'Two cylinders' }).getByRole('button', { name: 'Take back' }).click();
   await teacher.getByRole('button', { name: 'Take it back' }).click();
-  await expect(teacher.getByText('taken back')).toBeVisible();
+  await expect(teacher.getByRole('listitem').filter({ hasText: 'Two cylinders' }).getByText('taken back')).toBeVisible();
   await page.reload();
   await expect(page.getByText(/Burettes, both readings, 0 of 6/)).toBeVisible();
   await expect(page.getByText('Two cylinders')).toBeHidden();
+  await room.close();
+});
+
+test('a round read by a school of its own says so, one tap away', async ({ page, browser }) => {
+  const room = await browser.newContext();
+  const teacher = await room.newPage();
+  await enterAs(teacher, 'teacher');
+  await teacher.goto('/rounds');
+  await teacher.getByRole('button', { name: 'Set a round' }).click();
+  await teacher.getByLabel('Title').fill('By halves');
+  await teacher.getByLabel('Readings').fill('1');
+  await teacher.getByLabel('Cylinders').check();
+  await teacher.getByRole('combobox', { name: /^By/ }).selectOption('Half a division');
+  await teacher.getByRole('button', { name: 'Set this round' }).click();
+  await expect(teacher.getByText('rules: Half a division')).toBeVisible();
+
+  await enterAs(page, 'student');
+  await page.goto('/');
+  const rules = page.getByRole('button', { name: /House rules/ });
+  await expect(page.getByText(/By halves, 0 of 1 done/)).toBeVisible();
+  await expect(rules).toContainText('Estimate one digit');
+  await page.getByText(/By halves, 0 of 1/).locator('..').getByRole('button', { name: 'Begin' }).click();
+  await expect(page.getByText('Reading 1 of 1')).toBeVisible();
+  await expect(rules).toContainText('Half a division');
+  await rules.click();
+  await expect(page.getByRole('dialog', { name: 'House rules' })).toContainText('to half a division');
+  await page.keyboard.press('Escape');
+  await page.getByRole('link', { name: 'My record' }).click();
+  await expect(rules).toContainText('Estimate one digit');
+  await teacher.getByRole('listitem').filter({ hasText: 'By halves' }).getByRole('button', { name: 'Take back' }).click();
+  await teacher.getByRole('button', { name: 'Take it back' }).click();
+  await expect(teacher.getByRole('listitem').filter({ hasText: 'By halves' }).getByText('taken back')).toBeVisible();
   await room.close();
 });

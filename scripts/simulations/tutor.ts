@@ -46,9 +46,18 @@ function readingsNeeded(slip: string, choose: Choose, random: Random): number {
   return MOST_READINGS;
 }
 
+/** The reading by which half of the learners are known; between two whole numbers in proportion to how many of them each one adds. */
 function median(values: readonly number[]): number {
-  const sorted = [...values].sort((a, b) => a - b);
-  return sorted[Math.floor(sorted.length / 2)] ?? NaN;
+  const half = values.length / 2;
+  for (let reading = 1; reading <= MOST_READINGS; reading += 1) {
+    const [before, by] = [reading - 1, reading].map((most) => values.filter((value) => value <= most).length) as [number, number];
+    if (by >= half) return reading - 1 + (half - before) / (by - before);
+  }
+  return MOST_READINGS;
+}
+
+function mean(values: readonly number[]): number {
+  return values.reduce((sum, value) => sum + value, 0) / values.length;
 }
 
 function simulated(tools: readonly string[], choose: Choose): number[] {
@@ -61,7 +70,7 @@ function report(name: string, tools: readonly string[]): void {
   const adaptive = simulated(tools, (belief, seed) => planForBelief(belief, { tools, count: 1, seed, rules: RULES })[0] ?? { instrumentId: tools[0] ?? '', seed, aim: [] });
   const atRandom = simulated(tools, (_, seed) => ({ ...(planRound(tools, 1, seed, RULES)[0] ?? { instrumentId: tools[0] ?? '', seed }), aim: [] }));
   const [with_, without] = [median(adaptive), median(atRandom)];
-  process.stdout.write(`${name}: median readings until the slip is known with 95 %: ${with_} chosen, ${without} at random (${(with_ / without).toFixed(2)} of random; aim: at most 4, and at most half of random)\n`);
+  process.stdout.write(`${name}: median readings until the slip is known with 95 %: ${with_.toFixed(1)} chosen, ${without.toFixed(1)} at random (${(with_ / without).toFixed(2)} of random; aim: at most 4, and at most half of random)\n  mean: ${mean(adaptive).toFixed(1)} chosen, ${mean(atRandom).toFixed(1)} at random, those not known counted as ${MOST_READINGS} (${(mean(adaptive) / mean(atRandom)).toFixed(2)} of random)\n`);
   const late = (values: readonly number[]): string => `${Math.round((100 * values.filter((value) => value >= MOST_READINGS).length) / values.length)} %`;
   process.stdout.write(`  not known after ${MOST_READINGS} readings: ${late(adaptive)} chosen, ${late(atRandom)} at random; ${LEARNERS} learners each\n`);
 }

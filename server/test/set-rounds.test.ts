@@ -87,6 +87,7 @@ describe('a round that is set', () => {
     expect(shown.rulesName).toBe('Half a division');
     const { body: round } = await begin(student, shown.id);
     expect(round.tasks[0].unit).toBe('cm³');
+    expect(round.rules).toMatchObject({ name: 'Half a division', rules: { estimate: 'half-division' } });
     expect((await teacher.get(url('/rules'))).body).toEqual(before);
     const changed = await teacher.post(url('/rules'), { name: 'Wider', rules: { acceptance: 3 }, after: before.version });
     expect(changed.status).toBe(201);

@@ -8,7 +8,7 @@ import { outbox } from './outbox/outbox.ts';
 import { Bench } from './pages/bench/bench.tsx';
 import { useCurrentClass } from './pages/current-class.ts';
 import { Header } from './pages/header.tsx';
-import { useHouseRules } from './rules/house-rules.ts';
+import { useRulesHere } from './rules/house-rules.ts';
 import { Failed, Loading } from './ui/notice.tsx';
 
 const SignIn = lazy(() => import('./pages/sign-in/sign-in.tsx'));
@@ -78,7 +78,7 @@ function VisitorRoutes({ demo }: { readonly demo: boolean }): ReactNode {
 export function App(): ReactNode {
   const { state, signedIn, failed } = useSession();
   const classId = useCurrentClass(signedIn);
-  const { rules } = useHouseRules(classId);
+  const { rules } = useRulesHere(classId);
   const personId = signedIn?.person.id ?? null;
   useEffect(() => outbox.open(personId), [personId]);
   useClassStream(classId);

@@ -95,9 +95,9 @@ function thermometerError(tool: ScaleTool, { random }: Aimed): number {
 /** Melting ice, or water that boils at some height above the sea, where the tool reaches it; null for any other bath. */
 function fixedPoint({ range: [, most], division }: ScaleTool, random: Random): number | null {
   const chance = random.uniform();
-  if (chance < 0.12) return 0;
+  if (chance < 0.3) return 0;
   // From 1600 m down to the sea water boils between 94.7 and 100.0 °C.
-  return chance < 0.3 && most > 100 ? nearestMultiple(division / 10, 94.7 + 5.3 * random.uniform()) : null;
+  return chance < 0.6 && most > 100 ? nearestMultiple(division / 10, 94.7 + 5.3 * random.uniform()) : null;
 }
 
 /** What a student would call a bath of so many degrees. */

@@ -7,7 +7,7 @@ import { beginSetRound } from '../bench/begin-set-round.ts';
 import { createRound } from '../bench/draw-round.ts';
 import { recordAttempt } from '../bench/record-attempt.ts';
 import { attemptShown, benchTask, stripMarks } from '../bench/show.ts';
-import { Student } from '../models/classes.ts';
+import { HouseRulesVersion, Student } from '../models/classes.ts';
 import { Attempt, Round, SetRound, Task } from '../models/bench.ts';
 import { notFound, Refusal } from '../refusal.ts';
 import { rulesByVersion, rulesOf } from '../rules.ts';
@@ -19,10 +19,13 @@ async function roundShown(round: Round): Promise<BenchRound> {
   const attempts = await Attempt.findAll({ where: { classId, taskId: tasks.map((task) => task.id) }, order: [['serverOrder', 'ASC']] });
   const rules = await rulesByVersion(classId, tasks.map((task) => task.rulesVersion));
   const closed = new Set(tasks.filter((task) => task.closedAt).map((task) => task.id));
+  const version = tasks[0]?.rulesVersion ?? 1;
+  const named = await HouseRulesVersion.findOne({ attributes: ['classId', 'version', 'name'], where: { classId, version } });
   const set = round.setRoundId ? await SetRound.findOne({ attributes: ['classId', 'id', 'title'], where: { classId, id: round.setRoundId } }) : null;
   return {
     id: roundId,
     title: set?.title ?? null,
+    rules: { name: named?.name ?? '', version, rules: rules.get(version) ?? neverMissing() },
     tasks: tasks.map((task) => benchTask(task, rules.get(task.rulesVersion) ?? neverMissing(), attempts)),
     strip: stripMarks(attempts.filter((attempt) => closed.has(attempt.taskId))),
   };

@@ -3,7 +3,7 @@ import { lazy, Suspense, useMemo, useState, type ReactNode } from 'react';
 import { Link, NavLink, useNavigate } from 'react-router';
 import { useSignOut } from '../api/session.ts';
 import { useOutbox } from '../outbox/use-outbox.ts';
-import { useHouseRules } from '../rules/house-rules.ts';
+import { useRulesHere } from '../rules/house-rules.ts';
 import { useShortcuts } from '../ui/shortcuts.ts';
 import { chooseClass, useClasses } from './current-class.ts';
 
@@ -87,7 +87,7 @@ interface HeaderProps {
 /** The line at the top: the places, the class with its rules, and who is here. */
 export function Header({ known, signedIn, classId }: HeaderProps): ReactNode {
   const [sheet, setSheet] = useState<'rules' | 'keys' | null>(null);
-  const { rules } = useHouseRules(classId);
+  const { rules } = useRulesHere(classId);
   useShortcuts(useMemo(() => ({ r: () => setSheet('rules'), '?': () => setSheet('keys') }), []));
   const close = (open: boolean): void => setSheet(open ? sheet : null);
   return (

@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import { Dialog } from '../ui/dialog.tsx';
 import { Failed, Loading } from '../ui/notice.tsx';
-import { useHouseRules } from './house-rules.ts';
+import { useRulesHere } from './house-rules.ts';
 import { rulesInWords } from './rules-in-words.ts';
 
 interface RulesSheetProps {
@@ -12,9 +12,9 @@ interface RulesSheetProps {
 
 /** The class’s house rules, one tap away from everywhere. */
 export default function RulesSheet({ classId, open, onOpenChange }: RulesSheetProps): ReactNode {
-  const { rules, error } = useHouseRules(classId);
+  const { rules, error } = useRulesHere(classId);
   return (
-    <Dialog open={open} onOpenChange={onOpenChange} title="House rules" description={rules ? `${rules.name}. Books disagree; this is how this class reads, writes and judges.` : ''}>
+    <Dialog open={open} onOpenChange={onOpenChange} title="House rules" description={rules ? `${rules.name}. Books disagree; this is how it is read, written and judged here.` : ''}>
       {error && <Failed error={error} />}
       {!rules && !error && <Loading what="the house rules" />}
       {rules && (

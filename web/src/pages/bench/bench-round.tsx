@@ -2,7 +2,7 @@ import type { BenchTask } from '@green-beam/contract';
 import { useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { RecordStrip } from '../../charts/record-strip.tsx';
-import { useHouseRules } from '../../rules/house-rules.ts';
+import { useJudgedBy } from '../../rules/house-rules.ts';
 import { Button } from '../../ui/button.tsx';
 import { Failed, Loading } from '../../ui/notice.tsx';
 import { isFinished, type BenchSource } from './bench-source.ts';
@@ -51,8 +51,9 @@ function StillOpen({ source, open, onGoTo }: { readonly source: BenchSource; rea
   );
 }
 
-function Round({ source, classId, visitor }: { readonly source: BenchSource; readonly classId: string | null; readonly visitor: boolean }): ReactNode {
-  const { rules } = useHouseRules(classId);
+function Round({ source, visitor }: { readonly source: BenchSource; readonly visitor: boolean }): ReactNode {
+  const rules = source.round?.rules ?? null;
+  useJudgedBy(rules);
   const tasks = source.round?.tasks ?? [];
   const [at, setAt] = useState(() => Math.max(0, tasks.findIndex((task) => task.state !== 'closed')));
   const task = tasks[at];
@@ -71,7 +72,7 @@ function Round({ source, classId, visitor }: { readonly source: BenchSource; rea
 }
 
 /** A round from wherever it comes: its readings one after the other, then what came of them. */
-export function BenchRoundView({ source, classId, visitor }: { readonly source: BenchSource; readonly classId: string | null; readonly visitor: boolean }): ReactNode {
-  if (source.round) return <Round key={source.round.id} source={source} classId={classId} visitor={visitor} />;
+export function BenchRoundView({ source, visitor }: { readonly source: BenchSource; readonly visitor: boolean }): ReactNode {
+  if (source.round) return <Round key={source.round.id} source={source} visitor={visitor} />;
   return <div className="mx-auto max-w-7xl px-7">{source.error ? <Failed error={source.error} /> : <Loading what="a round of readings" />}</div>;
 }

@@ -7,7 +7,7 @@ import { useVisitorBench } from './visitor-bench.ts';
 const ClassBench = lazy(() => import('./class-bench-view.tsx'));
 
 function VisitorBench(): ReactNode {
-  return <BenchRoundView source={useVisitorBench()} classId={null} visitor />;
+  return <BenchRoundView source={useVisitorBench()} visitor />;
 }
 
 /** The bench: for visitors at once, for a class with everything kept. */

@@ -9,7 +9,7 @@ export default function ClassBench({ classId, personId }: { readonly classId: st
   return (
     <>
       <SetForYou classId={classId} present={source.round?.title ?? null} onBegin={source.round === null ? null : source.beginSetRound} />
-      <BenchRoundView source={source} classId={classId} visitor={false} />
+      <BenchRoundView source={source} visitor={false} />
     </>
   );
 }

@@ -13,6 +13,7 @@ export function useClassBench(classId: string, personId: string): BenchSource & 
   const [key] = useState(() => ['round', classId, personId]);
   const [added, setAdded] = useState<readonly StripMark[]>([]);
   const { made, add, clear } = useMade();
+  const [postedHere] = useState(() => new Set<string>());
   const current = useCallback(() => ask<BenchRound | null>('GET', `/classes/${classId}/rounds/current`), [classId]);
   const startRound = (instrumentIds: readonly string[]): Promise<BenchRound> => ask<BenchRound>('POST', `/classes/${classId}/rounds`, { instrumentIds });
   const { data, error } = useQuery({
@@ -28,10 +29,11 @@ export function useClassBench(classId: string, personId: string): BenchSource & 
     const round = await current().catch(() => null);
     if (round) queries.setQueryData<BenchRound>(key, (shown) => (shown && shown.id !== round.id ? shown : round));
   }, [current, queries, key]);
-  const notChecked = useNotChecked(classId, personId, () => void lookAgain());
+  const notChecked = useNotChecked(classId, personId, postedHere, () => void lookAgain());
 
   const submit = useCallback(
     async (task: BenchTask, attempt: NewAttempt): Promise<AttemptResult> => {
+      postedHere.add(attempt.id);
       const result = await outbox.post<AttemptResult>({ id: attempt.id, personId, path: `/classes/${classId}/attempts`, body: attempt });
       add(task.id, { text: attempt.entry, result });
       if (result.closed) {
@@ -40,7 +42,7 @@ export function useClassBench(classId: string, personId: string): BenchSource & 
       }
       return result;
     },
-    [classId, personId, queries, add],
+    [classId, personId, queries, add, postedHere],
   );
   const show = (round: BenchRound): void => {
     queries.setQueryData(key, round);

@@ -8,22 +8,21 @@ function taskOf({ body, path }: Letter, classId: string): string | null {
   return typeof body.taskId === 'string' ? body.taskId : null;
 }
 
-const NONE: ReadonlySet<string> = new Set();
-
 /**
- * Readings whose entries wait in this browser while the server cannot be reached.
- * @param onJudged called when entries that waited have been taken by the server, those from before a reload among them.
+ * Readings whose entries wait in this browser: while the server cannot be reached, and those from before a reload until they are taken.
+ * @param postedHere ids of the letters this page has posted itself and hears the answer of.
+ * @param onJudged called when entries that waited have been taken by the server.
  */
-export function useNotChecked(classId: string, personId: string, onJudged: () => void): ReadonlySet<string> {
+export function useNotChecked(classId: string, personId: string, postedHere: ReadonlySet<string>, onJudged: () => void): ReadonlySet<string> {
   const { waiting, stuck } = useOutbox();
-  const ids = waiting.filter((letter) => letter.personId === personId).flatMap((letter) => taskOf(letter, classId) ?? []);
   const waited = useRef(false);
+  const ids = waiting.filter((letter) => letter.personId === personId && (stuck || !postedHere.has(letter.id))).flatMap((letter) => taskOf(letter, classId) ?? []);
   const none = ids.length === 0;
   useEffect(() => {
-    if (stuck && !none) waited.current = true;
+    if (!none) waited.current = true;
     if (!none || !waited.current) return;
     waited.current = false;
     onJudged();
-  }, [stuck, none, onJudged]);
-  return stuck ? new Set(ids) : NONE;
+  }, [none, onJudged]);
+  return new Set(ids);
 }

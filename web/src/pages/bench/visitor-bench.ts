@@ -3,6 +3,7 @@ import { asOperated, cautionsFor, closesTask, diagnose, drawTask, feedbackOn, hi
 import { useCallback, useEffect, useState } from 'react';
 import { newId } from '../../outbox/new-id.ts';
 import type { BenchSource } from './bench-source.ts';
+import { VISITORS } from '../../rules/house-rules.ts';
 import { useMade } from './use-made.ts';
 
 const LENGTH = 10;
@@ -93,6 +94,6 @@ export function useVisitorBench(): BenchSource {
     return Promise.resolve();
   }, [clear]);
 
-  const shown: BenchRound = { id: round.id, title: null, tasks: round.tasks.map((one) => one.shown), strip: [] };
+  const shown: BenchRound = { id: round.id, title: null, rules: VISITORS, tasks: round.tasks.map((one) => one.shown), strip: [] };
   return { round: shown, length: LENGTH, strip: marksOf(tried.filter((one) => closed.has(one.taskId))), error: null, made, notChecked: NONE, submit, newRound };
 }

@@ -145,10 +145,10 @@ describe('a simulated student at a ruler with one slip', () => {
 });
 
 describe('a careful reader of rulers', () => {
-  it.each(TOOLS)('%s: is judged sound in at least 99 in 100 of 2000 items', (tool) => {
+  it.each(TOOLS)('%s: is judged sound in at least 99 in 100 of 1000 items', (tool) => {
     const random = seededRandom(7);
-    const sound = Array.from({ length: 2000 }, (_, seed) => worked(drawTask(tool, { seed }), '')).filter((task) => diagnose(task, careful({ picture: rulerOf(task), random })).verdict === 'sound');
-    expect(sound.length).toBeGreaterThanOrEqual(1980);
+    const sound = Array.from({ length: 1000 }, (_, seed) => worked(drawTask(tool, { seed }), '')).filter((task) => diagnose(task, careful({ picture: rulerOf(task), random })).verdict === 'sound');
+    expect(sound.length).toBeGreaterThanOrEqual(990);
   });
 
   it('who writes inches and a fraction is judged sound in at least 99 in 100', () => {
