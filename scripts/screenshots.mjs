@@ -86,7 +86,11 @@ const VIEWS = {
     await level(page);
     for (let drop = 0; drop < 55; drop += 1) await page.getByRole('button', { name: 'One drop' }).click();
   },
-  'my-record': async (page) => page.goto('/record'),
+  'my-record': async (page) => {
+    await page.goto('/record');
+    await page.getByRole('heading', { name: 'Rounds set' }).waitFor();
+    await page.getByRole('button', { expanded: false }).first().waitFor();
+  },
   notebook: async (page) => {
     await page.goto('/notebook');
     await page.getByText('Bronze deck nail').click();

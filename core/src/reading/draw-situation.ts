@@ -93,8 +93,8 @@ function thermometerError(tool: ScaleTool, { random }: Aimed): number {
 }
 
 /** Melting ice, or water that boils at some height above the sea, where the tool reaches it; null for any other bath. */
-function fixedPoint({ range: [, most], division }: ScaleTool, random: Random): number | null {
-  const chance = random.uniform();
+function fixedPoint({ range: [, most], division }: ScaleTool, { random, any }: Aimed): number | null {
+  const chance = random.uniform() / (any ? 0.4 : 1);
   if (chance < 0.3) return 0;
   // From 1600 m down to the sea water boils between 94.7 and 100.0 °C.
   return chance < 0.6 && most > 100 ? nearestMultiple(division / 10, 94.7 + 5.3 * random.uniform()) : null;
@@ -116,7 +116,7 @@ function drawThermometer(tool: ScaleTool, aimed: Aimed): Situation {
   const corrected = sometimes(aimed, 'zero-ignored', 0.2) || at('zero-sign');
   const drawnValue = below ? point(tool, aimed, 0.85 * least, 0.05 * least) : point(tool, aimed, Math.max(0, least) + 0.04 * most, 0.92 * most);
   const room = Math.min(most, 18 + 6 * random.uniform());
-  const fixed = below || corrected || aimed.any ? null : fixedPoint(tool, random);
+  const fixed = below || corrected ? null : fixedPoint(tool, aimed);
   const value = fixed ?? drawnValue;
   return {
     value,
@@ -149,7 +149,7 @@ function drawRuler(tool: ScaleTool, aimed: Aimed): Situation {
   const labels = Math.max(1, Math.floor((0.3 * most) / tool.scale.labelEvery));
   const from = elsewhere && (bare === 0 || random.uniform() < 0.5) ? (1 + random.below(labels)) * tool.scale.labelEvery : 0;
   const longest = Math.min(0.9 * most, most - from - tool.division);
-  if (!aimed.any && from === 0 && random.uniform() < 0.6) return drawLoose(tool, aimed, bare);
+  if (from === 0 && !aimed.at('end-not-zero') && random.uniform() < (aimed.any ? 0.35 : 0.6)) return drawLoose(tool, aimed, bare);
   return {
     value: point(tool, aimed, 0.06 * most, longest),
     eyeHeight: eyeHeight(aimed),

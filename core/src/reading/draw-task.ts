@@ -7,6 +7,7 @@ import { drawSituation } from './draw-situation.ts';
 import { estimateFor, expectedReading, roughlyWritten, stepOfDivision, writtenReading } from './expected-reading.ts';
 import { completeRules, type HouseRules } from './house-rules.ts';
 import { asOnPaper } from './on-paper.ts';
+import { asLaid } from './operation.ts';
 import { readingTask, type ReadingTask } from './reading-task.ts';
 import { scaleReadingOf } from './scale-reading.ts';
 import { slipById, SLIPS } from './slips/registry.ts';
@@ -101,7 +102,7 @@ const CHANCES = 24;
 function canBeTold(slip: Slip, instrument: Instrument, rules: HouseRules): boolean {
   const random = seededRandom(1);
   for (let chance = 0; chance < CHANCES; chance += 1) {
-    if (answered(readingTask(instrument.id, drawSituation(instrument, random, [slip.id], rules), rules), [slip]).all) return true;
+    if (answered(asLaid(readingTask(instrument.id, drawSituation(instrument, random, [slip.id], rules), rules)), [slip]).all) return true;
   }
   return false;
 }
@@ -145,10 +146,10 @@ export function drawTask(instrumentId: string, options: DrawOptions): ReadingTas
     return options.onPaper ? asOnPaper(task) : task;
   };
   let best = draw();
-  let good = answered(best, aim);
+  let good = answered(asLaid(best), aim);
   for (let tried = 1; tried < TRIES && !good.all; tried += 1) {
     const task = draw();
-    const found = answered(task, aim);
+    const found = answered(asLaid(task), aim);
     if (found.all || found.count > good.count) [best, good] = [task, found];
   }
   return best;

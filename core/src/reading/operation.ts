@@ -77,6 +77,13 @@ function afterwards(task: ReadingTask, done: readonly Done[], at: number): Situa
   return instrument.body.kind === 'rule' ? laid(situation, done, instrument.body.perUnit) : situation;
 }
 
+/** The same reading once its thing has been laid at a ruler's zero mark, as who takes care does; any other reading as it is. */
+export function asLaid(task: ReadingTask): ReadingTask {
+  const { situation } = task;
+  if (!situation.loose) return task;
+  return readingTask(task.instrumentId, { ...situation, loose: undefined, from: 0 }, task.rules);
+}
+
 /**
  * The same reading as it stands at Enter, after what was done: the eye moved, the bulb in the liquid for a while, the thing laid.
  * @throws SituationError when what was done cannot be: a thing laid beyond the ruler.

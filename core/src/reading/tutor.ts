@@ -5,6 +5,7 @@ import { predictedEntries, slipsOn } from './draw-task.ts';
 import { drawSituation } from './draw-situation.ts';
 import { acceptedAnswers } from './expected-reading.ts';
 import type { HouseRules } from './house-rules.ts';
+import { asLaid } from './operation.ts';
 import { benchInstrumentIds, type PlannedItem } from './plan-round.ts';
 import { readingTask, type ReadingTask } from './reading-task.ts';
 import { slipById, SLIPS } from './slips/registry.ts';
@@ -106,7 +107,7 @@ const RARE = 0.5;
 function sampled(instrumentId: string, aim: readonly string[], slips: readonly string[], rules: HouseRules): Candidate {
   const random = seededRandom(7 + aim.join().length);
   const instrument = instrumentById(instrumentId);
-  const signatures = Array.from({ length: aim.length === 0 ? SAMPLES.unaimed : SAMPLES.aimed }, () => signatureOf(readingTask(instrumentId, drawSituation(instrument, random, aim, rules), rules), slips));
+  const signatures = Array.from({ length: aim.length === 0 ? SAMPLES.unaimed : SAMPLES.aimed }, () => signatureOf(asLaid(readingTask(instrumentId, drawSituation(instrument, random, aim, rules), rules)), slips));
   return { instrumentId, aim, signatures };
 }
 

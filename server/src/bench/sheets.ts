@@ -2,7 +2,7 @@ import type { NewSheetAnswers, PrintedReading, PrintedRound, PrintedSheet, Sheet
 import { expectedReading, instrumentById, questionFor, type HouseRules } from '@green-beam/core';
 import type { ClassAccess } from '../auth/access.ts';
 import { labelOf } from '../auth/labels.ts';
-import { rosterOf } from '../classes/roster.ts';
+import { rosterOf, type NamedStudent } from '../classes/roster.ts';
 import { Attempt, Round, SetRound, Task } from '../models/bench.ts';
 import { Person } from '../models/people.ts';
 import { notFound, Refusal } from '../refusal.ts';
@@ -22,6 +22,9 @@ async function tasksOf(classId: string, roundId: string): Promise<Task[]> {
   return Task.findAll({ where: { classId, roundId }, order: [['position', 'ASC']] });
 }
 
+/** Sheets drawn together. */
+const TOGETHER = 4;
+
 /**
  * The sheets of a round on paper, with their key: drawn at the first call for everybody it is for, and the same ones ever after. Who
  * joins the class later has a sheet at the next call.
@@ -33,14 +36,15 @@ export async function printedRound({ schoolClass }: ClassAccess, setRoundId: str
   if (!set?.onPaper) throw notFound();
   const roster = (await rosterOf(classId, 'present')).filter(({ personId }) => isFor(set, personId));
   if (roster.length === 0) throw new Refusal(409, 'Nobody is in this class yet, so there is no sheet to print.');
-  const sheets: PrintedSheet[] = [];
-  // One after the other: between two sheets the server answers others.
-  for (const { personId, person } of roster) {
+  const sheetOf = async ({ personId, person }: NamedStudent): Promise<PrintedSheet> => {
     const round = await ownRound({ classId, schoolId, personId }, set, schoolClass.rulesVersion);
     const tasks = await tasksOf(classId, round.id);
     const rules = await rulesByVersion(classId, tasks.map((task) => task.rulesVersion));
-    sheets.push({ code: round.sheetCode ?? '', student: labelOf(person, 'full'), readings: tasks.map((task) => printedReading(task, rules.get(task.rulesVersion) ?? missing())) });
-  }
+    return { code: round.sheetCode ?? '', student: labelOf(person, 'full'), readings: tasks.map((task) => printedReading(task, rules.get(task.rulesVersion) ?? missing())) };
+  };
+  const sheets: PrintedSheet[] = [];
+  // A few at a time: while the database stores some the next are drawn, and between them the server answers others.
+  for (let first = 0; first < roster.length; first += TOGETHER) sheets.push(...(await Promise.all(roster.slice(first, first + TOGETHER).map(sheetOf))));
   return { title: set.title, className: schoolClass.name, dueAt: set.dueAt?.toISOString() ?? null, rules: await rulesOf(classId, set.rulesVersion ?? schoolClass.rulesVersion), sheets };
 }
 
