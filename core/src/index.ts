@@ -25,7 +25,9 @@ export { expectedReading, readingStep, writtenUnitOf, type ExpectedReading } fro
 export { diagnose, type Diagnosis, type SlipFound, type Verdict } from './reading/diagnose.ts';
 export type { SlipHistory } from './reading/hypotheses.ts';
 export { drawTask, predictedEntries, slipsOn, AimError, type DrawOptions } from './reading/draw-task.ts';
-export { pictureOf, type DisplayPicture, type DrawnMark, type Handled, type LiquidColumnPicture, type Picture, type PicturedEye, type RulerPicture, type Vessel } from './reading/picture.ts';
+export { pictureOf, type DisplayPicture, type DrawnMark, type LiquidColumnPicture, type Picture, type RulerPicture, type Vessel } from './reading/picture.ts';
+export type { Handled, PicturedEye, RuledMark } from './reading/picture-parts.ts';
+export type { CaliperPicture, MicrometerPicture } from './reading/slide-pictures.ts';
 export { benchInstrumentIds, planForAims, plannedItems, planRound, type PlannedItem } from './reading/plan-round.ts';
 export { faded, MADE, NO_HABIT, planForBelief, PRIOR, updated, type Belief, type TutorOptions } from './reading/tutor.ts';
 export { revealOf, type RevealStep } from './reading/reveal.ts';

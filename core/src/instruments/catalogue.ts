@@ -1,10 +1,12 @@
 import { shortened } from '../numbers/written-number.ts';
 import { BEAKERS } from './beakers.ts';
 import { BURETTES } from './burettes.ts';
+import { CALIPERS } from './calipers.ts';
 import { CYLINDERS } from './cylinders.ts';
 import { DIGITAL_BALANCES } from './digital-balances.ts';
 import { HYDROMETERS } from './hydrometers.ts';
 import type { Instrument } from './instrument.ts';
+import { MICROMETERS } from './micrometers.ts';
 import { RULERS } from './rulers.ts';
 import { THERMOMETERS } from './thermometers.ts';
 import { VOLUMETRIC } from './volumetric.ts';
@@ -18,7 +20,7 @@ export class UnknownInstrumentError extends Error {
 }
 
 /** Every instrument, a family per file. */
-const FAMILIES: readonly (readonly Instrument[])[] = [RULERS, CYLINDERS, BEAKERS, BURETTES, VOLUMETRIC, THERMOMETERS, HYDROMETERS, DIGITAL_BALANCES];
+const FAMILIES: readonly (readonly Instrument[])[] = [RULERS, CYLINDERS, BEAKERS, BURETTES, VOLUMETRIC, THERMOMETERS, HYDROMETERS, CALIPERS, MICROMETERS, DIGITAL_BALANCES];
 const CATALOGUE: ReadonlyMap<string, Instrument> = new Map(FAMILIES.flat().map((instrument) => [instrument.id, instrument]));
 
 /** The ids of all instruments, in the order of the catalogue. */

@@ -1,4 +1,5 @@
 import type { LinearScale } from '../scales/linear-scale.ts';
+import type { Vernier } from '../scales/vernier.ts';
 
 /** Skills stand for one instrument family or one numbers topic; `skills.ts` lists them. */
 export type SkillId =
@@ -10,6 +11,8 @@ export type SkillId =
   | 'volumetric-glassware'
   | 'thermometers'
   | 'hydrometers'
+  | 'calipers'
+  | 'micrometers'
   | 'digital-balances';
 
 interface Named {
@@ -102,9 +105,27 @@ export interface RingTool extends Named {
   readonly wall: number;
 }
 
+/** A slide with a vernier on a main scale: read by the main mark passed and the line that coincides. */
+export interface VernierCaliper extends Named {
+  readonly reads: 'vernier';
+  readonly main: LinearScale;
+  readonly vernier: Vernier;
+  /** Lines of the vernier from one number to the next, and what is printed there. */
+  readonly numbers: { readonly every: number; readonly printed: readonly string[] };
+  /** How far the slide begins before its zero line, in mm. */
+  readonly edge: number;
+}
+
+/** A screw with half millimetres on its sleeve and hundredths on its thimble. */
+export interface Micrometer extends Named {
+  readonly reads: 'thimble';
+  /** Lines of a vernier on the sleeve; 0 where the tenth of a thimble division is estimated. */
+  readonly sleeveLines: 0 | 10;
+}
+
 /** A balance with a digital display. */
 export interface DigitalBalance extends Named {
   readonly reads: 'display';
 }
 
-export type Instrument = ScaleTool | RingTool | DigitalBalance;
+export type Instrument = ScaleTool | RingTool | VernierCaliper | Micrometer | DigitalBalance;

@@ -17,5 +17,7 @@ export const SKILLS: readonly Skill[] = [
   { id: 'volumetric-glassware', name: 'Volumetric glassware', object: 'volumetric pipettes and flasks' },
   { id: 'thermometers', name: 'Thermometers', object: 'thermometers' },
   { id: 'hydrometers', name: 'Hydrometers', object: 'hydrometers' },
+  { id: 'calipers', name: 'Calipers', object: 'vernier calipers' },
+  { id: 'micrometers', name: 'Micrometers', object: 'micrometers' },
   { id: 'digital-balances', name: 'Digital balances', object: 'digital balances' },
 ];

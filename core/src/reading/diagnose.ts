@@ -3,12 +3,14 @@ import { roundToPlace } from '../numbers/rounding.ts';
 import { parseUnit, type Unit } from '../units/unit.ts';
 import { takenOff, trueAnswer } from './correction.ts';
 import { parseEntry, UnreadableEntryError, type Entry } from './entry.ts';
-import { acceptedAnswers, acceptedReadings, expectedReading, HAIR, stopsAtMarks } from './expected-reading.ts';
+import { acceptedAnswers, acceptedReadings, expectedReading, HAIR, isCoincidence, stopsAtMarks } from './expected-reading.ts';
 import { merged, predictedText, weigh, type Weighed } from './explanations.ts';
 import { marksBeside, ratesFrom, type RateOf, type SlipHistory } from './hypotheses.ts';
+import { markRead } from './mark-read.ts';
 import { measureOf, type Measure } from './measure.ts';
 import { instrumentOf, type ReadingTask } from './reading-task.ts';
 import { scaleReadingOf } from './scale-reading.ts';
+import { vernierIgnored } from './slips/vernier.ts';
 
 export interface SlipFound {
   /** One slip, or two made together; slips of the record come last. */
@@ -51,6 +53,12 @@ function misjudgedBy(offBy: number, { step, division }: Measure): number {
   return near * Math.min(1, (MISJUDGED.divisions / Math.abs(offBy)) ** 2);
 }
 
+/** What is left of a reading without its vernier is another slip than a digit left out. */
+function withoutVernier(task: ReadingTask, entered: number): boolean {
+  const position = markRead(task);
+  return position !== null && isCoincidence(instrumentOf(task)) && vernierIgnored.counted(task, position).some(({ value }) => Math.abs(value - takenOff(task) - entered) <= HAIR);
+}
+
 /** Right eye: within the band, or the right reading cut or rounded by one place. */
 function isRightEye(task: ReadingTask, entry: Entry, measure: Measure, accepted: readonly number[]): boolean {
   if (accepted.some((reading) => Math.abs(reading - entry.value) <= HAIR)) return true;
@@ -60,7 +68,7 @@ function isRightEye(task: ReadingTask, entry: Entry, measure: Measure, accepted:
     const measured = new Decimal(entry.value).toDecimalPlaces(Math.max(0, -measure.place), Decimal.ROUND_DOWN).toNumber();
     return accepted.some((reading) => Math.abs(reading - measured) <= HAIR);
   }
-  if (entry.place !== measure.place + 1) return false;
+  if (entry.place !== measure.place + 1 || withoutVernier(task, entry.value)) return false;
   const right = new Decimal(expectedReading(task).text);
   return right.toDecimalPlaces(Math.max(0, -entry.place), Decimal.ROUND_DOWN).equals(entry.value) || roundToPlace(right, entry.place).equals(entry.value);
 }

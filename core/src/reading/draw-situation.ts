@@ -1,4 +1,4 @@
-import type { Instrument, RingTool, ScaleTool } from '../instruments/instrument.ts';
+import type { Instrument, Micrometer, RingTool, ScaleTool, VernierCaliper } from '../instruments/instrument.ts';
 import type { Random } from '../simulation/random.ts';
 import { multipleOf } from '../scales/linear-scale.ts';
 import { acceptanceBand, estimateFor, readingStep } from './expected-reading.ts';
@@ -179,11 +179,38 @@ function drawRing({ volume, tolerance }: RingTool, aimed: Aimed): Situation {
   return { value: Number((volume + tolerance.a * (2 * aimed.random.uniform() - 1)).toFixed(4)), eyeHeight: eyeHeight(aimed), surface: 'wetting', liquid: aimed.random.pick(LIQUIDS) };
 }
 
+const MEASURED = ['acrylic rod', 'bronze deck nail', 'brass bush', 'nickel washer', 'basalt pebble'] as const;
+
+/** How far a caliper or a micrometer is off, in its last digits: a few, and either way. */
+function zeroErrorOf(division: number, aimed: Aimed): Pick<Situation, 'zeroError'> {
+  const wanted = aimed.at('zero-sign') || aimed.at('zero-negative-misread') || sometimes(aimed, 'zero-ignored', 0.4);
+  if (!wanted) return {};
+  const count = 2 + aimed.random.below(division < 0.1 ? 5 : 3);
+  const negative = aimed.at('zero-negative-misread') || aimed.random.uniform() < 0.5;
+  return { zeroError: multipleOf(division, negative ? -count : count) };
+}
+
+/** A thing between the jaws, with a line of the vernier nearly on a main mark. */
+function drawCaliper({ range: [, most], division }: VernierCaliper, aimed: Aimed): Situation {
+  const { random } = aimed;
+  const lines = Math.round((4 + (most - 12) * random.uniform()) / division) + 0.5 * (random.uniform() - 0.5);
+  return { value: Number((lines * division).toFixed(4)), eyeHeight: eyeHeight(aimed), thing: random.pick(MEASURED), ...zeroErrorOf(division, aimed) };
+}
+
+function drawMicrometer({ range: [, most], division, sleeveLines }: Micrometer, aimed: Aimed): Situation {
+  const { random } = aimed;
+  const raw = 1 + (most - 2) * random.uniform();
+  const value = sleeveLines > 0 ? (Math.round(raw / division) + 0.5 * (random.uniform() - 0.5)) * division : aimed.at('trailing-zero-dropped') ? Math.round(raw / division) * division : raw;
+  return { value: Number(value.toFixed(5)), thing: random.pick(MEASURED), ...zeroErrorOf(sleeveLines > 0 ? division : division / 10, aimed) };
+}
+
 /** Draws what stands on the bench, so that the aimed slips can be made on it. */
 export function drawSituation(instrument: Instrument, random: Random, aim: readonly string[], rules: HouseRules): Situation {
   const aimed: Aimed = { random, rules, at: (slip) => aim.includes(slip), any: aim.length > 0 };
   if (instrument.reads === 'scale') return drawOnScale(instrument, aimed);
   if (instrument.reads === 'ring') return drawRing(instrument, aimed);
+  if (instrument.reads === 'vernier') return drawCaliper(instrument, aimed);
+  if (instrument.reads === 'thimble') return drawMicrometer(instrument, aimed);
   const digits = Math.round((0.02 + 0.96 * random.uniform()) * (instrument.range[1] / instrument.division));
   return { value: multipleOf(instrument.division, aimed.at('trailing-zero-dropped') ? Math.round(digits / 10) * 10 : digits) };
 }

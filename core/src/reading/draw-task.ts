@@ -4,12 +4,12 @@ import { seededRandom } from '../simulation/random.ts';
 import { takenOff } from './correction.ts';
 import { diagnose } from './diagnose.ts';
 import { drawSituation } from './draw-situation.ts';
-import { estimateFor, expectedReading, roughlyWritten, stepOfDivision, writtenReading } from './expected-reading.ts';
+import { estimateFor, expectedReading, isCoincidence, roughlyWritten, stepOfDivision, writtenReading } from './expected-reading.ts';
 import { completeRules, type HouseRules } from './house-rules.ts';
+import { markRead } from './mark-read.ts';
 import { asOnPaper } from './on-paper.ts';
 import { asLaid } from './operation.ts';
 import { readingTask, type ReadingTask } from './reading-task.ts';
-import { scaleReadingOf } from './scale-reading.ts';
 import { slipById, SLIPS } from './slips/registry.ts';
 import type { CorrectionSlip, Counted, CountSlip, SightSlip, Slip } from './slips/slip.ts';
 
@@ -35,14 +35,16 @@ export interface DrawOptions {
 const TRIES = 400;
 /** Scatter, in divisions, that the naming of an aimed slip is to outlast: up to nearly two of a careful reader's. */
 const NUDGES = [0, -0.13, 0.13, -0.07, 0.07];
+/** The same for a line that coincides, in lines. */
+const LINE_NUDGES = [0, -0.5, 0.5, -0.3, 0.3];
 
 /** Readings that somebody with just this slip would write on this task, unit included; empty where it cannot be made. */
 export function predictedEntries(task: ReadingTask, slip: Slip): string[] {
   const { text, unit } = expectedReading(task);
   if (slip.stage === 'digits') return slip.garbled(text).map((garbled) => `${garbled} ${unit}`);
   if (slip.stage === 'form') return [slip.misrecorded(text, unit, task) ?? []].flat();
-  const reading = scaleReadingOf(task);
-  return reading ? predictedNumbers(task, reading.value, slip).map((number) => `${number} ${unit}`) : [];
+  const position = markRead(task);
+  return position === null ? [] : predictedNumbers(task, position, slip).map((number) => `${number} ${unit}`);
 }
 
 function predictedNumbers(task: ReadingTask, value: number, slip: SightSlip | CountSlip | CorrectionSlip): string[] {
@@ -59,10 +61,11 @@ function predictedNumbers(task: ReadingTask, value: number, slip: SightSlip | Co
   }
 }
 
-function countedNumber(task: ReadingTask, { value, scatter, division }: Counted, off: number): string {
+function countedNumber(task: ReadingTask, { value, scatter, division, place }: Counted, off: number): string {
+  if (place !== undefined) return (value - off + 0).toFixed(Math.max(0, -place));
   if (!scatter) return String(Number((value - off).toFixed(6)));
   if (division === undefined) return writtenReading(task, value - off);
-  return roughlyWritten(value - off, stepOfDivision(division, estimateFor(instrumentById(task.instrumentId), task.rules)));
+  return roughlyWritten(value - off, stepOfDivision(division, estimateFor(instrumentById(task.instrumentId), task.rules) ?? 'nearest-division'));
 }
 
 /** The same task with the true value a little off, as a reader's scatter would have it. */
@@ -78,10 +81,17 @@ function nudged(task: ReadingTask, divisions: number): ReadingTask | null {
 /** Every question that a good item answers with yes: can each aimed slip be made, and is it named first, with scatter either way. */
 function* questions(task: ReadingTask, aim: readonly Slip[]): Generator<boolean> {
   for (const slip of aim) yield predictedEntries(task, slip).length > 0;
-  const scatter = instrumentById(task.instrumentId).reads === 'scale' ? NUDGES : [0];
+  const instrument = instrumentById(task.instrumentId);
+  const scatter = isCoincidence(instrument) ? LINE_NUDGES : estimateFor(instrument, task.rules) === null ? [0] : NUDGES;
   for (const divisions of scatter) {
     const seen = nudged(task, divisions);
-    if (seen) for (const slip of aim) yield predictedEntries(seen, slip).every((entry) => diagnose(task, entry).slips[0]?.ids.join() === slip.id);
+    if (!seen) continue;
+    for (const slip of aim) {
+      const entries = predictedEntries(seen, slip);
+      // Another line that seems to coincide changes all that follows from it: then only the likeliest way counts.
+      const asked = divisions !== 0 && isCoincidence(instrument) ? entries.slice(0, 1) : entries;
+      yield asked.every((entry) => diagnose(task, entry).slips[0]?.ids.join() === slip.id);
+    }
   }
 }
 

@@ -12,8 +12,18 @@ export interface ReadingStep {
   readonly place: number;
 }
 
-/** The estimate rule for an instrument: a rule for one tool wins over one for its family, and that over the general one. */
-export function estimateFor(instrument: Instrument, rules: HouseRules): Estimate {
+/** Read by the line that coincides: there is nothing to estimate, and a line to either side cannot be told from it. */
+export function isCoincidence(instrument: Instrument): boolean {
+  return instrument.reads === 'vernier' || (instrument.reads === 'thimble' && instrument.sleeveLines > 0);
+}
+
+/**
+ * The estimate rule for an instrument: a rule for one tool wins over one for its family, and that over the general one. Null where
+ * nothing is estimated: a display, a ring, a coincidence.
+ */
+export function estimateFor(instrument: Instrument, rules: HouseRules): Estimate | null {
+  if (isCoincidence(instrument) || instrument.reads === 'display' || instrument.reads === 'ring') return null;
+  if (instrument.reads === 'thimble') return rules.micrometerEstimate === 'nearest-line' ? 'nearest-division' : 'tenths';
   if (instrument.skill === 'burettes') return rules.burettePlace === 'half' ? 'half-division' : 'tenths';
   return rules.estimateByFamily[instrument.skill] ?? rules.estimate;
 }
@@ -24,7 +34,7 @@ export function estimateFor(instrument: Instrument, rules: HouseRules): Estimate
  * it shows, and a ring with every digit its volume is known to.
  */
 export function readingStep(instrument: Instrument, rules: HouseRules): ReadingStep {
-  const estimate = instrument.reads === 'scale' ? estimateFor(instrument, rules) : 'nearest-division';
+  const estimate = estimateFor(instrument, rules) ?? 'nearest-division';
   const key = `${instrument.division} ${estimate} ${isApproximate(instrument)}`;
   const known = STEPS.get(key);
   if (known) return known;
@@ -77,7 +87,8 @@ const DIFFERENCE_BAND = 1.5;
 
 /** Half the width of the accepted band about the true value, in the instrument's unit; 0 for a display or a ring. */
 export function acceptanceBand(instrument: Instrument, rules: HouseRules, difference = false): number {
-  if (instrument.reads !== 'scale') return 0;
+  if (isCoincidence(instrument)) return instrument.division;
+  if (estimateFor(instrument, rules) === null) return 0;
   return (rules.acceptance / 10) * instrument.division * (difference ? DIFFERENCE_BAND : 1);
 }
 
@@ -104,7 +115,9 @@ export function acceptedReadings(instrument: Instrument, rules: HouseRules, valu
   const reading = readingStep(instrument, rules);
   const { step } = reading;
   const nearest = Math.round(value / step + HAIR);
-  if (instrument.reads !== 'scale') return [stepped(nearest, reading)];
+  // The line beside the one that coincides cannot be told from it.
+  if (isCoincidence(instrument)) return [nearest - 1, nearest, nearest + 1].map((count) => stepped(count, reading));
+  if (estimateFor(instrument, rules) === null) return [stepped(nearest, reading)];
   if (estimateFor(instrument, rules) !== 'tenths') return neighbours(value, reading, instrument.division).map((count) => stepped(count, reading));
   const band = acceptanceBand(instrument, rules, difference) + HAIR;
   const reach = Math.ceil(band / step) + 1;
@@ -112,12 +125,18 @@ export function acceptedReadings(instrument: Instrument, rules: HouseRules, valu
   return within.length > 0 ? within : [stepped(nearest, reading)];
 }
 
+/** Halves and whole divisions are read at the marks. */
+function judgedAtMarks(instrument: Instrument, rules: HouseRules): boolean {
+  const estimate = estimateFor(instrument, rules);
+  return estimate === 'half-division' || estimate === 'nearest-division';
+}
+
 /** Every number that counts as right for a task, lowest first: readings, less what is taken off. */
 export function acceptedAnswers(task: ReadingTask): number[] {
   const instrument = instrumentOf(task);
   const { rules } = task;
   const answer = trueAnswer(task);
-  if (instrument.reads !== 'scale' || estimateFor(instrument, rules) === 'tenths') return acceptedReadings(instrument, rules, answer, isDifference(task));
+  if (!judgedAtMarks(instrument, rules)) return acceptedReadings(instrument, rules, answer, isDifference(task));
   // Halves and whole divisions are judged at the marks; what is taken off follows.
   const off = takenOff(task);
   const offs = isDifference(task) ? acceptedReadings(instrument, rules, off) : [off];
@@ -158,7 +177,7 @@ function writtenAnswer(task: ReadingTask): string {
   const instrument = instrumentOf(task);
   const off = takenOff(task);
   const answer = trueAnswer(task);
-  if (instrument.reads !== 'scale' || off === 0 || estimateFor(instrument, task.rules) === 'tenths') return writtenReading(task, answer);
+  if (off === 0 || !judgedAtMarks(instrument, task.rules)) return writtenReading(task, answer);
   const reading = new Decimal(writtenReading(task, answer + off));
   const { place } = readingStep(instrument, task.rules);
   return writtenAtPlace(reading.minus(isDifference(task) ? writtenReading(task, off) : off), place, task.rules.rounding);

@@ -48,13 +48,19 @@ export function hintsFor(task: ReadingTask): string[] {
   const instrument = instrumentOf(task);
   const reading = scaleReadingOf(task);
   if (instrument.reads === 'ring') return ['The ring stands for one volume; nothing is counted.', 'Look for how well that volume is known: it decides the decimals.', 'Add the unit.'];
+  if (instrument.reads === 'vernier') {
+    return ['Count the vernier’s lines and the main divisions they cover: the difference of one of each is the least count.', 'Take the last main mark before the vernier’s own zero, not before the edge of the slide.', 'Look for the one line of the vernier that lies on a main mark; the lines beside it leave it to both sides.', 'Multiply its number by the least count, and add.', ...correctionHint(task), 'Write the unit printed on the tool.'];
+  }
+  if (instrument.reads === 'thimble') {
+    return ['Read the sleeve: whole millimetres on one side of the datum line, halves on the other.', 'A half counts only when its line is uncovered.', 'Read the thimble where the datum line meets it: one division is a hundredth of a millimetre.', instrument.sleeveLines > 0 ? 'The line of the sleeve’s vernier that lies on a thimble line gives the thousandths.' : estimateHint(estimateFor(instrument, task.rules) ?? 'nearest-division', instrument.division), ...correctionHint(task), 'Write the unit printed on the tool.'];
+  }
   if (!reading) return ['Wait for the stability mark.', 'Write every digit shown, zeros too.', 'Add the unit.'];
   return [
     firstHint(reading),
     whatIsRead(reading, task),
     'Take two neighbouring labels and count the spaces between them: that gives one division.',
     countHint(reading),
-    estimateHint(estimateFor(instrument, task.rules), instrument.division),
+    estimateHint(estimateFor(instrument, task.rules) ?? 'nearest-division', instrument.division),
     ...correctionHint(task),
     'Write the unit printed on the tool.',
   ];

@@ -1,6 +1,7 @@
 import { lastMarkPassed, multipleOf } from '../scales/linear-scale.ts';
 import { isDifference, takenOff, trueAnswer } from './correction.ts';
 import { stopsAtMarks, type ReadingStep } from './expected-reading.ts';
+import { markRead } from './mark-read.ts';
 import { measureWith, type Measure } from './measure.ts';
 import type { ReadingTask } from './reading-task.ts';
 import { scaleReadingOf, type ScaleReading } from './scale-reading.ts';
@@ -42,7 +43,7 @@ export function ratesFrom(history: SlipHistory | undefined): RateOf {
 }
 
 /** What can have been seen: the truth, each slip of sight, and each pair of them. */
-function sightings(task: ReadingTask, { value }: ScaleReading, rateOf: RateOf, measure: Measure): Hypothesis[] {
+function sightings(task: ReadingTask, value: number, rateOf: RateOf, measure: Measure): Hypothesis[] {
   const asSeen = { scatter: true, measure, form: [], off: takenOff(task) };
   const single = SIGHT_SLIPS.flatMap((slip): Hypothesis[] => {
     const shift = slip.shift(task);
@@ -66,8 +67,8 @@ export function marksBeside({ tool }: ScaleReading, seen: number, { place }: Rea
 }
 
 /** On such a scale, who does not estimate writes the last mark passed or the nearest one. */
-function stoppedAtMarks(task: ReadingTask, reading: ScaleReading, seen: Hypothesis, rateOf: RateOf): Hypothesis[] {
-  if (!stopsAtMarks(reading.tool, task.rules) || seen.ids.length > 1) return [];
+function stoppedAtMarks(task: ReadingTask, reading: ScaleReading | null, seen: Hypothesis, rateOf: RateOf): Hypothesis[] {
+  if (!reading || !stopsAtMarks(reading.tool, task.rules) || seen.ids.length > 1) return [];
   return marksBeside(reading, seen.value, seen.measure)
     .filter((mark) => Math.abs(mark - seen.value) > seen.measure.step / 2)
     .map((value, _, marks): Hypothesis => ({ ...seen, value, prior: (seen.prior * rateOf(slipById('dropped-digit'))) / marks.length, scatter: false, form: ['dropped-digit'] }));
@@ -76,14 +77,14 @@ function stoppedAtMarks(task: ReadingTask, reading: ScaleReading, seen: Hypothes
 /** A mark counted wrongly: alone, or, where two marks are counted, both of them the same way. */
 function countedWrongly(task: ReadingTask, slip: CountSlip, seen: Hypothesis, rateOf: RateOf): Hypothesis[] {
   const atStart = isDifference(task) ? slip.counted(task, seen.off) : [];
-  return slip.counted(task, seen.value).flatMap(({ value, scatter, part, division }, way): Hypothesis[] => {
+  return slip.counted(task, seen.value).flatMap(({ value, scatter, part, division, place }, way): Hypothesis[] => {
     const one: Hypothesis = {
       ...seen,
       ids: [...seen.ids, slip.id],
       value,
       prior: seen.prior * rateOf(slip) * part,
       scatter,
-      measure: division === undefined ? seen.measure : measureWith(task, division),
+      measure: place !== undefined ? { ...seen.measure, place, step: 10 ** place } : division === undefined ? seen.measure : measureWith(task, division),
     };
     const start = atStart[way];
     return start === undefined ? [one] : [{ ...one, prior: one.prior / 2 }, { ...one, prior: one.prior / 2, off: start.value }];
@@ -103,8 +104,9 @@ function answers(task: ReadingTask, read: Hypothesis, rateOf: RateOf): Hypothesi
 /** Sightings, counted rightly or with one slip of counting, and corrected rightly or not; two slips at most. */
 function hypotheses(task: ReadingTask, rateOf: RateOf, measure: Measure): Hypothesis[] {
   const reading = scaleReadingOf(task);
-  if (!reading) return [{ ids: [], value: trueAnswer(task), prior: 1, scatter: true, measure, form: [], off: 0 }];
-  return sightings(task, reading, rateOf, measure)
+  const position = markRead(task);
+  if (position === null) return [{ ids: [], value: trueAnswer(task), prior: 1, scatter: true, measure, form: [], off: 0 }];
+  return sightings(task, position, rateOf, measure)
     .flatMap((seen) => {
       if (seen.ids.length > 1) return [seen];
       return [seen, ...stoppedAtMarks(task, reading, seen, rateOf), ...COUNT_SLIPS.flatMap((slip) => countedWrongly(task, slip, seen, rateOf))];

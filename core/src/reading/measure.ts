@@ -1,9 +1,16 @@
 import { isDifference } from './correction.ts';
-import { acceptanceBand, estimateFor, HAIR, readingStep, stepOfDivision, type ReadingStep } from './expected-reading.ts';
+import type { Instrument } from '../instruments/instrument.ts';
+import { acceptanceBand, estimateFor, HAIR, isCoincidence, readingStep, stepOfDivision, type ReadingStep } from './expected-reading.ts';
 import { instrumentOf, type ReadingTask } from './reading-task.ts';
 
 /** Scatter of an estimated digit, in divisions: 0.07 for the eye and the rounding to a tenth. */
 const SCATTER = 0.08;
+/** Scatter of the line that seems to coincide, in lines. */
+const LINES = 0.4;
+
+function scatterOf(instrument: Instrument): number {
+  return isCoincidence(instrument) ? LINES : SCATTER;
+}
 
 /** What an entry is compared with: the instrument's step and division, the accepted band and the scatter. */
 export interface Measure extends ReadingStep {
@@ -30,7 +37,7 @@ function measured(task: ReadingTask): Measure {
     ...readingStep(instrument, task.rules),
     division: instrument.division,
     band: acceptanceBand(instrument, task.rules, difference),
-    scatter: instrument.reads === 'scale' ? SCATTER * instrument.division * (difference ? Math.SQRT2 : 1) : HAIR,
+    scatter: estimateFor(instrument, task.rules) === null && !isCoincidence(instrument) ? HAIR : scatterOf(instrument) * instrument.division * (difference ? Math.SQRT2 : 1),
     otherPlace: null,
   };
 }
@@ -39,5 +46,5 @@ function measured(task: ReadingTask): Measure {
 export function measureWith(task: ReadingTask, division: number): Measure {
   const instrument = instrumentOf(task);
   const { band, division: real, place } = measureOf(task);
-  return { ...stepOfDivision(division, estimateFor(instrument, task.rules)), division, band: (band * division) / real, scatter: SCATTER * division, otherPlace: place };
+  return { ...stepOfDivision(division, estimateFor(instrument, task.rules) ?? 'nearest-division'), division, band: (band * division) / real, scatter: scatterOf(instrument) * division, otherPlace: place };
 }

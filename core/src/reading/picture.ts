@@ -4,6 +4,9 @@ import { CAPILLARY_LENGTH, meniscusProfile, wallHeight, type Surface } from '../
 import { writtenAtPlace } from '../numbers/rounding.ts';
 import { decimalsOf, marksOf, type MarkRank } from '../scales/linear-scale.ts';
 import type { HouseRules } from './house-rules.ts';
+import { drawn, type Handled, type PicturedEye, type RuledMark } from './picture-parts.ts';
+import { caliperReadingOf, micrometerReadingOf } from './slide-reading.ts';
+import { caliperPicture, micrometerPicture, type CaliperPicture, type MicrometerPicture } from './slide-pictures.ts';
 import { instrumentOf, type ReadingTask } from './reading-task.ts';
 import { EYE_DISTANCE, scaleReadingOf, visibleSurface, type ScaleReading } from './scale-reading.ts';
 import type { Situation } from './situation.ts';
@@ -17,19 +20,6 @@ export interface DrawnMark {
 
 /** What an upright tool is drawn as. */
 export type Vessel = 'cylinder' | 'burette' | 'graduated-pipette' | 'beaker' | 'conical-flask' | 'thermometer' | 'hydrometer' | 'volumetric-pipette' | 'volumetric-flask';
-
-/** The eye: how far off the mark it starts, its distance from the scale, and the depth of the mark behind the scale. */
-export interface PicturedEye {
-  readonly height: number;
-  readonly distance: number;
-  readonly gap: number;
-}
-
-/**
- * What is to be done with a tool before it is read: a burette's or pipette's tap opened, a bulb lowered, a pipette filled to its ring,
- * the right hydrometer found, a thing laid at a ruler.
- */
-export type Handled = 'tap' | 'bulb' | 'pipette' | 'try' | 'lay';
 
 /** An upright tool drawn in millimetres of the real one, y downward from its top. */
 export interface LiquidColumnPicture {
@@ -64,13 +54,6 @@ export interface LiquidColumnPicture {
   readonly eye: PicturedEye;
 }
 
-/** One line of a ruler, in millimetres to the right of its physical end. */
-export interface RuledMark {
-  readonly x: number;
-  readonly rank: MarkRank;
-  readonly label: string | null;
-}
-
 /** A thing laid against a ruler, in millimetres to the right of the ruler's physical end. */
 export interface RulerPicture {
   readonly kind: 'ruler';
@@ -91,7 +74,7 @@ export interface DisplayPicture {
   readonly characters: string;
 }
 
-export type Picture = LiquidColumnPicture | RulerPicture | DisplayPicture;
+export type Picture = LiquidColumnPicture | RulerPicture | CaliperPicture | MicrometerPicture | DisplayPicture;
 
 /** Bare tool above the topmost mark, and below the lowest place of the scale, in mm. */
 interface Margins {
@@ -140,11 +123,6 @@ export function drawnAt({ tool, zeroAt }: ScaleReading, value: number): number {
 
 function yOf(tool: ScaleTool, value: number): number {
   return MARGINS[vesselOf(tool)].above + topmost(tool) - along(tool, value);
-}
-
-/** Drawing units are rounded to a thousandth of a millimetre, far below what can be seen. */
-function drawn(length: number): number {
-  return Math.round(length * 1000) / 1000;
 }
 
 function drawnMarks(tool: ScaleTool): DrawnMark[] {
@@ -311,6 +289,9 @@ function rulerPicture(reading: ScaleReading, { situation }: ReadingTask): RulerP
 export function pictureOf(task: ReadingTask): Picture {
   const reading = scaleReadingOf(task);
   if (reading) return reading.tool.body.kind === 'rule' ? rulerPicture(reading, task) : columnPicture(reading, task);
+  const [caliper, micrometer] = [caliperReadingOf(task), micrometerReadingOf(task)];
+  if (caliper) return caliperPicture(caliper, task);
+  if (micrometer) return micrometerPicture(micrometer, task);
   const instrument = instrumentOf(task);
   if (instrument.reads === 'ring') return ringPicture(instrument, task);
   const place = -Math.round(-Math.log10(instrument.division));

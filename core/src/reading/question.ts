@@ -27,7 +27,8 @@ function onScale(tool: ScaleTool, task: ReadingTask): string {
 /** The question a task asks, in the words of a bench. */
 export function questionFor(task: ReadingTask): string {
   const instrument: Instrument = instrumentOf(task);
-  const { liquid = 'liquid' } = task.situation;
+  const { liquid = 'liquid', thing = 'thing' } = task.situation;
+  if (instrument.reads === 'vernier' || instrument.reads === 'thimble') return askedFor(task) === 'observed' ? `What does the ${instrument.reads === 'vernier' ? 'caliper' : 'micrometer'} show?` : `How thick is the ${thing}?`;
   if (instrument.reads === 'ring') return instrument.made === 'to-deliver' ? `How much ${liquid} does this pipette deliver from its ring?` : `How much ${liquid} does this flask hold up to its ring?`;
   return instrument.reads === 'scale' ? onScale(instrument, task) : 'What does the balance show?';
 }

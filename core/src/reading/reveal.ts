@@ -6,6 +6,8 @@ import { expectedReading, readingStep, writtenReading } from './expected-reading
 import { drawnAt } from './picture.ts';
 import { instrumentOf, type ReadingTask } from './reading-task.ts';
 import { scaleReadingOf, type ScaleReading } from './scale-reading.ts';
+import { caliperReadingOf, micrometerReadingOf } from './slide-reading.ts';
+import { caliperSteps, micrometerSteps } from './slide-steps.ts';
 
 /** One step of reading aloud, with what lights up on the picture in drawing units. */
 export interface RevealStep {
@@ -86,6 +88,9 @@ export function revealOf(task: ReadingTask): RevealStep[] {
   const reading = scaleReadingOf(task);
   const unitStep: RevealStep = { kind: 'unit', text: `The unit: ${unit}`, fromY: null, toY: null, soFar: `${spoken(text)} ${unit}` };
   if (instrument.reads === 'ring') return [...ringSteps(instrument, text), unitStep];
+  const [caliper, micrometer] = [caliperReadingOf(task), micrometerReadingOf(task)];
+  if (caliper) return [...caliperSteps(caliper, task), unitStep];
+  if (micrometer) return [...micrometerSteps(micrometer, task), unitStep];
   if (!reading) return [{ kind: 'marks', text: 'Every digit shown', fromY: null, toY: null, soFar: text }, unitStep];
   return [...readingSteps(reading, task), ...correctionStep(reading, task), unitStep];
 }

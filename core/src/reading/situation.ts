@@ -69,6 +69,8 @@ const LIQUID: readonly Field[] = ['value', 'ask', 'eyeHeight', 'surface', 'scale
 function fieldsOf(instrument: Instrument): readonly Field[] {
   if (instrument.reads === 'display') return ['value', 'ask'];
   if (instrument.reads === 'ring') return LIQUID;
+  if (instrument.reads === 'vernier') return ['value', 'zeroError', 'ask', 'eyeHeight', 'thing'];
+  if (instrument.reads === 'thimble') return ['value', 'zeroError', 'ask', 'thing'];
   switch (instrument.body.kind) {
     case 'tube':
       return instrument.body.made === 'to-deliver' ? [...LIQUID, 'from', 'left'] : [...LIQUID, 'secondScale'];
@@ -83,6 +85,9 @@ function fieldsOf(instrument: Instrument): readonly Field[] {
       return ['value', 'ask', 'eyeHeight', 'from', 'endOffset', 'thing', 'loose'];
   }
 }
+
+/** How far a caliper or a micrometer can be off, in mm; one further off is not used. */
+const MOST_OFF = 0.4;
 
 /** How far a thing can begin before a ruler's zero mark, in mm. */
 const MOST_OUTSIDE = 10;
@@ -130,5 +135,6 @@ export function checkSituation(instrument: Instrument, situation: Situation): Si
   for (const field of ['secondScale', 'opaque', 'settled', 'loose', 'untried'] as const) checkChoice(field, situation[field], [true, false]);
   if (situation.eyeHeight !== undefined) checkNumber('eyeHeight', situation.eyeHeight, -EYE_REACH, EYE_REACH, 'mm');
   if (instrument.reads === 'scale') checkOnScale(instrument, situation);
+  if ((instrument.reads === 'vernier' || instrument.reads === 'thimble') && situation.zeroError !== undefined) checkNumber('zeroError', situation.zeroError, -MOST_OFF, MOST_OFF, instrument.unit);
   return situation;
 }

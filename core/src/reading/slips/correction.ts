@@ -1,3 +1,4 @@
+import { PITCH } from '../../instruments/micrometers.ts';
 import { askedFor } from '../correction.ts';
 import { instrumentOf, type ReadingTask } from '../reading-task.ts';
 import { scaleReadingOf, type ScaleReading } from '../scale-reading.ts';
@@ -30,6 +31,21 @@ export const zeroSign: CorrectionSlip = {
   corrected: (task, reading) => {
     const error = zeroToTakeOff(task);
     return error === 0 ? [] : [{ value: reading + error, part: 1 }];
+  },
+};
+
+export const zeroNegativeMisread: CorrectionSlip = {
+  id: 'zero-negative-misread',
+  stage: 'correction',
+  name: 'A negative zero error read as a positive one',
+  baseRate: 0.2,
+  why: () => 'With the jaws closed the zero stands short of the main zero: the error is counted back from the far end, and is negative.',
+  lookAt: () => 'on which side of the main zero the zero stands when the jaws are closed',
+  corrected: (task, reading) => {
+    const error = zeroToTakeOff(task);
+    const { reads } = instrumentOf(task);
+    if (error >= 0 || (reads !== 'vernier' && reads !== 'thimble')) return [];
+    return [{ value: reading - (error + (reads === 'vernier' ? 1 : PITCH)), part: 1 }];
   },
 };
 

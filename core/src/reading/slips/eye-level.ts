@@ -1,6 +1,7 @@
 import { acceptanceBand } from '../expected-reading.ts';
-import { parallax, scaleReadingOf, seenAt, type ScaleReading } from '../scale-reading.ts';
+import { EYE_DISTANCE, parallax, scaleReadingOf, seenAt, type ScaleReading } from '../scale-reading.ts';
 import type { ReadingTask } from '../reading-task.ts';
+import { caliperReadingOf, VERNIER_GAP } from '../slide-reading.ts';
 import type { SightSlip } from './slip.ts';
 
 /** A shift that stays within the accepted band makes no reading wrong, and cannot be told from scatter. */
@@ -58,7 +59,12 @@ export const eyeAside: SightSlip = {
   baseRate: 0.5,
   why: (task) => why(task, 'sideways'),
   lookAt: () => 'the beam: bring the eye straight over the edge',
-  shift: (task) => shiftWhen(task, (reading) => !upright(reading) && reading.eyeHeight !== 0),
+  shift: (task) => {
+    const caliper = caliperReadingOf(task);
+    if (!caliper) return shiftWhen(task, (reading) => !upright(reading) && reading.eyeHeight !== 0);
+    const shift = (VERNIER_GAP * (task.situation.eyeHeight ?? 0)) / EYE_DISTANCE;
+    return Math.abs(shift) > acceptanceBand(caliper.tool, task.rules) ? shift : null;
+  },
   path: () => [{ kind: 'sight', text: 'the eye is not over the edge' }],
 };
 

@@ -1,25 +1,29 @@
 import type { Instrument } from '../../instruments/instrument.ts';
 import { writtenAtPlace } from '../../numbers/rounding.ts';
 import { lastMarkPassed } from '../../scales/linear-scale.ts';
-import { readingStep, stopsAtMarks } from '../expected-reading.ts';
+import { estimateFor, readingStep, stopsAtMarks } from '../expected-reading.ts';
 import type { ReadingTask } from '../reading-task.ts';
 import { instrumentOf } from '../reading-task.ts';
 import type { FormSlip } from './slip.ts';
 
 const everywhere = (): boolean => true;
-/** Tools that show or stand for one number, with nothing to estimate. */
-const isExact = (task: ReadingTask): boolean => instrumentOf(task).reads !== 'scale';
+/** Tools that give every digit, with nothing to estimate. */
+const isExact = (task: ReadingTask): boolean => estimateFor(instrumentOf(task), task.rules) === null;
 
 const DROPPED: Readonly<Record<Instrument['reads'], string>> = {
   scale: 'The marks give the certain digits; one more is estimated between them. On a mark, that digit is a written zero.',
   display: 'A display is written with every digit it shows; the last one is the uncertain one, and it counts.',
   ring: 'The ring’s volume is known to its last decimal; written with fewer, the number claims less than the tool gives.',
+  vernier: 'The vernier gives its least count for certain; every digit down to it is written.',
+  thimble: 'The thimble gives hundredths, and the digit beyond them is estimated or read from the sleeve; all of them are written.',
 };
 
 const ZERO_DROPPED: Readonly<Record<Instrument['reads'], string>> = {
   scale: 'Exactly on a mark means that the estimated digit is zero, and a measured zero is written.',
   display: 'A zero at the end of a display is a measured digit; without it the number claims ten times less.',
   ring: 'The zeros after the point are known, since the maker adjusted the ring to them; a known zero is written.',
+  vernier: 'A zero that the vernier shows is a measured digit, and is written.',
+  thimble: 'A zero at the end was measured; without it the number claims ten times less.',
 };
 
 function withoutLastDigit(text: string): string | null {

@@ -29,6 +29,8 @@ export interface Counted {
   readonly part: number;
   /** What a division is taken for, in the instrument's unit, where it is taken for something else: it decides the digits written. */
   readonly division?: number;
+  /** Power of ten of the last digit, where the slip decides how far is written. */
+  readonly place?: number;
 }
 
 /** The point seen is right, and is turned into a wrong number. */
