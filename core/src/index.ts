@@ -36,6 +36,7 @@ export { hintsFor } from './reading/hints.ts';
 export { explainSlips, type SlipExplained } from './reading/explain.ts';
 export { closesTask, feedbackOn, TRIES, type Feedback, type Outcome } from './reading/feedback.ts';
 export { describeColumn, describeEnd, describeRuler } from './reading/describe.ts';
+export { describeCaliper, describeMicrometer } from './reading/describe-slides.ts';
 export type { PathPiece } from './reading/path.ts';
 export { SLIPS, slipById, UnknownSlipError } from './reading/slips/registry.ts';
 

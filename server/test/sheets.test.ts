@@ -65,7 +65,7 @@ describe('a round on paper', () => {
   it('shows every picture from the level and at rest, with the wide ones last', async () => {
     const { sheets } = await print((await set({ length: 12 })).id);
     for (const { readings } of sheets) {
-      for (const { picture } of readings) if (picture.kind !== 'display') expect(picture.eye.height).toBe(0);
+      for (const { picture } of readings) if ('eye' in picture) expect(picture.eye.height).toBe(0);
       const wide = readings.map(({ picture }) => picture.kind === 'ruler' || (picture.kind === 'liquid-column' && picture.startY !== null));
       expect(wide).toEqual([...wide].sort((a, b) => Number(a) - Number(b)));
     }

@@ -16,7 +16,7 @@ export function asOnPaper({ instrumentId, situation, rules }: ReadingTask): Read
   return readingTask(instrumentId, { ...situation, ...seen, ...atRest }, rules);
 }
 
-/** Whether a picture takes the whole width of a sheet: a ruler, or two readings side by side. */
+/** Whether a picture takes the whole width of a sheet: what lies, or two readings side by side. */
 export function needsWholeWidth(picture: Picture): boolean {
-  return picture.kind === 'ruler' || (picture.kind === 'liquid-column' && picture.handled === 'tap');
+  return picture.kind === 'ruler' || picture.kind === 'caliper' || picture.kind === 'micrometer' || (picture.kind === 'liquid-column' && picture.handled === 'tap');
 }

@@ -90,5 +90,7 @@ export function asLaid(task: ReadingTask): ReadingTask {
  */
 export function asOperated(task: ReadingTask, { eyeHeight, done = [], at = 0 }: Operation): ReadingTask {
   const situation = afterwards(task, done, at);
-  return readingTask(task.instrumentId, instrumentOf(task).reads === 'display' ? situation : { ...situation, eyeHeight }, task.rules);
+  const { reads } = instrumentOf(task);
+  // A display and a thimble are read the same from anywhere.
+  return readingTask(task.instrumentId, reads === 'display' || reads === 'thimble' ? situation : { ...situation, eyeHeight }, task.rules);
 }

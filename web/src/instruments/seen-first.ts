@@ -8,6 +8,10 @@ export function seenFirst(picture: Picture): Seen {
       return { height: picture.eye.height, markAt: picture.startY ?? picture.surfaceY };
     case 'ruler':
       return { height: picture.eye.height, markAt: picture.thing.toX };
+    case 'caliper':
+      return { height: picture.eye.height, markAt: picture.slideX };
+    case 'micrometer':
+      return { height: 0, markAt: picture.openX };
     case 'display':
       return { height: 0, markAt: 0 };
   }

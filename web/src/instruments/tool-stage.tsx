@@ -4,10 +4,16 @@ import type { StageProps } from './stage-props.ts';
 import { UprightStage } from './upright/upright-stage.tsx';
 
 // A visitor’s first tool stands upright; what lies is fetched when it comes.
+const CaliperStage = lazy(() => import('./caliper/caliper-stage.tsx'));
+const MicrometerStage = lazy(() => import('./micrometer/micrometer-stage.tsx'));
 const RulerStage = lazy(() => import('./ruler/ruler-stage.tsx'));
 
 interface ToolStageProps extends StageProps {
   readonly picture: Picture;
+}
+
+function Lying({ children }: { readonly children: ReactNode }): ReactNode {
+  return <Suspense fallback={<div className="aspect-[7/5]" />}>{children}</Suspense>;
 }
 
 /** Any tool of the bench, drawn from its picture. */
@@ -16,11 +22,11 @@ export function ToolStage({ picture, ...stage }: ToolStageProps): ReactNode {
     case 'liquid-column':
       return <UprightStage picture={picture} {...stage} />;
     case 'ruler':
-      return (
-        <Suspense fallback={<div className="aspect-[7/5]" />}>
-          <RulerStage picture={picture} {...stage} />
-        </Suspense>
-      );
+      return <Lying><RulerStage picture={picture} {...stage} /></Lying>;
+    case 'caliper':
+      return <Lying><CaliperStage picture={picture} {...stage} /></Lying>;
+    case 'micrometer':
+      return <Lying><MicrometerStage picture={picture} {...stage} /></Lying>;
     case 'display':
       return <p className="py-16 text-center font-mono text-5xl">{`${picture.characters} ${picture.unitMark}`}</p>;
   }

@@ -102,6 +102,48 @@ describe('what each slip writes', () => {
   });
 });
 
+describe('what each slip writes on a vernier or a thimble', () => {
+  it.each([
+    ['caliper-fiftieth', { value: 31.28 }, 'vernier-ignored', '31 mm'],
+    ['caliper-fiftieth', { value: 31.34 }, 'vernier-label-as-count', '31.10 mm'],
+    ['caliper-twentieth', { value: 12.35 }, 'vernier-count-as-tenths', '12.7 mm'],
+    ['caliper-twentieth', { value: 12.35 }, 'vernier-count-as-tenths', '12.07 mm'],
+    ['caliper-tenth', { value: 31.3 }, 'coincidence-on-main', '34 mm'],
+    ['caliper-tenth', { value: 31.3 }, 'main-mark-after', '32.3 mm'],
+    ['caliper-tenth', { value: 31.3 }, 'vernier-edge', '27.3 mm'],
+    ['caliper-fiftieth', { value: 31.28, zeroError: -0.06 }, 'zero-sign', '31.16 mm'],
+    ['caliper-fiftieth', { value: 31.28, zeroError: -0.06 }, 'zero-ignored', '31.22 mm'],
+    ['caliper-tenth', { value: 31.3, zeroError: -0.2 }, 'zero-negative-misread', '30.3 mm'],
+    ['micrometer-hundredth', { value: 7.73, zeroError: -0.02 }, 'zero-negative-misread', '7.230 mm'],
+    ['micrometer-hundredth', { value: 7.73 }, 'half-missed', '7.230 mm'],
+    ['micrometer-hundredth', { value: 7.23 }, 'half-invented', '7.730 mm'],
+    ['micrometer-hundredth', { value: 7.23 }, 'thimble-wrong-way', '7.270 mm'],
+    ['micrometer-hundredth', { value: 7.23 }, 'thimble-wrong-way', '7.170 mm'],
+    ['micrometer-hundredth', { value: 7.23 }, 'thimble-as-tenths', '9.30 mm'],
+    ['micrometer-thousandth', { value: 7.234 }, 'vernier-ignored', '7.23 mm'],
+  ] as const)('%s at %j, %s: %s', (tool, situation, slip, entry) => {
+    expect(predicted(tool, situation, slip)).toContain(entry);
+    expect(diagnose(task(tool, situation), entry).slips.flatMap(({ ids }) => ids)).toContain(slip);
+  });
+
+  it.each([
+    ['micrometer-hundredth', { value: 7.23 }, 'half-missed'],
+    ['micrometer-hundredth', { value: 7.73 }, 'half-invented'],
+    ['micrometer-hundredth', { value: 7.23 }, 'vernier-ignored'],
+    ['caliper-tenth', { value: 31.3 }, 'vernier-count-as-tenths'],
+    ['caliper-twentieth', { value: 31.3 }, 'vernier-label-as-count'],
+    ['caliper-tenth', { value: 31.3, zeroError: 0.2 }, 'zero-negative-misread'],
+    ['cylinder-50', { value: 31.3 }, 'main-mark-after'],
+  ] as const)('%s at %j cannot show %s', (tool, situation, slip) => {
+    expect(predicted(tool, situation, slip)).toEqual([]);
+  });
+
+  it('finds two together: a half missed and the zero error taken the wrong way', () => {
+    const { slips } = diagnose(task('micrometer-hundredth', { value: 7.73, zeroError: -0.03 }), '7.170 mm');
+    expect(slips[0]?.ids).toEqual(['half-missed', 'zero-sign']);
+  });
+});
+
 describe('the eye', () => {
   const shiftOf = (situation: Situation, slip: string): number => Number(predicted('cylinder-10', situation, slip)[0]!.split(' ')[0]) - situation.value;
 
@@ -134,7 +176,8 @@ describe('the registry', () => {
     expect(new Set(SLIPS.map((slip) => slip.id)).size).toBe(SLIPS.length);
     const tasks = [task('cylinder-100', { value: 52.7, secondScale: true, eyeHeight: 30 }), task('cylinder-50', { value: 20, surface: 'domed', eyeHeight: -30 }), task('digital-balance-hundredth', { value: 18.4 }), task('cylinder-500', { value: 263 }),
       task('burette-50', { value: 24.38, from: 1.12, eyeHeight: 40 }), task('thermometer-degree', { value: -3.4, zeroError: 0.6 }), task('thermometer-degree', { value: 63.2, settled: false, shown: 40 }),
-      task('ruler-inch', { value: 4.31, endOffset: 5, eyeHeight: 60 }), task('ruler-millimetre', { value: 84.6, from: 20 }), task('hydrometer-1000', { value: 1.0243 }), task('volumetric-pipette-10', { value: 10 }), task('beaker-250', { value: 130 }), task('conical-flask-250', { value: 130 })];
+      task('ruler-inch', { value: 4.31, endOffset: 5, eyeHeight: 60 }), task('ruler-millimetre', { value: 84.6, from: 20 }), task('hydrometer-1000', { value: 1.0243 }), task('volumetric-pipette-10', { value: 10 }), task('beaker-250', { value: 130 }), task('conical-flask-250', { value: 130 }),
+      task('caliper-fiftieth', { value: 31.28, zeroError: -0.02, eyeHeight: 80 }), task('caliper-twentieth', { value: 7.35 }), task('caliper-tenth', { value: 31.3 }), task('micrometer-hundredth', { value: 7.734, zeroError: -0.02 }), task('micrometer-thousandth', { value: 7.234 })];
     for (const slip of SLIPS) {
       expect(slip.baseRate).toBeGreaterThan(0);
       expect(slip.baseRate).toBeLessThanOrEqual(0.5);

@@ -1,6 +1,7 @@
 import type { Picture } from '@green-beam/core';
 import type { ReactNode } from 'react';
 import { RulerOnPaper } from './ruler-on-paper.tsx';
+import { CaliperOnPaper, MicrometerOnPaper } from './slides-on-paper.tsx';
 import { UprightOnPaper } from './upright-on-paper.tsx';
 
 /** Any picture as it is printed: nothing on it moves, and the eye is level with the mark. */
@@ -10,6 +11,10 @@ export function PaperPicture({ picture, label }: { readonly picture: Picture; re
       return <UprightOnPaper picture={picture} label={label} />;
     case 'ruler':
       return <RulerOnPaper picture={picture} label={label} />;
+    case 'caliper':
+      return <CaliperOnPaper picture={picture} label={label} />;
+    case 'micrometer':
+      return <MicrometerOnPaper picture={picture} label={label} />;
     case 'display':
       return <p className="py-8 text-center font-mono text-4xl">{`${picture.characters} ${picture.unitMark}`}</p>;
   }

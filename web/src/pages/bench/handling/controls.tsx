@@ -10,7 +10,7 @@ import { Tap } from './tap.tsx';
 /** What is to be done with a tool before it is read. */
 export default function Controls({ picture, ...handled }: HandledBy<Picture>): ReactNode {
   if (picture.kind === 'ruler') return <Laying picture={picture} {...handled} />;
-  if (picture.kind === 'display') return null;
+  if (picture.kind !== 'liquid-column') return null;
   const props = { picture, ...handled };
   switch (picture.handled) {
     case 'tap':

@@ -1,0 +1,59 @@
+import type { CaliperPicture, MicrometerPicture } from './slide-pictures.ts';
+
+/** How far a line is from lying on a mark, in words. */
+function lies(off: number, near: number): string {
+  if (Math.abs(off) < near) return 'lies on a main mark';
+  return off > 0 ? 'lies just to the right of one' : 'lies just to the left of one';
+}
+
+/** A line by its number, with the label nearest before it. */
+function lineName({ vernierMarks }: CaliperPicture, line: number): string {
+  const labelled = vernierMarks.slice(0, line + 1).findLastIndex(({ label }) => label !== null);
+  const label = vernierMarks[labelled]?.label ?? '0';
+  return line === labelled ? `The line numbered ${label} (line ${line})` : `The line ${line - labelled} after the number ${label} (line ${line})`;
+}
+
+/** Lines on each side of the one that coincides which are told of. */
+const TOLD = 2;
+
+function inWords(picture: CaliperPicture, position: number): string {
+  const { marks, vernierMarks } = picture;
+  const spacing = (marks[1]?.x ?? 1) - (marks[0]?.x ?? 0);
+  const passed = marks.findLast(({ x }) => x <= position + 1e-6);
+  const before = passed === undefined ? 'The vernier’s zero lies before the main zero.' : `The vernier’s zero lies ${Math.abs(passed.x - position) < 1e-6 ? 'on' : 'past'} the main mark ${passed.x / 10} cm and before the next.`;
+  const offs = vernierMarks.slice(0, -1).map(({ x }) => {
+    const at = (position + x) / spacing;
+    return (at - Math.round(at)) * spacing;
+  });
+  const nearest = offs.reduce((best, off, line) => (Math.abs(off) < Math.abs(offs[best] ?? Infinity) ? line : best), 0);
+  const least = Math.abs((vernierMarks[1]?.x ?? spacing) - Math.round((vernierMarks[1]?.x ?? spacing) / spacing) * spacing);
+  const told = offs.map((_, line) => line).filter((line) => Math.abs(line - nearest) <= TOLD);
+  return `${before} ${told.map((line) => `${lineName(picture, line)} ${lies(offs[line] ?? 0, least / 2)}.`).join(' ')}`;
+}
+
+/**
+ * A caliper in words a reading can be made from: the main mark passed, and how the lines of the vernier lie about the one that
+ * coincides; with the jaws closed as well, where that is to be looked at.
+ * @param shift by how much the eye makes the vernier seem to lie further right, in mm.
+ */
+export function describeCaliper(picture: CaliperPicture, shift: number): string {
+  const closed = picture.closedX === null ? '' : ` With the jaws closed: ${inWords(picture, picture.closedX + shift)}`;
+  return `On the ${picture.thing.name}: ${inWords(picture, picture.slideX + shift)}${closed}`;
+}
+
+function faces({ marks, thimbleDivisions, sleeveLines }: MicrometerPicture, open: number): string {
+  const half = (marks[1]?.x ?? 0.5) - (marks[0]?.x ?? 0);
+  const halves = Math.floor(open / half + 1e-6);
+  const turned = (open / half - halves) * thimbleDivisions;
+  const passed = Math.floor(turned + 1e-6);
+  const sleeve = halves < 0 ? 'No line of the sleeve is uncovered' : `On the sleeve ${Math.floor(halves / 2)} whole millimetres are uncovered, and ${halves % 2 === 0 ? 'no half-millimetre line after them' : 'one half-millimetre line after them'}`;
+  const part = turned - passed;
+  const beyond = sleeveLines.length > 0 ? `line ${Math.round(part * 10) % 10} of the sleeve’s vernier lies on a thimble line` : part < 0.06 ? 'on it' : part < 0.45 ? 'nearer to it than to the next' : part <= 0.55 ? 'midway to the next' : 'nearer to the next than to it';
+  return `${sleeve}. The datum line meets the thimble ${sleeveLines.length > 0 ? `past division ${passed}; ${beyond}` : `at division ${passed}, ${beyond}`}.`;
+}
+
+/** A micrometer in words a reading can be made from. */
+export function describeMicrometer(picture: MicrometerPicture): string {
+  const closed = picture.closedX === null ? '' : ` With the faces closed: ${faces(picture, picture.closedX)}`;
+  return `On the ${picture.thing.name}: ${faces(picture, picture.openX)}${closed}`;
+}

@@ -1,0 +1,120 @@
+import type { CaliperPicture } from '@green-beam/core';
+import { useCallback, useState, type ReactNode } from 'react';
+import { useNarrow } from '../../ui/use-narrow.ts';
+import { ClosedOrOn } from '../closed-or-on.tsx';
+import { EyeSlider } from '../eye-slider.tsx';
+import { Sheet, SlidingSheet, Stage, type StageBox, type Window } from '../sheets.tsx';
+import type { Seen, Sight } from '../sight.ts';
+import type { StageProps } from '../stage-props.ts';
+import { aside, at, EYE_RANGE, EYE_RUN, glassView, middleView, vernierLength, type View } from './geometry.ts';
+import { GlassRail } from './glass-rail.tsx';
+import { MainScale, VernierScale } from './scales.tsx';
+import { WholeCaliper } from './whole-caliper.tsx';
+
+interface Layout {
+  readonly box: StageBox;
+  readonly x: number;
+  readonly width: number;
+}
+
+const WIDE: Layout = { box: { x: 0, width: 840, height: 600 }, x: 30, width: 780 };
+const NARROW: Layout = { box: { x: 0, width: 460, height: 600 }, x: 10, width: 440 };
+/** Heights of the three views: the whole tool, the whole vernier, and what lies under the glass. */
+const WHOLE_Y = 66;
+const MIDDLE = { y: 220, half: 40 };
+const GLASS = { y: 328, half: 74 };
+const EYE_Y = GLASS.y + 2 * GLASS.half + 76;
+
+interface CaliperStageProps extends StageProps {
+  readonly picture: CaliperPicture;
+}
+
+function spokenAside(height: number): string {
+  const distance = Math.round(Math.abs(height));
+  return distance === 0 ? 'straight over the lines' : `${distance} millimetres to the ${height > 0 ? 'right' : 'left'} of them`;
+}
+
+interface EyeProps {
+  readonly x: number;
+  readonly sight: Sight;
+  readonly disabled: boolean;
+  readonly onRest: (height: number) => void;
+}
+
+/** The eye over the glass, to the left or the right of what is looked at. */
+function EyeOver({ x, sight, disabled, onRest }: EyeProps): ReactNode {
+  const perMillimetre = EYE_RUN / 100;
+  const drawnAt = useCallback((seen: Seen) => [x + seen.height * perMillimetre, EYE_Y] as const, [x, perMillimetre]);
+  const place = useCallback((to: number) => Math.round(Math.min(EYE_RANGE, Math.max(-EYE_RANGE, (to - x) / perMillimetre)) * 10) / 10, [x, perMillimetre]);
+  return (
+    <EyeSlider label="How far your eye is to the side" across sight={sight} disabled={disabled} reach={EYE_RANGE} spoken={spokenAside} drawnAt={drawnAt} place={place} onRest={onRest}>
+      <rect x={x - EYE_RANGE * perMillimetre - 30} y={EYE_Y - 30} width={2 * EYE_RANGE * perMillimetre + 60} height="60" fill="transparent" />
+      <line x1={x - EYE_RANGE * perMillimetre} x2={x + EYE_RANGE * perMillimetre} y1={EYE_Y} y2={EYE_Y} stroke="var(--color-rail)" strokeWidth="2" />
+    </EyeSlider>
+  );
+}
+
+interface PairProps {
+  readonly picture: CaliperPicture;
+  readonly view: View;
+  readonly position: number;
+  readonly layout: Layout;
+  readonly y: number;
+  readonly half: number;
+  readonly sight: Sight;
+  readonly weight: number;
+}
+
+/** Main scale and vernier edge to edge; the vernier slides with the eye, being a little nearer to it. */
+function Pair({ picture, view, position, layout, y, half, sight, weight }: PairProps): ReactNode {
+  const window: Window = { x: layout.x, y, width: layout.width, height: 2 * half };
+  const shift = useCallback((seen: Seen) => aside(picture, seen) * view.scale, [picture, view]);
+  return (
+    <>
+      <Sheet box={layout.box} window={window}>
+        <g transform={`translate(${layout.x} ${y})`}>
+          <MainScale picture={picture} view={view} height={half} weight={weight} />
+        </g>
+      </Sheet>
+      <SlidingSheet box={layout.box} window={window} sight={sight} shift={shift} way="right">
+        <g transform={`translate(${layout.x} ${y + half})`}>
+          <VernierScale picture={picture} view={view} height={half} position={position} weight={weight} />
+        </g>
+      </SlidingSheet>
+    </>
+  );
+}
+
+/** A vernier caliper: the whole of it, its vernier, and a reading glass that is slid along the lines to find the one that coincides. */
+export default function CaliperStage({ picture, name, sight, onRestEye, closed = false }: CaliperStageProps): ReactNode {
+  const layout = useNarrow() ? NARROW : WIDE;
+  const [shut, setShut] = useState(false);
+  const [over, setOver] = useState(0);
+  const position = shut && picture.closedX !== null ? picture.closedX : picture.slideX;
+  const middle = middleView(picture, position, layout.width);
+  const glass = glassView(position, over, layout.width);
+  // The depth rod comes out as far as the jaws are open.
+  const scale = layout.width / (240 + picture.slideX);
+  return (
+    <>
+      <Stage box={layout.box} label={`${name}${shut ? ' with its jaws closed' : ` with a ${picture.thing.name} between its jaws`}. Turn on the description in words to read it without seeing it.`}>
+        <Sheet box={layout.box}>
+          <g transform={`translate(${layout.x + 18 * scale} ${WHOLE_Y})`}>
+            <WholeCaliper picture={picture} position={position} scale={scale} closed={shut} />
+          </g>
+          <text x={layout.x} y="18" fontSize="15" fill="var(--color-muted)">{name}, main scale in cm</text>
+        </Sheet>
+        <Pair picture={picture} view={middle} position={position} layout={layout} y={MIDDLE.y} half={MIDDLE.half} sight={sight} weight={1} />
+        <Pair picture={picture} view={glass} position={position} layout={layout} y={GLASS.y} half={GLASS.half} sight={sight} weight={1.5} />
+        <Sheet box={layout.box} touched>
+          <rect x={layout.x} y={GLASS.y} width={layout.width} height={2 * GLASS.half} rx="10" fill="none" stroke="var(--color-beam)" strokeWidth="2.4" pointerEvents="none" />
+          <g transform={`translate(${layout.x} 0)`}>
+            <GlassRail over={over} length={vernierLength(picture)} scale={middle.scale} zeroAt={at(middle, position)} y={MIDDLE.y - 5} height={2 * MIDDLE.half + 10} onMove={setOver} />
+          </g>
+          <EyeOver x={layout.x + layout.width / 2} sight={sight} disabled={!onRestEye || closed} onRest={onRestEye ?? (() => undefined)} />
+        </Sheet>
+      </Stage>
+      {picture.closedX !== null && <ClosedOrOn closed={shut} thing={picture.thing.name} faces="jaws" onChange={setShut} />}
+    </>
+  );
+}

@@ -1,0 +1,108 @@
+import type { MicrometerPicture } from '@green-beam/core';
+import { useId, type ReactNode } from 'react';
+
+/** A close view: where the thimble’s edge and the datum line stand, and how large a millimetre and a thimble division are. */
+export interface CloseView {
+  readonly edge: number;
+  readonly datum: number;
+  readonly perMillimetre: number;
+  readonly perDivision: number;
+}
+
+interface CloseProps {
+  readonly picture: MicrometerPicture;
+  /** Millimetres uncovered. */
+  readonly open: number;
+  readonly view: CloseView;
+}
+
+/** Heights of the sleeve and the thimble above and below the datum line, and how far a thimble’s edge is bevelled. */
+const SLEEVE = { above: 128, below: 76 };
+const WITH_VERNIER = { above: 252, below: 76 };
+const WIDER = 30;
+const BEVEL = 40;
+const SHOWN = 7.2;
+const PITCH = 0.5;
+const INK = '#13251f';
+
+function heights({ sleeveLines }: MicrometerPicture): typeof SLEEVE {
+  return sleeveLines.length > 0 ? WITH_VERNIER : SLEEVE;
+}
+
+/** The sleeve as far as the thimble has uncovered it: whole millimetres above the datum line, halves below, and a vernier where there is one. */
+export function Sleeve({ picture, open, view: { edge, datum, perMillimetre, perDivision } }: CloseProps): ReactNode {
+  const id = useId();
+  const { above, below } = heights(picture);
+  const x = (mm: number): number => edge + (mm - open) * perMillimetre;
+  const left = edge - SHOWN * perMillimetre;
+  return (
+    <g className="own-ink" stroke={INK} fill={INK}>
+      <linearGradient id={id} x2="0" y2="1">
+        <stop offset="0" stopColor="#98a29d" />
+        <stop offset="0.4" stopColor="#eef1ef" />
+        <stop offset="0.75" stopColor="#d3d9d6" />
+        <stop offset="1" stopColor="#8b9691" />
+      </linearGradient>
+      <clipPath id={`${id}-bare`}>
+        <rect x={left} y={datum - above} width={edge - left} height={above + below} />
+      </clipPath>
+      <rect x={left} y={datum - above} width={edge - left} height={above + below} fill={`url(#${id})`} stroke="none" />
+      <g clipPath={`url(#${id}-bare)`} strokeWidth="2">
+        <line x1={Math.max(left, x(0) - 40)} x2={edge} y1={datum} y2={datum} />
+        {picture.marks.map(({ x: mm, side, label }) => (
+          <g key={mm} data-sleeve={mm}>
+            <line x1={x(mm)} x2={x(mm)} y1={datum} y2={side === 'above' ? datum - (label === null ? 20 : 30) : datum + 20} />
+            {label !== null && (
+              <text x={x(mm)} y={datum - 38} textAnchor="middle" stroke="none" fontSize="24" className="font-mono">
+                {label}
+              </text>
+            )}
+          </g>
+        ))}
+        {picture.sleeveLines.slice(1).map((divisions, i) => (
+          <g key={divisions} data-sleeve-line={i + 1} strokeWidth="1.6">
+            <line x1={edge - 44} x2={edge} y1={datum - divisions * perDivision} y2={datum - divisions * perDivision} />
+            <text x={edge - 54} y={datum - divisions * perDivision} dy="0.35em" textAnchor="end" stroke="none" fontSize="15" className="font-mono">
+              {(i + 1) % 10}
+            </text>
+          </g>
+        ))}
+      </g>
+    </g>
+  );
+}
+
+/** The thimble’s edge, with the divisions that are seen of it; as it opens, larger numbers come down to the datum line. */
+export function Thimble({ picture, open, view: { edge, datum, perDivision } }: CloseProps): ReactNode {
+  const id = useId();
+  const { above, below } = heights(picture);
+  const { thimbleDivisions } = picture;
+  const turned = ((((open % PITCH) + PITCH) % PITCH) / PITCH) * thimbleDivisions;
+  const first = Math.ceil(turned - below / perDivision);
+  const last = Math.floor(turned + above / perDivision);
+  return (
+    <g className="own-ink" stroke={INK} fill={INK} strokeWidth="2">
+      <linearGradient id={id} x2="0" y2="1">
+        <stop offset="0" stopColor="#7f8a85" />
+        <stop offset="0.38" stopColor="#e6eae8" />
+        <stop offset="0.75" stopColor="#c3cac6" />
+        <stop offset="1" stopColor="#717c77" />
+      </linearGradient>
+      <path d={`M${edge} ${datum - above - 4}L${edge + BEVEL} ${datum - above - WIDER}H${edge + 200}V${datum + below + WIDER}H${edge + BEVEL}L${edge} ${datum + below + 4}Z`} fill={`url(#${id})`} stroke="#5f6b66" strokeWidth="1.6" />
+      {Array.from({ length: last - first + 1 }, (_, i) => first + i).map((count) => {
+        const y = datum - (count - turned) * perDivision;
+        const number = ((count % thimbleDivisions) + thimbleDivisions) % thimbleDivisions;
+        return (
+          <g key={count} data-thimble={number}>
+            <line x1={edge} x2={edge + (number % 5 === 0 ? BEVEL : 26)} y1={y} y2={y} />
+            {number % 5 === 0 && (
+              <text x={edge + BEVEL + 12} y={y} dy="0.35em" stroke="none" fontSize="24" className="font-mono">
+                {number}
+              </text>
+            )}
+          </g>
+        );
+      })}
+    </g>
+  );
+}
