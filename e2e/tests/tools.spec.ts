@@ -102,7 +102,7 @@ test('a burette is read downward, and who counts upward is told so', async ({ pa
 
 test('a thermometer: who reads at once is told to wait; the thread comes to rest in the liquid', async ({ page }) => {
   await enterAs(page, 'student');
-  const task = await findTask(page, 'thermometer-degree', (one) => column(one).startY !== null && Math.abs(column(one).startY! - column(one).surfaceY) > 20);
+  const task = await findTask(page, 'thermometer-degree', (one) => column(one).startY !== null && column(one).note === null && Math.abs(column(one).startY! - column(one).surfaceY) > 20);
   const picture = column(task);
   await levelTheEye(page);
   await answer(page, `${writtenOn(picture, readAt(picture, picture.startY!))} °C`);
