@@ -1,14 +1,15 @@
+import { along } from '../instruments/along-scale.ts';
 import type { Instrument, Micrometer, RingTool, ScaleTool, VernierCaliper } from '../instruments/instrument.ts';
 import type { Random } from '../simulation/random.ts';
 import { multipleOf } from '../scales/linear-scale.ts';
 import { acceptanceBand, estimateFor, readingStep } from './expected-reading.ts';
 import type { HouseRules } from './house-rules.ts';
 import type { Situation } from './situation.ts';
+import { heldThing, longThing } from './things.ts';
 
 const LIQUIDS = ['water', 'brine', 'lamp oil', 'glycerol'] as const;
-const THINGS = ['slate tile', 'ebony peg', 'acrylic rod', 'bronze deck nail', 'brass bush'] as const;
 /** What floats a hydrometer, by the lightest density of its span. */
-const FLOATED: Readonly<Record<string, string>> = { '0.7': 'lamp oil', '0.8': 'lamp oil', '0.9': 'oil and glycerol', '1': 'brine', '1.1': 'brine', '1.2': 'glycerol and water' };
+const FLOATED: Readonly<Record<string, string>> = { '0.7': 'naphtha', '0.8': 'spirit and water', '0.9': 'spirit and water', '1': 'brine', '1.1': 'glycerol and water', '1.2': 'calcium brine' };
 
 /** What a drawn situation is to be good for. */
 interface Aimed {
@@ -131,10 +132,11 @@ function drawThermometer(tool: ScaleTool, aimed: Aimed): Situation {
 function drawLoose(tool: ScaleTool, aimed: Aimed, bare: number): Situation {
   const { random } = aimed;
   const [, most] = tool.range;
+  const value = point(tool, aimed, 0.06 * most, 0.6 * most);
   return {
-    value: point(tool, aimed, 0.06 * most, 0.6 * most),
+    value,
     eyeHeight: eyeHeight(aimed),
-    thing: random.pick(THINGS),
+    thing: longThing(along(tool, value), random),
     from: Number(((0.08 + 0.22 * random.uniform()) * most + 0.37 * tool.division).toFixed(3)),
     loose: true,
     ...(bare > 0 && random.uniform() < 0.5 ? { endOffset: bare } : {}),
@@ -150,10 +152,11 @@ function drawRuler(tool: ScaleTool, aimed: Aimed): Situation {
   const from = elsewhere && (bare === 0 || random.uniform() < 0.5) ? (1 + random.below(labels)) * tool.scale.labelEvery : 0;
   const longest = Math.min(0.9 * most, most - from - tool.division);
   if (from === 0 && !aimed.at('end-not-zero') && random.uniform() < (aimed.any ? 0.35 : 0.6)) return drawLoose(tool, aimed, bare);
+  const value = point(tool, aimed, 0.06 * most, longest);
   return {
-    value: point(tool, aimed, 0.06 * most, longest),
+    value,
     eyeHeight: eyeHeight(aimed),
-    thing: random.pick(THINGS),
+    thing: longThing(along(tool, value), random),
     ...(from > 0 ? { from } : {}),
     ...(bare > 0 && (elsewhere || random.uniform() < 0.5) ? { endOffset: bare } : {}),
   };
@@ -179,8 +182,6 @@ function drawRing({ volume, tolerance }: RingTool, aimed: Aimed): Situation {
   return { value: Number((volume + tolerance.a * (2 * aimed.random.uniform() - 1)).toFixed(4)), eyeHeight: eyeHeight(aimed), surface: 'wetting', liquid: aimed.random.pick(LIQUIDS) };
 }
 
-const MEASURED = ['acrylic rod', 'bronze deck nail', 'brass bush', 'nickel washer', 'basalt pebble'] as const;
-
 /** How far a caliper or a micrometer is off, in its last digits: a few, and either way. */
 function zeroErrorOf(division: number, aimed: Aimed): Pick<Situation, 'zeroError'> {
   const wanted = aimed.at('zero-sign') || aimed.at('zero-negative-misread') || sometimes(aimed, 'zero-ignored', 0.4);
@@ -194,14 +195,14 @@ function zeroErrorOf(division: number, aimed: Aimed): Pick<Situation, 'zeroError
 function drawCaliper({ range: [, most], division }: VernierCaliper, aimed: Aimed): Situation {
   const { random } = aimed;
   const lines = Math.round((4 + (most - 12) * random.uniform()) / division) + 0.5 * (random.uniform() - 0.5);
-  return { value: Number((lines * division).toFixed(4)), eyeHeight: eyeHeight(aimed), thing: random.pick(MEASURED), ...zeroErrorOf(division, aimed) };
+  return { value: Number((lines * division).toFixed(4)), eyeHeight: eyeHeight(aimed), thing: heldThing(lines * division, random), ...zeroErrorOf(division, aimed) };
 }
 
 function drawMicrometer({ range: [, most], division, sleeveLines }: Micrometer, aimed: Aimed): Situation {
   const { random } = aimed;
   const raw = 1 + (most - 2) * random.uniform();
   const value = sleeveLines > 0 ? (Math.round(raw / division) + 0.5 * (random.uniform() - 0.5)) * division : aimed.at('trailing-zero-dropped') ? Math.round(raw / division) * division : raw;
-  return { value: Number(value.toFixed(5)), thing: random.pick(MEASURED), ...zeroErrorOf(sleeveLines > 0 ? division : division / 10, aimed) };
+  return { value: Number(value.toFixed(5)), thing: heldThing(value, random), ...zeroErrorOf(sleeveLines > 0 ? division : division / 10, aimed) };
 }
 
 /** Draws what stands on the bench, so that the aimed slips can be made on it. */

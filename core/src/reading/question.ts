@@ -1,6 +1,7 @@
 import type { Instrument, ScaleTool } from '../instruments/instrument.ts';
 import { askedFor } from './correction.ts';
 import { instrumentOf, type ReadingTask } from './reading-task.ts';
+import { isThickness } from './things.ts';
 
 /** What a student would call the tool in a question. */
 function called({ body, skill }: ScaleTool): string {
@@ -28,7 +29,7 @@ function onScale(tool: ScaleTool, task: ReadingTask): string {
 export function questionFor(task: ReadingTask): string {
   const instrument: Instrument = instrumentOf(task);
   const { liquid = 'liquid', thing = 'thing' } = task.situation;
-  if (instrument.reads === 'vernier' || instrument.reads === 'thimble') return askedFor(task) === 'observed' ? `What does the ${instrument.reads === 'vernier' ? 'caliper' : 'micrometer'} show?` : `How thick is the ${thing}?`;
+  if (instrument.reads === 'vernier' || instrument.reads === 'thimble') return askedFor(task) === 'observed' ? `What does the ${instrument.reads === 'vernier' ? 'caliper' : 'micrometer'} show?` : `How ${isThickness(task.situation.value) ? 'thick' : 'long'} is the ${thing}?`;
   if (instrument.reads === 'ring') return instrument.made === 'to-deliver' ? `How much ${liquid} does this pipette deliver from its ring?` : `How much ${liquid} does this flask hold up to its ring?`;
   return instrument.reads === 'scale' ? onScale(instrument, task) : 'What does the balance show?';
 }

@@ -1,12 +1,13 @@
-import type { CaliperPicture } from '@green-beam/core';
-import { useCallback, useState, type ReactNode } from 'react';
+import type { CaliperPicture, RevealStep } from '@green-beam/core';
+import { useCallback, useEffect, useState, type ReactNode } from 'react';
 import { useNarrow } from '../../ui/use-narrow.ts';
+import { aside } from '../aside.ts';
 import { ClosedOrOn } from '../closed-or-on.tsx';
 import { EyeSlider } from '../eye-slider.tsx';
 import { Sheet, SlidingSheet, Stage, type StageBox, type Window } from '../sheets.tsx';
 import type { Seen, Sight } from '../sight.ts';
 import type { StageProps } from '../stage-props.ts';
-import { aside, at, EYE_RANGE, EYE_RUN, glassView, middleView, vernierLength, type View } from './geometry.ts';
+import { at, coincidingLine, EYE_RANGE, EYE_RUN, glassView, middleView, vernierLength, type View } from './geometry.ts';
 import { GlassRail } from './glass-rail.tsx';
 import { MainScale, VernierScale } from './scales.tsx';
 import { WholeCaliper } from './whole-caliper.tsx';
@@ -85,11 +86,38 @@ function Pair({ picture, view, position, layout, y, half, sight, weight }: PairP
   );
 }
 
+interface RightLinesProps {
+  readonly picture: CaliperPicture;
+  readonly steps: readonly RevealStep[];
+  readonly view: View;
+  readonly y: number;
+  readonly half: number;
+}
+
+/** The answer on the scales: the main mark passed, then the line that coincides. */
+function RightLines({ picture, steps, view, y, half }: RightLinesProps): ReactNode {
+  const passed = steps.find(({ kind }) => kind === 'label')?.fromY ?? null;
+  const line = steps.some(({ kind }) => kind === 'estimate') ? coincidingLine(picture, picture.slideX) : null;
+  const x = line === null ? null : at(view, picture.slideX + (picture.vernierMarks[line]?.x ?? 0));
+  return (
+    <g stroke="var(--color-beam)" strokeWidth="4" pointerEvents="none">
+      {passed !== null && at(view, passed) > 0 && at(view, passed) < view.width && <line x1={at(view, passed)} x2={at(view, passed)} y1={y + 0.4 * half} y2={y + half} />}
+      {x !== null && x > 0 && x < view.width && <line x1={x} x2={x} y1={y + 0.6 * half} y2={y + 1.5 * half} />}
+    </g>
+  );
+}
+
 /** A vernier caliper: the whole of it, its vernier, and a reading glass that is slid along the lines to find the one that coincides. */
-export default function CaliperStage({ picture, name, sight, onRestEye, closed = false }: CaliperStageProps): ReactNode {
+export default function CaliperStage({ picture, name, sight, onRestEye, closed = false, rightPath = [] }: CaliperStageProps): ReactNode {
   const layout = useNarrow() ? NARROW : WIDE;
   const [shut, setShut] = useState(false);
   const [over, setOver] = useState(0);
+  const answer = picture.vernierMarks[coincidingLine(picture, picture.slideX)]?.x ?? 0;
+  useEffect(() => {
+    if (!closed) return;
+    setShut(false);
+    setOver(answer);
+  }, [closed, answer]);
   const position = shut && picture.closedX !== null ? picture.closedX : picture.slideX;
   const middle = middleView(picture, position, layout.width);
   const glass = glassView(position, over, layout.width);
@@ -109,6 +137,8 @@ export default function CaliperStage({ picture, name, sight, onRestEye, closed =
         <Sheet box={layout.box} touched>
           <rect x={layout.x} y={GLASS.y} width={layout.width} height={2 * GLASS.half} rx="10" fill="none" stroke="var(--color-beam)" strokeWidth="2.4" pointerEvents="none" />
           <g transform={`translate(${layout.x} 0)`}>
+            {!shut && <RightLines picture={picture} steps={rightPath} view={middle} y={MIDDLE.y} half={MIDDLE.half} />}
+            {!shut && <RightLines picture={picture} steps={rightPath} view={glass} y={GLASS.y} half={GLASS.half} />}
             <GlassRail over={over} length={vernierLength(picture)} scale={middle.scale} zeroAt={at(middle, position)} y={MIDDLE.y - 5} height={2 * MIDDLE.half + 10} onMove={setOver} />
           </g>
           <EyeOver x={layout.x + layout.width / 2} sight={sight} disabled={!onRestEye || closed} onRest={onRestEye ?? (() => undefined)} />

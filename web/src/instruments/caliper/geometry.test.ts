@@ -1,7 +1,8 @@
 import { expectedReading, pictureOf, readingTask, type CaliperPicture } from '@green-beam/core';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { aside, at, glassView, middleView, vernierLength } from './geometry.ts';
+import { aside } from '../aside.ts';
+import { at, coincidingLine, glassView, middleView, vernierLength } from './geometry.ts';
 
 function caliper(id: string, value: number): CaliperPicture {
   const picture = pictureOf(readingTask(id, { value }));
@@ -29,6 +30,7 @@ describe.each(CALIPERS)('the drawing of %s', (id) => {
         const off = (line: number): number => Math.min(...main.map((x) => Math.abs(x - at(view, picture.slideX + picture.vernierMarks[line]!.x))));
         const lines = picture.vernierMarks.length - 1;
         const nearest = Array.from({ length: lines }, (_, line) => line).reduce((best, line) => (off(line) < off(best) - 1e-9 ? line : best), 0);
+        expect(off(coincidingLine(picture, picture.slideX))).toBeCloseTo(off(nearest), 6);
         const text = Number(expectedReading(readingTask(id, { value })).text);
         const least = 1 / lines;
         const shown = Math.round((text - Math.floor(text + 1e-9)) / least) % lines;

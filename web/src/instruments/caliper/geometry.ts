@@ -1,5 +1,4 @@
 import type { CaliperPicture } from '@green-beam/core';
-import type { Seen } from '../sight.ts';
 
 /** A window on the scales: pixels per millimetre, and the millimetre of the main scale at its left edge. */
 export interface View {
@@ -32,11 +31,16 @@ export function glassView(position: number, over: number, width: number): View {
   return { scale: width / UNDER_GLASS, fromX: position + over - UNDER_GLASS / 2, width };
 }
 
-/** By how much the vernier seems to lie further right against the main scale, in mm, when the eye is to the right. */
-export function aside({ eye }: Pick<CaliperPicture, 'eye'>, { height }: Pick<Seen, 'height'>): number {
-  return (height * eye.gap) / eye.distance;
-}
-
 export function at(view: View, x: number): number {
   return (x - view.fromX) * view.scale;
+}
+
+/** The line of the vernier that lies on a main mark, or nearest to one, when its zero stands at a position. */
+export function coincidingLine({ marks, vernierMarks }: CaliperPicture, position: number): number {
+  const spacing = (marks[1]?.x ?? 1) - (marks[0]?.x ?? 0);
+  const off = (line: number): number => {
+    const on = (position + (vernierMarks[line]?.x ?? 0)) / spacing;
+    return Math.abs(on - Math.round(on));
+  };
+  return vernierMarks.slice(0, -1).reduce((best, _, line) => (off(line) < off(best) ? line : best), 0);
 }

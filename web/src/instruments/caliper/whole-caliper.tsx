@@ -1,5 +1,6 @@
 import type { CaliperPicture } from '@green-beam/core';
 import type { ReactNode } from 'react';
+import { thingTint } from '../thing-tints.ts';
 
 interface WholeCaliperProps {
   readonly picture: CaliperPicture;
@@ -26,7 +27,7 @@ export function WholeCaliper({ picture, position, scale, closed }: WholeCaliperP
       <rect x={BEAM.from} width={BEAM.to - BEAM.from} height={BEAM.height} />
       <path d={`M${BEAM.from} 0V${-INSIDE + 4}H-5L0 ${-INSIDE}V0Z`} />
       <path d={`M${BEAM.from} ${BEAM.height}H0V${BEAM.height + JAW.height}H-2L${-JAW.width} ${BEAM.height + 10}Z`} />
-      {!closed && <rect x="0" y={BEAM.height + 8} width={Math.max(0, position)} height="15" rx="1.5" fill="#b7a98a" stroke="#13251f" />}
+      {!closed && <rect x="0" y={BEAM.height + 8} width={Math.max(0, position)} height="15" rx="1.5" fill={thingTint(picture.thing.name)} stroke="#13251f" />}
       <path d={`M${position} ${BEAM.height}H${position + JAW.width + 5}L${position + JAW.width} ${BEAM.height + 10}L${position + 2} ${BEAM.height + JAW.height}H${position}Z`} />
       <path d={`M${position} 0V${-INSIDE}L${position + 5} ${-INSIDE + 4}H${position + 12}V0Z`} />
       <rect x={Math.min(slide.from, position)} y={BEAM.height * 0.42} width={slide.to - Math.min(slide.from, position)} height={BEAM.height * 0.58 + 5} rx="0.8" fill="#dfe4e1" />

@@ -1,4 +1,4 @@
-import type { MicrometerPicture } from '@green-beam/core';
+import type { MicrometerPicture, RevealStep } from '@green-beam/core';
 import { useId, type ReactNode } from 'react';
 
 /** A close view: where the thimble’s edge and the datum line stand, and how large a millimetre and a thimble division are. */
@@ -103,6 +103,19 @@ export function Thimble({ picture, open, view: { edge, datum, perDivision } }: C
           </g>
         );
       })}
+    </g>
+  );
+}
+
+/** The answer on the scales: the last line uncovered on the sleeve, then where the datum line meets the thimble. */
+export function RightReading({ picture, steps, view: { edge, datum, perMillimetre } }: { readonly picture: MicrometerPicture; readonly steps: readonly RevealStep[]; readonly view: CloseView }): ReactNode {
+  const { marks, openX } = picture;
+  const last = steps.some(({ kind }) => kind === 'label') ? marks.findLast(({ x }) => x <= openX + 1e-6) : undefined;
+  const x = edge + ((last?.x ?? 0) - openX) * perMillimetre;
+  return (
+    <g stroke="var(--color-beam)" strokeWidth="4" pointerEvents="none">
+      {last && <line x1={x} x2={x} y1={datum} y2={last.side === 'above' ? datum - 30 : datum + 20} />}
+      {steps.some(({ kind }) => kind === 'estimate') && <line x1={edge} x2={edge + BEVEL} y1={datum} y2={datum} strokeWidth="3" />}
     </g>
   );
 }

@@ -1,6 +1,6 @@
 import type { CaliperPicture, MicrometerPicture } from '@green-beam/core';
 import { useId, type ReactNode } from 'react';
-import { at, glassView, middleView, vernierLength, type View } from '../caliper/geometry.ts';
+import { at, coincidingLine, glassView, middleView, vernierLength, type View } from '../caliper/geometry.ts';
 import { MainScale, VernierScale } from '../caliper/scales.tsx';
 import { Sleeve, Thimble, type CloseView } from '../micrometer/sleeve-and-thimble.tsx';
 
@@ -24,16 +24,9 @@ function Pair({ picture, position, view, half, y }: { readonly picture: CaliperP
   );
 }
 
-/** The line that lies nearest to a main mark, in mm from the vernier’s zero. */
-function coincidence({ marks, vernierMarks }: CaliperPicture, position: number): number {
-  const spacing = (marks[1]?.x ?? 1) - (marks[0]?.x ?? 0);
-  const off = (x: number): number => Math.abs((position + x) / spacing - Math.round((position + x) / spacing));
-  return vernierMarks.slice(0, -1).reduce((best, { x }) => (off(x) < off(best) ? x : best), 0);
-}
-
 function Jaws({ picture, position, y, caption }: { readonly picture: CaliperPicture; readonly position: number; readonly y: number; readonly caption: string }): ReactNode {
   const middle = middleView(picture, position, WIDTH);
-  const over = coincidence(picture, position);
+  const over = picture.vernierMarks[coincidingLine(picture, position)]?.x ?? 0;
   // Not straight over it: finding the line is part of reading.
   const aside = Math.min(vernierLength(picture), Math.max(0, over + (((position * 7) % 1) - 0.5) * 4));
   return (

@@ -1,7 +1,8 @@
+import { aside } from '../aside.ts';
 import { pictureOf, readingTask, type RulerPicture } from '@green-beam/core';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { apparentX, aside, cameToRest, closeView, eyeAsideAt, eyeX } from './geometry.ts';
+import { apparentX, cameToRest, closeView, eyeAsideAt, eyeX } from './geometry.ts';
 
 function ruler(id: string, value: number, from?: number): RulerPicture {
   const picture = pictureOf(readingTask(id, { value, ...(from === undefined ? {} : { from }) }));

@@ -1,4 +1,5 @@
 import type { RulerPicture } from '@green-beam/core';
+import { aside } from '../aside.ts';
 import type { Seen } from '../sight.ts';
 
 /** A window on the ruler: what part of it is shown, and how large. */
@@ -15,11 +16,6 @@ export interface View {
 /** How far the eye can be dragged to either side, in mm, and how far from the scale it is drawn, in pixels. */
 export const EYE_RANGE = 90;
 export const EYE_RUN = 250;
-
-/** By how much what lies under the scale seems to be further right, in mm, when the eye is to the right of it. */
-export function aside({ eye }: RulerPicture, { height }: Pick<Seen, 'height'>): number {
-  return (height * eye.gap) / eye.distance;
-}
 
 /** Spaces seen in the close view, and at most so many mm of a coarse ruler, but never fewer than four spaces. */
 const SPACES = 16;

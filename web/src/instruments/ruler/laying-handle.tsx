@@ -1,9 +1,10 @@
 import { describeEnd, type RulerPicture } from '@green-beam/core';
 import { useCallback, type ReactNode } from 'react';
+import { aside } from '../aside.ts';
 import { useDrag } from '../drag.ts';
 import type { Seen, Sight } from '../sight.ts';
 import { useDrawn, type Drawn } from '../use-drawn.ts';
-import { apparentX, aside, cameToRest, moved, type View } from './geometry.ts';
+import { apparentX, cameToRest, moved, type View } from './geometry.ts';
 import { BAND } from './ruler-drawing.tsx';
 
 interface LayingHandleProps {

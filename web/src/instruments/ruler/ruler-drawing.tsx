@@ -1,12 +1,11 @@
 import type { RulerPicture } from '@green-beam/core';
 import { memo, type ReactNode } from 'react';
+import { thingTint } from '../thing-tints.ts';
 import type { View } from './geometry.ts';
 
 /** Edges of the close ruler and of the thing below it, in pixels below the close view’s top. */
 export const BAND = { top: 10, edge: 140, thing: 290 };
 export const LENGTHS = { long: 46, medium: 34, short: 23 } as const;
-
-const TINTS: Readonly<Record<string, string>> = { 'slate tile': '#5f6b70', 'ebony peg': '#3b302b', 'acrylic rod': '#b9d3d6', 'bronze deck nail': '#a8743d', 'brass bush': '#c49a3f' };
 
 export interface OnView {
   readonly picture: RulerPicture;
@@ -48,7 +47,7 @@ export const RulerBand = memo(function RulerBand({ picture, view }: OnView): Rea
 export function Thing({ picture, view }: OnView): ReactNode {
   const x = (mm: number): number => (mm - view.fromX) * view.scale;
   const [left, right] = [x(picture.thing.fromX), x(picture.thing.toX)];
-  const tint = TINTS[picture.thing.name] ?? '#5f6b70';
+  const tint = thingTint(picture.thing.name);
   return (
     <g>
       <rect x={left} y={BAND.edge - 6} width={right - left} height={BAND.thing - BAND.edge} rx="3" fill={tint} stroke="var(--color-ink)" strokeWidth="1.4" />
@@ -79,5 +78,5 @@ export function WholeRuler({ picture, view, width }: OnView & { readonly width: 
 export function WholeThing({ picture, width }: { readonly picture: RulerPicture; readonly width: number }): ReactNode {
   const scale = width / picture.length;
   const { name, fromX, toX } = picture.thing;
-  return <rect x={fromX * scale} y="35" width={Math.max(1, (toX - fromX) * scale)} height="18" rx="1.5" fill={TINTS[name] ?? '#5f6b70'} stroke="#13251f" strokeWidth="0.8" />;
+  return <rect x={fromX * scale} y="35" width={Math.max(1, (toX - fromX) * scale)} height="18" rx="1.5" fill={thingTint(name)} stroke="#13251f" strokeWidth="0.8" />;
 }

@@ -1,13 +1,14 @@
 import type { PathPiece, RevealStep, RulerPicture } from '@green-beam/core';
 import { useCallback, useMemo, type ReactNode } from 'react';
 import { useNarrow } from '../../ui/use-narrow.ts';
+import { aside } from '../aside.ts';
 import { EyeSlider } from '../eye-slider.tsx';
 import { Sheet, SlidingSheet, Stage, type StageBox, type Window } from '../sheets.tsx';
 import { useMarkAt, type Seen, type Sight } from '../sight.ts';
 import type { StageProps } from '../stage-props.ts';
 import { untouched } from '../tool-state.ts';
 import { useDrawn, type Drawn } from '../use-drawn.ts';
-import { apparentX, aside, closeView, EYE_RANGE, EYE_RUN, eyeAsideAt, eyeX, moved, type View } from './geometry.ts';
+import { apparentX, closeView, EYE_RANGE, EYE_RUN, eyeAsideAt, eyeX, moved, type View } from './geometry.ts';
 import { LayingHandle } from './laying-handle.tsx';
 import { BAND, LENGTHS, RulerBand, Thing, WholeRuler, WholeThing, type OnView } from './ruler-drawing.tsx';
 

@@ -1,9 +1,9 @@
 import type { BenchTask } from '@green-beam/contract';
 import { describeCaliper, describeColumn, describeMicrometer, describeRuler, instrumentById, type Picture } from '@green-beam/core';
 import { useCallback, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
-import { aside as asideOnRuler, moved } from '../../instruments/ruler/geometry.ts';
+import { moved } from '../../instruments/ruler/geometry.ts';
 import { useSeen, type Seen, type Sight } from '../../instruments/sight.ts';
-import { aside } from '../../instruments/caliper/geometry.ts';
+import { aside } from '../../instruments/aside.ts';
 import { rightFloat, type ToolState } from '../../instruments/tool-state.ts';
 import { ToolStage } from '../../instruments/tool-stage.tsx';
 import { apparentOnScale } from '../../instruments/upright/geometry.ts';
@@ -38,7 +38,7 @@ function inWords(picture: Picture, seen: Seen, { left, float }: ToolState): stri
       if (picture.handled === 'try' && float !== rightFloat(picture)) return float === null ? `A jar of ${picture.liquid}; nothing floats in it yet.` : 'The surface lies nowhere on this one’s scale.';
       return `${describeColumn(picture, apparentOnScale(picture, seen))}${left === null ? '' : LEFT[left]}`;
     case 'ruler':
-      return describeRuler(picture, moved(picture, seen) + asideOnRuler(picture, seen));
+      return describeRuler(picture, moved(picture, seen) + aside(picture, seen));
     case 'caliper':
       return describeCaliper(picture, aside(picture, seen));
     case 'micrometer':

@@ -146,7 +146,7 @@ function Wall({ rules }: { readonly rules: HouseRules }): ReactNode {
             again({ value: typed.trim() === '' ? null : value });
           }}
         >
-          {instrumentById(shown.toolId).reads === 'scale' && <input aria-label={`Value in ${instrumentById(shown.toolId).unit}`} placeholder={`value, ${instrumentById(shown.toolId).unit}`} value={typed} onChange={(event) => setTyped(event.target.value)} className="min-h-11 w-32 bg-surface px-3 font-mono" />}
+          {instrumentById(shown.toolId).reads !== 'ring' && <input aria-label={`Value in ${instrumentById(shown.toolId).unit}`} placeholder={`value, ${instrumentById(shown.toolId).unit}`} value={typed} onChange={(event) => setTyped(event.target.value)} className="min-h-11 w-32 bg-surface px-3 font-mono" />}
           <Choice pressed={false} onPress={() => again({ value: null })}>
             Draw one
           </Choice>
