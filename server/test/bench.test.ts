@@ -4,7 +4,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { taskOf } from '../src/bench/show.ts';
 import { Attempt, Task } from '../src/models/bench.ts';
 import { rulesOf } from '../src/rules.ts';
-import { asStudent, asTeacher, makeSchool, startTestServer, streamOf, type Visitor, type TestServer } from './harness.ts';
+import { openClassroom, streamOf, type Visitor, type TestServer } from './harness.ts';
 
 let server: TestServer;
 let student: Visitor;
@@ -13,12 +13,7 @@ let classId = '';
 let studentId = '';
 
 beforeAll(async () => {
-  server = await startTestServer();
-  const { schoolClass, teacher: account, students } = await makeSchool('harbour');
-  classId = schoolClass.id;
-  studentId = students[0]!;
-  student = await asStudent(server.base, schoolClass.code, studentId);
-  teacher = await asTeacher(server.base, account.email);
+  ({ server, student, studentId, classId, teacherSignedIn: teacher } = await openClassroom());
 });
 afterAll(() => server.stop());
 

@@ -172,3 +172,20 @@ export async function asStudent(base: string, code: string, studentId: string, p
   if (status !== 200) throw new Error(`signing in as a student answered ${status}`);
   return visitor;
 }
+
+/** A server with a school, one of its students and its teacher signed in. */
+export interface Classroom extends SampleSchool {
+  readonly server: TestServer;
+  readonly classId: string;
+  readonly studentId: string;
+  readonly student: Visitor;
+  readonly teacherSignedIn: Visitor;
+}
+
+export async function openClassroom(): Promise<Classroom> {
+  const server = await startTestServer();
+  const world = await makeSchool('harbour');
+  const [studentId = ''] = world.students;
+  const student = await asStudent(server.base, world.schoolClass.code, studentId);
+  return { ...world, server, classId: world.schoolClass.id, studentId, student, teacherSignedIn: await asTeacher(server.base, world.teacher.email) };
+}

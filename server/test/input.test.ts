@@ -4,7 +4,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { taskOf } from '../src/bench/show.ts';
 import { Attempt, Task } from '../src/models/bench.ts';
 import { rulesOf } from '../src/rules.ts';
-import { asStudent, makeSchool, startTestServer, type Answer, type TestServer, type Visitor } from './harness.ts';
+import { openClassroom, type Answer, type TestServer, type Visitor } from './harness.ts';
 
 let server: TestServer;
 let student: Visitor;
@@ -12,10 +12,7 @@ let classId = '';
 let open: string[] = [];
 
 beforeAll(async () => {
-  server = await startTestServer();
-  const world = await makeSchool('harbour');
-  classId = world.schoolClass.id;
-  student = await asStudent(server.base, world.schoolClass.code, world.students[0]!);
+  ({ server, student, classId } = await openClassroom());
 });
 afterAll(() => server.stop());
 

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import pg from 'pg';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { asStudent, asTeacher, makeSchool, startTestServer, streamOf, type TestServer, type Visitor } from './harness.ts';
+import { asStudent, asTeacher, makeSchool, openClassroom, streamOf, type TestServer, type Visitor } from './harness.ts';
 
 let server: TestServer;
 let student: Visitor;
@@ -9,11 +9,7 @@ let teacher: Visitor;
 let classId = '';
 
 beforeAll(async () => {
-  server = await startTestServer();
-  const world = await makeSchool('harbour');
-  classId = world.schoolClass.id;
-  student = await asStudent(server.base, world.schoolClass.code, world.students[0]!);
-  teacher = await asTeacher(server.base, world.teacher.email);
+  ({ server, student, classId, teacherSignedIn: teacher } = await openClassroom());
 });
 afterAll(() => server.stop());
 

@@ -2,7 +2,7 @@ import { DEFAULT_RULES, expectedReading, readingTask } from '@green-beam/core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { Attempt, Task } from '../src/models/bench.ts';
 import { HouseRulesVersion } from '../src/models/classes.ts';
-import { asStudent, asTeacher, makeSchool, startTestServer, type TestServer, type Visitor } from './harness.ts';
+import { openClassroom, type TestServer, type Visitor } from './harness.ts';
 
 let server: TestServer;
 let student: Visitor;
@@ -10,11 +10,7 @@ let teacher: Visitor;
 let classId = '';
 
 beforeAll(async () => {
-  server = await startTestServer();
-  const school = await makeSchool('harbour');
-  classId = school.schoolClass.id;
-  student = await asStudent(server.base, school.schoolClass.code, school.students[0]!);
-  teacher = await asTeacher(server.base, school.teacher.email);
+  ({ server, student, classId, teacherSignedIn: teacher } = await openClassroom());
 });
 afterAll(() => server.stop());
 

@@ -2,7 +2,7 @@ import type { SetRoundShown } from '@green-beam/contract';
 import { expectedReading, readingTask } from '@green-beam/core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { Task } from '../src/models/bench.ts';
-import { asStudent, asTeacher, makeSchool, makeStudent, startTestServer, type TestServer, type Visitor } from './harness.ts';
+import { asStudent, makeStudent, openClassroom, type TestServer, type Visitor } from './harness.ts';
 
 let server: TestServer;
 let student: Visitor;
@@ -13,14 +13,10 @@ let studentId = '';
 let otherId = '';
 
 beforeAll(async () => {
-  server = await startTestServer();
-  const school = await makeSchool('harbour');
-  classId = school.schoolClass.id;
-  studentId = school.students[0]!;
-  otherId = await makeStudent(school.schoolClass, 'Cleo', 'Fen');
-  student = await asStudent(server.base, school.schoolClass.code, studentId);
-  other = await asStudent(server.base, school.schoolClass.code, otherId);
-  teacher = await asTeacher(server.base, school.teacher.email);
+  const room = await openClassroom();
+  ({ server, student, studentId, classId, teacherSignedIn: teacher } = room);
+  otherId = await makeStudent(room.schoolClass, 'Cleo', 'Fen');
+  other = await asStudent(server.base, room.schoolClass.code, otherId);
 });
 afterAll(() => server.stop());
 

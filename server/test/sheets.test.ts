@@ -1,28 +1,22 @@
 import type { PrintedRound, SetRoundShown, SheetShown } from '@green-beam/contract';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { Attempt, Task } from '../src/models/bench.ts';
-import { asStudent, asTeacher, makeSchool, makeStudent, startTestServer, type TestServer, type Visitor } from './harness.ts';
+import { asStudent, makeStudent, openClassroom, type Classroom, type TestServer, type Visitor } from './harness.ts';
 
 let server: TestServer;
 let student: Visitor;
 let other: Visitor;
 let teacher: Visitor;
 let teacherId = '';
-let schoolClass: Awaited<ReturnType<typeof makeSchool>>['schoolClass'];
+let schoolClass: Classroom['schoolClass'];
 let classId = '';
 let studentId = '';
 
 beforeAll(async () => {
-  server = await startTestServer();
-  const school = await makeSchool('harbour');
-  schoolClass = school.schoolClass;
-  classId = schoolClass.id;
-  studentId = school.students[0]!;
-  teacherId = school.teacher.personId;
-  const otherId = await makeStudent(school.schoolClass, 'Cleo', 'Fen');
-  student = await asStudent(server.base, school.schoolClass.code, studentId);
-  other = await asStudent(server.base, school.schoolClass.code, otherId);
-  teacher = await asTeacher(server.base, school.teacher.email);
+  const room = await openClassroom();
+  ({ server, student, studentId, classId, schoolClass, teacherSignedIn: teacher } = room);
+  teacherId = room.teacher.personId;
+  other = await asStudent(server.base, schoolClass.code, await makeStudent(schoolClass, 'Cleo', 'Fen'));
 });
 afterAll(() => server.stop());
 

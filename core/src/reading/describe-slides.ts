@@ -19,14 +19,16 @@ const TOLD = 2;
 function inWords(picture: CaliperPicture, position: number): string {
   const { marks, vernierMarks } = picture;
   const spacing = (marks[1]?.x ?? 1) - (marks[0]?.x ?? 0);
-  const passed = marks.findLast(({ x }) => x <= position + 1e-6);
-  const before = passed === undefined ? 'The vernier’s zero lies before the main zero.' : `The vernier’s zero lies ${Math.abs(passed.x - position) < 1e-6 ? 'on' : 'past'} the main mark ${passed.x / 10} cm and before the next.`;
   const offs = vernierMarks.slice(0, -1).map(({ x }) => {
     const at = (position + x) / spacing;
     return (at - Math.round(at)) * spacing;
   });
   const nearest = offs.reduce((best, off, line) => (Math.abs(off) < Math.abs(offs[best] ?? Infinity) ? line : best), 0);
   const least = Math.abs((vernierMarks[1]?.x ?? spacing) - Math.round((vernierMarks[1]?.x ?? spacing) / spacing) * spacing);
+  // A zero that coincides stands on its mark, also when it is a hair short of it.
+  const onMark = nearest === 0;
+  const passed = onMark ? marks.find(({ x }) => x === Math.round(position / spacing) * spacing) : marks.findLast(({ x }) => x <= position);
+  const before = passed === undefined ? 'The vernier’s zero lies before the main zero.' : `The vernier’s zero lies ${onMark ? `on the main mark ${passed.x / 10} cm` : `past the main mark ${passed.x / 10} cm and before the next`}.`;
   const told = offs.map((_, line) => line).filter((line) => Math.abs(line - nearest) <= TOLD);
   return `${before} ${told.map((line) => `${lineName(picture, line)} ${lies(offs[line] ?? 0, least / 2)}.`).join(' ')}`;
 }
@@ -45,9 +47,11 @@ function faces({ marks, thimbleDivisions, sleeveLines }: MicrometerPicture, open
   const half = (marks[1]?.x ?? 0.5) - (marks[0]?.x ?? 0);
   const halves = Math.floor(open / half + 1e-6);
   const turned = (open / half - halves) * thimbleDivisions;
-  const passed = Math.floor(turned + 1e-6);
+  const part = turned - Math.floor(turned + 1e-6);
+  // On the sleeve's vernier the tenth line is the zeroth of the next division.
+  const nextDivision = sleeveLines.length > 0 && Math.round(part * 10) === 10;
+  const passed = Math.floor(turned + 1e-6) + (nextDivision ? 1 : 0);
   const sleeve = halves < 0 ? 'No line of the sleeve is uncovered' : `On the sleeve ${Math.floor(halves / 2)} whole millimetres are uncovered, and ${halves % 2 === 0 ? 'no half-millimetre line after them' : 'one half-millimetre line after them'}`;
-  const part = turned - passed;
   const beyond = sleeveLines.length > 0 ? `line ${Math.round(part * 10) % 10} of the sleeve’s vernier lies on a thimble line` : part < 0.06 ? 'on it' : part < 0.45 ? 'nearer to it than to the next' : part <= 0.55 ? 'midway to the next' : 'nearer to the next than to it';
   return `${sleeve}. The datum line meets the thimble ${sleeveLines.length > 0 ? `past division ${passed}; ${beyond}` : `at division ${passed}, ${beyond}`}.`;
 }

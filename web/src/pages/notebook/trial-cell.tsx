@@ -1,7 +1,7 @@
 import type { RunPage } from '@green-beam/contract';
 import type { Cell, RunEvent } from '@green-beam/core';
 import { format } from 'date-fns';
-import { useState, type KeyboardEvent, type ReactNode } from 'react';
+import { useEffect, useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
 import { MeasuredNumber } from '../../numbers/measured-number.tsx';
 
 interface CellProps {
@@ -71,6 +71,9 @@ interface EditorProps {
 export function CellEditor({ label, standing, onDone, onLeave }: EditorProps): ReactNode {
   const [text, setText] = useState(standing);
   const [reason, setReason] = useState('');
+  const cell = useRef<HTMLInputElement>(null);
+  // The editor opens where the person has just chosen a cell; focus belongs there.
+  useEffect(() => cell.current?.focus(), []);
   const finish = (): void => {
     if (text.trim() !== '' && text !== standing) onDone(text.trim(), reason.trim() || null);
     onLeave();
@@ -88,9 +91,7 @@ export function CellEditor({ label, standing, onDone, onLeave }: EditorProps): R
         if (!event.currentTarget.contains(event.relatedTarget)) finish();
       }}
     >
-      {/* The editor opens where the person has just chosen a cell; focus belongs there. */}
-      {/* eslint-disable-next-line jsx-a11y/no-autofocus */}
-      <input autoFocus aria-label={label} value={text} onChange={(event) => setText(event.target.value)} onFocus={(event) => event.target.select()} onKeyDown={press} inputMode="decimal" className="min-h-11 w-28 border-b-2 border-beam bg-surface px-2 text-right font-mono text-lg" />
+      <input ref={cell} aria-label={label} value={text} onChange={(event) => setText(event.target.value)} onFocus={(event) => event.target.select()} onKeyDown={press} inputMode="decimal" className="min-h-11 w-28 border-b-2 border-beam bg-surface px-2 text-right font-mono text-lg" />
       {standing !== '' && <input aria-label="Why it is corrected" placeholder="why?" value={reason} onChange={(event) => setReason(event.target.value)} onKeyDown={press} className="min-h-9 w-28 border-b border-hairline bg-surface px-2 text-small" />}
     </div>
   );
