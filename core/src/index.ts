@@ -11,7 +11,7 @@ export { latexOf, unitLatex } from './numbers/latex.ts';
 export { conversionFactor, parseUnit, UnitMismatchError, UnknownUnitError, writtenUnit, type Unit } from './units/unit.ts';
 
 export { instrumentIds, instrumentById, UnknownInstrumentError } from './instruments/catalogue.ts';
-export type { Instrument, SkillId } from './instruments/instrument.ts';
+export type { BeamBalance, Instrument, SkillId } from './instruments/instrument.ts';
 export { SKILLS, type Skill } from './instruments/skills.ts';
 
 export { completeRules, contradictionIn, DEFAULT_RULES, HouseRuleError, PRESETS, RULE_CHOICES, type Estimate, type HouseRules } from './reading/house-rules.ts';
@@ -25,10 +25,13 @@ export { expectedReading, readingStep, writtenUnitOf, type ExpectedReading } fro
 export { diagnose, type Diagnosis, type SlipFound, type Verdict } from './reading/diagnose.ts';
 export type { SlipHistory } from './reading/hypotheses.ts';
 export { drawTask, predictedEntries, slipsOn, AimError, type DrawOptions } from './reading/draw-task.ts';
-export { pictureOf, type DisplayPicture, type DrawnMark, type LiquidColumnPicture, type Picture, type RulerPicture, type Vessel } from './reading/picture.ts';
+export { pictureOf, type DrawnMark, type LiquidColumnPicture, type Picture, type RulerPicture, type Vessel } from './reading/picture.ts';
 export type { Handled, PicturedEye, RuledMark } from './reading/picture-parts.ts';
+export { riderGrams, riderPlace, POINTER_STOPS, type BeamPicture, type DisplayPicture, type DrawnBeam, type Laden, type Weighables } from './reading/balance-pictures.ts';
+export { DISPLAY_TIME, PUTS_RIGHT, stillAway } from './reading/operate-weighing.ts';
+export { isAtRest, startled, swung, type Pointer, type Swing } from './instruments/pointer-swing.ts';
 export type { CaliperPicture, MicrometerPicture } from './reading/slide-pictures.ts';
-export { benchInstrumentIds, planForAims, plannedItems, planRound, type PlannedItem } from './reading/plan-round.ts';
+export { planForAims, plannedItems, planRound, type PlannedItem } from './reading/plan-round.ts';
 export { faded, MADE, NO_HABIT, planForBelief, PRIOR, updated, type Belief, type TutorOptions } from './reading/tutor.ts';
 export { revealOf, type RevealStep } from './reading/reveal.ts';
 export { questionFor } from './reading/question.ts';
@@ -36,6 +39,7 @@ export { hintsFor } from './reading/hints.ts';
 export { explainSlips, type SlipExplained } from './reading/explain.ts';
 export { closesTask, feedbackOn, TRIES, type Feedback, type Outcome } from './reading/feedback.ts';
 export { describeColumn, describeEnd, describeRuler } from './reading/describe.ts';
+export { describeBeams, describeDisplay, describePointer, describeRiders } from './reading/describe-weighing.ts';
 export { describeCaliper, describeMicrometer } from './reading/describe-slides.ts';
 export type { PathPiece } from './reading/path.ts';
 export { SLIPS, slipById, UnknownSlipError } from './reading/slips/registry.ts';

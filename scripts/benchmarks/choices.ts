@@ -1,4 +1,4 @@
-import { benchInstrumentIds, completeRules, drawTask, planForBelief, PRIOR, updated, type Belief } from '../../core/src/index.ts';
+import { instrumentIds, completeRules, drawTask, planForBelief, PRIOR, updated, type Belief } from '../../core/src/index.ts';
 
 const ATTEMPTS = 2000;
 const CHOICES = 200;
@@ -8,7 +8,7 @@ const rules = completeRules();
 function believed(): Belief {
   let belief: Belief = PRIOR;
   for (let seed = 0; seed < ATTEMPTS; seed += 1) {
-    const tools = benchInstrumentIds();
+    const tools = instrumentIds();
     const task = drawTask(tools[seed % tools.length] ?? 'cylinder-50', { seed, rules });
     belief = updated(belief, task, task, `${task.situation.value.toFixed(1)} mL`);
   }

@@ -1,4 +1,4 @@
-import { asOperated, benchInstrumentIds, completeRules, drawTask, expectedReading, instrumentById, MADE, planForBelief, planRound, predictedEntries, PRIOR, seededRandom, slipById, slipsOn, updated, type Belief, type PlannedItem, type Random, type ReadingTask } from '../../core/src/index.ts';
+import { asOperated, instrumentIds, completeRules, drawTask, expectedReading, instrumentById, MADE, planForBelief, planRound, predictedEntries, PRIOR, seededRandom, slipById, slipsOn, updated, type Belief, type PlannedItem, type Random, type ReadingTask } from '../../core/src/index.ts';
 
 const LEARNERS = Number(process.env['LEARNERS'] ?? 200);
 const MOST_READINGS = 80;
@@ -75,5 +75,5 @@ function report(name: string, tools: readonly string[]): void {
   process.stdout.write(`  not known after ${MOST_READINGS} readings: ${late(adaptive)} chosen, ${late(atRandom)} at random; ${LEARNERS} learners each\n`);
 }
 
-report('every tool', benchInstrumentIds());
-report('cylinders', benchInstrumentIds().filter((id) => id.startsWith('cylinder-')));
+report('every tool', instrumentIds());
+report('cylinders', instrumentIds().filter((id) => id.startsWith('cylinder-')));

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { createServer as createPlainServer } from 'node:http';
 import { createServer as createTlsServer } from 'node:https';
-import { benchInstrumentIds, DEFAULT_RULES, planForBelief, PRIOR } from '@green-beam/core';
+import { instrumentIds, DEFAULT_RULES, planForBelief, PRIOR } from '@green-beam/core';
 import pg from 'pg';
 import { pino } from 'pino';
 import { createApp } from './app.ts';
@@ -22,7 +22,7 @@ const PAUSE = 200;
 
 /** Works out what the usual rules let be told apart on each tool, a tool at a time, before the first round asks for it. */
 function prepareInBackground(): void {
-  const tools = benchInstrumentIds();
+  const tools = instrumentIds();
   const next = (): void => {
     const tool = tools.pop();
     if (tool === undefined) return;

@@ -1,5 +1,5 @@
 import { leastCount, type Vernier } from '../scales/vernier.ts';
-import type { VernierCaliper } from './instrument.ts';
+import type { DisplayTool, VernierCaliper } from './instrument.ts';
 
 interface CaliperSize {
   readonly id: string;
@@ -40,3 +40,16 @@ export const CALIPERS: readonly VernierCaliper[] = [
   caliper({ id: 'caliper-twentieth', vernier: { lines: 20, spans: 39, main: 1 }, numbers: { every: 2, printed: [...digits(10), '0'] }, edge: 4.6 }),
   caliper({ id: 'caliper-fiftieth', vernier: { lines: 50, spans: 49, main: 1 }, numbers: { every: 5, printed: [...digits(10), '0'] }, edge: 4.6 }),
 ];
+
+/** A caliper with a display: in hundredths of a millimetre, or in half thousandths of an inch. */
+export const DIGITAL_CALIPER: DisplayTool = {
+  id: 'caliper-digital',
+  name: '0.01 mm digital caliper',
+  skill: 'calipers',
+  reads: 'display',
+  measures: 'length',
+  unit: 'mm',
+  range: [0, RANGE],
+  division: 0.01,
+  tolerance: { a: 0.02, b: 0.02 },
+};

@@ -1,7 +1,8 @@
 import { shortened } from '../numbers/written-number.ts';
 import { BEAKERS } from './beakers.ts';
+import { BEAM_BALANCES } from './beam-balances.ts';
 import { BURETTES } from './burettes.ts';
-import { CALIPERS } from './calipers.ts';
+import { CALIPERS, DIGITAL_CALIPER } from './calipers.ts';
 import { CYLINDERS } from './cylinders.ts';
 import { DIGITAL_BALANCES } from './digital-balances.ts';
 import { HYDROMETERS } from './hydrometers.ts';
@@ -20,7 +21,7 @@ export class UnknownInstrumentError extends Error {
 }
 
 /** Every instrument, a family per file. */
-const FAMILIES: readonly (readonly Instrument[])[] = [RULERS, CYLINDERS, BEAKERS, BURETTES, VOLUMETRIC, THERMOMETERS, HYDROMETERS, CALIPERS, MICROMETERS, DIGITAL_BALANCES];
+const FAMILIES: readonly (readonly Instrument[])[] = [RULERS, CYLINDERS, BEAKERS, BURETTES, VOLUMETRIC, THERMOMETERS, HYDROMETERS, CALIPERS, [DIGITAL_CALIPER], MICROMETERS, BEAM_BALANCES, DIGITAL_BALANCES];
 const CATALOGUE: ReadonlyMap<string, Instrument> = new Map(FAMILIES.flat().map((instrument) => [instrument.id, instrument]));
 
 /** The ids of all instruments, in the order of the catalogue. */

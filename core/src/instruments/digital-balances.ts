@@ -1,15 +1,13 @@
-import type { DigitalBalance } from './instrument.ts';
+import type { DisplayTool } from './instrument.ts';
+
+function balance(id: string, capacity: number, division: number): DisplayTool {
+  return { id, name: `${division} g digital balance`, skill: 'digital-balances', reads: 'display', measures: 'mass', unit: 'g', range: [0, capacity], division, tolerance: { a: division, b: division } };
+}
 
 /** Balances with a display; the last digit is the uncertain one. */
-export const DIGITAL_BALANCES: readonly DigitalBalance[] = [
-  {
-    id: 'digital-balance-hundredth',
-    name: '0.01 g balance',
-    skill: 'digital-balances',
-    reads: 'display',
-    unit: 'g',
-    range: [0, 200],
-    division: 0.01,
-    tolerance: { a: 0.01, b: 0.01 },
-  },
+export const DIGITAL_BALANCES: readonly DisplayTool[] = [
+  balance('digital-balance-gram', 2000, 1),
+  balance('digital-balance-tenth', 400, 0.1),
+  balance('digital-balance-hundredth', 200, 0.01),
+  balance('digital-balance-milligram', 120, 0.001),
 ];

@@ -1,4 +1,5 @@
 import type { LinearScale } from '../scales/linear-scale.ts';
+import type { RiderBeam } from '../scales/rider-beam.ts';
 import type { Vernier } from '../scales/vernier.ts';
 
 /** Skills stand for one instrument family or one numbers topic; `skills.ts` lists them. */
@@ -13,6 +14,7 @@ export type SkillId =
   | 'hydrometers'
   | 'calipers'
   | 'micrometers'
+  | 'beam-balances'
   | 'digital-balances';
 
 interface Named {
@@ -123,9 +125,18 @@ export interface Micrometer extends Named {
   readonly sleeveLines: 0 | 10;
 }
 
-/** A balance with a digital display. */
-export interface DigitalBalance extends Named {
-  readonly reads: 'display';
+/** A balance that is brought into balance by riders on its beams, the largest first. */
+export interface BeamBalance extends Named {
+  readonly reads: 'beams';
+  readonly beams: readonly RiderBeam[];
+  /** A pan that hangs has a platform for a beaker under it. */
+  readonly pan: 'stands' | 'hangs';
 }
 
-export type Instrument = ScaleTool | RingTool | VernierCaliper | Micrometer | DigitalBalance;
+/** A tool with a digital display: a balance, or a caliper. */
+export interface DisplayTool extends Named {
+  readonly reads: 'display';
+  readonly measures: 'mass' | 'length';
+}
+
+export type Instrument = ScaleTool | RingTool | VernierCaliper | Micrometer | BeamBalance | DisplayTool;

@@ -19,5 +19,6 @@ export const SKILLS: readonly Skill[] = [
   { id: 'hydrometers', name: 'Hydrometers', object: 'hydrometers' },
   { id: 'calipers', name: 'Calipers', object: 'vernier calipers' },
   { id: 'micrometers', name: 'Micrometers', object: 'micrometers' },
+  { id: 'beam-balances', name: 'Beam balances', object: 'beam balances' },
   { id: 'digital-balances', name: 'Digital balances', object: 'digital balances' },
 ];

@@ -4,6 +4,7 @@ import type { Random } from '../simulation/random.ts';
 import { multipleOf } from '../scales/linear-scale.ts';
 import { acceptanceBand, estimateFor, readingStep } from './expected-reading.ts';
 import type { HouseRules } from './house-rules.ts';
+import { drawWeighing } from './draw-weighing.ts';
 import type { Situation } from './situation.ts';
 import { heldThing, longThing } from './things.ts';
 
@@ -212,6 +213,5 @@ export function drawSituation(instrument: Instrument, random: Random, aim: reado
   if (instrument.reads === 'ring') return drawRing(instrument, aimed);
   if (instrument.reads === 'vernier') return drawCaliper(instrument, aimed);
   if (instrument.reads === 'thimble') return drawMicrometer(instrument, aimed);
-  const digits = Math.round((0.02 + 0.96 * random.uniform()) * (instrument.range[1] / instrument.division));
-  return { value: multipleOf(instrument.division, aimed.at('trailing-zero-dropped') ? Math.round(digits / 10) * 10 : digits) };
+  return drawWeighing(instrument, aimed, (size) => heldThing(size, random));
 }

@@ -38,6 +38,12 @@ function countHint({ tool }: ScaleReading): string {
   return tool.scale.from < 0 ? 'Start from the label passed last, going away from zero, and count the marks passed.' : 'Start from the label passed last and count the marks passed since.';
 }
 
+function weighedHint(task: ReadingTask): string[] {
+  const { container = 0, empty = 0, vessel = 'vessel' } = task.situation;
+  if (container > 0) return [`The ${vessel} is weighed with it: weigh it alone too, or tare with it on, and take it off.`];
+  return empty === 0 ? correctionHint(task) : ['Look at what it shows with nothing on it.'];
+}
+
 function correctionHint(task: ReadingTask): string[] {
   if (takenOff(task) === 0) return [];
   return [askedFor(task) === 'delivered' ? 'Take the reading it began with off the one it ended with.' : 'Take into account how far this tool is off, and which way.'];
@@ -54,7 +60,10 @@ export function hintsFor(task: ReadingTask): string[] {
   if (instrument.reads === 'thimble') {
     return ['Read the sleeve: whole millimetres on one side of the datum line, halves on the other.', 'A half counts only when its line is uncovered.', 'Read the thimble where the datum line meets it: one division is a hundredth of a millimetre.', instrument.sleeveLines > 0 ? 'The line of the sleeve’s vernier that lies on a thimble line gives the thousandths.' : estimateHint(estimateFor(instrument, task.rules) ?? 'nearest-division', instrument.division), ...correctionHint(task), 'Write the unit printed on the tool.'];
   }
-  if (!reading) return ['Wait for the stability mark.', 'Write every digit shown, zeros too.', 'Add the unit.'];
+  if (instrument.reads === 'beams') {
+    return ['With nothing on it the pointer has to rest on its mark; else turn the zero screw, or take off what it shows then.', 'Begin with the largest rider: notch by notch until the pointer drops, then one notch back.', 'Every notched rider has to sit in its notch; only the last one slides.', 'Judge the centre of the swing, and read only when it lies on the mark.', 'Add up the riders, then read the sliding one like any scale.', estimateHint(estimateFor(instrument, task.rules) ?? 'nearest-division', instrument.division), ...weighedHint(task), 'Write the unit printed on the tool.'];
+  }
+  if (!reading) return [instrument.unit === 'g' ? 'Wait for the stability mark.' : 'Close the jaws first and see what it shows.', 'Write every digit shown, zeros too.', ...weighedHint(task), 'Add the unit.'];
   return [
     firstHint(reading),
     whatIsRead(reading, task),

@@ -3,7 +3,8 @@ import { diagnose } from './diagnose.ts';
 import { drawTask, predictedEntries } from './draw-task.ts';
 import { asOnPaper, needsWholeWidth, shownOnPaper } from './on-paper.ts';
 import { pictureOf } from './picture.ts';
-import { benchInstrumentIds, planRound } from './plan-round.ts';
+import { instrumentIds } from '../instruments/catalogue.ts';
+import { planRound } from './plan-round.ts';
 import { completeRules } from './house-rules.ts';
 import { readingTask } from './reading-task.ts';
 import { SLIPS } from './slips/registry.ts';
@@ -16,7 +17,7 @@ describe('a reading on paper', () => {
     expect(pictureOf(asOnPaper(task))).toMatchObject({ startY: null, eye: { height: 0 } });
   });
 
-  it.each(benchInstrumentIds())('of a %s cannot be missed by where the eye stands', (id) => {
+  it.each(instrumentIds())('of a %s cannot be missed by where the eye stands', (id) => {
     const task = drawTask(id, { seed: 7, onPaper: true });
     for (const slip of SLIPS.filter(({ id: slipId }) => !shownOnPaper(slipId))) expect(predictedEntries(task, slip)).toEqual([]);
   });

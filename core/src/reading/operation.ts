@@ -1,9 +1,10 @@
 import type { ScaleTool } from '../instruments/instrument.ts';
+import { weighedOnBeams, weighedOnDisplay } from './operate-weighing.ts';
 import { instrumentOf, readingTask, type ReadingTask } from './reading-task.ts';
 import type { Situation } from './situation.ts';
 
 /** Everything that can be done with a tool on the bench before it is read. */
-export const DEEDS = ['lower', 'ground', 'raise', 'drain', 'refill', 'clear-top', 'free-tip', 'fill', 'wipe', 'let-down', 'deliver', 'drained', 'take-away', 'blow', 'try', 'lay'] as const;
+export const DEEDS = ['lower', 'ground', 'raise', 'drain', 'refill', 'clear-top', 'free-tip', 'fill', 'wipe', 'let-down', 'deliver', 'drained', 'take-away', 'blow', 'try', 'lay', 'put-vessel', 'take-vessel', 'put-thing', 'take-thing', 'rider-1', 'rider-2', 'rider-3', 'rider-4', 'screw', 'switch-on', 'tare', 'shield', 'centre', 'dry', 'clean', 'slide', 'turn', 'click', 'force', 'wipe-faces', 'zero'] as const;
 
 /** Something done with a tool. */
 export interface Done {
@@ -12,7 +13,8 @@ export interface Done {
   readonly at: number;
   /**
    * Where it led: of a pipette filled or let down, how far the surface stands above the ring, in mm; of hydrometers tried, which one, the
-   * lightest being 0; of a thing laid at a ruler, where it begins, in mm to the right of the ruler's physical end.
+   * lightest being 0; of a thing laid at a ruler, where it begins, in mm to the right of the ruler's physical end; of a rider, its place on
+   * its beam in mm; of a zero screw, by how many g it turns what the empty balance shows; of a slide or a thimble, where it stands, in mm.
    */
   readonly to: number | null;
 }
@@ -72,16 +74,18 @@ function laid(situation: Situation, done: readonly Done[], perUnit: number): Sit
 function afterwards(task: ReadingTask, done: readonly Done[], at: number): Situation {
   const { situation } = task;
   const instrument = instrumentOf(task);
+  if (instrument.reads === 'beams') return weighedOnBeams(instrument, situation, done);
+  if (instrument.reads === 'display' && instrument.measures === 'mass') return weighedOnDisplay(instrument, situation, done, at);
   if (instrument.reads !== 'scale') return situation;
   if (instrument.body.kind === 'thread') return warmed(situation, done, at, instrument);
   return instrument.body.kind === 'rule' ? laid(situation, done, instrument.body.perUnit) : situation;
 }
 
-/** The same reading once its thing has been laid at a ruler's zero mark, as who takes care does; any other reading as it is. */
+/** The same reading once its thing has been laid at a ruler's zero mark or put on a balance, as who takes care does; any other as it is. */
 export function asLaid(task: ReadingTask): ReadingTask {
   const { situation } = task;
   if (!situation.loose) return task;
-  return readingTask(task.instrumentId, { ...situation, loose: undefined, from: 0 }, task.rules);
+  return readingTask(task.instrumentId, { ...situation, loose: undefined, spoilt: undefined, ...(situation.from === undefined ? {} : { from: 0 }) }, task.rules);
 }
 
 /**
@@ -90,7 +94,7 @@ export function asLaid(task: ReadingTask): ReadingTask {
  */
 export function asOperated(task: ReadingTask, { eyeHeight, done = [], at = 0 }: Operation): ReadingTask {
   const situation = afterwards(task, done, at);
+  // A display, riders and a thimble are read the same from anywhere.
   const { reads } = instrumentOf(task);
-  // A display and a thimble are read the same from anywhere.
-  return readingTask(task.instrumentId, reads === 'display' || reads === 'thimble' ? situation : { ...situation, eyeHeight }, task.rules);
+  return readingTask(task.instrumentId, reads === 'scale' || reads === 'ring' || reads === 'vernier' ? { ...situation, eyeHeight } : situation, task.rules);
 }

@@ -2,9 +2,9 @@ import type { MarkRank } from '../scales/linear-scale.ts';
 
 /**
  * What is to be done with a tool before it is read: a burette's or pipette's tap opened, a bulb lowered, a pipette filled to its ring,
- * the right hydrometer found, a thing laid at a ruler.
+ * the right hydrometer found, a thing laid at a ruler, something weighed by hand or waited for, a slide or a thimble brought to a thing.
  */
-export type Handled = 'tap' | 'bulb' | 'pipette' | 'try' | 'lay';
+export type Handled = 'tap' | 'bulb' | 'pipette' | 'try' | 'lay' | 'weigh' | 'settle' | 'close';
 
 /** The eye: how far off the mark it starts, its distance from the scale, and the depth of the mark behind the scale. */
 export interface PicturedEye {

@@ -4,6 +4,8 @@ import { CAPILLARY_LENGTH, meniscusProfile, wallHeight, type Surface } from '../
 import { writtenAtPlace } from '../numbers/rounding.ts';
 import { decimalsOf, marksOf, type MarkRank } from '../scales/linear-scale.ts';
 import type { HouseRules } from './house-rules.ts';
+import { beamReadingOf, displayReadingOf } from './balance-reading.ts';
+import { beamPicture, displayPicture, type BeamPicture, type DisplayPicture } from './balance-pictures.ts';
 import { drawn, type Handled, type PicturedEye, type RuledMark } from './picture-parts.ts';
 import { caliperReadingOf, micrometerReadingOf } from './slide-reading.ts';
 import { caliperPicture, micrometerPicture, type CaliperPicture, type MicrometerPicture } from './slide-pictures.ts';
@@ -66,15 +68,7 @@ export interface RulerPicture {
   readonly eye: PicturedEye;
 }
 
-/** A display drawn as the characters that are lit. */
-export interface DisplayPicture {
-  readonly kind: 'display';
-  readonly instrumentId: string;
-  readonly unitMark: string;
-  readonly characters: string;
-}
-
-export type Picture = LiquidColumnPicture | RulerPicture | CaliperPicture | MicrometerPicture | DisplayPicture;
+export type Picture = LiquidColumnPicture | RulerPicture | CaliperPicture | MicrometerPicture | BeamPicture | DisplayPicture;
 
 /** Bare tool above the topmost mark, and below the lowest place of the scale, in mm. */
 interface Margins {
@@ -292,8 +286,10 @@ export function pictureOf(task: ReadingTask): Picture {
   const [caliper, micrometer] = [caliperReadingOf(task), micrometerReadingOf(task)];
   if (caliper) return caliperPicture(caliper, task);
   if (micrometer) return micrometerPicture(micrometer, task);
+  const [beams, display] = [beamReadingOf(task), displayReadingOf(task)];
+  if (beams) return beamPicture(beams, task);
+  if (display) return displayPicture(display, task);
   const instrument = instrumentOf(task);
   if (instrument.reads === 'ring') return ringPicture(instrument, task);
-  const place = -Math.round(-Math.log10(instrument.division));
-  return { kind: 'display', instrumentId: instrument.id, unitMark: instrument.unit, characters: writtenAtPlace(task.situation.value, place) };
+  throw new RangeError(`${instrument.id}: there is no drawing for it.`);
 }

@@ -11,11 +11,6 @@ export interface PlannedItem {
   readonly aim: readonly string[];
 }
 
-/** Tools that are read on the bench. */
-export function benchInstrumentIds(): string[] {
-  return instrumentIds().filter((id) => instrumentById(id).reads !== 'display');
-}
-
 /** Part of the items that aim at nothing: a reader who expects a trap in each would not read but guess. */
 const UNAIMED = 0.25;
 
@@ -27,13 +22,13 @@ function worthAiming(instrumentId: string, rules: HouseRules): string[] {
 /**
  * Items without end: each one’s tool in turn, so that every family named comes up, and what it is aimed at. The same seed plans the
  * same; each item is worked out only when it is asked for.
- * @param tools ids of the catalogue; none means every tool of the bench.
+ * @param tools ids of the catalogue; none means every tool.
  * @param mayAim which slips can be aimed at; not all of them can be made on paper.
  */
 export function* plannedItems(tools: readonly string[], seed: number, rules: HouseRules, mayAim: (slipId: string) => boolean = () => true): Generator<PlannedItem, never> {
   const random = seededRandom(seed);
   const families = new Map<string, string[]>();
-  for (const id of tools.length > 0 ? tools : benchInstrumentIds()) {
+  for (const id of tools.length > 0 ? tools : instrumentIds()) {
     const { skill } = instrumentById(id);
     families.set(skill, [...(families.get(skill) ?? []), id]);
   }
@@ -59,7 +54,7 @@ export function planRound(tools: readonly string[], length: number, seed: number
  */
 export function planForAims(tools: readonly string[], aims: readonly string[], length: number, seed: number, rules: HouseRules): PlannedItem[] {
   const random = seededRandom(seed);
-  const named = tools.length > 0 ? tools : benchInstrumentIds();
+  const named = tools.length > 0 ? tools : instrumentIds();
   const places = aims.map((aim) => {
     const showing = named.filter((id) => slipsOn(id, rules).includes(aim));
     if (showing.length === 0) throw new AimError(aim, named);

@@ -31,5 +31,7 @@ export function questionFor(task: ReadingTask): string {
   const { liquid = 'liquid', thing = 'thing' } = task.situation;
   if (instrument.reads === 'vernier' || instrument.reads === 'thimble') return askedFor(task) === 'observed' ? `What does the ${instrument.reads === 'vernier' ? 'caliper' : 'micrometer'} show?` : `How ${isThickness(task.situation.value) ? 'thick' : 'long'} is the ${thing}?`;
   if (instrument.reads === 'ring') return instrument.made === 'to-deliver' ? `How much ${liquid} does this pipette deliver from its ring?` : `How much ${liquid} does this flask hold up to its ring?`;
-  return instrument.reads === 'scale' ? onScale(instrument, task) : 'What does the balance show?';
+  if (instrument.reads === 'scale') return onScale(instrument, task);
+  if (instrument.unit === 'mm') return askedFor(task) === 'observed' ? 'What does the caliper show?' : `How ${isThickness(task.situation.value) ? 'thick' : 'long'} is the ${thing}?`;
+  return askedFor(task) === 'observed' ? 'What does the balance show?' : `How heavy is the ${thing}?`;
 }

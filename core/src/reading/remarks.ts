@@ -1,10 +1,14 @@
-import type { RingTool } from '../instruments/instrument.ts';
+import type { DisplayTool, RingTool } from '../instruments/instrument.ts';
+import { litCharacters } from './balance-reading.ts';
+import { spoiledBy } from './draw-weighing.ts';
+import { isWeighed, PUTS_RIGHT } from './operate-weighing.ts';
 import type { Done } from './operation.ts';
 import { instrumentOf, type ReadingTask } from './reading-task.ts';
+import type { Spoilt } from './situation.ts';
 
 /** Something to say about how a tool was handled. It changes no verdict on the number, and is kept beside it. */
 export interface Remark {
-  readonly id: 'funnel-left' | 'bubble-left' | 'bulb-on-bottom' | 'not-wiped' | 'ring-missed' | 'not-drained' | 'last-drop-blown' | 'heavy-first';
+  readonly id: 'funnel-left' | 'bubble-left' | 'bulb-on-bottom' | 'not-wiped' | 'ring-missed' | 'not-drained' | 'last-drop-blown' | 'heavy-first' | 'not-weighed' | 'tared-away' | 'left-wrong' | 'not-switched-on' | 'squeezed' | 'not-touching' | 'forced' | 'no-ratchet' | 'grit-left' | 'one-way-only' | 'zero-not-looked-at';
   readonly text: string;
 }
 
@@ -54,10 +58,37 @@ function onThermometer(done: readonly Done[]): Remark[] {
   return last?.kind === 'ground' ? [{ id: 'bulb-on-bottom', text: 'The bulb stood on the bottom, where a vessel that is heated or cooled is not as warm as the liquid: keep it off the bottom, and still in the liquid while you read.' }] : [];
 }
 
+/** What each disturbance does, once it has been missed. */
+const MISSED: Readonly<Record<Spoilt, string>> = {
+  draught: 'The draught shield was open: moving air presses on the pan, and the digits do not come to rest on the mass. Close it before reading.',
+  'off-centre': 'It lay near the rim of the pan: a balance is right for what lies in its middle.',
+  wet: 'It was wet when it was weighed: what clung to it was weighed too. Dry it first.',
+  fingerprints: 'It had been taken up by hand: the grease of fingerprints shows on a balance as fine as this. Use tweezers, and wipe it.',
+};
+
+function onDisplay(tool: DisplayTool, { situation }: ReadingTask, done: readonly Done[]): Remark[] {
+  const { loose = false, spoilt, container = 0 } = situation;
+  if (!loose || tool.measures === 'length') return [];
+  if (!isWeighed(situation, done)) return [{ id: 'not-weighed', text: 'Nothing was put on the balance: the answer is judged as if it had been.' }];
+  const put = done.findLastIndex(({ kind }) => kind === 'put-thing');
+  const taredAway = done.findIndex(({ kind }, i) => i > put && kind === 'tare') >= 0;
+  const off = spoilt === undefined || done.some(({ kind }) => kind === PUTS_RIGHT[spoilt]) ? 0 : spoiledBy(tool, spoilt);
+  return [
+    ...(taredAway ? [{ id: 'tared-away', text: `It was tared with the ${situation.thing ?? 'thing'} on the pan: that takes away what was to be weighed.${container > 0 ? ` Tare with the ${situation.vessel ?? 'vessel'} alone.` : ''}` } as const] : []),
+    ...(spoilt === undefined || off === 0 ? [] : [{ id: 'left-wrong', text: `${MISSED[spoilt]} Here it made ${litCharacters(tool, off)} ${tool.unit}.` } as const]),
+  ];
+}
+
+function onBeams({ situation }: ReadingTask, done: readonly Done[]): Remark[] {
+  return isWeighed(situation, done) ? [] : [{ id: 'not-weighed', text: 'Nothing was put on the pan: the answer is judged as if it had been.' }];
+}
+
 /** What is to be said about how a tool was handled up to Enter; nothing where nothing was to be noticed. */
 export function remarksOn(task: ReadingTask, done: readonly Done[]): Remark[] {
   const instrument = instrumentOf(task);
   if (instrument.reads === 'ring') return instrument.made === 'to-deliver' ? onPipette(instrument, done) : [];
+  if (instrument.reads === 'display') return onDisplay(instrument, task, done);
+  if (instrument.reads === 'beams') return onBeams(task, done);
   if (instrument.reads !== 'scale') return [];
   switch (instrument.body.kind) {
     case 'tube':

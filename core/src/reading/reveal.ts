@@ -1,6 +1,7 @@
 import type { RingTool } from '../instruments/instrument.ts';
 import { labelPassed, lastMarkPassed, leadingDigit, nextBeyond } from '../scales/linear-scale.ts';
 import { writtenAtPlace } from '../numbers/rounding.ts';
+import { beamReadingOf, displayReadingOf } from './balance-reading.ts';
 import { askedFor, takenOff } from './correction.ts';
 import { expectedReading, readingStep, writtenReading } from './expected-reading.ts';
 import { drawnAt } from './picture.ts';
@@ -8,6 +9,7 @@ import { instrumentOf, type ReadingTask } from './reading-task.ts';
 import { scaleReadingOf, type ScaleReading } from './scale-reading.ts';
 import { caliperReadingOf, micrometerReadingOf } from './slide-reading.ts';
 import { caliperSteps, micrometerSteps } from './slide-steps.ts';
+import { displaySteps, riderSteps } from './weighing-steps.ts';
 
 /** One step of reading aloud, with what lights up on the picture in drawing units. */
 export interface RevealStep {
@@ -91,6 +93,9 @@ export function revealOf(task: ReadingTask): RevealStep[] {
   const [caliper, micrometer] = [caliperReadingOf(task), micrometerReadingOf(task)];
   if (caliper) return [...caliperSteps(caliper, task), unitStep];
   if (micrometer) return [...micrometerSteps(micrometer, task), unitStep];
-  if (!reading) return [{ kind: 'marks', text: 'Every digit shown', fromY: null, toY: null, soFar: text }, unitStep];
+  const [beams, display] = [beamReadingOf(task), displayReadingOf(task)];
+  if (beams) return [...riderSteps(beams, task), unitStep];
+  if (display) return [...displaySteps(display, task), unitStep];
+  if (!reading) return [unitStep];
   return [...readingSteps(reading, task), ...correctionStep(reading, task), unitStep];
 }

@@ -1,8 +1,12 @@
-import type { Instrument, ScaleTool } from '../instruments/instrument.ts';
+import type { BeamBalance, DisplayTool, Instrument, ScaleTool } from '../instruments/instrument.ts';
 import type { Surface } from '../instruments/meniscus.ts';
 import type { Asked } from './correction.ts';
 
 export type ScaleSide = 'near' | 'far';
+
+/** What can be wrong with a weighing: moving air, a load near the pan’s rim, a wet specimen, fingerprints on it. */
+export const SPOILERS = ['draught', 'off-centre', 'wet', 'fingerprints'] as const;
+export type Spoilt = (typeof SPOILERS)[number];
 
 /** What stands on the bench when a reading is taken. */
 export interface Situation {
@@ -36,6 +40,17 @@ export interface Situation {
   readonly loose?: boolean;
   /** True while the right hydrometer is still to be found. */
   readonly untried?: boolean;
+  /** Mass of the vessel that what is weighed is in, and what it is called. */
+  readonly container?: number;
+  readonly vessel?: string;
+  /** What a balance shows with nothing on it, until it is zeroed. */
+  readonly empty?: number;
+  /** Where a beam balance’s riders have been left, the largest first, in g; else they balance the load. */
+  readonly riders?: readonly number[];
+  /** By how many g the riders show more than the load while the pointer is off its mark. */
+  readonly pointerOffset?: number;
+  /** What disturbs a digital balance, for the student to notice. */
+  readonly spoilt?: Spoilt;
 }
 
 /** Something in a situation cannot be; `field` names it. */
@@ -65,9 +80,12 @@ type Field = keyof Situation;
 
 const LIQUID: readonly Field[] = ['value', 'ask', 'eyeHeight', 'surface', 'scaleSide', 'opaque', 'liquid'];
 
+const WEIGHED: readonly Field[] = ['value', 'zeroError', 'ask', 'container', 'vessel', 'empty', 'thing', 'liquid', 'loose'];
+
 /** What there is to say about each kind of tool. */
 function fieldsOf(instrument: Instrument): readonly Field[] {
-  if (instrument.reads === 'display') return ['value', 'ask'];
+  if (instrument.reads === 'display') return instrument.measures === 'length' ? ['value', 'zeroError', 'ask', 'thing', 'loose'] : [...WEIGHED, 'settled', 'shown', 'spoilt'];
+  if (instrument.reads === 'beams') return [...WEIGHED, 'riders', 'pointerOffset'];
   if (instrument.reads === 'ring') return LIQUID;
   if (instrument.reads === 'vernier') return ['value', 'zeroError', 'ask', 'eyeHeight', 'thing'];
   if (instrument.reads === 'thimble') return ['value', 'zeroError', 'ask', 'thing'];
@@ -118,6 +136,29 @@ function checkOnScale(tool: ScaleTool, situation: Situation): void {
   if (endOffset !== undefined && tool.body.kind === 'rule') checkNumber('endOffset', endOffset, 0, tool.body.bareEnd, 'mm');
 }
 
+/** What a balance can be off by, as a part of its range, before it is mended. */
+const MOST_OFF_BALANCE = 0.05;
+
+function checkWeighing(tool: BeamBalance | DisplayTool, situation: Situation): void {
+  const { container = 0, empty = 0, zeroError = 0, settled = true, shown, riders, pointerOffset = 0 } = situation;
+  const [, most] = tool.range;
+  checkNumber('container', container, 0, most, tool.unit);
+  checkNumber('empty', empty, -MOST_OFF_BALANCE * most, MOST_OFF_BALANCE * most, tool.unit);
+  checkNumber('zeroError', zeroError, -MOST_OFF_BALANCE * most, MOST_OFF_BALANCE * most, tool.unit);
+  const load = Number((situation.value + container + empty + zeroError).toFixed(9));
+  checkNumber(container > 0 ? 'container' : 'value', load, tool.reads === 'beams' ? Math.min(0, empty) : -most, most, tool.unit);
+  checkNumber('pointerOffset', pointerOffset, -load, most - load, tool.unit);
+  if (shown !== undefined) checkNumber('shown', shown, -most, most, tool.unit);
+  if (shown !== undefined && settled) throw new SituationError('shown', 'what has come to rest shows where it rests.');
+  checkChoice('spoilt', situation.spoilt, SPOILERS);
+  if (riders !== undefined && tool.reads === 'beams') checkRiders(tool, riders);
+}
+
+function checkRiders({ beams, name, unit }: BeamBalance, riders: readonly number[]): void {
+  if (riders.length !== beams.length) throw new SituationError('riders', `a ${name} has ${beams.length} riders, not ${riders.length}.`);
+  beams.forEach(({ scale }, i) => checkNumber('riders', riders[i], scale.from, scale.to, unit));
+}
+
 /**
  * Checks a situation against the instrument it is to be read on.
  * @throws SituationError naming the field.
@@ -135,6 +176,7 @@ export function checkSituation(instrument: Instrument, situation: Situation): Si
   for (const field of ['secondScale', 'opaque', 'settled', 'loose', 'untried'] as const) checkChoice(field, situation[field], [true, false]);
   if (situation.eyeHeight !== undefined) checkNumber('eyeHeight', situation.eyeHeight, -EYE_REACH, EYE_REACH, 'mm');
   if (instrument.reads === 'scale') checkOnScale(instrument, situation);
-  if ((instrument.reads === 'vernier' || instrument.reads === 'thimble') && situation.zeroError !== undefined) checkNumber('zeroError', situation.zeroError, -MOST_OFF, MOST_OFF, instrument.unit);
+  if (instrument.reads === 'beams' || (instrument.reads === 'display' && instrument.measures === 'mass')) checkWeighing(instrument, situation);
+  if (instrument.unit === 'mm' && instrument.reads !== 'scale' && situation.zeroError !== undefined) checkNumber('zeroError', situation.zeroError, -MOST_OFF, MOST_OFF, instrument.unit);
   return situation;
 }

@@ -45,3 +45,27 @@ export function longThing(millimetres: number, random: Random): string {
 export function heldThing(millimetres: number, random: Random): string {
   return oneOf(isThickness(millimetres) ? THICK : LONG, millimetres, random);
 }
+
+/** How heavy a thing of the harbour kit comes, in g. */
+interface Heavy {
+  readonly name: string;
+  readonly least: number;
+  readonly most: number;
+}
+
+const WEIGHED: readonly Heavy[] = [
+  { name: 'nickel washer', least: 0.3, most: 6 },
+  { name: 'cork bung', least: 0.5, most: 20 },
+  { name: 'bronze deck nail', least: 4, most: 90 },
+  { name: 'beeswax nightlight', least: 8, most: 60 },
+  { name: 'basalt pebble', least: 5, most: 700 },
+  { name: 'brass bush', least: 20, most: 900 },
+  { name: 'slate tile', least: 60, most: 2000 },
+  { name: 'tin ballast ingot', least: 250, most: 2000 },
+];
+
+/** Something of the harbour kit that can be as heavy as this. */
+export function weighedThing(grams: number, random: Random): string {
+  const fitting = WEIGHED.filter(({ least, most }) => least <= grams && grams <= most);
+  return fitting[random.below(Math.max(1, fitting.length))]?.name ?? 'basalt pebble';
+}

@@ -1,4 +1,4 @@
-import { instrumentById } from '../instruments/catalogue.ts';
+import { instrumentById, instrumentIds } from '../instruments/catalogue.ts';
 import { seededRandom, type Random } from '../simulation/random.ts';
 import { singleExplanations } from './diagnose.ts';
 import { predictedEntries, slipsOn } from './draw-task.ts';
@@ -6,7 +6,7 @@ import { drawSituation } from './draw-situation.ts';
 import { acceptedAnswers } from './expected-reading.ts';
 import type { HouseRules } from './house-rules.ts';
 import { asLaid } from './operation.ts';
-import { benchInstrumentIds, type PlannedItem } from './plan-round.ts';
+import type { PlannedItem } from './plan-round.ts';
 import { readingTask, type ReadingTask } from './reading-task.ts';
 import { slipById, SLIPS } from './slips/registry.ts';
 import type { Slip } from './slips/slip.ts';
@@ -200,7 +200,7 @@ function best(belief: Belief, all: readonly Candidate[], random: Random): Candid
  */
 export function planForBelief(belief: Belief, { tools, count, seed, rules, revisit = [] }: TutorOptions): PlannedItem[] {
   const random = seededRandom(seed);
-  const all = candidates(tools.length > 0 ? tools : benchInstrumentIds(), rules);
+  const all = candidates(tools.length > 0 ? tools : instrumentIds(), rules);
   let ahead: Belief = belief;
   return Array.from({ length: count }, (_, position): PlannedItem => {
     const again = revisit.length > 0 && position % REVISIT_EVERY === REVISIT_EVERY - 1 ? revisit[random.below(revisit.length)] : undefined;

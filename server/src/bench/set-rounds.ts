@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { NewSetRound, SetRoundProgress, SetRoundShown } from '@green-beam/contract';
-import { benchInstrumentIds, planForAims, PRESETS, shownOnPaper, slipById, SLIPS } from '@green-beam/core';
+import { instrumentIds, planForAims, PRESETS, shownOnPaper, slipById, SLIPS } from '@green-beam/core';
 import { QueryTypes } from 'sequelize';
 import type { ClassAccess } from '../auth/access.ts';
 import { labelOf } from '../auth/labels.ts';
@@ -77,7 +77,7 @@ export async function setRoundsShown({ schoolClass, present, as }: ClassAccess):
 
 /** Checks what the schema cannot know: that tools, slips, students and rules are there, and that the aims can be met. */
 async function check({ schoolClass }: ClassAccess, body: NewSetRound): Promise<void> {
-  const tool = body.instrumentIds.find((id) => !benchInstrumentIds().includes(id));
+  const tool = body.instrumentIds.find((id) => !instrumentIds().includes(id));
   if (tool !== undefined) throw new Refusal(400, `“${tool}” is not a tool on the bench.`, 'instrumentIds');
   const slip = body.aims.find((id) => !SLIPS.some((known) => known.id === id));
   const moving = body.onPaper ? body.aims.find((id) => !shownOnPaper(id)) : undefined;

@@ -1,5 +1,5 @@
 import { newAttempt, newRound, type AttemptPage, type BenchRound, type SkillSummary, type StudentRecord } from '@green-beam/contract';
-import { benchInstrumentIds } from '@green-beam/core';
+import { instrumentIds as knownInstrumentIds } from '@green-beam/core';
 import { Router, type Request } from 'express';
 import { Op, QueryTypes } from 'sequelize';
 import { checkNotArchived, classInReach, classTaught } from '../auth/access.ts';
@@ -92,7 +92,8 @@ export function benchRoutes(): Router {
       response.status(201).json(await roundShown(await beginSetRound(person, setRoundId, schoolClass.rulesVersion)));
       return;
     }
-    const unknown = instrumentIds.find((id) => !benchInstrumentIds().includes(id));
+    const known = knownInstrumentIds();
+    const unknown = instrumentIds.find((id) => !known.includes(id));
     if (unknown !== undefined) throw new Refusal(400, `“${unknown}” is not a tool on the bench.`, 'instrumentIds');
     const rules = await rulesOf(schoolClass.id, schoolClass.rulesVersion);
     const round = await createRound({ ...person, instrumentIds, rules, rulesVersion: schoolClass.rulesVersion, set: null });

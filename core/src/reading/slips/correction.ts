@@ -1,5 +1,5 @@
 import { PITCH } from '../../instruments/micrometers.ts';
-import { askedFor } from '../correction.ts';
+import { askedFor, takenOff } from '../correction.ts';
 import { instrumentOf, type ReadingTask } from '../reading-task.ts';
 import { scaleReadingOf, type ScaleReading } from '../scale-reading.ts';
 import type { CorrectionSlip } from './slip.ts';
@@ -18,7 +18,10 @@ export const zeroIgnored: CorrectionSlip = {
   baseRate: 0.3,
   why: (task) => `This ${instrumentOf(task).name} is off by a known amount, and the reading was written as it stands.`,
   lookAt: () => 'the note on how far the tool is off, and the way it is off',
-  corrected: (task, reading) => (zeroToTakeOff(task) === 0 ? [] : [{ value: reading, part: 1 }]),
+  corrected: (task, reading) => {
+    const error = zeroToTakeOff(task);
+    return error === 0 ? [] : [{ value: reading - takenOff(task) + error, part: 1 }];
+  },
 };
 
 export const zeroSign: CorrectionSlip = {
@@ -30,7 +33,7 @@ export const zeroSign: CorrectionSlip = {
   lookAt: () => 'whether the tool reads too much or too little',
   corrected: (task, reading) => {
     const error = zeroToTakeOff(task);
-    return error === 0 ? [] : [{ value: reading + error, part: 1 }];
+    return error === 0 ? [] : [{ value: reading - takenOff(task) + 2 * error, part: 1 }];
   },
 };
 

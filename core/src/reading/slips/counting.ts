@@ -1,5 +1,6 @@
 import { labelPassed, lastMarkPassed, multipleOf, nextBeyond, type LinearScale } from '../../scales/linear-scale.ts';
 import { scaleReadingOf } from '../scale-reading.ts';
+import { slidingBeam } from './balance.ts';
 import { drawnAt } from '../picture.ts';
 import type { PathPiece } from '../path.ts';
 import type { ReadingTask } from '../reading-task.ts';
@@ -7,6 +8,14 @@ import type { CountSlip, Counted } from './slip.ts';
 
 function scaleOf(task: ReadingTask): LinearScale | null {
   return scaleReadingOf(task)?.tool.scale ?? null;
+}
+
+/** What is counted on a scale of any tool: of a beam balance on the sliding rider’s, what the notched riders show being added. */
+function onItsScale(task: ReadingTask, seen: number, count: (scale: LinearScale, seen: number) => Counted[]): Counted[] {
+  const sliding = slidingBeam(task, seen);
+  if (sliding) return count(sliding.scale, seen - sliding.base).map((one) => ({ ...one, value: one.value + sliding.base }));
+  const scale = scaleOf(task);
+  return scale ? count(scale, seen) : [];
 }
 
 function spanOn(task: ReadingTask, from: (scale: LinearScale, value: number) => number, to: (scale: LinearScale, value: number) => number, text: string): PathPiece[] {
@@ -36,10 +45,7 @@ export const roundedUp: CountSlip = {
   baseRate: 0.06,
   why: () => 'Certain digits come from the last mark passed; you started from the one that is not reached yet.',
   lookAt: () => 'the last mark passed, then the part of a space beyond it',
-  counted(task, seen) {
-    const scale = scaleOf(task);
-    return scale ? roundedUpReadings(scale, seen) : [];
-  },
+  counted: (task, seen) => onItsScale(task, seen, roundedUpReadings),
   path: (task) => spanOn(task, markOver, itself, 'not reached yet'),
 };
 
@@ -50,11 +56,7 @@ export const labelAbove: CountSlip = {
   baseRate: 0.06,
   why: () => 'You took the spaces back from the next label for the part beyond the label that is passed.',
   lookAt: () => 'the label passed last; count on from there',
-  counted(task, seen) {
-    const scale = scaleOf(task);
-    if (!scale || scale.direction !== 'up') return [];
-    return [counted(labelPassed(scale, seen) + labelOver(scale, seen) - seen)];
-  },
+  counted: (task, seen) => onItsScale(task, seen, (scale, at) => (scale.direction === 'up' ? [counted(labelPassed(scale, at) + labelOver(scale, at) - at)] : [])),
   path: (task) => spanOn(task, labelOver, itself, 'counted back'),
 };
 
@@ -111,13 +113,12 @@ export const marksCounted: CountSlip = {
     return `Between two labels ${spaces === 1 ? 'there is one space' : `there are ${spaces} spaces`}; counting ${spaces === 1 ? 'its' : 'their'} marks gives ${spaces + 1}, and every division comes out too small.`;
   },
   lookAt: () => 'the spaces between two neighbouring labels',
-  counted(task, seen) {
-    const scale = scaleOf(task);
-    if (!scale) return [];
-    const label = labelPassed(scale, seen);
-    const spaces = scale.labelEvery / scale.division;
-    return [counted(label + ((seen - label) * spaces) / (spaces + 1))];
-  },
+  counted: (task, seen) =>
+    onItsScale(task, seen, (scale, at) => {
+      const label = labelPassed(scale, at);
+      const spaces = scale.labelEvery / scale.division;
+      return [counted(label + ((at - label) * spaces) / (spaces + 1))];
+    }),
   path: (task) => spanOn(task, labelPassed, labelOver, 'spaces, not marks'),
 };
 

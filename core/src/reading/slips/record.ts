@@ -15,6 +15,7 @@ const DROPPED: Readonly<Record<Instrument['reads'], string>> = {
   display: 'A display is written with every digit it shows; the last one is the uncertain one, and it counts.',
   ring: 'The ring’s volume is known to its last decimal; written with fewer, the number claims less than the tool gives.',
   vernier: 'The vernier gives its least count for certain; every digit down to it is written.',
+  beams: 'The lines give the certain digits; one more is estimated between them, and on a line it is a written zero.',
   thimble: 'The thimble gives hundredths, and the digit beyond them is estimated or read from the sleeve; all of them are written.',
 };
 
@@ -23,6 +24,7 @@ const ZERO_DROPPED: Readonly<Record<Instrument['reads'], string>> = {
   display: 'A zero at the end of a display is a measured digit; without it the number claims ten times less.',
   ring: 'The zeros after the point are known, since the maker adjusted the ring to them; a known zero is written.',
   vernier: 'A zero that the vernier shows is a measured digit, and is written.',
+  beams: 'Exactly on a line means that the estimated digit is zero, and a measured zero is written.',
   thimble: 'A zero at the end was measured; without it the number claims ten times less.',
 };
 

@@ -177,7 +177,8 @@ describe('the registry', () => {
     const tasks = [task('cylinder-100', { value: 52.7, secondScale: true, eyeHeight: 30 }), task('cylinder-50', { value: 20, surface: 'domed', eyeHeight: -30 }), task('digital-balance-hundredth', { value: 18.4 }), task('cylinder-500', { value: 263 }),
       task('burette-50', { value: 24.38, from: 1.12, eyeHeight: 40 }), task('thermometer-degree', { value: -3.4, zeroError: 0.6 }), task('thermometer-degree', { value: 63.2, settled: false, shown: 40 }),
       task('ruler-inch', { value: 4.31, endOffset: 5, eyeHeight: 60 }), task('ruler-millimetre', { value: 84.6, from: 20 }), task('hydrometer-1000', { value: 1.0243 }), task('volumetric-pipette-10', { value: 10 }), task('beaker-250', { value: 130 }), task('conical-flask-250', { value: 130 }),
-      task('caliper-fiftieth', { value: 31.28, zeroError: -0.02, eyeHeight: 80 }), task('caliper-twentieth', { value: 7.35 }), task('caliper-tenth', { value: 31.3 }), task('micrometer-hundredth', { value: 7.734, zeroError: -0.02 }), task('micrometer-thousandth', { value: 7.234 })];
+      task('caliper-fiftieth', { value: 31.28, zeroError: -0.02, eyeHeight: 80 }), task('caliper-twentieth', { value: 7.35 }), task('caliper-tenth', { value: 31.3 }), task('micrometer-hundredth', { value: 7.734, zeroError: -0.02 }), task('micrometer-thousandth', { value: 7.234 }),
+      task('beam-balance-tenth', { value: 247.36 }), task('beam-balance-tenth', { value: 246.3, riders: [200, 38, 8.3] }), task('beam-balance-hundredth', { value: 7.362, pointerOffset: 0.4 }), task('beam-balance-hundredth', { value: 47.362, container: 20.1 }), task('digital-balance-tenth', { value: 8.4, empty: 0.6 })];
     for (const slip of SLIPS) {
       expect(slip.baseRate).toBeGreaterThan(0);
       expect(slip.baseRate).toBeLessThanOrEqual(0.5);

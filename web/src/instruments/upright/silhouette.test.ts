@@ -1,4 +1,4 @@
-import { benchInstrumentIds, instrumentById, pictureOf, drawTask, type LiquidColumnPicture } from '@green-beam/core';
+import { instrumentIds, instrumentById, pictureOf, drawTask, type LiquidColumnPicture } from '@green-beam/core';
 import { describe, expect, it } from 'vitest';
 import { silhouetteOf } from './silhouette.ts';
 
@@ -14,7 +14,7 @@ function points(path: string): [number, number][] {
 }
 
 const LYING = ['rulers', 'calipers', 'micrometers'];
-const UPRIGHT = benchInstrumentIds().filter((id) => !LYING.includes(instrumentById(id).skill));
+const UPRIGHT = instrumentIds().filter((id) => !LYING.includes(instrumentById(id).skill));
 
 describe('the outline of a whole tool', () => {
   it.each(UPRIGHT)('%s: stands straight, as high as its picture, and as wide as it says', (id) => {

@@ -1,8 +1,8 @@
-import { benchInstrumentIds, instrumentById, SKILLS } from '@green-beam/core';
+import { instrumentIds, instrumentById, SKILLS } from '@green-beam/core';
 import type { ReactNode } from 'react';
 import { Button } from '../../ui/button.tsx';
 
-const TOOLS = benchInstrumentIds().map(instrumentById);
+const TOOLS = instrumentIds().map(instrumentById);
 const FAMILIES = SKILLS.map((skill) => ({ ...skill, tools: TOOLS.filter((tool) => tool.skill === skill.id) })).filter(({ tools }) => tools.length > 0);
 
 /** The tools of the next round: all, a family, or a single one. */

@@ -1,7 +1,7 @@
-import { benchInstrumentIds, drawTask, explainSlips, instrumentById, predictedEntries, readingTask, slipById, slipsOn, type HouseRules, type PathPiece, type ReadingTask, type Situation } from '@green-beam/core';
+import { instrumentIds, drawTask, explainSlips, instrumentById, predictedEntries, readingTask, slipById, slipsOn, type HouseRules, type PathPiece, type ReadingTask, type Situation } from '@green-beam/core';
 
 /** Tools that can be read aloud: every one of the bench. */
-export const DEMONSTRATED = benchInstrumentIds().map(instrumentById);
+export const DEMONSTRATED = instrumentIds().map(instrumentById);
 
 /** One reading, at a level eye: a drawn one, or one at a value that was set. */
 export function demonstrationOf(toolId: string, seed: number, value: number | null, rules: HouseRules): ReadingTask {

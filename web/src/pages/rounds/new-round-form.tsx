@@ -1,5 +1,5 @@
 import { newSetRound, type NewSetRound, type SetRoundShown } from '@green-beam/contract';
-import { benchInstrumentIds, instrumentById, PRESETS, shownOnPaper, SKILLS, SLIPS } from '@green-beam/core';
+import { instrumentIds, instrumentById, PRESETS, shownOnPaper, SKILLS, SLIPS } from '@green-beam/core';
 import { yupResolver } from '@hookform/resolvers/yup';
 import { useQuery, type UseMutationResult } from '@tanstack/react-query';
 import { useState, type ReactNode } from 'react';
@@ -8,7 +8,7 @@ import { ask } from '../../api/request.ts';
 import { Button } from '../../ui/button.tsx';
 import { Field } from '../../ui/field.tsx';
 
-const TOOLS = benchInstrumentIds().map(instrumentById);
+const TOOLS = instrumentIds().map(instrumentById);
 const FAMILIES = SKILLS.map((skill) => ({ ...skill, tools: TOOLS.filter((tool) => tool.skill === skill.id) })).filter(({ tools }) => tools.length > 0);
 /** Slips that an item can be built around. */
 const AIMS = SLIPS.filter(({ stage, id }) => stage === 'sight' || stage === 'count' || stage === 'correction' || id === 'trailing-zero-dropped');
