@@ -25,10 +25,10 @@ export { expectedReading, readingStep, writtenUnitOf, type ExpectedReading } fro
 export { diagnose, type Diagnosis, type SlipFound, type Verdict } from './reading/diagnose.ts';
 export type { SlipHistory } from './reading/hypotheses.ts';
 export { drawTask, predictedEntries, slipsOn, AimError, type DrawOptions } from './reading/draw-task.ts';
-export { pictureOf, type DrawnMark, type LiquidColumnPicture, type Picture, type RulerPicture, type Vessel } from './reading/picture.ts';
+export { noteOn, pictureOf, type DrawnMark, type LiquidColumnPicture, type Picture, type RulerPicture, type Vessel } from './reading/picture.ts';
 export type { Handled, PicturedEye, RuledMark } from './reading/picture-parts.ts';
 export { riderGrams, riderPlace, POINTER_STOPS, type BeamPicture, type DisplayPicture, type DrawnBeam, type Laden, type Weighables } from './reading/balance-pictures.ts';
-export { DISPLAY_TIME, PUTS_RIGHT, stillAway } from './reading/operate-weighing.ts';
+export { PUTS_RIGHT, settlesFrom, stillAway } from './reading/operate-weighing.ts';
 export { isAtRest, startled, swung, type Pointer, type Swing } from './instruments/pointer-swing.ts';
 export type { CaliperPicture, MicrometerPicture } from './reading/slide-pictures.ts';
 export { planForAims, plannedItems, planRound, type PlannedItem } from './reading/plan-round.ts';

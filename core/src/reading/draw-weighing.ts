@@ -86,8 +86,15 @@ function drawBeams(tool: BeamBalance, aim: WeighingAim): Situation {
   }
   const between = wrong === 'not-seated' ? betweenNotches(tool, value, random) : null;
   if (between) return { ...situation, riders: between };
-  const byHand = !aim.any && random.uniform() < 0.5;
-  return byHand ? { ...situation, loose: true } : situation;
+  return random.uniform() < BY_HAND ? { ...situation, ...eitherWay(situation, random), loose: true } : situation;
+}
+
+/** Part of the weighings that are done by the student. */
+const BY_HAND = 0.5;
+
+/** What an empty balance shows can be below zero where it is seen by its pointer, or on a display; riders cannot show it. */
+function eitherWay({ empty }: Situation, random: Random): Partial<Situation> {
+  return empty !== undefined && random.uniform() < 0.5 ? { empty: -empty } : {};
 }
 
 /** By how much a spoiled weighing is off, in last digits, on a balance that shows so many; no more than can be noticed. */
@@ -109,9 +116,8 @@ function drawMass(tool: DisplayTool, aim: WeighingAim): Situation {
   const value = massOn(tool, aim, 1, 0.25 * tool.range[1]);
   const situation: Situation = { value, thing: weighedThing(value, random), ...offBy(tool, wrong, random) };
   if (wrong === 'unsettled') return { ...situation, settled: false, shown: Number((value + digitsOff(tool, random, 4, 30)).toFixed(6)) };
-  const byHand = !aim.any && random.uniform() < 0.6;
-  if (!byHand) return situation;
-  return { ...situation, loose: true, ...(random.uniform() < 0.35 ? { spoilt: canSpoil(tool)[random.below(canSpoil(tool).length)] ?? 'wet' } : {}) };
+  if (random.uniform() >= BY_HAND) return situation;
+  return { ...situation, ...eitherWay(situation, random), loose: true, ...(random.uniform() < 0.35 ? { spoilt: canSpoil(tool)[random.below(canSpoil(tool).length)] ?? 'wet' } : {}) };
 }
 
 /** A caliper with a display, between whose jaws something lies. */

@@ -276,6 +276,11 @@ function rulerPicture(reading: ScaleReading, { situation }: ReadingTask): RulerP
   };
 }
 
+/** What is known of the tool on a picture, to stand beside it. */
+export function noteOn(picture: Picture): string | null {
+  return picture.kind === 'liquid-column' || picture.kind === 'beams' || picture.kind === 'display' ? picture.note : null;
+}
+
 /**
  * What may be shown before the answer: positions in drawing units (mm of the real tool) and the printed numerals, and nothing from
  * which the answer could be had without looking.

@@ -12,6 +12,7 @@ export function seenFirst(picture: Picture): Seen {
       return { height: picture.eye.height, markAt: picture.slideX };
     case 'micrometer':
       return { height: 0, markAt: picture.openX };
+    case 'beams':
     case 'display':
       return { height: 0, markAt: 0 };
   }

@@ -3,8 +3,10 @@ import { lazy, Suspense, type ReactNode } from 'react';
 import type { StageProps } from './stage-props.ts';
 import { UprightStage } from './upright/upright-stage.tsx';
 
-// A visitor’s first tool stands upright; what lies is fetched when it comes.
+// A visitor’s first tool stands upright; what lies, holds or weighs is fetched when it comes.
+const BeamStage = lazy(() => import('./balance/beam-stage.tsx'));
 const CaliperStage = lazy(() => import('./caliper/caliper-stage.tsx'));
+const DisplayStage = lazy(() => import('./balance/display-stage.tsx'));
 const MicrometerStage = lazy(() => import('./micrometer/micrometer-stage.tsx'));
 const RulerStage = lazy(() => import('./ruler/ruler-stage.tsx'));
 
@@ -27,7 +29,9 @@ export function ToolStage({ picture, ...stage }: ToolStageProps): ReactNode {
       return <Lying><CaliperStage picture={picture} {...stage} /></Lying>;
     case 'micrometer':
       return <Lying><MicrometerStage picture={picture} {...stage} /></Lying>;
+    case 'beams':
+      return <Lying><BeamStage picture={picture} {...stage} /></Lying>;
     case 'display':
-      return <p className="py-16 text-center font-mono text-5xl">{`${picture.characters} ${picture.unitMark}`}</p>;
+      return <Lying><DisplayStage picture={picture} {...stage} /></Lying>;
   }
 }

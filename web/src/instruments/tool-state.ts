@@ -1,4 +1,7 @@
 import { instrumentIds, type Picture } from '@green-beam/core';
+import { prefersStill } from '../ui/prefers-still.ts';
+import { createBalance, foundStanding, type Balance } from './balance/balance.ts';
+import { untouchedPan, type PanState } from './balance/pan-state.ts';
 
 /** What has been done with the tool on a picture so far, as far as it shows; what moves steadily is in the sight. */
 export interface ToolState {
@@ -14,6 +17,10 @@ export interface ToolState {
   readonly end: 'left' | 'right';
   /** Where a ruler’s thing has come to rest: its right end, in mm from the ruler’s physical end. */
   readonly restsAt: number;
+  /** A beam balance under somebody’s hands; null for any other tool. */
+  readonly balance: Balance | null;
+  /** A digital balance under somebody’s hands. */
+  readonly pan: PanState;
 }
 
 const HYDROMETERS = instrumentIds().filter((id) => id.startsWith('hydrometer-'));
@@ -34,6 +41,8 @@ export function untouched(picture: Picture): ToolState {
     float: column?.handled === 'try' ? null : rightFloat(picture),
     end: picture.kind === 'ruler' && picture.handled === 'lay' ? 'left' : 'right',
     restsAt: picture.kind === 'ruler' ? picture.thing.toX : 0,
+    balance: picture.kind === 'beams' ? createBalance(picture, foundStanding(picture), prefersStill()) : null,
+    pan: untouchedPan,
   };
 }
 

@@ -2,8 +2,8 @@ import type { CaliperPicture, RevealStep } from '@green-beam/core';
 import { useCallback, useEffect, useState, type ReactNode } from 'react';
 import { useNarrow } from '../../ui/use-narrow.ts';
 import { aside } from '../aside.ts';
-import { ClosedOrOn } from '../closed-or-on.tsx';
 import { EyeSlider } from '../eye-slider.tsx';
+import { LookedAt } from '../looked-at.tsx';
 import { Sheet, SlidingSheet, Stage, type StageBox, type Window } from '../sheets.tsx';
 import type { Seen, Sight } from '../sight.ts';
 import type { StageProps } from '../stage-props.ts';
@@ -144,7 +144,7 @@ export default function CaliperStage({ picture, name, sight, onRestEye, closed =
           <EyeOver x={layout.x + layout.width / 2} sight={sight} disabled={!onRestEye || closed} onRest={onRestEye ?? (() => undefined)} />
         </Sheet>
       </Stage>
-      {picture.closedX !== null && <ClosedOrOn closed={shut} thing={picture.thing.name} faces="jaws" onChange={setShut} />}
+      {picture.closedX !== null && <LookedAt views={[`on the ${picture.thing.name}`, 'with the jaws closed']} shown={shut ? 1 : 0} onChange={(view) => setShut(view === 1)} />}
     </>
   );
 }

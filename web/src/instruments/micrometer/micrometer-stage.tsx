@@ -1,7 +1,7 @@
 import type { MicrometerPicture } from '@green-beam/core';
 import { useEffect, useState, type ReactNode } from 'react';
 import { useNarrow } from '../../ui/use-narrow.ts';
-import { ClosedOrOn } from '../closed-or-on.tsx';
+import { LookedAt } from '../looked-at.tsx';
 import { Sheet, Stage, type StageBox } from '../sheets.tsx';
 import type { StageProps } from '../stage-props.ts';
 import { RightReading, Sleeve, Thimble, type CloseView } from './sleeve-and-thimble.tsx';
@@ -40,7 +40,7 @@ export default function MicrometerStage({ picture, name, closed: answered = fals
           {!closed && <RightReading picture={picture} steps={rightPath} view={view} />}
         </Sheet>
       </Stage>
-      {picture.closedX !== null && <ClosedOrOn closed={closed} thing={picture.thing.name} faces="faces" onChange={setClosed} />}
+      {picture.closedX !== null && <LookedAt views={[`on the ${picture.thing.name}`, 'with the faces closed']} shown={closed ? 1 : 0} onChange={(view) => setClosed(view === 1)} />}
     </>
   );
 }

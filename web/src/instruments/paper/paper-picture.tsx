@@ -1,5 +1,6 @@
 import type { Picture } from '@green-beam/core';
 import type { ReactNode } from 'react';
+import { BeamsOnPaper, DisplayOnPaper } from './balances-on-paper.tsx';
 import { RulerOnPaper } from './ruler-on-paper.tsx';
 import { CaliperOnPaper, MicrometerOnPaper } from './slides-on-paper.tsx';
 import { UprightOnPaper } from './upright-on-paper.tsx';
@@ -15,7 +16,9 @@ export function PaperPicture({ picture, label }: { readonly picture: Picture; re
       return <CaliperOnPaper picture={picture} label={label} />;
     case 'micrometer':
       return <MicrometerOnPaper picture={picture} label={label} />;
+    case 'beams':
+      return <BeamsOnPaper picture={picture} label={label} />;
     case 'display':
-      return <p className="py-8 text-center font-mono text-4xl">{`${picture.characters} ${picture.unitMark}`}</p>;
+      return <DisplayOnPaper picture={picture} label={label} />;
   }
 }

@@ -1,11 +1,13 @@
 import type { BenchTask } from '@green-beam/contract';
-import { describeCaliper, describeColumn, describeMicrometer, describeRuler, instrumentById, type Picture } from '@green-beam/core';
+import { describeCaliper, describeColumn, describeBeams, describeDisplay, describeMicrometer, describePointer, describeRiders, describeRuler, instrumentById, type BeamPicture, type Done, type Picture, type Weighables } from '@green-beam/core';
 import { useCallback, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { moved } from '../../instruments/ruler/geometry.ts';
 import { useSeen, type Seen, type Sight } from '../../instruments/sight.ts';
 import { aside } from '../../instruments/aside.ts';
 import { rightFloat, type ToolState } from '../../instruments/tool-state.ts';
 import { ToolStage } from '../../instruments/tool-stage.tsx';
+import type { BalanceNow } from '../../instruments/balance/balance.ts';
+import { OVERLOADED, shownByHand, type PanState } from '../../instruments/balance/pan-state.ts';
 import { apparentOnScale } from '../../instruments/upright/geometry.ts';
 import { Button } from '../../ui/button.tsx';
 import { Notice } from '../../ui/notice.tsx';
@@ -32,7 +34,7 @@ function progress(task: BenchTask, of: number, reading: Reading): string {
 
 const LEFT = { funnel: ' A funnel stands in its top.', bubble: ' There is a bubble of air in its tip.' } as const;
 
-function inWords(picture: Picture, seen: Seen, { left, float }: ToolState): string {
+function inWords(picture: Picture, seen: Seen, { left, float, balance, pan }: ToolState): string {
   switch (picture.kind) {
     case 'liquid-column':
       if (picture.handled === 'try' && float !== rightFloat(picture)) return float === null ? `A jar of ${picture.liquid}; nothing floats in it yet.` : 'The surface lies nowhere on this one’s scale.';
@@ -43,9 +45,22 @@ function inWords(picture: Picture, seen: Seen, { left, float }: ToolState): stri
       return describeCaliper(picture, aside(picture, seen));
     case 'micrometer':
       return describeMicrometer(picture);
+    case 'beams':
+      return picture.handled === 'weigh' && balance ? balanceInWords(picture, balance.now()) : describeBeams(picture);
     case 'display':
-      return `The display shows ${picture.characters}.`;
+      return picture.weighables ? panInWords(picture.weighables, pan, picture.unitMark) : describeDisplay(picture);
   }
+}
+
+function balanceInWords(picture: BeamPicture, { riderX, pointer, moving, vessel, thing }: BalanceNow): string {
+  const on = [...(vessel && picture.vessel ? [`the ${picture.vessel.name}`] : []), ...(thing ? [`the ${picture.thing.name}`] : [])];
+  return `On the pan: ${on.length === 0 ? 'nothing' : on.join(' and ')}. ${describeRiders(picture, riderX)} ${describePointer(pointer.at, moving)}`;
+}
+
+function panInWords(weighables: Weighables, pan: PanState, unit: string): string {
+  const { characters, stable } = shownByHand(weighables, pan, performance.now());
+  if (!pan.on) return 'The balance is not switched on.';
+  return characters === OVERLOADED ? 'It shows bars: more than it can take.' : `It shows ${characters} ${unit}${stable ? ', and its stability mark' : ', and has not settled'}.`;
 }
 
 /** The picture in words a reading can be made from, as the eye now sees it. */
@@ -91,6 +106,7 @@ export function TaskView({ task, source, of, onNext }: TaskViewProps): ReactNode
     },
     [picture, changeTool, note],
   );
+  const moveRider = useCallback((rider: number, x: number): void => note(`rider-${rider + 1}` as Done['kind'], x), [note]);
   const toggleLoupe = useCallback((): void => {
     note('loupe');
     setLoupe((on) => !on);
@@ -116,6 +132,7 @@ export function TaskView({ task, source, of, onNext }: TaskViewProps): ReactNode
           sight={sight}
           tool={tool}
           {...(picture.kind === 'ruler' && picture.handled === 'lay' ? { onLay: lay } : {})}
+          {...(picture.kind === 'beams' ? { onRider: moveRider } : {})}
           onRestEye={reading.restEye}
           loupe={loupe}
           closed={closed}

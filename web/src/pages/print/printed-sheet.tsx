@@ -1,5 +1,5 @@
 import type { PrintedReading, PrintedRound, PrintedSheet as Sheet } from '@green-beam/contract';
-import { needsWholeWidth } from '@green-beam/core';
+import { needsWholeWidth, noteOn } from '@green-beam/core';
 import { format } from 'date-fns';
 import { memo, type ReactNode } from 'react';
 import { PaperPicture } from '../../instruments/paper/paper-picture.tsx';
@@ -12,7 +12,7 @@ const ON_THE_SHEET = ['Estimating', 'Volumes'];
 function Reading({ reading, number }: { readonly reading: PrintedReading; readonly number: number }): ReactNode {
   const numerals = useNumerals();
   const { picture, question, tool } = reading;
-  const note = picture.kind === 'liquid-column' ? picture.note : null;
+  const note = noteOn(picture);
   return (
     <li className={`flex break-inside-avoid flex-col ${needsWholeWidth(picture) ? 'col-span-2' : ''}`}>
       <p className="flex gap-2">

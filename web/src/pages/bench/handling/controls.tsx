@@ -6,10 +6,14 @@ import type { HandledBy } from './handled-by.ts';
 import { Laying } from './laying.tsx';
 import { Pipette } from './pipette.tsx';
 import { Tap } from './tap.tsx';
+import { WeighOnBeams } from './weigh-on-beams.tsx';
+import { WeighOnDisplay } from './weigh-on-display.tsx';
 
 /** What is to be done with a tool before it is read. */
 export default function Controls({ picture, ...handled }: HandledBy<Picture>): ReactNode {
   if (picture.kind === 'ruler') return <Laying picture={picture} {...handled} />;
+  if (picture.kind === 'beams') return <WeighOnBeams picture={picture} {...handled} />;
+  if (picture.kind === 'display') return <WeighOnDisplay picture={picture} {...handled} />;
   if (picture.kind !== 'liquid-column') return null;
   const props = { picture, ...handled };
   switch (picture.handled) {

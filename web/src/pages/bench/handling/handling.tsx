@@ -1,4 +1,4 @@
-import type { Picture } from '@green-beam/core';
+import { noteOn, type Picture } from '@green-beam/core';
 import { lazy, Suspense, type ReactNode } from 'react';
 import { useNumerals } from '../../../numbers/decimal-mark.ts';
 import type { HandledBy } from './handled-by.ts';
@@ -10,8 +10,8 @@ const Controls = lazy(() => import('./controls.tsx'));
 export function Handling({ cautions, ...handled }: HandledBy<Picture> & { readonly cautions: readonly string[] }): ReactNode {
   const numerals = useNumerals();
   const { picture, closed } = handled;
-  const note = picture.kind === 'liquid-column' ? picture.note : null;
-  const toDo = picture.kind !== 'display' && picture.handled !== null && !closed;
+  const note = noteOn(picture);
+  const toDo = picture.handled !== null && !closed;
   if (note === null && !toDo && cautions.length === 0) return null;
   return (
     <div className="mt-3">

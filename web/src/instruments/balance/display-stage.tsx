@@ -1,0 +1,81 @@
+import type { DisplayPicture } from '@green-beam/core';
+import { useEffect, useState, type ReactNode } from 'react';
+import { useNumerals } from '../../numbers/decimal-mark.ts';
+import { useNarrow } from '../../ui/use-narrow.ts';
+import { LookedAt } from '../looked-at.tsx';
+import { Sheet, Stage, type StageBox } from '../sheets.tsx';
+import type { StageProps } from '../stage-props.ts';
+import { DigitalBody } from './digital-body.tsx';
+import { DigitalCaliper } from './digital-caliper.tsx';
+import { shownByHand, shownOf, type PanState, type Shown } from './pan-state.ts';
+
+interface DisplayStageProps extends StageProps {
+  readonly picture: DisplayPicture;
+}
+
+const WIDE: StageBox = { x: 0, width: 840, height: 560 };
+const NARROW: StageBox = { x: 150, width: 540, height: 560 };
+/** A display renews its digits so many times a second. */
+const RENEWED = 8;
+
+/** What is on the display, renewed as long as it changes. @param at what it shows at a moment of the page’s clock. */
+function useShown(at: (now: number) => Shown): Shown {
+  const [shown, setShown] = useState(() => at(performance.now()));
+  useEffect(() => {
+    const renew = (): boolean => {
+      const next = at(performance.now());
+      setShown((before) => (before.characters === next.characters && before.stable === next.stable ? before : next));
+      return next.stable;
+    };
+    if (renew()) return undefined;
+    const timer = setInterval(() => {
+      if (renew()) clearInterval(timer);
+    }, 1000 / RENEWED);
+    return () => clearInterval(timer);
+  }, [at]);
+  return shown;
+}
+
+/** A picture as it is looked at: on its own, in one of its views. */
+function Looked({ picture, view, since }: { readonly picture: DisplayPicture; readonly view: number; readonly since: number }): ReactNode {
+  const [at] = useState(() => (now: number) => shownOf(picture, now - since));
+  const shown = useShown(at);
+  const looked = picture.views[view] ?? picture.views[0];
+  const now = view === 0 ? shown : { characters: looked.characters, stable: true };
+  if (picture.measures === 'length') return <DigitalCaliper picture={picture} shown={now} closed={view > 0} />;
+  return <DigitalBody picture={picture} shown={now} vessel={/ with | alone$/.test(looked.caption)} thing={view === 0} putRight />;
+}
+
+/** A balance that is weighed with by hand. */
+function ByHand({ picture, pan }: { readonly picture: DisplayPicture; readonly pan: PanState }): ReactNode {
+  const { weighables } = picture;
+  const [at, setAt] = useState(() => (now: number): Shown => (weighables ? shownByHand(weighables, pan, now) : { characters: '', stable: false }));
+  useEffect(() => {
+    setAt(() => (now: number): Shown => (weighables ? shownByHand(weighables, pan, now) : { characters: '', stable: false }));
+  }, [weighables, pan]);
+  return <DigitalBody picture={picture} shown={useShown(at)} vessel={pan.vessel} thing={pan.thing} putRight={pan.putRight} />;
+}
+
+/** A tool with a display: a balance, or a caliper. */
+export default function DisplayStage({ picture, name, tool, closed = false }: DisplayStageProps): ReactNode {
+  const box = useNarrow() ? NARROW : WIDE;
+  const numerals = useNumerals();
+  const [view, setView] = useState(0);
+  const [since] = useState(() => performance.now());
+  useEffect(() => {
+    if (closed) setView(0);
+  }, [closed]);
+  return (
+    <>
+      <Stage box={box} label={`${name}. Turn on the description in words to have read what it shows.`}>
+        <Sheet box={box}>
+          <text x={box.x + 12} y="22" fontSize="15" fill="var(--color-muted)">
+            {numerals(name)}
+          </text>
+          {picture.weighables && tool && !closed ? <ByHand picture={picture} pan={tool.pan} /> : <Looked picture={picture} view={view} since={since} />}
+        </Sheet>
+      </Stage>
+      <LookedAt views={picture.views.map(({ caption }) => (picture.measures === 'mass' ? `with ${caption} on the pan` : caption))} shown={view} onChange={setView} />
+    </>
+  );
+}

@@ -1,0 +1,85 @@
+import type { BeamPicture, DisplayPicture } from '@green-beam/core';
+import { useId, type ReactNode } from 'react';
+import { useNumerals } from '../../numbers/decimal-mark.ts';
+import { Beams } from '../balance/beams.tsx';
+import { barTop, beamX, glassFrom, WIDE, type BalanceLayout } from '../balance/geometry.ts';
+import { SlidingFace, Tongue } from '../balance/glasses.tsx';
+import { halfWidth, isInNotch, RiderBody } from '../balance/rider.tsx';
+
+const WIDTH = 780;
+const GLASS = { y: 232, height: 132 };
+const EACH = 392;
+/** On paper the beams take the whole width, and the pan is left out. */
+const LAYOUT: BalanceLayout = { ...WIDE, scale: 3.1, pivot: { x: 30, y: 300 }, barY: 48, pitch: 54 };
+
+/** The sliding rider enlarged, not straight in the middle: finding the line is part of reading. */
+function Enlarged({ picture, x }: { readonly picture: BeamPicture; readonly x: number }): ReactNode {
+  const id = useId();
+  const beam = picture.beams.at(-1);
+  if (!beam) return null;
+  const layout = { ...LAYOUT, glass: { x: 0, y: GLASS.y, width: WIDTH, height: GLASS.height, scale: 13 } };
+  const from = glassFrom(layout, x, beam.length);
+  return (
+    <g transform={`translate(0 ${GLASS.y})`} clipPath={`url(#${id})`}>
+      <clipPath id={id}>
+        <rect width={WIDTH} height={GLASS.height} />
+      </clipPath>
+      <g transform={`translate(${-from * 13} 40)`}>
+        <SlidingFace beam={beam} scale={13} />
+      </g>
+      <g transform={`translate(${(x - from) * 13} 40)`}>
+        <Tongue />
+      </g>
+      <rect width={WIDTH} height={GLASS.height} fill="none" stroke="var(--color-beam)" strokeWidth="2" />
+    </g>
+  );
+}
+
+/** A beam balance as it is printed: its beams with the riders, the sliding one enlarged; the vessel alone or the empty pan as well. */
+export function BeamsOnPaper({ picture, label }: { readonly picture: BeamPicture; readonly label: string }): ReactNode {
+  const shift = (picture.beams.length - 3) * 54;
+  return (
+    <svg viewBox={`0 0 ${WIDTH} ${picture.views.length * (EACH + shift)}`} className="block h-full w-full" role="img" aria-label={label}>
+      {picture.views.map(({ caption, riderX }, i) => (
+        <g key={caption} transform={`translate(0 ${i * (EACH + shift)})`}>
+          <text x="0" y="16" fontSize="16" fill="var(--color-ink)">{`with ${caption} on the pan, in balance`}</text>
+          <svg x="0" y="0" width={WIDTH} height={GLASS.y + shift - 8} viewBox={`${beamX(LAYOUT, -18) - 8} 0 ${WIDTH} ${GLASS.y + shift - 8}`} overflow="hidden">
+            <Beams picture={picture} layout={LAYOUT} />
+            {picture.beams.map((_, rider) => {
+              const x = riderX[rider] ?? 0;
+              return (
+                <g key={rider} transform={`translate(${beamX(LAYOUT, x)} ${barTop(LAYOUT, rider)})`}>
+                  <RiderBody half={halfWidth(picture, rider)} seated={isInNotch(picture, rider, x)} />
+                </g>
+              );
+            })}
+          </svg>
+          <g transform={`translate(0 ${shift})`}>
+            <Enlarged picture={picture} x={riderX.at(-1) ?? 0} />
+          </g>
+        </g>
+      ))}
+    </svg>
+  );
+}
+
+/** A display as it is printed: what it shows, state by state. */
+export function DisplayOnPaper({ picture, label }: { readonly picture: DisplayPicture; readonly label: string }): ReactNode {
+  const numerals = useNumerals();
+  return (
+    <svg viewBox={`0 0 380 ${picture.views.length * 120}`} className="block h-full w-full" role="img" aria-label={label}>
+      {picture.views.map(({ caption, characters }, i) => (
+        <g key={caption} transform={`translate(0 ${i * 120})`}>
+          <text x="4" y="18" fontSize="15" fill="var(--color-ink)">{picture.measures === 'mass' ? `with ${caption} on the pan` : caption}</text>
+          <rect x="4" y="28" width="372" height="76" rx="8" fill="none" stroke="var(--color-ink)" strokeWidth="2" />
+          <text x="318" y="84" textAnchor="end" fontSize="52" className="font-mono" fill="var(--color-ink)">
+            {numerals(characters)}
+          </text>
+          <text x="330" y="84" fontSize="22" className="font-mono" fill="var(--color-ink)">
+            {picture.unitMark}
+          </text>
+        </g>
+      ))}
+    </svg>
+  );
+}

@@ -1,0 +1,57 @@
+import type { BeamPicture } from '@green-beam/core';
+import type { ReactNode } from 'react';
+import { createBalance, foundStanding, type Balance } from '../../../instruments/balance/balance.ts';
+import { useBalance } from '../../../instruments/balance/use-balance.ts';
+import { Button } from '../../../ui/button.tsx';
+import type { HandledBy } from './handled-by.ts';
+import { NotePad } from './note-pad.tsx';
+
+/** How far the zero screw can be turned either way, in units of the finest beam’s whole, and in how many steps. */
+const SCREW = { reach: 1.2, steps: 120 } as const;
+
+function wholeOf({ beams }: BeamPicture): number {
+  return Number(beams.at(-1)?.marks.at(-1)?.label ?? 1) / 10;
+}
+
+function Loading({ picture, balance, note }: { readonly picture: BeamPicture; readonly balance: Balance; readonly note: HandledBy['note'] }): ReactNode {
+  const { vessel, thing, screw } = useBalance(balance);
+  const put = (what: 'vessel' | 'thing', on: boolean): void => {
+    balance.put(what, on);
+    note(on ? `put-${what}` : `take-${what}`);
+  };
+  const turn = (to: number): void => {
+    balance.turnScrew(to);
+    note('screw', Number(to.toFixed(4)));
+  };
+  const step = (wholeOf(picture) * SCREW.reach) / SCREW.steps;
+  return (
+    <>
+      <div className="flex flex-wrap gap-2">
+        {picture.vessel && (
+          <Button look="plain" aria-pressed={vessel} onClick={() => put('vessel', !vessel)}>
+            {vessel ? `Take the ${picture.vessel.name} off` : `Put the ${picture.vessel.name} on`}
+          </Button>
+        )}
+        <Button look="plain" aria-pressed={thing} onClick={() => put('thing', !thing)}>
+          {thing ? `Take the ${picture.thing.name} off` : `Put the ${picture.thing.name} ${vessel ? 'in' : 'on'}`}
+        </Button>
+      </div>
+      <label className="mt-2 flex min-h-11 items-center gap-3">
+        <span className="shrink-0">Zero screw</span>
+        <input type="range" min={-SCREW.steps} max={SCREW.steps} step={1} value={Math.round(screw / step)} onChange={(event) => turn(Number(event.target.value) * step)} className="h-11 w-full max-w-60 accent-beam" aria-valuetext={`turned ${Math.abs(Math.round(screw / step))} steps ${screw < 0 ? 'in' : 'out'}`} />
+      </label>
+    </>
+  );
+}
+
+/** A beam balance: zeroed, laden, its riders moved until the pointer swings about its mark. */
+export function WeighOnBeams({ picture, tool, note }: HandledBy<BeamPicture>): ReactNode {
+  const balance = tool.balance ?? createBalance(picture, foundStanding(picture), true);
+  return (
+    <>
+      <p className="text-small text-muted">{picture.laden ? 'Somebody has begun. Bring it into balance before you read it.' : 'See that it is zeroed, load it, and move the riders, the largest first.'}</p>
+      <div className="mt-2">{!picture.laden && <Loading picture={picture} balance={balance} note={note} />}</div>
+      <NotePad />
+    </>
+  );
+}
