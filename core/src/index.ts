@@ -30,7 +30,8 @@ export type { Handled, PicturedEye, RuledMark } from './reading/picture-parts.ts
 export { riderGrams, riderPlace, POINTER_STOPS, type BeamPicture, type DisplayPicture, type DrawnBeam, type Laden, type Weighables } from './reading/balance-pictures.ts';
 export { PUTS_RIGHT, settlesFrom, stillAway } from './reading/operate-weighing.ts';
 export { isAtRest, startled, swung, type Pointer, type Swing } from './instruments/pointer-swing.ts';
-export type { CaliperPicture, MicrometerPicture } from './reading/slide-pictures.ts';
+export { gritAt } from './reading/operate-sliding.ts';
+export type { CaliperPicture, Held, MicrometerPicture } from './reading/slide-pictures.ts';
 export { planForAims, plannedItems, planRound, type PlannedItem } from './reading/plan-round.ts';
 export { faded, MADE, NO_HABIT, planForBelief, PRIOR, updated, type Belief, type TutorOptions } from './reading/tutor.ts';
 export { revealOf, type RevealStep } from './reading/reveal.ts';
@@ -40,7 +41,7 @@ export { explainSlips, type SlipExplained } from './reading/explain.ts';
 export { closesTask, feedbackOn, TRIES, type Feedback, type Outcome } from './reading/feedback.ts';
 export { describeColumn, describeEnd, describeRuler } from './reading/describe.ts';
 export { describeBeams, describeDisplay, describePointer, describeRiders } from './reading/describe-weighing.ts';
-export { describeCaliper, describeMicrometer } from './reading/describe-slides.ts';
+export { describeCaliper, describeCaliperAt, describeMicrometer, describeMicrometerAt } from './reading/describe-slides.ts';
 export type { PathPiece } from './reading/path.ts';
 export { SLIPS, slipById, UnknownSlipError } from './reading/slips/registry.ts';
 

@@ -4,6 +4,7 @@ import { marksOf } from '../scales/linear-scale.ts';
 import { ridersFor, type RiderBeam } from '../scales/rider-beam.ts';
 import { areSeated, asDisplayed, deadBand, isBalanced, litCharacters, shownBy, type BeamReading, type DisplayReading } from './balance-reading.ts';
 import { spoiledBy } from './draw-weighing.ts';
+import { heldOf, type Held } from './slide-pictures.ts';
 import { drawn, type Handled, type RuledMark } from './picture-parts.ts';
 import type { ReadingTask } from './reading-task.ts';
 import type { Situation, Spoilt } from './situation.ts';
@@ -60,6 +61,9 @@ export interface BeamPicture {
   readonly handled: Handled | null;
 }
 
+/** How far a digital caliper is open beyond the thing at first, in mm. */
+const OPENED_BY = 14;
+
 /** What a display shows in one of the views it is looked at in. */
 export interface DisplayView {
   readonly caption: string;
@@ -87,6 +91,8 @@ export interface DisplayPicture {
   /** While it has not settled: last digits it is away from what it will show. */
   readonly awayBy: number;
   readonly weighables: Weighables | null;
+  /** Of a caliper brought to the thing by hand: where it touches the thing, is closed, and stands at first, in mm. */
+  readonly jaws: (Held & { readonly touchesX: number; readonly closedX: number }) | null;
   readonly note: string | null;
   readonly handled: Handled | null;
 }
@@ -187,7 +193,8 @@ export function displayPicture({ tool, value, present }: DisplayReading, { situa
     thing: { name: thing },
     awayBy: Math.round((present - value) / tool.division),
     weighables: weighed && loose ? weighablesOf(tool, situation) : null,
+    jaws: !weighed && loose ? { ...heldOf(situation, OPENED_BY, tool.range[1]), touchesX: drawn(value), closedX: drawn(zeroError) } : null,
     note: weighed ? cardOf(situation, litCharacters(tool, Math.abs(zeroError)), tool.unit) : null,
-    handled: loose ? 'weigh' : present === value ? null : 'settle',
+    handled: loose ? (weighed ? 'weigh' : 'close') : present === value ? null : 'settle',
   };
 }

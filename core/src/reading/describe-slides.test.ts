@@ -40,7 +40,7 @@ describe('a caliper in words', () => {
   it.each(Object.entries(LEAST))('%s: is enough to read it', (id, least) => {
     for (let seed = 0; seed < 60; seed += 1) {
       const { situation } = drawTask(id, { seed });
-      const task = readingTask(id, { ...situation, eyeHeight: 0, zeroError: undefined });
+      const task = readingTask(id, { ...situation, oval: undefined, eyeHeight: 0, zeroError: undefined });
       const heard = heardOnCaliper(describeCaliper(caliper(task), 0), least);
       expect(diagnose(task, `${heard.toFixed(String(least).split('.')[1]!.length)} mm`).verdict, JSON.stringify(situation)).toBe('sound');
     }

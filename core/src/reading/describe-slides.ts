@@ -16,7 +16,8 @@ function lineName({ vernierMarks }: CaliperPicture, line: number): string {
 /** Lines on each side of the one that coincides which are told of. */
 const TOLD = 2;
 
-function inWords(picture: CaliperPicture, position: number): string {
+/** A caliper as it stands, in words a reading can be made from. @param position where the vernier’s zero seems to be, in mm. */
+export function describeCaliperAt(picture: CaliperPicture, position: number): string {
   const { marks, vernierMarks } = picture;
   const spacing = (marks[1]?.x ?? 1) - (marks[0]?.x ?? 0);
   const offs = vernierMarks.slice(0, -1).map(({ x }) => {
@@ -39,11 +40,13 @@ function inWords(picture: CaliperPicture, position: number): string {
  * @param shift by how much the eye makes the vernier seem to lie further right, in mm.
  */
 export function describeCaliper(picture: CaliperPicture, shift: number): string {
-  const closed = picture.closedX === null ? '' : ` With the jaws closed: ${inWords(picture, picture.closedX + shift)}`;
-  return `On the ${picture.thing.name}: ${inWords(picture, picture.slideX + shift)}${closed}`;
+  const closed = picture.closedX === null ? '' : ` With the jaws closed: ${describeCaliperAt(picture, picture.closedX + shift)}`;
+  const turned = picture.held.turnedX === null ? '' : ` Turned by a right angle: ${describeCaliperAt(picture, picture.held.turnedX + shift)}`;
+  return `On the ${picture.thing.name}: ${describeCaliperAt(picture, picture.slideX + shift)}${turned}${closed}`;
 }
 
-function faces({ marks, thimbleDivisions, sleeveLines }: MicrometerPicture, open: number): string {
+/** A micrometer as it stands, in words a reading can be made from. @param open millimetres uncovered. */
+export function describeMicrometerAt({ marks, thimbleDivisions, sleeveLines }: MicrometerPicture, open: number): string {
   const half = (marks[1]?.x ?? 0.5) - (marks[0]?.x ?? 0);
   const halves = Math.floor(open / half + 1e-6);
   const turned = (open / half - halves) * thimbleDivisions;
@@ -58,6 +61,6 @@ function faces({ marks, thimbleDivisions, sleeveLines }: MicrometerPicture, open
 
 /** A micrometer in words a reading can be made from. */
 export function describeMicrometer(picture: MicrometerPicture): string {
-  const closed = picture.closedX === null ? '' : ` With the faces closed: ${faces(picture, picture.closedX)}`;
-  return `On the ${picture.thing.name}: ${faces(picture, picture.openX)}${closed}`;
+  const closed = picture.closedX === null ? '' : ` With the faces closed: ${describeMicrometerAt(picture, picture.closedX)}`;
+  return `On the ${picture.thing.name}: ${describeMicrometerAt(picture, picture.openX)}${closed}`;
 }

@@ -2,6 +2,7 @@ import { along } from '../instruments/along-scale.ts';
 import type { Instrument, Micrometer, RingTool, ScaleTool, VernierCaliper } from '../instruments/instrument.ts';
 import type { Random } from '../simulation/random.ts';
 import { multipleOf } from '../scales/linear-scale.ts';
+import { THIMBLE_DIVISION } from '../instruments/micrometers.ts';
 import { acceptanceBand, estimateFor, readingStep } from './expected-reading.ts';
 import type { HouseRules } from './house-rules.ts';
 import { drawWeighing } from './draw-weighing.ts';
@@ -196,14 +197,39 @@ function zeroErrorOf(division: number, aimed: Aimed): Pick<Situation, 'zeroError
 function drawCaliper({ range: [, most], division }: VernierCaliper, aimed: Aimed): Situation {
   const { random } = aimed;
   const lines = Math.round((4 + (most - 12) * random.uniform()) / division) + 0.5 * (random.uniform() - 0.5);
-  return { value: Number((lines * division).toFixed(4)), eyeHeight: eyeHeight(aimed), thing: heldThing(lines * division, random), ...zeroErrorOf(division, aimed) };
+  const value = Number((lines * division).toFixed(4));
+  return { value, eyeHeight: eyeHeight(aimed), thing: heldThing(value, random), ...zeroErrorOf(division, aimed), ...heldSomehow(value, division, aimed), ...byHand(value, division, aimed) };
+}
+
+/** Slips that are made whatever is measured, and however: they leave it open what is between the jaws. */
+const ANYWHERE = ['zero-ignored', 'zero-sign', 'zero-negative-misread'];
+
+/** Now and then something is measured inside, or to its bottom, or both ways across. */
+function heldSomehow(value: number, division: number, { random, at, any }: Aimed): Partial<Situation> {
+  if (any && !ANYWHERE.some(at)) return {};
+  const chance = random.uniform();
+  if (chance < 0.14 && value >= 10) return { use: 'inside', thing: random.pick(['acrylic tube', 'brass bush'] as const) };
+  if (chance < 0.26 && value >= 10 && value <= 120) return { use: 'depth', thing: random.pick(['glass dish', 'acrylic tube'] as const) };
+  if (chance < 0.44 && value >= 8 && value <= 45) return { oval: Number(((2 + random.below(5)) * division).toFixed(4)), thing: 'glass net-float' };
+  return {};
+}
+
+/** Part of the things that are brought between the jaws by the student, now and then with grit on them. */
+const BY_HAND = 0.5;
+
+/** @param size decides whether a soft thing can be of that size. */
+function byHand(size: number, division: number, { random, any }: Aimed): Partial<Situation> {
+  if (random.uniform() >= BY_HAND) return {};
+  const chance = random.uniform();
+  if (!any && chance < 0.15 && size >= 8 && size <= 40) return { loose: true, thing: 'cork bung', soft: 1.2, use: undefined, oval: undefined };
+  return { loose: true, ...(chance > 0.75 ? { grit: Number(((2 + random.below(4)) * division).toFixed(4)) } : {}) };
 }
 
 function drawMicrometer({ range: [, most], division, sleeveLines }: Micrometer, aimed: Aimed): Situation {
   const { random } = aimed;
   const raw = 1 + (most - 2) * random.uniform();
   const value = sleeveLines > 0 ? (Math.round(raw / division) + 0.5 * (random.uniform() - 0.5)) * division : aimed.at('trailing-zero-dropped') ? Math.round(raw / division) * division : raw;
-  return { value: Number(value.toFixed(5)), thing: heldThing(value, random), ...zeroErrorOf(sleeveLines > 0 ? division : division / 10, aimed) };
+  return { value: Number(value.toFixed(5)), thing: heldThing(value, random), ...zeroErrorOf(sleeveLines > 0 ? division : division / 10, aimed), ...byHand(0, THIMBLE_DIVISION, aimed) };
 }
 
 /** Draws what stands on the bench, so that the aimed slips can be made on it. */

@@ -126,7 +126,7 @@ function drawLength({ range: [, most], division }: DisplayTool, { random, at }: 
   const value = multipleOf(division, at('trailing-zero-dropped') ? Math.round(count / 10) * 10 : count);
   const off = at('zero-ignored') || at('zero-sign') || random.uniform() < 0.35;
   const error = 2 + random.below(9);
-  return { value, thing: named(value), ...(off ? { zeroError: multipleOf(division, random.uniform() < 0.5 ? -error : error) } : {}) };
+  return { value, thing: named(value), ...(off ? { zeroError: multipleOf(division, random.uniform() < 0.5 ? -error : error) } : {}), ...(random.uniform() < BY_HAND ? { loose: true } : {}) };
 }
 
 /** Draws what is weighed, or held by a caliper with a display. */

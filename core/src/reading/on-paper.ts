@@ -12,7 +12,7 @@ export function shownOnPaper(slipId: string): boolean {
 /** The same reading as a printed picture shows it: seen from the level, with everything at rest. */
 export function asOnPaper({ instrumentId, situation, rules }: ReadingTask): ReadingTask {
   const seen = situation.eyeHeight === undefined ? {} : { eyeHeight: 0 };
-  const atRest = { ...(situation.shown === undefined ? {} : { settled: true, shown: undefined }), ...(situation.loose ? { loose: undefined } : {}), ...(situation.untried ? { untried: undefined } : {}), ...(situation.riders ? { riders: undefined } : {}), ...(situation.spoilt ? { spoilt: undefined } : {}), ...(situation.left ? { left: undefined } : {}) };
+  const atRest = { ...(situation.shown === undefined ? {} : { settled: true, shown: undefined }), ...(situation.loose ? { loose: undefined } : {}), ...(situation.untried ? { untried: undefined } : {}), ...(situation.soft || situation.grit ? { soft: undefined, grit: undefined } : {}), ...(situation.riders ? { riders: undefined } : {}), ...(situation.spoilt ? { spoilt: undefined } : {}), ...(situation.left ? { left: undefined } : {}) };
   return readingTask(instrumentId, { ...situation, ...seen, ...atRest }, rules);
 }
 

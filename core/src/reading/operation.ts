@@ -1,4 +1,5 @@
 import type { ScaleTool } from '../instruments/instrument.ts';
+import { heldAtEnter } from './operate-sliding.ts';
 import { weighedOnBeams, weighedOnDisplay } from './operate-weighing.ts';
 import { instrumentOf, readingTask, type ReadingTask } from './reading-task.ts';
 import type { Situation } from './situation.ts';
@@ -76,6 +77,7 @@ function afterwards(task: ReadingTask, done: readonly Done[], at: number): Situa
   const instrument = instrumentOf(task);
   if (instrument.reads === 'beams') return weighedOnBeams(instrument, situation, done);
   if (instrument.reads === 'display' && instrument.measures === 'mass') return weighedOnDisplay(instrument, situation, done, at);
+  if (instrument.reads === 'vernier' || instrument.reads === 'thimble' || instrument.reads === 'display') return heldAtEnter(instrument, situation, done);
   if (instrument.reads !== 'scale') return situation;
   if (instrument.body.kind === 'thread') return warmed(situation, done, at, instrument);
   return instrument.body.kind === 'rule' ? laid(situation, done, instrument.body.perUnit) : situation;
@@ -85,7 +87,7 @@ function afterwards(task: ReadingTask, done: readonly Done[], at: number): Situa
 export function asLaid(task: ReadingTask): ReadingTask {
   const { situation } = task;
   if (!situation.loose) return task;
-  return readingTask(task.instrumentId, { ...situation, loose: undefined, spoilt: undefined, ...(situation.from === undefined ? {} : { from: 0 }) }, task.rules);
+  return readingTask(task.instrumentId, { ...situation, loose: undefined, spoilt: undefined, soft: undefined, grit: undefined, ...(situation.from === undefined ? {} : { from: 0 }) }, task.rules);
 }
 
 /**

@@ -1,6 +1,7 @@
 import type { Instrument, ScaleTool } from '../instruments/instrument.ts';
 import { askedFor } from './correction.ts';
 import { instrumentOf, type ReadingTask } from './reading-task.ts';
+import type { Situation } from './situation.ts';
 import { isThickness } from './things.ts';
 
 /** What a student would call the tool in a question. */
@@ -25,13 +26,20 @@ function onScale(tool: ScaleTool, task: ReadingTask): string {
   }
 }
 
+/** What is asked of a thing that is held. */
+function sizeOf({ value, use = 'outside', oval }: Situation, thing: string): string {
+  if (use === 'depth') return `How deep is the ${thing}?`;
+  if (use === 'inside') return `How wide is the ${thing} inside?`;
+  if (oval !== undefined) return `How thick is the ${thing}, taking the mean of two ways at right angles?`;
+  return `How ${isThickness(value) ? 'thick' : 'long'} is the ${thing}?`;
+}
+
 /** The question a task asks, in the words of a bench. */
 export function questionFor(task: ReadingTask): string {
   const instrument: Instrument = instrumentOf(task);
   const { liquid = 'liquid', thing = 'thing' } = task.situation;
-  if (instrument.reads === 'vernier' || instrument.reads === 'thimble') return askedFor(task) === 'observed' ? `What does the ${instrument.reads === 'vernier' ? 'caliper' : 'micrometer'} show?` : `How ${isThickness(task.situation.value) ? 'thick' : 'long'} is the ${thing}?`;
+  if (instrument.unit === 'mm' && instrument.reads !== 'scale') return askedFor(task) === 'observed' ? `What does the ${instrument.reads === 'thimble' ? 'micrometer' : 'caliper'} show?` : sizeOf(task.situation, thing);
   if (instrument.reads === 'ring') return instrument.made === 'to-deliver' ? `How much ${liquid} does this pipette deliver from its ring?` : `How much ${liquid} does this flask hold up to its ring?`;
   if (instrument.reads === 'scale') return onScale(instrument, task);
-  if (instrument.unit === 'mm') return askedFor(task) === 'observed' ? 'What does the caliper show?' : `How ${isThickness(task.situation.value) ? 'thick' : 'long'} is the ${thing}?`;
   return askedFor(task) === 'observed' ? 'What does the balance show?' : `How heavy is the ${thing}?`;
 }

@@ -1,6 +1,7 @@
 import type { DisplayTool, RingTool } from '../instruments/instrument.ts';
 import { litCharacters } from './balance-reading.ts';
 import { spoiledBy } from './draw-weighing.ts';
+import { holdingOf, wiped, type SlidingTool } from './operate-sliding.ts';
 import { isWeighed, PUTS_RIGHT } from './operate-weighing.ts';
 import type { Done } from './operation.ts';
 import { instrumentOf, type ReadingTask } from './reading-task.ts';
@@ -8,7 +9,7 @@ import type { Spoilt } from './situation.ts';
 
 /** Something to say about how a tool was handled. It changes no verdict on the number, and is kept beside it. */
 export interface Remark {
-  readonly id: 'funnel-left' | 'bubble-left' | 'bulb-on-bottom' | 'not-wiped' | 'ring-missed' | 'not-drained' | 'last-drop-blown' | 'heavy-first' | 'not-weighed' | 'tared-away' | 'left-wrong' | 'not-switched-on' | 'squeezed' | 'not-touching' | 'forced' | 'no-ratchet' | 'grit-left' | 'one-way-only' | 'zero-not-looked-at';
+  readonly id: 'funnel-left' | 'bubble-left' | 'bulb-on-bottom' | 'not-wiped' | 'ring-missed' | 'not-drained' | 'last-drop-blown' | 'heavy-first' | 'not-weighed' | 'tared-away' | 'left-wrong' | 'squeezed' | 'not-touching' | 'forced' | 'no-ratchet' | 'grit-left' | 'one-way-only' | 'zero-not-looked-at';
   readonly text: string;
 }
 
@@ -58,6 +59,32 @@ function onThermometer(done: readonly Done[]): Remark[] {
   return last?.kind === 'ground' ? [{ id: 'bulb-on-bottom', text: 'The bulb stood on the bottom, where a vessel that is heated or cooled is not as warm as the liquid: keep it off the bottom, and still in the liquid while you read.' }] : [];
 }
 
+/** Pressed or kept apart by more than this many divisions, it shows. */
+const SHOWS = 0.6;
+
+function onFaces(tool: SlidingTool, { situation }: ReadingTask, done: readonly Done[]): Remark[] {
+  const { loose = false, thing = 'thing', oval, grit = 0, soft = 0, zeroError = 0 } = situation;
+  if (!loose) return [];
+  const faces = tool.reads === 'thimble' ? 'faces' : 'jaws';
+  const holding = holdingOf(tool, situation, done);
+  if (!holding?.touching) return [{ id: 'not-touching', text: `The ${faces} were not brought to the ${thing}: the answer is judged as if they had been.` }];
+  const pressed = -holding.beyond;
+  const closed = done.some(({ kind }) => kind === 'take-thing');
+  return [
+    ...(pressed > SHOWS * tool.division ? [pressedTooFar(tool, pressed, soft > 0, thing)] : []),
+    ...(tool.reads === 'thimble' && pressed <= SHOWS * tool.division && !done.some(({ kind }) => kind === 'click') ? [{ id: 'no-ratchet', text: 'The ratchet was not used for the last bit: it clicks when the faces hold with the same light force each time.' } as const] : []),
+    ...(grit > 0 && !wiped(done) ? [{ id: 'grit-left', text: `There was grit between the ${faces}: they meet differently each time, and never quite. Wipe them before the zero is looked at.` } as const] : []),
+    ...(oval !== undefined && !done.some(({ kind }) => kind === 'turn') ? [{ id: 'one-way-only', text: `It was measured one way only. A ${thing} is seldom round: turn it by a right angle, measure again, and take the mean.` } as const] : []),
+    ...(zeroError !== 0 && !closed ? [{ id: 'zero-not-looked-at', text: `The ${faces} were not closed on nothing: that is where this one shows how far it is off.` } as const] : []),
+  ];
+}
+
+function pressedTooFar(tool: SlidingTool, pressed: number, soft: boolean, thing: string): Remark {
+  const size = `${pressed.toFixed(tool.reads === 'thimble' ? 3 : 2)} mm`;
+  if (soft) return { id: 'squeezed', text: `The ${thing} gives way: it was pressed together by ${size}. Let the jaws just touch it.` };
+  return { id: 'forced', text: `It was forced by ${size} beyond where it touched: the frame springs, and the screw suffers. Turn by the ratchet until it clicks.` };
+}
+
 /** What each disturbance does, once it has been missed. */
 const MISSED: Readonly<Record<Spoilt, string>> = {
   draught: 'The draught shield was open: moving air presses on the pan, and the digits do not come to rest on the mass. Close it before reading.',
@@ -68,7 +95,7 @@ const MISSED: Readonly<Record<Spoilt, string>> = {
 
 function onDisplay(tool: DisplayTool, { situation }: ReadingTask, done: readonly Done[]): Remark[] {
   const { loose = false, spoilt, container = 0 } = situation;
-  if (!loose || tool.measures === 'length') return [];
+  if (!loose) return [];
   if (!isWeighed(situation, done)) return [{ id: 'not-weighed', text: 'Nothing was put on the balance: the answer is judged as if it had been.' }];
   const put = done.findLastIndex(({ kind }) => kind === 'put-thing');
   const taredAway = done.findIndex(({ kind }, i) => i > put && kind === 'tare') >= 0;
@@ -87,7 +114,8 @@ function onBeams({ situation }: ReadingTask, done: readonly Done[]): Remark[] {
 export function remarksOn(task: ReadingTask, done: readonly Done[]): Remark[] {
   const instrument = instrumentOf(task);
   if (instrument.reads === 'ring') return instrument.made === 'to-deliver' ? onPipette(instrument, done) : [];
-  if (instrument.reads === 'display') return onDisplay(instrument, task, done);
+  if (instrument.reads === 'vernier' || instrument.reads === 'thimble') return onFaces(instrument, task, done);
+  if (instrument.reads === 'display') return instrument.measures === 'length' ? onFaces(instrument, task, done) : onDisplay(instrument, task, done);
   if (instrument.reads === 'beams') return onBeams(task, done);
   if (instrument.reads !== 'scale') return [];
   switch (instrument.body.kind) {

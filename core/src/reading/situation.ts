@@ -8,6 +8,9 @@ export type ScaleSide = 'near' | 'far';
 export const SPOILERS = ['draught', 'off-centre', 'wet', 'fingerprints'] as const;
 export type Spoilt = (typeof SPOILERS)[number];
 
+/** What a caliper is used on: the outside of a thing, its inside, its depth. */
+export const USES = ['outside', 'inside', 'depth'] as const;
+
 /** What stands on the bench when a reading is taken. */
 export interface Situation {
   /** True quantity in the instrument's unit; of a burette or pipette the mark its surface stands at. */
@@ -49,6 +52,14 @@ export interface Situation {
   readonly riders?: readonly number[];
   /** By how many g the riders show more than the load while the pointer is off its mark. */
   readonly pointerOffset?: number;
+  /** Which faces measure: those that close on a thing, those that open inside one, or the rod that goes to its bottom. */
+  readonly use?: (typeof USES)[number];
+  /** Half of how much thicker a thing is one way than at right angles to it, in mm; its mean is asked for. */
+  readonly oval?: number;
+  /** How far a soft thing can be pressed together, in mm. */
+  readonly soft?: number;
+  /** Grit between the faces, in mm. */
+  readonly grit?: number;
   /** What disturbs a digital balance, for the student to notice. */
   readonly spoilt?: Spoilt;
 }
@@ -80,15 +91,16 @@ type Field = keyof Situation;
 
 const LIQUID: readonly Field[] = ['value', 'ask', 'eyeHeight', 'surface', 'scaleSide', 'opaque', 'liquid'];
 
+const HELD_BY_HAND: readonly Field[] = ['loose', 'soft', 'grit'];
 const WEIGHED: readonly Field[] = ['value', 'zeroError', 'ask', 'container', 'vessel', 'empty', 'thing', 'liquid', 'loose'];
 
 /** What there is to say about each kind of tool. */
 function fieldsOf(instrument: Instrument): readonly Field[] {
-  if (instrument.reads === 'display') return instrument.measures === 'length' ? ['value', 'zeroError', 'ask', 'thing', 'loose'] : [...WEIGHED, 'settled', 'shown', 'spoilt'];
+  if (instrument.reads === 'display') return instrument.measures === 'length' ? ['value', 'zeroError', 'ask', 'thing', ...HELD_BY_HAND] : [...WEIGHED, 'settled', 'shown', 'spoilt'];
   if (instrument.reads === 'beams') return [...WEIGHED, 'riders', 'pointerOffset'];
   if (instrument.reads === 'ring') return LIQUID;
-  if (instrument.reads === 'vernier') return ['value', 'zeroError', 'ask', 'eyeHeight', 'thing'];
-  if (instrument.reads === 'thimble') return ['value', 'zeroError', 'ask', 'thing'];
+  if (instrument.reads === 'vernier') return ['value', 'zeroError', 'ask', 'eyeHeight', 'thing', 'use', 'oval', ...HELD_BY_HAND];
+  if (instrument.reads === 'thimble') return ['value', 'zeroError', 'ask', 'thing', 'oval', ...HELD_BY_HAND];
   switch (instrument.body.kind) {
     case 'tube':
       return instrument.body.made === 'to-deliver' ? [...LIQUID, 'from', 'left'] : [...LIQUID, 'secondScale'];
@@ -106,6 +118,16 @@ function fieldsOf(instrument: Instrument): readonly Field[] {
 
 /** How far a caliper or a micrometer can be off, in mm; one further off is not used. */
 const MOST_OFF = 0.4;
+
+/** What a thing can be soft or gritty by, in mm. */
+const MOST_SOFT = 2;
+const MOST_GRIT = 0.5;
+
+function checkHeld(most: number, { value, oval = 0, soft = 0, grit = 0 }: Situation): void {
+  checkNumber('oval', oval, 0, Math.min(value, most - value), 'mm');
+  checkNumber('soft', soft, 0, MOST_SOFT, 'mm');
+  checkNumber('grit', grit, 0, MOST_GRIT, 'mm');
+}
 
 /** How far a thing can begin before a ruler's zero mark, in mm. */
 const MOST_OUTSIDE = 10;
@@ -172,11 +194,13 @@ export function checkSituation(instrument: Instrument, situation: Situation): Si
   checkChoice('ask', situation.ask, ['corrected', 'observed', 'delivered']);
   checkChoice('surface', situation.surface, ['wetting', 'domed', 'flat']);
   checkChoice('scaleSide', situation.scaleSide, ['near', 'far']);
+  checkChoice('use', situation.use, USES);
   checkChoice('left', situation.left, ['funnel', 'bubble']);
   for (const field of ['secondScale', 'opaque', 'settled', 'loose', 'untried'] as const) checkChoice(field, situation[field], [true, false]);
   if (situation.eyeHeight !== undefined) checkNumber('eyeHeight', situation.eyeHeight, -EYE_REACH, EYE_REACH, 'mm');
   if (instrument.reads === 'scale') checkOnScale(instrument, situation);
   if (instrument.reads === 'beams' || (instrument.reads === 'display' && instrument.measures === 'mass')) checkWeighing(instrument, situation);
+  if (instrument.unit === 'mm' && instrument.reads !== 'scale') checkHeld(instrument.range[1], situation);
   if (instrument.unit === 'mm' && instrument.reads !== 'scale' && situation.zeroError !== undefined) checkNumber('zeroError', situation.zeroError, -MOST_OFF, MOST_OFF, instrument.unit);
   return situation;
 }

@@ -30,8 +30,14 @@ export function caliperSteps({ tool, position }: CaliperReading, task: ReadingTa
   const { main, line } = vernierReading(vernier, position);
   const decimals = String(least).split('.')[1]?.length ?? 0;
   const observed = spoken(writtenReading(task, position));
+  const division = step('division', `${vernier.lines} lines over ${vernier.spans} mm: the least count is ${least} mm`);
+  const { oval } = task.situation;
+  if (oval !== undefined) {
+    const [one, other] = [position + oval, position - oval].map((place) => spoken(writtenReading(task, place)));
+    return [division, step('label', `As it lies first: ${one}`), step('marks', `Turned by a right angle: ${other}`), step('estimate', `Their mean, ${observed}`, observed), ...correction(position, task)];
+  }
   return [
-    step('division', `${vernier.lines} lines over ${vernier.spans} mm: the least count is ${least} mm`),
+    division,
     step('label', `The last main mark before the vernier’s zero: ${shown(main, 0)} mm`, shown(main, 0), main, main),
     step('estimate', `Line ${line} lies on a main mark: ${line} × ${least} = ${(line * least).toFixed(decimals)}, together ${observed}`, observed),
     ...correction(position, task),

@@ -56,7 +56,10 @@ type CaliperHabit = (reader: Reader<CaliperPicture>) => string;
 
 function read(reader: Reader<CaliperPicture>, value: (seen: ReturnType<typeof seenAt>) => number, x = reader.picture.slideX): string {
   const seen = seenAt(reader.picture, x, reader.random);
-  return written(value(seen) - errorOn(reader), seen.least);
+  const { turnedX } = reader.picture.held;
+  // What is oval is read both ways, and the mean is taken.
+  const other = turnedX === null ? seen : seenAt(reader.picture, turnedX, reader.random);
+  return written((value(seen) + value(other)) / 2 - errorOn(reader), seen.least);
 }
 
 const observed = ({ main, line, least }: ReturnType<typeof seenAt>): number => main + line * least;
