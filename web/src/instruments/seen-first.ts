@@ -9,18 +9,30 @@ export function seenFirst(picture: Picture): Seen {
     case 'ruler':
       return { height: picture.eye.height, markAt: picture.thing.toX };
     case 'caliper':
-      return { height: picture.eye.height, markAt: picture.slideX };
+      return { height: picture.eye.height, markAt: picture.handled === 'close' ? picture.held.startX : picture.slideX };
     case 'micrometer':
-      return { height: 0, markAt: picture.openX };
-    case 'beams':
+      return { height: 0, markAt: picture.handled === 'close' ? picture.held.startX : picture.openX };
     case 'display':
+      return { height: 0, markAt: picture.jaws?.startX ?? 0 };
+    case 'beams':
       return { height: 0, markAt: 0 };
   }
 }
 
 /** Where the mark comes to rest. */
 export function restingAt(picture: Picture): number {
-  return picture.kind === 'liquid-column' ? picture.surfaceY : seenFirst(picture).markAt;
+  switch (picture.kind) {
+    case 'liquid-column':
+      return picture.surfaceY;
+    case 'caliper':
+      return picture.slideX;
+    case 'micrometer':
+      return picture.openX;
+    case 'display':
+      return picture.jaws?.touchesX ?? 0;
+    default:
+      return seenFirst(picture).markAt;
+  }
 }
 
 /** How it was seen when an entry was made: a thread may still have been on its way; a tap had been opened. */

@@ -10,6 +10,8 @@ export interface StageProps {
   readonly tool?: ToolState;
   /** Called when a ruler’s thing has been laid, with where its right end is; without it the thing cannot be moved. */
   readonly onLay?: (markAt: number) => void;
+  /** Called when a slide or a thimble has been moved, with where it stands in mm; without it it cannot be moved. */
+  readonly onSlide?: (position: number) => void;
   /** Called when a balance’s rider has been moved, with its place on its beam in mm; without it riders cannot be moved. */
   readonly onRider?: (rider: number, x: number) => void;
   /** Called when the eye has been moved; without it the eye stays where it is. */

@@ -1,6 +1,7 @@
 import { instrumentIds, type Picture } from '@green-beam/core';
 import { prefersStill } from '../ui/prefers-still.ts';
 import { createBalance, foundStanding, type Balance } from './balance/balance.ts';
+import { untouchedHold, type HeldState } from './held-state.ts';
 import { untouchedPan, type PanState } from './balance/pan-state.ts';
 
 /** What has been done with the tool on a picture so far, as far as it shows; what moves steadily is in the sight. */
@@ -19,6 +20,8 @@ export interface ToolState {
   readonly restsAt: number;
   /** A beam balance under somebody’s hands; null for any other tool. */
   readonly balance: Balance | null;
+  /** What is between jaws or faces. */
+  readonly held: HeldState;
   /** A digital balance under somebody’s hands. */
   readonly pan: PanState;
 }
@@ -42,6 +45,7 @@ export function untouched(picture: Picture): ToolState {
     end: picture.kind === 'ruler' && picture.handled === 'lay' ? 'left' : 'right',
     restsAt: picture.kind === 'ruler' ? picture.thing.toX : 0,
     balance: picture.kind === 'beams' ? createBalance(picture, foundStanding(picture), prefersStill()) : null,
+    held: untouchedHold,
     pan: untouchedPan,
   };
 }

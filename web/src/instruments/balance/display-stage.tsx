@@ -1,13 +1,17 @@
 import type { DisplayPicture } from '@green-beam/core';
-import { useEffect, useState, type ReactNode } from 'react';
+import { useEffect, useMemo, useState, type ReactNode } from 'react';
 import { useNumerals } from '../../numbers/decimal-mark.ts';
 import { useNarrow } from '../../ui/use-narrow.ts';
+import { facesOf } from '../held-state.ts';
 import { LookedAt } from '../looked-at.tsx';
 import { Sheet, Stage, type StageBox } from '../sheets.tsx';
+import { useMarkAt } from '../sight.ts';
+import { SlideHandle } from '../slide-handle.tsx';
 import type { StageProps } from '../stage-props.ts';
+import type { ToolState } from '../tool-state.ts';
 import { DigitalBody } from './digital-body.tsx';
-import { DigitalCaliper } from './digital-caliper.tsx';
-import { shownByHand, shownOf, type PanState, type Shown } from './pan-state.ts';
+import { CALIPER_SCALE, DigitalCaliper } from './digital-caliper.tsx';
+import { shownByHand, shownByJaws, shownOf, type PanState, type Shown } from './pan-state.ts';
 
 interface DisplayStageProps extends StageProps {
   readonly picture: DisplayPicture;
@@ -42,7 +46,7 @@ function Looked({ picture, view, since }: { readonly picture: DisplayPicture; re
   const shown = useShown(at);
   const looked = picture.views[view] ?? picture.views[0];
   const now = view === 0 ? shown : { characters: looked.characters, stable: true };
-  if (picture.measures === 'length') return <DigitalCaliper picture={picture} shown={now} closed={view > 0} />;
+  if (picture.measures === 'length') return <DigitalCaliper picture={picture} shown={`${now.characters} ${picture.unitMark}`} open={Number((view > 0 ? '0' : (picture.views[0].characters)).replace('−', '-'))} between={view === 0} />;
   return <DigitalBody picture={picture} shown={now} vessel={/ with | alone$/.test(looked.caption)} thing={view === 0} putRight />;
 }
 
@@ -56,8 +60,26 @@ function ByHand({ picture, pan }: { readonly picture: DisplayPicture; readonly p
   return <DigitalBody picture={picture} shown={useShown(at)} vessel={pan.vessel} thing={pan.thing} putRight={pan.putRight} />;
 }
 
+/** A digital caliper whose slide is moved by hand. */
+function JawsByHand({ picture, sight, tool, onSlide }: Pick<DisplayStageProps, 'picture' | 'sight' | 'onSlide'> & { readonly tool: ToolState }): ReactNode {
+  const faces = useMemo(() => facesOf(picture), [picture]);
+  const position = useMarkAt(sight);
+  const { held } = tool;
+  return (
+    <>
+      <DigitalCaliper picture={picture} shown={shownByJaws(held, position)} open={position - (picture.jaws?.closedX ?? 0)} between={held.between} />
+      {faces && onSlide && (
+        <SlideHandle label="The slide" faces={faces} state={held} sight={sight} step={0.1} page={10} perUnit={1 / CALIPER_SCALE} way="right" onRest={onSlide}>
+          <rect className="halo opacity-0" x="54" y="196" width="780" height="200" rx="8" fill="none" stroke="var(--color-beam)" strokeWidth="3" />
+          <rect x="58" y="200" width="772" height="192" fill="transparent" />
+        </SlideHandle>
+      )}
+    </>
+  );
+}
+
 /** A tool with a display: a balance, or a caliper. */
-export default function DisplayStage({ picture, name, tool, closed = false }: DisplayStageProps): ReactNode {
+export default function DisplayStage({ picture, name, sight, tool, onSlide, closed = false }: DisplayStageProps): ReactNode {
   const box = useNarrow() ? NARROW : WIDE;
   const numerals = useNumerals();
   const [view, setView] = useState(0);
@@ -68,11 +90,11 @@ export default function DisplayStage({ picture, name, tool, closed = false }: Di
   return (
     <>
       <Stage box={box} label={`${name}. Turn on the description in words to have read what it shows.`}>
-        <Sheet box={box}>
+        <Sheet box={box} touched>
           <text x={box.x + 12} y="22" fontSize="15" fill="var(--color-muted)">
             {numerals(name)}
           </text>
-          {picture.weighables && tool && !closed ? <ByHand picture={picture} pan={tool.pan} /> : <Looked picture={picture} view={view} since={since} />}
+          {picture.jaws && tool && !closed ? <JawsByHand picture={picture} sight={sight} tool={tool} {...(onSlide ? { onSlide } : {})} /> : picture.weighables && tool && !closed ? <ByHand picture={picture} pan={tool.pan} /> : <Looked picture={picture} view={view} since={since} />}
         </Sheet>
       </Stage>
       <LookedAt views={picture.views.map(({ caption }) => (picture.measures === 'mass' ? `with ${caption} on the pan` : caption))} shown={view} onChange={setView} />

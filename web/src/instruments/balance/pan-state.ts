@@ -1,3 +1,4 @@
+import type { HeldState } from '../held-state.ts';
 import { stillAway, type DisplayPicture, type Weighables } from '@green-beam/core';
 
 /** A digital balance under somebody’s hands; loads in last digits of its display. */
@@ -50,4 +51,15 @@ export function shownOf({ views: [view], awayBy }: DisplayPicture, since: number
   const decimals = view.characters.split('.')[1]?.length ?? 0;
   const digits = Math.round(Number(view.characters.replace('−', '-')) * 10 ** decimals);
   return { characters: lit(digits + away, decimals), stable: false };
+}
+
+const MM_PER_INCH = 25.4;
+/** Half thousandths: the last figure of a caliper that counts in inches. */
+const INCH_STEP = 0.0005;
+
+/** What a digital caliper shows when its slide stands at a place, in mm as it counts unzeroed. */
+export function shownByJaws({ zeroed, inches }: HeldState, position: number): string {
+  const millimetres = Math.round((position - zeroed) * 100) / 100;
+  if (!inches) return `${lit(Math.round(millimetres * 100), 2)} mm`;
+  return `${(Math.round((position - zeroed) / MM_PER_INCH / INCH_STEP) * INCH_STEP + 0).toFixed(4).replace('-', '−')} in`;
 }

@@ -1,16 +1,19 @@
 import type { CaliperPicture, RevealStep } from '@green-beam/core';
-import { useCallback, useEffect, useState, type ReactNode } from 'react';
+import { useCallback, useEffect, useMemo, useState, type ReactNode } from 'react';
+import { Button } from '../../ui/button.tsx';
 import { useNarrow } from '../../ui/use-narrow.ts';
 import { aside } from '../aside.ts';
 import { EyeSlider } from '../eye-slider.tsx';
+import { facesOf, untouchedHold } from '../held-state.ts';
 import { LookedAt } from '../looked-at.tsx';
 import { Sheet, SlidingSheet, Stage, type StageBox, type Window } from '../sheets.tsx';
 import type { Seen, Sight } from '../sight.ts';
+import { SlideHandle } from '../slide-handle.tsx';
 import type { StageProps } from '../stage-props.ts';
 import { at, coincidingLine, EYE_RANGE, EYE_RUN, glassView, middleView, vernierLength, type View } from './geometry.ts';
 import { GlassRail } from './glass-rail.tsx';
 import { MainScale, VernierScale } from './scales.tsx';
-import { WholeCaliper } from './whole-caliper.tsx';
+import { PartNames, WholeCaliper } from './whole-caliper.tsx';
 
 interface Layout {
   readonly box: StageBox;
@@ -57,8 +60,8 @@ function EyeOver({ x, sight, disabled, onRest }: EyeProps): ReactNode {
 
 interface PairProps {
   readonly picture: CaliperPicture;
+  /** The view when the vernier’s zero stands at the main zero: what moves is the main scale under it. */
   readonly view: View;
-  readonly position: number;
   readonly layout: Layout;
   readonly y: number;
   readonly half: number;
@@ -66,20 +69,21 @@ interface PairProps {
   readonly weight: number;
 }
 
-/** Main scale and vernier edge to edge; the vernier slides with the eye, being a little nearer to it. */
-function Pair({ picture, view, position, layout, y, half, sight, weight }: PairProps): ReactNode {
+/** Main scale and vernier edge to edge: the main scale runs under the vernier, which slides with the eye, being a little nearer to it. */
+function Pair({ picture, view, layout, y, half, sight, weight }: PairProps): ReactNode {
   const window: Window = { x: layout.x, y, width: layout.width, height: 2 * half };
+  const along = useCallback(({ markAt }: Seen) => -markAt * view.scale, [view]);
   const shift = useCallback((seen: Seen) => aside(picture, seen) * view.scale, [picture, view]);
   return (
     <>
-      <Sheet box={layout.box} window={window}>
+      <SlidingSheet box={layout.box} window={window} sight={sight} shift={along} way="right">
         <g transform={`translate(${layout.x} ${y})`}>
-          <MainScale picture={picture} view={view} height={half} weight={weight} />
+          <MainScale picture={picture} view={view} height={half} weight={weight} whole />
         </g>
-      </Sheet>
+      </SlidingSheet>
       <SlidingSheet box={layout.box} window={window} sight={sight} shift={shift} way="right">
         <g transform={`translate(${layout.x} ${y + half})`}>
-          <VernierScale picture={picture} view={view} height={half} position={position} weight={weight} />
+          <VernierScale picture={picture} view={view} height={half} position={0} weight={weight} />
         </g>
       </SlidingSheet>
     </>
@@ -107,44 +111,86 @@ function RightLines({ picture, steps, view, y, half }: RightLinesProps): ReactNo
   );
 }
 
+/** What can be looked at without handling it, with where the slide stands then. */
+function viewsOf({ thing, slideX, held, closedX }: CaliperPicture): { readonly name: string; readonly at: number }[] {
+  return [
+    { name: `on the ${thing.name}`, at: slideX },
+    ...(held.turnedX === null ? [] : [{ name: 'on it turned by a right angle', at: held.turnedX }]),
+    ...(closedX === null ? [] : [{ name: 'with the jaws closed', at: closedX }]),
+  ];
+}
+
 /** A vernier caliper: the whole of it, its vernier, and a reading glass that is slid along the lines to find the one that coincides. */
-export default function CaliperStage({ picture, name, sight, onRestEye, closed = false, rightPath = [] }: CaliperStageProps): ReactNode {
+export default function CaliperStage({ picture, name, sight, tool, onSlide, onRestEye, closed = false, rightPath = [] }: CaliperStageProps): ReactNode {
   const layout = useNarrow() ? NARROW : WIDE;
-  const [shut, setShut] = useState(false);
+  const [view, setView] = useState(0);
   const [over, setOver] = useState(0);
+  const [named, setNamed] = useState(false);
+  const faces = useMemo(() => facesOf(picture), [picture]);
+  const byHand = picture.handled === 'close' && onSlide !== undefined;
+  const views = viewsOf(picture);
+  const look = (to: number): void => {
+    setView(to);
+    sight.moveMark(views[to]?.at ?? picture.slideX);
+  };
   const answer = picture.vernierMarks[coincidingLine(picture, picture.slideX)]?.x ?? 0;
   useEffect(() => {
     if (!closed) return;
-    setShut(false);
+    setView(0);
+    sight.moveMark(picture.slideX);
     setOver(answer);
-  }, [closed, answer]);
-  const position = shut && picture.closedX !== null ? picture.closedX : picture.slideX;
-  const middle = middleView(picture, position, layout.width);
-  const glass = glassView(position, over, layout.width);
+  }, [closed, answer, picture, sight]);
+  const middle = middleView(picture, 0, layout.width);
+  const glass = glassView(0, over, layout.width);
+  const hold = tool?.held ?? untouchedHold;
+  const between = byHand && !closed ? hold.between : views[view]?.name !== 'with the jaws closed';
+  const turned = byHand && !closed ? hold.turned : views[view]?.at === picture.held.turnedX;
   // The depth rod comes out as far as the jaws are open.
-  const scale = layout.width / (240 + picture.slideX);
+  const scale = layout.width / (240 + Math.max(picture.slideX, picture.held.startX));
+  const left = layout.x + 18 * scale;
+  const answered: View = { ...middle, fromX: middle.fromX + picture.slideX };
+  const enlarged: View = { ...glass, fromX: glass.fromX + picture.slideX };
+  const onThing = !closed || view === 0;
   return (
     <>
-      <Stage box={layout.box} label={`${name}${shut ? ' with its jaws closed' : ` with a ${picture.thing.name} between its jaws`}. Turn on the description in words to read it without seeing it.`}>
+      <Stage box={layout.box} label={`${name}${between ? ` with a ${picture.thing.name}` : ' with nothing between its jaws'}. Turn on the description in words to read it without seeing it.`}>
         <Sheet box={layout.box}>
-          <g transform={`translate(${layout.x + 18 * scale} ${WHOLE_Y})`}>
-            <WholeCaliper picture={picture} position={position} scale={scale} closed={shut} />
+          <g transform={`translate(${left} ${WHOLE_Y})`}>
+            <WholeCaliper picture={picture} sight={sight} scale={scale} between={between} turned={turned} />
           </g>
           <text x={layout.x} y="18" fontSize="15" fill="var(--color-muted)">{name}, main scale in cm</text>
         </Sheet>
-        <Pair picture={picture} view={middle} position={position} layout={layout} y={MIDDLE.y} half={MIDDLE.half} sight={sight} weight={1} />
-        <Pair picture={picture} view={glass} position={position} layout={layout} y={GLASS.y} half={GLASS.half} sight={sight} weight={1.5} />
+        <Pair picture={picture} view={middle} layout={layout} y={MIDDLE.y} half={MIDDLE.half} sight={sight} weight={1} />
+        <Pair picture={picture} view={glass} layout={layout} y={GLASS.y} half={GLASS.half} sight={sight} weight={1.5} />
         <Sheet box={layout.box} touched>
           <rect x={layout.x} y={GLASS.y} width={layout.width} height={2 * GLASS.half} rx="10" fill="none" stroke="var(--color-beam)" strokeWidth="2.4" pointerEvents="none" />
           <g transform={`translate(${layout.x} 0)`}>
-            {!shut && <RightLines picture={picture} steps={rightPath} view={middle} y={MIDDLE.y} half={MIDDLE.half} />}
-            {!shut && <RightLines picture={picture} steps={rightPath} view={glass} y={GLASS.y} half={GLASS.half} />}
-            <GlassRail over={over} length={vernierLength(picture)} scale={middle.scale} zeroAt={at(middle, position)} y={MIDDLE.y - 5} height={2 * MIDDLE.half + 10} onMove={setOver} />
+            {onThing && <RightLines picture={picture} steps={rightPath} view={answered} y={MIDDLE.y} half={MIDDLE.half} />}
+            {onThing && <RightLines picture={picture} steps={rightPath} view={enlarged} y={GLASS.y} half={GLASS.half} />}
+            <GlassRail over={over} length={vernierLength(picture)} scale={middle.scale} zeroAt={at(middle, 0)} y={MIDDLE.y - 5} height={2 * MIDDLE.half + 10} onMove={setOver} />
           </g>
+          {byHand && !closed && faces && (
+            <g transform={`translate(${left} ${WHOLE_Y})`}>
+              <SlideHandle label="The slide" faces={faces} state={hold} sight={sight} step={0.1} page={10} perUnit={1 / scale} way="right" onRest={onSlide}>
+                <rect className="halo opacity-0" x={-16 * scale} y={-15 * scale} width={222 * scale} height={44 * scale} rx="8" fill="none" stroke="var(--color-beam)" strokeWidth="3" />
+                <rect x={-14 * scale} y={-14 * scale} width={220 * scale} height={58 * scale} fill="transparent" />
+              </SlideHandle>
+            </g>
+          )}
+          {named && (
+            <g transform={`translate(${left} ${WHOLE_Y})`} pointerEvents="none">
+              <PartNames picture={picture} at={sight.seen().markAt} scale={scale} />
+            </g>
+          )}
           <EyeOver x={layout.x + layout.width / 2} sight={sight} disabled={!onRestEye || closed} onRest={onRestEye ?? (() => undefined)} />
         </Sheet>
       </Stage>
-      {picture.closedX !== null && <LookedAt views={[`on the ${picture.thing.name}`, 'with the jaws closed']} shown={shut ? 1 : 0} onChange={(view) => setShut(view === 1)} />}
+      <div className="flex flex-wrap items-center gap-x-6">
+        {!byHand && <LookedAt views={views.map((one) => one.name)} shown={view} onChange={look} />}
+        <Button look="quiet" className="-ml-5" aria-pressed={named} onClick={() => setNamed(!named)}>
+          {named ? 'Without the names of its parts' : 'Name its parts'}
+        </Button>
+      </div>
     </>
   );
 }

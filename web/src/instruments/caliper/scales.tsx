@@ -10,18 +10,27 @@ interface ScaleProps {
   readonly weight?: number;
 }
 
+interface MainScaleProps extends ScaleProps {
+  /** All of it is drawn, not only what the view shows: it will be moved. */
+  readonly whole?: boolean;
+}
+
+/** Ends of the beam, in mm. */
+const BEYOND = { from: -14, to: 206 };
+
 /** Parts of the height that lines of each length take. */
 const LENGTHS = { long: 0.62, medium: 0.48, short: 0.36 } as const;
 const SIZE = 0.3;
 
 /** The main scale: its lines stand on its lower edge, its numbers above them. */
-export const MainScale = memo(function MainScale({ picture, view, height, weight = 1 }: ScaleProps): ReactNode {
+export const MainScale = memo(function MainScale({ picture, view, height, weight = 1, whole = false }: MainScaleProps): ReactNode {
+  const [from, to] = whole ? [at(view, BEYOND.from), at(view, BEYOND.to)] : [0, view.width];
   return (
     <g className="own-ink" stroke="var(--color-ink)" fill="var(--color-ink)">
-      <rect x={0} width={view.width} height={height} fill="#d6dbd8" stroke="none" />
+      <rect x={from} width={to - from} height={height} fill="#d6dbd8" stroke="none" />
       {picture.marks.map(({ x, rank, label }) => {
         const left = at(view, x);
-        if (left < -20 || left > view.width + 20) return null;
+        if (!whole && (left < -20 || left > view.width + 20)) return null;
         return (
           <g key={x} data-main={x}>
             <line x1={left} x2={left} y1={height} y2={height * (1 - LENGTHS[rank])} strokeWidth={1.5 * weight} />

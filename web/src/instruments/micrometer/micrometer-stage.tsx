@@ -1,10 +1,13 @@
 import type { MicrometerPicture } from '@green-beam/core';
-import { useEffect, useState, type ReactNode } from 'react';
+import { useCallback, useEffect, useMemo, useState, type ReactNode } from 'react';
 import { useNarrow } from '../../ui/use-narrow.ts';
+import { facesOf, untouchedHold } from '../held-state.ts';
 import { LookedAt } from '../looked-at.tsx';
-import { Sheet, Stage, type StageBox } from '../sheets.tsx';
+import { Sheet, SlidingSheet, Stage, type StageBox } from '../sheets.tsx';
+import type { Seen } from '../sight.ts';
+import { SlideHandle } from '../slide-handle.tsx';
 import type { StageProps } from '../stage-props.ts';
-import { RightReading, Sleeve, Thimble, type CloseView } from './sleeve-and-thimble.tsx';
+import { RightReading, sleeveArea, SleeveBody, SleeveLines, thimbleArea, ThimbleBody, ThimbleLines, turnedPast, type CloseView } from './sleeve-and-thimble.tsx';
 import { WholeMicrometer } from './whole-micrometer.tsx';
 
 interface MicrometerStageProps extends StageProps {
@@ -17,30 +20,69 @@ const NARROW: StageBox = { x: 210, width: 500, height: 600 };
 const CLOSE: CloseView = { edge: 490, datum: 420, perMillimetre: 60, perDivision: 24 };
 /** A vernier on the sleeve needs nine divisions above the datum line. */
 const WITH_VERNIER: CloseView = { ...CLOSE, datum: 486, perDivision: 26 };
+/** One division of the thimble, in mm. */
+const DIVISION = 0.01;
+
+/** What can be looked at without turning it, with how far it is open then. */
+function viewsOf({ thing, openX, held, closedX }: MicrometerPicture): { readonly name: string; readonly at: number }[] {
+  return [
+    { name: `on the ${thing.name}`, at: openX },
+    ...(held.turnedX === null ? [] : [{ name: 'on it turned by a right angle', at: held.turnedX }]),
+    ...(closedX === null ? [] : [{ name: 'with the faces closed', at: closedX }]),
+  ];
+}
 
 /** A micrometer: the whole of it, and the sleeve with the thimble’s edge seen close. */
-export default function MicrometerStage({ picture, name, closed: answered = false, rightPath = [] }: MicrometerStageProps): ReactNode {
+export default function MicrometerStage({ picture, name, sight, tool, onSlide, closed = false, rightPath = [] }: MicrometerStageProps): ReactNode {
   const box = useNarrow() ? NARROW : WIDE;
-  const [closed, setClosed] = useState(false);
+  const [shown, setShown] = useState(0);
+  const faces = useMemo(() => facesOf(picture), [picture]);
+  const byHand = picture.handled === 'close' && onSlide !== undefined;
+  const views = viewsOf(picture);
   useEffect(() => {
-    if (answered) setClosed(false);
-  }, [answered]);
-  const open = closed && picture.closedX !== null ? picture.closedX : picture.openX;
+    if (!closed) return;
+    setShown(0);
+    sight.moveMark(picture.openX);
+  }, [closed, picture, sight]);
+  const look = (to: number): void => {
+    setShown(to);
+    sight.moveMark(views[to]?.at ?? picture.openX);
+  };
   const view = picture.sleeveLines.length > 0 ? WITH_VERNIER : CLOSE;
+  const hold = tool?.held ?? untouchedHold;
+  const between = byHand && !closed ? hold.between : views[shown]?.name !== 'with the faces closed';
+  const turned = byHand && !closed ? hold.turned : views[shown]?.at === picture.held.turnedX;
+  const along = useCallback(({ markAt }: Seen) => -markAt * view.perMillimetre, [view]);
+  const round = useCallback(({ markAt }: Seen) => turnedPast(picture, markAt) * view.perDivision, [picture, view]);
+  const thimble = thimbleArea(picture, view);
   return (
     <>
-      <Stage box={box} label={`${name}${closed ? ' with its faces closed' : ` on a ${picture.thing.name}`}. Turn on the description in words to read it without seeing it.`}>
+      <Stage box={box} label={`${name}${between ? ` with a ${picture.thing.name} between its faces` : ' with nothing between its faces'}. Turn on the description in words to read it without seeing it.`}>
         <Sheet box={box}>
           <g transform={`translate(${box === WIDE ? 130 : 300} 100) scale(${box === WIDE ? 2.5 : 2})`}>
-            <WholeMicrometer open={open} thing={picture.thing.name} closed={closed} />
+            <WholeMicrometer picture={picture} sight={sight} between={between} turned={turned} />
           </g>
           <text x={box.x + 12} y="22" fontSize="15" fill="var(--color-muted)">{name}</text>
-          <Sleeve picture={picture} open={open} view={view} />
-          <Thimble picture={picture} open={open} view={view} />
-          {!closed && <RightReading picture={picture} steps={rightPath} view={view} />}
+          <SleeveBody picture={picture} view={view} />
+          <ThimbleBody picture={picture} view={view} />
+        </Sheet>
+        <SlidingSheet box={box} window={sleeveArea(picture, view)} sight={sight} shift={along} way="right">
+          <SleeveLines picture={picture} open={0} view={view} />
+        </SlidingSheet>
+        <SlidingSheet box={box} window={thimble} sight={sight} shift={round}>
+          <ThimbleLines picture={picture} open={0} view={view} />
+        </SlidingSheet>
+        <Sheet box={box} touched>
+          {shown === 0 && <RightReading picture={picture} steps={rightPath} view={view} />}
+          {byHand && !closed && faces && (
+            <SlideHandle label="The thimble" faces={faces} state={hold} sight={sight} step={DIVISION} page={50 * DIVISION} perUnit={DIVISION / view.perDivision} way="down" onRest={onSlide}>
+              <rect className="halo opacity-0" x={thimble.x - 4} y={thimble.y - 4} width={thimble.width + 8} height={thimble.height + 8} rx="8" fill="none" stroke="var(--color-beam)" strokeWidth="3" />
+              <rect {...thimble} fill="transparent" />
+            </SlideHandle>
+          )}
         </Sheet>
       </Stage>
-      {picture.closedX !== null && <LookedAt views={[`on the ${picture.thing.name}`, 'with the faces closed']} shown={closed ? 1 : 0} onChange={(view) => setClosed(view === 1)} />}
+      {!byHand && <LookedAt views={views.map((one) => one.name)} shown={shown} onChange={look} />}
     </>
   );
 }

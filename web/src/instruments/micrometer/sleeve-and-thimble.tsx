@@ -29,12 +29,36 @@ function heights({ sleeveLines }: MicrometerPicture): typeof SLEEVE {
   return sleeveLines.length > 0 ? WITH_VERNIER : SLEEVE;
 }
 
-/** The sleeve as far as the thimble has uncovered it: whole millimetres above the datum line, halves below, and a vernier where there is one. */
-export function Sleeve({ picture, open, view: { edge, datum, perMillimetre, perDivision } }: CloseProps): ReactNode {
-  const id = useId();
+/** Part of the drawing that a sheet shows. */
+interface Area {
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+  readonly height: number;
+}
+
+/** Where the bare sleeve is seen. */
+export function sleeveArea(picture: MicrometerPicture, { edge, datum, perMillimetre }: CloseView): Area {
   const { above, below } = heights(picture);
-  const x = (mm: number): number => edge + (mm - open) * perMillimetre;
-  const left = edge - SHOWN * perMillimetre;
+  return { x: edge - SHOWN * perMillimetre, y: datum - above, width: SHOWN * perMillimetre, height: above + below };
+}
+
+/** Where the thimble’s divisions are seen. */
+export function thimbleArea(picture: MicrometerPicture, { edge, datum }: CloseView): Area {
+  const { above, below } = heights(picture);
+  return { x: edge, y: datum - above - 4, width: 200, height: above + below + 8 };
+}
+
+interface BodyProps {
+  readonly picture: MicrometerPicture;
+  readonly view: CloseView;
+}
+
+/** The sleeve without its lines, and the vernier on it where there is one. */
+export function SleeveBody({ picture, view }: BodyProps): ReactNode {
+  const id = useId();
+  const { edge, datum, perDivision } = view;
+  const { x, y, width, height } = sleeveArea(picture, view);
   return (
     <g className="own-ink" stroke={INK} fill={INK}>
       <linearGradient id={id} x2="0" y2="1">
@@ -43,45 +67,45 @@ export function Sleeve({ picture, open, view: { edge, datum, perMillimetre, perD
         <stop offset="0.75" stopColor="#d3d9d6" />
         <stop offset="1" stopColor="#8b9691" />
       </linearGradient>
-      <clipPath id={`${id}-bare`}>
-        <rect x={left} y={datum - above} width={edge - left} height={above + below} />
-      </clipPath>
-      <rect x={left} y={datum - above} width={edge - left} height={above + below} fill={`url(#${id})`} stroke="none" />
-      <g clipPath={`url(#${id}-bare)`} strokeWidth="2">
-        <line x1={Math.max(left, x(0) - 40)} x2={edge} y1={datum} y2={datum} />
-        {picture.marks.map(({ x: mm, side, label }) => (
-          <g key={mm} data-sleeve={mm}>
-            <line x1={x(mm)} x2={x(mm)} y1={datum} y2={side === 'above' ? datum - (label === null ? 20 : 30) : datum + 20} />
-            {label !== null && (
-              <text x={x(mm)} y={datum - 38} textAnchor="middle" stroke="none" fontSize="24" className="font-mono">
-                {label}
-              </text>
-            )}
-          </g>
-        ))}
-        {picture.sleeveLines.slice(1).map((divisions, i) => (
-          <g key={divisions} data-sleeve-line={i + 1} strokeWidth="1.6">
-            <line x1={edge - 44} x2={edge} y1={datum - divisions * perDivision} y2={datum - divisions * perDivision} />
-            <text x={edge - 54} y={datum - divisions * perDivision} dy="0.35em" textAnchor="end" stroke="none" fontSize="15" className="font-mono">
-              {(i + 1) % 10}
-            </text>
-          </g>
-        ))}
-      </g>
+      <rect x={x} y={y} width={width} height={height} fill={`url(#${id})`} stroke="none" />
+      {picture.sleeveLines.slice(1).map((divisions, i) => (
+        <g key={divisions} data-sleeve-line={i + 1} strokeWidth="1.6">
+          <line x1={edge - 44} x2={edge} y1={datum - divisions * perDivision} y2={datum - divisions * perDivision} />
+          <text x={edge - 54} y={datum - divisions * perDivision} dy="0.35em" textAnchor="end" stroke="none" fontSize="15" className="font-mono">
+            {(i + 1) % 10}
+          </text>
+        </g>
+      ))}
     </g>
   );
 }
 
-/** The thimble’s edge, with the divisions that are seen of it; as it opens, larger numbers come down to the datum line. */
-export function Thimble({ picture, open, view: { edge, datum, perDivision } }: CloseProps): ReactNode {
-  const id = useId();
-  const { above, below } = heights(picture);
-  const { thimbleDivisions } = picture;
-  const turned = ((((open % PITCH) + PITCH) % PITCH) / PITCH) * thimbleDivisions;
-  const first = Math.ceil(turned - below / perDivision);
-  const last = Math.floor(turned + above / perDivision);
+/** The sleeve’s lines: whole millimetres above the datum line, halves below. What the thimble covers is cut off by its area. */
+export function SleeveLines({ picture, open, view: { edge, datum, perMillimetre } }: CloseProps): ReactNode {
+  const x = (mm: number): number => edge + (mm - open) * perMillimetre;
   return (
     <g className="own-ink" stroke={INK} fill={INK} strokeWidth="2">
+      <line x1={x(0) - 40} x2={x(picture.marks.at(-1)?.x ?? 25) + 60} y1={datum} y2={datum} />
+      {picture.marks.map(({ x: mm, side, label }) => (
+        <g key={mm} data-sleeve={mm}>
+          <line x1={x(mm)} x2={x(mm)} y1={datum} y2={side === 'above' ? datum - (label === null ? 20 : 30) : datum + 20} />
+          {label !== null && (
+            <text x={x(mm)} y={datum - 38} textAnchor="middle" stroke="none" fontSize="24" className="font-mono">
+              {label}
+            </text>
+          )}
+        </g>
+      ))}
+    </g>
+  );
+}
+
+/** The thimble without its divisions. */
+export function ThimbleBody({ picture, view: { edge, datum } }: BodyProps): ReactNode {
+  const id = useId();
+  const { above, below } = heights(picture);
+  return (
+    <g className="own-ink">
       <linearGradient id={id} x2="0" y2="1">
         <stop offset="0" stopColor="#7f8a85" />
         <stop offset="0.38" stopColor="#e6eae8" />
@@ -89,6 +113,24 @@ export function Thimble({ picture, open, view: { edge, datum, perDivision } }: C
         <stop offset="1" stopColor="#717c77" />
       </linearGradient>
       <path d={`M${edge} ${datum - above - 4}L${edge + BEVEL} ${datum - above - WIDER}H${edge + 200}V${datum + below + WIDER}H${edge + BEVEL}L${edge} ${datum + below + 4}Z`} fill={`url(#${id})`} stroke="#5f6b66" strokeWidth="1.6" />
+    </g>
+  );
+}
+
+/** Thimble divisions that have gone past the datum line since the last full turn. */
+export function turnedPast({ thimbleDivisions }: MicrometerPicture, open: number): number {
+  return ((((open % PITCH) + PITCH) % PITCH) / PITCH) * thimbleDivisions;
+}
+
+/** The thimble’s divisions, all round and once more where the turn begins again; as it opens, larger numbers come down to the datum line. */
+export function ThimbleLines({ picture, open, view: { edge, datum, perDivision } }: CloseProps): ReactNode {
+  const { above, below } = heights(picture);
+  const { thimbleDivisions } = picture;
+  const turned = turnedPast(picture, open);
+  const first = -Math.ceil(below / perDivision);
+  const last = thimbleDivisions + Math.ceil(above / perDivision);
+  return (
+    <g className="own-ink" stroke={INK} fill={INK} strokeWidth="2">
       {Array.from({ length: last - first + 1 }, (_, i) => first + i).map((count) => {
         const y = datum - (count - turned) * perDivision;
         const number = ((count % thimbleDivisions) + thimbleDivisions) % thimbleDivisions;

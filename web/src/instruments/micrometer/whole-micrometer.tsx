@@ -1,37 +1,46 @@
-import type { ReactNode } from 'react';
+import type { MicrometerPicture } from '@green-beam/core';
+import { useCallback, type ReactNode } from 'react';
+import type { Seen, Sight } from '../sight.ts';
 import { thingTint } from '../thing-tints.ts';
+import { useDrawn } from '../use-drawn.ts';
 
 interface WholeMicrometerProps {
-  readonly open: number;
-  readonly thing: string;
-  /** Nothing lies between the faces. */
-  readonly closed: boolean;
+  readonly picture: MicrometerPicture;
+  readonly sight: Sight;
+  readonly between: boolean;
+  readonly turned: boolean;
 }
 
 /** Sizes in mm: the frame’s opening with its anvil at x = 0, the sleeve behind it, the thimble, and the ratchet at its end. */
 const SLEEVE = { from: 34, length: 34 };
-const THIMBLE = { length: 40, radius: 8.4 };
+const THIMBLE = { at: 43, length: 40, radius: 8.4 };
 const METAL = '#c9cfcc';
 const EDGE = '#6d8078';
 
 /** A micrometer at true proportion: frame, anvil, spindle, sleeve, knurled thimble, and ratchet. Its axis is at y = 0. */
-export function WholeMicrometer({ open, thing, closed }: WholeMicrometerProps): ReactNode {
-  const thimble = SLEEVE.from + 9 + open;
+export function WholeMicrometer({ picture, sight, between, turned }: WholeMicrometerProps): ReactNode {
+  const closed = picture.closedX ?? 0;
+  const size = (turned ? (picture.held.turnedX ?? picture.openX) : picture.openX) - closed;
+  const thing = useDrawn<SVGRectElement>(sight, useCallback(({ markAt }: Seen) => ({ width: Math.max(0.1, Math.min(size, markAt - closed)).toFixed(3) }), [size, closed]));
+  const spindle = useDrawn<SVGRectElement>(sight, useCallback(({ markAt }: Seen) => ({ x: markAt.toFixed(3), width: (SLEEVE.from - markAt).toFixed(3) }), []));
+  const thimble = useDrawn<SVGGElement>(sight, useCallback(({ markAt }: Seen) => ({ transform: `translate(${(THIMBLE.at + markAt).toFixed(3)} 0)` }), []));
   return (
     <g fill={METAL} stroke={EDGE} strokeWidth="0.5" strokeLinejoin="round">
       <path d="M-9 -6H0V6H-3C-3 30 31 30 31 6V-6H36V8C36 40 -9 40 -9 4Z" fill="#8fa198" />
       <rect x="-4" y="-3.2" width="4" height="6.4" />
-      {!closed && <rect x="0" y="-6" width={Math.max(0, open)} height="12" rx="1" fill={thingTint(thing)} stroke="#13251f" />}
-      <rect x={open} y="-3.2" width={SLEEVE.from - open} height="6.4" />
+      {between && <rect ref={thing} x="0" y="-6" height="12" rx="1" fill={thingTint(picture.thing.name)} stroke="#13251f" />}
+      <rect ref={spindle} y="-3.2" height="6.4" />
       <rect x={SLEEVE.from} y="-6.4" width={SLEEVE.length} height="12.8" fill="#e3e8e5" />
-      <line x1={SLEEVE.from + 4} x2={thimble} y1="0" y2="0" stroke="#13251f" />
-      <path d={`M${thimble} -7L${thimble + 4} ${-THIMBLE.radius}H${thimble + THIMBLE.length}V${THIMBLE.radius}H${thimble + 4}L${thimble} 7Z`} />
-      <g strokeWidth="0.35">
-        {Array.from({ length: 12 }, (_, i) => (
-          <line key={i} x1={thimble + 20 + i * 1.5} x2={thimble + 20 + i * 1.5} y1={-THIMBLE.radius} y2={THIMBLE.radius} />
-        ))}
+      <line x1={SLEEVE.from + 4} x2={SLEEVE.from + SLEEVE.length} y1="0" y2="0" stroke="#13251f" />
+      <g ref={thimble}>
+        <path d={`M0 -7L4 ${-THIMBLE.radius}H${THIMBLE.length}V${THIMBLE.radius}H4L0 7Z`} />
+        <g strokeWidth="0.35">
+          {Array.from({ length: 12 }, (_, i) => (
+            <line key={i} x1={20 + i * 1.5} x2={20 + i * 1.5} y1={-THIMBLE.radius} y2={THIMBLE.radius} />
+          ))}
+        </g>
+        <rect x={THIMBLE.length} y="-4.6" width="9" height="9.2" rx="1" />
       </g>
-      <rect x={thimble + THIMBLE.length} y="-4.6" width="9" height="9.2" rx="1" />
     </g>
   );
 }

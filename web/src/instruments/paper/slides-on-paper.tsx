@@ -2,7 +2,7 @@ import type { CaliperPicture, MicrometerPicture } from '@green-beam/core';
 import { useId, type ReactNode } from 'react';
 import { at, coincidingLine, glassView, middleView, vernierLength, type View } from '../caliper/geometry.ts';
 import { MainScale, VernierScale } from '../caliper/scales.tsx';
-import { Sleeve, Thimble, type CloseView } from '../micrometer/sleeve-and-thimble.tsx';
+import { sleeveArea, SleeveBody, SleeveLines, ThimbleBody, thimbleArea, ThimbleLines, type CloseView } from '../micrometer/sleeve-and-thimble.tsx';
 
 const WIDTH = 780;
 const MIDDLE = 30;
@@ -43,7 +43,7 @@ const EACH = 214;
 
 /** A caliper as it is printed: its vernier, and part of it enlarged; with the jaws closed as well where it may be off. */
 export function CaliperOnPaper({ picture, label }: { readonly picture: CaliperPicture; readonly label: string }): ReactNode {
-  const views = [{ position: picture.slideX, caption: `on the ${picture.thing.name}` }, ...(picture.closedX === null ? [] : [{ position: picture.closedX, caption: 'with the jaws closed' }])];
+  const views = [{ position: picture.slideX, caption: `on the ${picture.thing.name}` }, ...(picture.held.turnedX === null ? [] : [{ position: picture.held.turnedX, caption: 'on it turned by a right angle' }]), ...(picture.closedX === null ? [] : [{ position: picture.closedX, caption: 'with the jaws closed' }])];
   return (
     <svg viewBox={`0 0 ${WIDTH} ${views.length * EACH}`} className="block h-full w-full" role="img" aria-label={label}>
       {views.map(({ position, caption }, i) => (
@@ -56,6 +56,19 @@ export function CaliperOnPaper({ picture, label }: { readonly picture: CaliperPi
 const CLOSE: CloseView = { edge: 300, datum: 136, perMillimetre: 38, perDivision: 17 };
 const WITH_VERNIER: CloseView = { ...CLOSE, datum: 262, perDivision: 26 };
 
+/** What lies outside an area is not shown. */
+function Cut({ area, children }: { readonly area: ReturnType<typeof sleeveArea>; readonly children: ReactNode }): ReactNode {
+  const id = useId();
+  return (
+    <g clipPath={`url(#${id})`}>
+      <clipPath id={id}>
+        <rect {...area} />
+      </clipPath>
+      {children}
+    </g>
+  );
+}
+
 /** A micrometer as it is printed: sleeve and thimble, on the thing and with the faces closed where it may be off. */
 export function MicrometerOnPaper({ picture, label }: { readonly picture: MicrometerPicture; readonly label: string }): ReactNode {
   const view = picture.sleeveLines.length > 0 ? WITH_VERNIER : CLOSE;
@@ -65,8 +78,14 @@ export function MicrometerOnPaper({ picture, label }: { readonly picture: Microm
     <svg viewBox={`0 0 ${views.length * 540} ${height}`} className="block h-full w-full" role="img" aria-label={label}>
       {views.map(({ open, caption }, i) => (
         <g key={caption} transform={`translate(${i * 540} 0)`}>
-          <Sleeve picture={picture} open={open} view={view} />
-          <Thimble picture={picture} open={open} view={view} />
+          <SleeveBody picture={picture} view={view} />
+          <ThimbleBody picture={picture} view={view} />
+          <Cut area={sleeveArea(picture, view)}>
+            <SleeveLines picture={picture} open={open} view={view} />
+          </Cut>
+          <Cut area={thimbleArea(picture, view)}>
+            <ThimbleLines picture={picture} open={open} view={view} />
+          </Cut>
           <text x="250" y={height - 6} textAnchor="middle" fontSize="20" fill="var(--color-ink)">{caption}</text>
         </g>
       ))}

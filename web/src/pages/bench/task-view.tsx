@@ -1,13 +1,14 @@
 import type { BenchTask } from '@green-beam/contract';
-import { describeCaliper, describeColumn, describeBeams, describeDisplay, describeMicrometer, describePointer, describeRiders, describeRuler, instrumentById, type BeamPicture, type Done, type Picture, type Weighables } from '@green-beam/core';
+import { describeBeams, describeCaliper, describeColumn, describeDisplay, describeCaliperAt, describeMicrometer, describeMicrometerAt, describePointer, describeRiders, describeRuler, instrumentById, type BeamPicture, type CaliperPicture, type Done, type MicrometerPicture, type Picture, type Weighables } from '@green-beam/core';
 import { useCallback, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { moved } from '../../instruments/ruler/geometry.ts';
 import { useSeen, type Seen, type Sight } from '../../instruments/sight.ts';
 import { aside } from '../../instruments/aside.ts';
+import { parted, type HeldState } from '../../instruments/held-state.ts';
 import { rightFloat, type ToolState } from '../../instruments/tool-state.ts';
 import { ToolStage } from '../../instruments/tool-stage.tsx';
 import type { BalanceNow } from '../../instruments/balance/balance.ts';
-import { OVERLOADED, shownByHand, type PanState } from '../../instruments/balance/pan-state.ts';
+import { OVERLOADED, shownByHand, shownByJaws, type PanState } from '../../instruments/balance/pan-state.ts';
 import { apparentOnScale } from '../../instruments/upright/geometry.ts';
 import { Button } from '../../ui/button.tsx';
 import { Notice } from '../../ui/notice.tsx';
@@ -34,7 +35,8 @@ function progress(task: BenchTask, of: number, reading: Reading): string {
 
 const LEFT = { funnel: ' A funnel stands in its top.', bubble: ' There is a bubble of air in its tip.' } as const;
 
-function inWords(picture: Picture, seen: Seen, { left, float, balance, pan }: ToolState): string {
+function inWords(picture: Picture, seen: Seen, tool: ToolState): string {
+  const { left, float, balance, pan } = tool;
   switch (picture.kind) {
     case 'liquid-column':
       if (picture.handled === 'try' && float !== rightFloat(picture)) return float === null ? `A jar of ${picture.liquid}; nothing floats in it yet.` : 'The surface lies nowhere on this one’s scale.';
@@ -42,14 +44,18 @@ function inWords(picture: Picture, seen: Seen, { left, float, balance, pan }: To
     case 'ruler':
       return describeRuler(picture, moved(picture, seen) + aside(picture, seen));
     case 'caliper':
-      return describeCaliper(picture, aside(picture, seen));
+      return picture.handled === 'close' ? `${whatIsHeld(picture, tool.held)} ${describeCaliperAt(picture, seen.markAt + aside(picture, seen))}` : describeCaliper(picture, aside(picture, seen));
     case 'micrometer':
-      return describeMicrometer(picture);
+      return picture.handled === 'close' ? `${whatIsHeld(picture, tool.held)} ${describeMicrometerAt(picture, seen.markAt)}` : describeMicrometer(picture);
     case 'beams':
       return picture.handled === 'weigh' && balance ? balanceInWords(picture, balance.now()) : describeBeams(picture);
     case 'display':
-      return picture.weighables ? panInWords(picture.weighables, pan, picture.unitMark) : describeDisplay(picture);
+      return picture.jaws ? `It shows ${shownByJaws(tool.held, seen.markAt)}.` : picture.weighables ? panInWords(picture.weighables, pan, picture.unitMark) : describeDisplay(picture);
   }
+}
+
+function whatIsHeld({ thing }: CaliperPicture | MicrometerPicture, { between, turned }: HeldState): string {
+  return between ? `The ${thing.name} is between them${turned ? ', turned by a right angle' : ''}.` : 'Nothing is between them.';
 }
 
 function balanceInWords(picture: BeamPicture, { riderX, pointer, moving, vessel, thing }: BalanceNow): string {
@@ -106,6 +112,13 @@ export function TaskView({ task, source, of, onNext }: TaskViewProps): ReactNode
     },
     [picture, changeTool, note],
   );
+  const slide = useCallback(
+    (position: number): void => {
+      note('slide', position);
+      changeTool({ held: parted(picture, tool.held, position) });
+    },
+    [note, changeTool, picture, tool.held],
+  );
   const moveRider = useCallback((rider: number, x: number): void => note(`rider-${rider + 1}` as Done['kind'], x), [note]);
   const toggleLoupe = useCallback((): void => {
     note('loupe');
@@ -132,6 +145,7 @@ export function TaskView({ task, source, of, onNext }: TaskViewProps): ReactNode
           sight={sight}
           tool={tool}
           {...(picture.kind === 'ruler' && picture.handled === 'lay' ? { onLay: lay } : {})}
+          {...('handled' in picture && picture.handled === 'close' ? { onSlide: slide } : {})}
           {...(picture.kind === 'beams' ? { onRider: moveRider } : {})}
           onRestEye={reading.restEye}
           loupe={loupe}

@@ -1,0 +1,141 @@
+import type { CaliperPicture, DisplayPicture, MicrometerPicture } from '@green-beam/core';
+import { useMemo, type ReactNode } from 'react';
+import { contactAt, facesOf, reachOf, touchAt, type Faces as FacesOf, type HeldState } from '../../../instruments/held-state.ts';
+import { useMarkAt, type Sight } from '../../../instruments/sight.ts';
+import { Button } from '../../../ui/button.tsx';
+import { prefersStill } from '../../../ui/prefers-still.ts';
+import type { HandledBy } from './handled-by.ts';
+import { NotePad } from './note-pad.tsx';
+import { useMotion } from './use-motion.ts';
+
+type Picture = CaliperPicture | MicrometerPicture | DisplayPicture;
+
+interface TouchProps {
+  readonly faces: FacesOf;
+  readonly state: HeldState;
+  readonly sight: Sight;
+  readonly name: string;
+  readonly thing: string;
+}
+
+/** How the faces stand to what they meet, in words. */
+function Touching({ faces, state, sight, name, thing }: TouchProps): ReactNode {
+  const touch = touchAt(faces, state, useMarkAt(sight));
+  const what = state.between ? `the ${thing}` : 'each other';
+  const said = { apart: '', touching: `The ${name} touch ${what}.`, pressed: state.between && faces.soft > 0 ? `The ${name} press the ${thing} together.` : `Too tight: it is being forced.` }[touch];
+  return (
+    <p role="status" className={`min-h-6 ${touch === 'pressed' ? 'text-slip' : 'text-muted'}`}>
+      {said}
+    </p>
+  );
+}
+
+/** How long a ratchet takes to bring the faces together, in ms. */
+const RATCHET = 900;
+
+/** Jaws or faces: what is between them, how it lies, whether they are clean, and how they are brought together. */
+export function Faces({ picture, sight, tool, change, note, closed }: HandledBy<Picture>): ReactNode {
+  const faces = useMemo(() => facesOf(picture), [picture]);
+  const motion = useMotion(sight, closed);
+  const { held } = tool;
+  if (!faces) return null;
+  const thimble = picture.kind === 'micrometer';
+  const name = thimble ? 'faces' : 'jaws';
+  const { thing } = picture;
+  const set = (part: Partial<HeldState>): void => change({ held: { ...held, ...part } });
+  /** What is laid between the faces, or turned, or taken away needs room. */
+  const openFor = (next: HeldState): void => {
+    const away = faces.use === 'outside' || !next.between ? Math.max(sight.seen().markAt, contactAt(faces, next) + 2) : Math.min(sight.seen().markAt, contactAt(faces, next) - 2);
+    motion.stop();
+    sight.moveMark(Math.min(faces.most, Math.max(faces.closedX, away)));
+    note('slide', Number(sight.seen().markAt.toFixed(4)));
+  };
+  const put = (between: boolean): void => {
+    if (between === held.between) return;
+    note(between ? 'put-thing' : 'take-thing');
+    const next = { ...held, between, meetings: held.meetings + 1 };
+    set(next);
+    openFor(next);
+  };
+  const turn = (): void => {
+    note('turn', held.turned ? 0 : 1);
+    const next = { ...held, turned: !held.turned, meetings: held.meetings + 1 };
+    set(next);
+    openFor(next);
+  };
+  const ratchet = (): void => {
+    const contact = reachOf(faces, held, true).least;
+    const arrived = (): void => {
+      note('click');
+      note('slide', Number(contact.toFixed(4)));
+    };
+    if (prefersStill()) {
+      sight.moveMark(contact);
+      arrived();
+      return;
+    }
+    const from = sight.seen().markAt;
+    motion.run((elapsed) => ({ at: from + (contact - from) * Math.min(1, elapsed / RATCHET), last: elapsed >= RATCHET }), arrived);
+  };
+  return (
+    <>
+      <p className="text-small text-muted">{thimble ? 'Turn the thimble by dragging, by the wheel or by keys; let the ratchet do the last bit.' : 'Drag the slide, or move it by keys, until the jaws touch.'}</p>
+      <fieldset className="mt-1 flex flex-wrap gap-x-5">
+        <legend className="sr-only">What is between the {name}</legend>
+        {[true, false].map((between) => (
+          <label key={String(between)} className="flex min-h-11 items-center gap-2">
+            <input type="radio" name="between" className="size-5 accent-beam" checked={held.between === between} onChange={() => put(between)} />
+            {between ? (faces.use === 'outside' ? `the ${thing.name} between them` : `in the ${thing.name}`) : 'nothing between them'}
+          </label>
+        ))}
+      </fieldset>
+      <div className="flex flex-wrap gap-2">
+        {faces.turnedX !== null && (
+          <Button look="plain" onClick={turn} disabled={!held.between}>
+            Turn it by a right angle
+          </Button>
+        )}
+        {thimble && (
+          <Button look="plain" onClick={ratchet} disabled={held.locked}>
+            Turn by the ratchet
+          </Button>
+        )}
+        {picture.kind === 'display' && (
+          <>
+            <Button
+              look="plain"
+              onClick={() => {
+                note('zero', Number(sight.seen().markAt.toFixed(4)));
+                set({ zeroed: sight.seen().markAt });
+              }}
+            >
+              Zero
+            </Button>
+            <Button look="plain" aria-pressed={held.inches} onClick={() => set({ inches: !held.inches })}>
+              {held.inches ? 'Show mm' : 'Show inches'}
+            </Button>
+          </>
+        )}
+      </div>
+      <div className="-ml-5 flex flex-wrap">
+        <Button
+          look="quiet"
+          onClick={() => {
+            note('wipe-faces');
+            const next = { ...held, wiped: true };
+            set(next);
+            if (touchAt(faces, held, sight.seen().markAt) !== 'apart') openFor(next);
+          }}
+        >
+          Wipe the {name}
+        </Button>
+        <Button look="quiet" aria-pressed={held.locked} onClick={() => set({ locked: !held.locked })}>
+          {held.locked ? 'Loosen the lock' : 'Lock it'}
+        </Button>
+      </div>
+      <Touching faces={faces} state={held} sight={sight} name={name} thing={thing.name} />
+      {faces.grit > 0 && !held.wiped && <p className="text-small text-muted">There are dark specks on the {name}.</p>}
+      <NotePad asked="Zero error, or a first reading" />
+    </>
+  );
+}
