@@ -18,6 +18,8 @@ export interface BenchTask {
   /** What to beware of where such a tool or liquid is handled. */
   readonly cautions: readonly string[];
   readonly unit: string;
+  /** Code of the tool of the cabinet this is; null for any such tool. */
+  readonly toolCode: string | null;
   /** Entries it takes before the answer is shown. */
   readonly tries: number;
   readonly state: TaskState;

@@ -1,4 +1,5 @@
 export * from './session.ts';
+export * from './cabinet.ts';
 export * from './classes.ts';
 export * from './bench.ts';
 export * from './notebook.ts';

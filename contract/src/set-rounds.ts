@@ -8,6 +8,8 @@ export const MOST_TRIES = 3;
 export const newSetRound = object({
   title: string().trim().max(80, 'The title has more than 80 characters.').required('Give the round a title.'),
   instrumentIds: array().of(string().max(60).required()).max(60).default([]),
+  /** Tools of the cabinet that are to be used, with the errors they have; none named means any tool of the kinds chosen. */
+  toolIds: array().of(string().uuid('That is not a tool of the cabinet.').required()).max(60).default([]),
   length: number().integer('The number of readings is whole.').min(1, 'A round has at least one reading.').max(MOST_READINGS, `A round has at most ${MOST_READINGS} readings.`).required('Say how many readings.'),
   aims: array().of(string().max(60).required()).max(20).default([]),
   tries: number().integer('The number of tries is whole.').min(1, 'There is at least one try.').max(MOST_TRIES, `There are at most ${MOST_TRIES} tries.`).default(2),
@@ -40,6 +42,8 @@ export interface SetRoundShown {
   readonly id: string;
   readonly title: string;
   readonly instrumentIds: readonly string[];
+  /** Codes of the tools of the cabinet that are used. */
+  readonly toolCodes: readonly string[];
   readonly length: number;
   readonly aims: readonly string[];
   readonly tries: number;

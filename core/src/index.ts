@@ -45,6 +45,8 @@ export { describeCaliper, describeCaliperAt, describeMicrometer, describeMicrome
 export type { PathPiece } from './reading/path.ts';
 export { SLIPS, slipById, UnknownSlipError } from './reading/slips/registry.ts';
 
+export { controlLimits, judgeCheck, type CheckJudged, type ControlLimits } from './statistics/control-limits.ts';
+export { CheckError, checkError, checkZeroError, hasZeroError } from './instruments/check-mass.ts';
 export { summarise, type Summary } from './statistics/summarise.ts';
 export { propagate, UncertaintyInputError, type Input, type Propagated, type PropagationOptions } from './uncertainty/propagate.ts';
 export { waterDensity } from './materials/water-density.ts';
@@ -57,4 +59,5 @@ export { foldRun, type Run, type RunEvent, type SlotState } from './laboratories
 export { evaluateRun } from './laboratories/evaluate-run.ts';
 export type { EvaluatedRun, Finding, RunResult, TrialRow } from './laboratories/evaluated-run.ts';
 export type { Cell, Working } from './laboratories/cells.ts';
+export { namedToolFrom, namedToolText, type NamedTool } from './laboratories/named-tool.ts';
 export { REPEATS } from './laboratories/result.ts';

@@ -15,6 +15,7 @@ import type { Config } from './config.ts';
 import type { ClassEvents } from './live/class-events.ts';
 import { notFound, refusalHandler } from './refusal.ts';
 import { benchRoutes } from './routes/bench.ts';
+import { cabinetRoutes } from './routes/cabinet.ts';
 import { classRoutes } from './routes/classes.ts';
 import { liveRoutes } from './routes/live.ts';
 import { notebookRoutes } from './routes/notebook.ts';
@@ -94,7 +95,7 @@ function api(parts: Parts): express.Router {
     response.set('cache-control', 'no-store');
     next();
   });
-  routes.use(sessionRoutes(config, (request) => generateToken(request)), classRoutes(sequelize), schoolRoutes(), rulesRoutes(), setRoundRoutes(), sheetRoutes(), benchRoutes(), notebookRoutes(), liveRoutes(events));
+  routes.use(sessionRoutes(config, (request) => generateToken(request)), classRoutes(sequelize), schoolRoutes(), rulesRoutes(), setRoundRoutes(), cabinetRoutes(), sheetRoutes(), benchRoutes(), notebookRoutes(), liveRoutes(events));
   routes.use(() => {
     throw notFound();
   });

@@ -8,8 +8,9 @@ import * as roundTools from './migrations/0004-round-tools.ts';
 import * as tutor from './migrations/0005-tutor.ts';
 import * as setRounds from './migrations/0006-set-rounds.ts';
 import * as sheets from './migrations/0007-sheets.ts';
+import * as cabinet from './migrations/0008-cabinet.ts';
 
-const MIGRATIONS = [firstLight, handingIn, studentsArchive, roundTools, tutor, setRounds, sheets];
+const MIGRATIONS = [firstLight, handingIn, studentsArchive, roundTools, tutor, setRounds, sheets, cabinet];
 
 /** Brings the database to the present shape; each migration runs once, in its own transaction. */
 export async function migrate(sequelize: Sequelize): Promise<void> {

@@ -35,6 +35,13 @@ const TEACHERS = { ...MEMBERS, student: 403 };
 const ROUTES: readonly [method: string, path: string, refused: Record<string, number>][] = [
   ['GET', '/rules', MEMBERS],
   ['POST', '/rules', TEACHERS],
+  ['GET', '/tools', MEMBERS],
+  ['GET', '/cabinet', TEACHERS],
+  ['POST', '/cabinet', TEACHERS],
+  ['POST', '/cabinet/list', TEACHERS],
+  ['PATCH', `/cabinet/${randomUUID()}`, TEACHERS],
+  ['POST', `/cabinet/${randomUUID()}/notes`, TEACHERS],
+  ['DELETE', `/cabinet/${randomUUID()}`, TEACHERS],
   ['GET', '/set-rounds', MEMBERS],
   ['POST', '/set-rounds', TEACHERS],
   ['POST', `/set-rounds/${randomUUID()}/withdraw`, TEACHERS],

@@ -19,6 +19,8 @@ const Record = lazy(() => import('./pages/record/record.tsx'));
 const Board = lazy(() => import('./pages/class/board.tsx'));
 const People = lazy(() => import('./pages/class/people.tsx'));
 const StudentPage = lazy(() => import('./pages/class/student.tsx'));
+const Cabinet = lazy(() => import('./pages/cabinet/cabinet.tsx'));
+const Tool = lazy(() => import('./pages/cabinet/tool.tsx'));
 const Rounds = lazy(() => import('./pages/rounds/rounds.tsx'));
 const PrintRound = lazy(() => import('./pages/print/print-round.tsx'));
 const Sheet = lazy(() => import('./pages/sheets/sheet.tsx'));
@@ -51,6 +53,8 @@ function SignedInRoutes({ signedIn, classId }: { readonly signedIn: SignedIn; re
           <Route path="/demonstrate" element={<Demonstrate classId={classId} />} />
           <Route path="/rounds" element={<Rounds key={classId} classId={classId} />} />
           <Route path="/rounds/:setRoundId/print" element={<PrintRound classId={classId} />} />
+          <Route path="/cabinet" element={<Cabinet key={classId} classId={classId} />} />
+          <Route path="/cabinet/:toolId" element={<Tool key={classId} classId={classId} />} />
           <Route path="/rules" element={<Rules classId={classId} />} />
           <Route path="/class/people" element={<People key={classId} classId={classId} />} />
           <Route path="/class/student/:studentId" element={<StudentPage classId={classId} />} />

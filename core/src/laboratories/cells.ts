@@ -10,6 +10,7 @@ import { parseEntry, UnreadableEntryError } from '../reading/entry.ts';
 import { readingStep } from '../reading/expected-reading.ts';
 import type { HouseRules } from '../reading/house-rules.ts';
 import { parseUnit } from '../units/unit.ts';
+import type { NamedTool } from './named-tool.ts';
 import type { ComputedQuantity, Protocol, ReadQuantity } from './protocol.ts';
 import type { RunEvent, SlotState } from './run.ts';
 
@@ -58,8 +59,8 @@ function rangeReason(instrumentId: string, value: number): string | null {
   return value < range[0] || value > range[1] ? `A ${name} reads from ${range[0]} to ${range[1]} ${unit}.` : null;
 }
 
-/** Reads what stands in a cell, by the instrument the cell is made for. A bare number is taken in the heading's unit. */
-export function readingCell(quantity: ReadQuantity, instrumentId: string, slot: SlotState | undefined, rules: HouseRules): Cell {
+/** Reads what stands in a cell, by the instrument the cell is made for, and the very tool where one is named. A bare number is taken in the heading's unit. */
+export function readingCell(quantity: ReadQuantity, { instrumentId, tool }: { readonly instrumentId: string; readonly tool: NamedTool | null }, slot: SlotState | undefined, rules: HouseRules): Cell {
   if (!slot || slot.current.text.trim() === '') return { kind: 'empty' };
   const { current: event, struck, rivals } = slot;
   const unusable = (reason: string): Cell => ({ kind: 'unusable', reason, text: event.text, event, struck, rivals });
@@ -70,7 +71,9 @@ export function readingCell(quantity: ReadQuantity, instrumentId: string, slot: 
     if (outside) return unusable(outside);
     const value = entry.unit === 'fits' ? new Decimal(entry.value) : entry.number.value;
     const text = value.toFixed(Math.max(0, -entry.place));
-    return { kind: 'reading', number: { value, place: entry.place }, text, event, struck, rivals, remark: placeRemark(quantity, instrumentId, entry.place, rules) };
+    // The column shows what was read; what follows from it is reckoned without the tool’s error.
+    const corrected = tool === null ? value : value.minus(tool.zeroError);
+    return { kind: 'reading', number: { value: corrected, place: entry.place }, text, event, struck, rivals, remark: placeRemark(quantity, instrumentId, entry.place, rules) };
   } catch (error) {
     if (error instanceof UnreadableEntryError) return unusable(error.message);
     throw error;

@@ -160,6 +160,22 @@ describe('the tool of a column', () => {
     expect(coarse / fine).toBeCloseTo(10, 0);
   });
 
+  it('can be a very one of the cabinet, whose zero error is taken off', () => {
+    const own = [...nail, ['tool.mass', 'digital-balance-hundredth; B-01; 0.03']] as const;
+    const run = evaluated(own);
+    expect(run.tools).toEqual({ mass: { instrumentId: 'digital-balance-hundredth', code: 'B-01', zeroError: 0.03 } });
+    expect(run.rows[0]!.cells['mass']).toMatchObject({ text: '54.31' });
+    const densities = [54.28 / 6.4, 54.27 / 6.0, 54.28 / 6.3, 54.27 / 6.2];
+    expect(run.result!.summary.mean).toBeCloseTo(densities.reduce((a, b) => a + b) / 4, 12);
+    expect((run.rows[0]!.cells['density'] as { working: { substituted: string } }).working.substituted).toContain('54.28');
+  });
+
+  it('of another kind than the column’s is not meant any more', () => {
+    expect(evaluated([...nail, ['tool.before', 'cylinder-100; Z-01; 0']]).tools).toEqual({});
+    expect(evaluated([...nail, ['tool.mass', 'digital-balance-hundredth; B-01; much']]).tools).toEqual({});
+    expect(evaluated([...nail, ['tool.mass', '']]).tools).toEqual({});
+  });
+
   it('cannot be one the protocol does not allow', () => {
     expect(evaluated([['instrument.before', 'digital-balance-hundredth']]).instruments['before']).toBe('cylinder-50');
   });

@@ -6,6 +6,7 @@ import { computedCell, formulaOf, readingCell, type Cell, type Formula } from '.
 import { checkRun } from './checks.ts';
 import type { EvaluatedRun, RunResult, TrialRow } from './evaluated-run.ts';
 import type { ComputedQuantity, Protocol, ReadQuantity } from './protocol.ts';
+import { namedToolFrom, type NamedTool } from './named-tool.ts';
 import { acceptedFrom, combineTrials, compare, quote, schoolOf, temperatureFrom, waterDensityFor, type CombinedResult, type Combined, type Quoted, type TrialValues } from './result.ts';
 import { foldRun, type Run, type SlotState } from './run.ts';
 
@@ -24,10 +25,26 @@ function instrumentsOf(protocol: Protocol, slots: ReadonlyMap<string, SlotState>
   );
 }
 
-function rowOf(trial: number, protocol: Protocol, formulas: readonly Formula[], slots: ReadonlyMap<string, SlotState>, instruments: Readonly<Record<string, string>>, rules: HouseRules): TrialRow {
+/** The tools of the cabinet that columns are read on; one of another kind than the column’s is not meant any more. */
+function toolsOf(instruments: Readonly<Record<string, string>>, slots: ReadonlyMap<string, SlotState>): Record<string, NamedTool> {
+  return Object.fromEntries(
+    Object.entries(instruments).flatMap(([id, instrumentId]) => {
+      const tool = namedToolFrom(slots.get(`tool.${id}`)?.current.text ?? '');
+      return tool?.instrumentId === instrumentId ? [[id, tool]] : [];
+    }),
+  );
+}
+
+/** What the columns are read on. */
+interface ReadOn {
+  readonly instruments: Readonly<Record<string, string>>;
+  readonly tools: Readonly<Record<string, NamedTool>>;
+}
+
+function rowOf(trial: number, protocol: Protocol, formulas: readonly Formula[], slots: ReadonlyMap<string, SlotState>, { instruments, tools }: ReadOn, rules: HouseRules): TrialRow {
   const cells: Record<string, Cell> = {};
   for (const quantity of protocol.quantities) {
-    if (quantity.kind === 'read') cells[quantity.id] = readingCell(quantity, instruments[quantity.id] ?? quantity.instruments[0], slots.get(`${quantity.id}.${trial}`), rules);
+    if (quantity.kind === 'read') cells[quantity.id] = readingCell(quantity, { instrumentId: instruments[quantity.id] ?? quantity.instruments[0], tool: tools[quantity.id] ?? null }, slots.get(`${quantity.id}.${trial}`), rules);
   }
   for (const formula of formulas) cells[formula.quantity.id] = computedCell(formula, protocol, cells, rules);
   const exclusion = slots.get(`excluded.${trial}`)?.current;
@@ -107,14 +124,15 @@ export function evaluateRun(protocol: Protocol, run: Run, rules?: Partial<HouseR
   const house = completeRules(rules);
   const slots = foldRun(run);
   const instruments = instrumentsOf(protocol, slots);
+  const tools = toolsOf(instruments, slots);
   const formulas = protocol.quantities.filter((quantity): quantity is ComputedQuantity => quantity.kind === 'computed').map((quantity) => formulaOf(quantity, protocol));
-  const rows = Array.from({ length: rowsToShow(slots, protocol) }, (_, i) => rowOf(i + 1, protocol, formulas, slots, instruments, house));
+  const rows = Array.from({ length: rowsToShow(slots, protocol) }, (_, i) => rowOf(i + 1, protocol, formulas, slots, { instruments, tools }, house));
   const counting = countingTrials(rows, protocol.result, Object.keys(instruments));
   const formula = formulas.find(({ quantity }) => quantity.id === protocol.result);
   const tree = writtenOut({ kind: 'name', name: protocol.result }, formulas);
   const combined = counting.values.length > 0 ? combineTrials(tree, counting.values, counting.trials, instruments, house) : null;
   const result = combined && formula ? resultOf(combined, counting, formula.quantity.unit, slots.get('accepted')?.current.text, house) : null;
-  const notes = Object.fromEntries([...slots].filter(([slot]) => !/^(?!answer|instrument|excluded).*\.\d+$/.test(slot)));
+  const notes = Object.fromEntries([...slots].filter(([slot]) => !/^(?!answer|instrument|tool|excluded).*\.\d+$/.test(slot)));
   const liquid = waterDensityFor(temperatureFrom(slots.get('temperature')?.current.text ?? ''), house);
-  return { rows, notes, instruments, result, findings: checkRun({ protocol, rows, notes, instruments, result, combined, liquid, rules: house }) };
+  return { rows, notes, instruments, tools, result, findings: checkRun({ protocol, rows, notes, instruments, result, combined, liquid, rules: house }) };
 }

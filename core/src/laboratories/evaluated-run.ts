@@ -1,5 +1,6 @@
 import type { Summary } from '../statistics/summarise.ts';
 import type { Cell } from './cells.ts';
+import type { NamedTool } from './named-tool.ts';
 import type { Combined, Comparison, Quoted } from './result.ts';
 import type { SlotState } from './run.ts';
 
@@ -38,6 +39,8 @@ export interface EvaluatedRun {
   readonly notes: Readonly<Record<string, SlotState>>;
   /** The tool of each read quantity. */
   readonly instruments: Readonly<Record<string, string>>;
+  /** The very tool, of those read quantities for which one of the cabinet is named. */
+  readonly tools: Readonly<Record<string, NamedTool>>;
   /** Null until one trial is complete. */
   readonly result: RunResult | null;
   readonly findings: readonly Finding[];

@@ -10,6 +10,7 @@ import { markRead } from './mark-read.ts';
 import { asOnPaper } from './on-paper.ts';
 import { asLaid } from './operation.ts';
 import { readingTask, type ReadingTask } from './reading-task.ts';
+import { SituationError } from './situation.ts';
 import { slipById, SLIPS } from './slips/registry.ts';
 import type { CorrectionSlip, Counted, CountSlip, SightSlip, Slip } from './slips/slip.ts';
 
@@ -29,6 +30,8 @@ export interface DrawOptions {
   readonly rules?: Partial<HouseRules>;
   /** For a printed picture: seen from the level, with everything at rest. */
   readonly onPaper?: boolean;
+  /** What the very tool shows at true zero, where one is named: it takes the place of a drawn error. */
+  readonly zeroError?: number;
 }
 
 /** How many situations are tried before the best one is taken. */
@@ -141,6 +144,18 @@ function checkAim(instrument: Instrument, aim: readonly string[], rules: HouseRu
   return slips;
 }
 
+/** A tool’s own error may put what was drawn for another beyond its scale; then another is drawn. */
+function untilPossible(draw: () => ReadingTask): ReadingTask {
+  for (let chance = 1; chance < CHANCES; chance += 1) {
+    try {
+      return draw();
+    } catch (error) {
+      if (!(error instanceof SituationError)) throw error;
+    }
+  }
+  return draw();
+}
+
 /**
  * Draws one item. Situations are drawn until the aimed slips would each be named first from what they produce; the best of a
  * bounded number of tries is taken.
@@ -151,8 +166,12 @@ export function drawTask(instrumentId: string, options: DrawOptions): ReadingTas
   const rules = completeRules(options.rules);
   const random = seededRandom(options.seed);
   const aim = checkAim(instrument, options.aim ?? [], rules);
+  const drawOn = (): ReadingTask => {
+    const drawn = drawSituation(instrument, random, options.aim ?? [], rules);
+    return readingTask(instrumentId, options.zeroError === undefined ? drawn : { ...drawn, zeroError: options.zeroError }, rules);
+  };
   const draw = (): ReadingTask => {
-    const task = readingTask(instrumentId, drawSituation(instrument, random, options.aim ?? [], rules), rules);
+    const task = untilPossible(drawOn);
     return options.onPaper ? asOnPaper(task) : task;
   };
   let best = draw();

@@ -1,6 +1,7 @@
 import { Round, SetRound } from '../models/bench.ts';
 import { notFound, Refusal } from '../refusal.ts';
 import { rulesOf } from '../rules.ts';
+import { toolChoices } from '../cabinet/tools-shown.ts';
 import { createRound } from './draw-round.ts';
 import { isFor } from './set-rounds.ts';
 
@@ -29,7 +30,8 @@ export async function ownRound(person: Person, set: SetRound, rulesVersion: numb
   if (set.withdrawnAt) throw new Refusal(409, 'Your teacher has taken this round back. You can go on with readings of your own.', 'setRoundId');
   const version = set.rulesVersion ?? rulesVersion;
   try {
-    return await createRound({ ...person, instrumentIds: set.instrumentIds, rules: await rulesOf(classId, version), rulesVersion: version, set });
+    const tools = set.toolIds.length === 0 ? [] : (await toolChoices(classId)).filter(({ id }) => set.toolIds.includes(id));
+    return await createRound({ ...person, tools, instrumentIds: set.instrumentIds, rules: await rulesOf(classId, version), rulesVersion: version, set });
   } catch (error) {
     // Two calls at the same moment: the database lets one of them through.
     const other = await own();

@@ -1,5 +1,6 @@
 import { randomInt, randomUUID } from 'node:crypto';
-import { CORE_VERSION, drawTask, needsWholeWidth, pictureOf, planForAims, planForBelief, planRound, shownOnPaper, TRIES, type HouseRules, type PlannedItem } from '@green-beam/core';
+import type { ToolChoice } from '@green-beam/contract';
+import { CORE_VERSION, drawTask, hasZeroError, needsWholeWidth, pictureOf, planForAims, planForBelief, planRound, shownOnPaper, TRIES, type HouseRules, type PlannedItem } from '@green-beam/core';
 import type { CreationAttributes } from 'sequelize';
 import { newSheetCode } from '../classes/codes.ts';
 import { Round, Task, type SetRound } from '../models/bench.ts';
@@ -18,6 +19,18 @@ export interface RoundFor {
   readonly rulesVersion: number;
   /** The round set by a teacher that this one answers; null for one’s own practice. */
   readonly set: Pick<SetRound, 'id' | 'length' | 'aims' | 'tries' | 'hints' | 'onPaper'> | null;
+  /** Tools of the cabinet to be used; none means any of the kinds named. */
+  readonly tools?: readonly ToolChoice[];
+}
+
+/** Slips over a zero error, which a tool without one leaves no room for. */
+const OVER_THE_ZERO = ['zero-ignored', 'zero-sign', 'zero-negative-misread', 'not-zeroed'];
+
+/** The very tool an item is drawn for, and what can be aimed at on it. */
+function onTool({ instrumentId, seed, aim }: PlannedItem, tools: readonly ToolChoice[]): { readonly tool: ToolChoice | null; readonly aim: readonly string[] } {
+  const fitting = tools.filter((tool) => tool.instrumentId === instrumentId);
+  const tool = fitting[seed % Math.max(1, fitting.length)] ?? null;
+  return { tool, aim: tool === null ? aim : aim.filter((id) => !OVER_THE_ZERO.includes(id)) };
 }
 
 function planned({ instrumentIds, rules, set }: RoundFor, known: Known, seed: number): PlannedItem[] {
@@ -32,7 +45,9 @@ function planned({ instrumentIds, rules, set }: RoundFor, known: Known, seed: nu
 export function drawRound(round: RoundFor, known: Known, seed: number, roundId: string): CreationAttributes<Task>[] {
   const onPaper = round.set?.onPaper ?? false;
   const tasks = planned(round, known, seed).map((item) => {
-    const task = drawTask(item.instrumentId, { seed: item.seed, aim: item.aim, rules: round.rules, onPaper });
+    const { tool, aim } = onTool(item, round.tools ?? []);
+    const zero = tool !== null && hasZeroError(item.instrumentId) ? { zeroError: tool.zeroError ?? 0 } : {};
+    const task = drawTask(item.instrumentId, { seed: item.seed, aim, rules: round.rules, onPaper, ...zero });
     return {
       classId: round.classId,
       schoolId: round.schoolId,
@@ -47,6 +62,7 @@ export function drawRound(round: RoundFor, known: Known, seed: number, roundId: 
       coreVersion: CORE_VERSION,
       tries: round.set?.tries ?? TRIES,
       hints: round.set?.hints ?? true,
+      toolCode: tool?.code ?? null,
     };
   });
   // On a sheet the pictures that take its whole width come last, so that the others stand in pairs.

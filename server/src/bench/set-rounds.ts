@@ -7,6 +7,7 @@ import { labelOf } from '../auth/labels.ts';
 import { addRules } from '../classes/change-rules.ts';
 import { rosterOf } from '../classes/roster.ts';
 import { Attempt, SetRound } from '../models/bench.ts';
+import { Tool } from '../models/cabinet.ts';
 import { HouseRulesVersion } from '../models/classes.ts';
 import { Refusal } from '../refusal.ts';
 import { rulesOf } from '../rules.ts';
@@ -43,11 +44,12 @@ export function isFor({ studentIds }: SetRound, personId: string): boolean {
 /** Rounds set in a class, newest first: with everybody’s progress for teachers, with their own for a student. */
 export async function setRoundsShown({ schoolClass, present, as }: ClassAccess): Promise<SetRoundShown[]> {
   const { id: classId } = schoolClass;
-  const [all, roster, counted, rules] = await Promise.all([
+  const [all, roster, counted, rules, tools] = await Promise.all([
     SetRound.findAll({ where: { classId }, order: [['createdAt', 'DESC']] }),
     rosterOf(classId, 'present'),
     counts(classId),
     HouseRulesVersion.findAll({ attributes: ['version', 'name'], where: { classId } }),
+    Tool.findAll({ attributes: ['classId', 'id', 'code'], where: { classId }, order: [['code', 'ASC']] }),
   ]);
   const seen = as === 'teacher' ? all : all.filter((round) => isFor(round, present.personId) && !round.withdrawnAt);
   const people = as === 'teacher' ? roster : roster.filter(({ personId }) => personId === present.personId);
@@ -62,6 +64,7 @@ export async function setRoundsShown({ schoolClass, present, as }: ClassAccess):
     id: round.id,
     title: round.title,
     instrumentIds: round.instrumentIds,
+    toolCodes: tools.filter(({ id }) => round.toolIds.includes(id)).map(({ code }) => code),
     length: round.length,
     aims: round.aims,
     tries: round.tries,
@@ -91,14 +94,25 @@ async function check({ schoolClass }: ClassAccess, body: NewSetRound): Promise<v
   if (body.aims.length > 0) planForAims(body.instrumentIds, body.aims, 1, 1, rules);
 }
 
+/** The kinds of the tools named, or the kinds chosen where none is. @throws Refusal for a tool that is not to be used. */
+async function kindsOf(classId: string, { toolIds, instrumentIds: kinds }: NewSetRound): Promise<string[]> {
+  if (toolIds.length === 0) return kinds;
+  const tools = await Tool.findAll({ where: { classId, id: toolIds } });
+  if (tools.length < new Set(toolIds).size) throw new Refusal(400, 'A tool chosen is not in this class’s cabinet.', 'toolIds');
+  const broken = tools.find(({ state }) => state === 'out-of-use');
+  if (broken) throw new Refusal(400, `${broken.code} is out of use.`, 'toolIds');
+  return [...new Set(tools.map(({ instrumentId }) => instrumentId))];
+}
+
 /** Sets a round. @throws Refusal or AimError naming the field. */
 export async function setRound(access: ClassAccess, body: NewSetRound): Promise<SetRound> {
   await check(access, body);
   const { id: classId, schoolId } = access.schoolClass;
   const preset = PRESETS.find(({ id }) => id === body.preset);
   const rulesVersion = preset ? await addRules({ classId, schoolId }, preset.name, preset.rules) : null;
-  const { title, instrumentIds, length, aims, dueAt, studentIds, onPaper } = body;
+  const { title, toolIds, length, aims, dueAt, studentIds, onPaper } = body;
+  const instrumentIds = await kindsOf(classId, body);
   // Paper answers once, and gives no hints.
   const { tries, hints } = onPaper ? { tries: 1, hints: false } : body;
-  return SetRound.create({ classId, schoolId, id: randomUUID(), setBy: access.present.personId, title, instrumentIds, length, aims, tries, hints, dueAt: dueAt === null ? null : new Date(dueAt), studentIds, onPaper, rulesVersion });
+  return SetRound.create({ classId, schoolId, id: randomUUID(), setBy: access.present.personId, title, instrumentIds, toolIds, length, aims, tries, hints, dueAt: dueAt === null ? null : new Date(dueAt), studentIds, onPaper, rulesVersion });
 }

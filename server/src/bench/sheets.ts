@@ -15,7 +15,7 @@ import { attemptResult, taskOf } from './show.ts';
 function printedReading(row: Task, rules: HouseRules): PrintedReading {
   const task = taskOf(row, rules);
   const { text, unit, accepts } = expectedReading(task);
-  return { question: questionFor(task), tool: instrumentById(row.instrumentId).name, picture: row.picture, unit, answer: { text, accepts } };
+  return { question: questionFor(task), tool: [instrumentById(row.instrumentId).name, ...(row.toolCode ? [row.toolCode] : [])].join(', '), picture: row.picture, unit, answer: { text, accepts } };
 }
 
 async function tasksOf(classId: string, roundId: string): Promise<Task[]> {

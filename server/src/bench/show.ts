@@ -19,6 +19,7 @@ export function benchTask(row: Task, rules: HouseRules, attempts: readonly Attem
     hints: row.hints ? hintsFor(task) : [],
     tries: row.tries,
     unit: writtenUnitOf(instrumentById(row.instrumentId), rules),
+    toolCode: row.toolCode ?? null,
     state: row.closedAt ? 'closed' : attempts.some((attempt) => attempt.taskId === row.id && attempt.verdict !== 'unreadable') ? 'tried' : 'open',
   };
 }

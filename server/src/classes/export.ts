@@ -2,6 +2,7 @@ import { CORE_VERSION } from '@green-beam/core';
 import { labelOf } from '../auth/labels.ts';
 import { isFor } from '../bench/set-rounds.ts';
 import { Attempt, Round, SetRound, Task } from '../models/bench.ts';
+import { Tool, ToolNoteRow } from '../models/cabinet.ts';
 import { HouseRulesVersion, Student, type SchoolClass } from '../models/classes.ts';
 import { RunEventRow, RunMember, RunRow } from '../models/notebook.ts';
 import { Person } from '../models/people.ts';
@@ -47,9 +48,18 @@ async function setRoundsPart(classId: string, personId?: string): Promise<unknow
   const rows = await SetRound.findAll({ where: { classId }, order: [['createdAt', 'ASC']] });
   return rows
     .filter((row) => personId === undefined || isFor(row, personId))
-    .map(({ id, title, instrumentIds, length, aims, tries, hints, onPaper, dueAt, studentIds, rulesVersion, withdrawnAt, createdAt }) => ({
-      id, title, instrumentIds, length, aims, tries, hints, onPaper, dueAt, students: personId === undefined ? studentIds : null, rulesVersion, withdrawnAt, at: createdAt,
+    .map(({ id, title, instrumentIds, length, aims, tries, hints, onPaper, dueAt, studentIds, rulesVersion, withdrawnAt, createdAt, toolIds }) => ({
+      id, title, instrumentIds, toolIds, length, aims, tries, hints, onPaper, dueAt, students: personId === undefined ? studentIds : null, rulesVersion, withdrawnAt, at: createdAt,
     }));
+}
+
+/** The class’s tools with what was found about them. */
+async function cabinetPart(classId: string): Promise<unknown[]> {
+  const [tools, notes] = await Promise.all([Tool.findAll({ where: { classId }, order: [['code', 'ASC']] }), ToolNoteRow.findAll({ where: { classId }, order: [['createdAt', 'ASC']] })]);
+  return tools.map(({ id, code, instrumentId, kind, keeper, tolerance, state }) => ({
+    id, code, instrumentId, kind, keeper, tolerance, state,
+    notes: notes.filter((note) => note.toolId === id).map(({ kind: of, reading, nominal, remark, createdAt }) => ({ kind: of, reading, nominal, remark, at: createdAt })),
+  }));
 }
 
 async function rulesPart(classId: string): Promise<unknown[]> {
@@ -85,6 +95,7 @@ export async function exportClass(schoolClass: SchoolClass): Promise<Record<stri
     class: { id: schoolClass.id, name: schoolClass.name },
     students: await Promise.all(students.map(studentPart)),
     setRounds: await setRoundsPart(schoolClass.id),
+    cabinet: await cabinetPart(schoolClass.id),
     houseRules: await rulesPart(schoolClass.id),
     runs: await runsOf(schoolClass.id, runs.map((run) => run.id)),
   };

@@ -8,6 +8,7 @@ import { ClassTeacher, Student } from '../models/classes.ts';
 import { Account, Person, School } from '../models/people.ts';
 import { DEMO_CLASS, DEMO_CLASS_CODE, DEMO_CO_TEACHER, DEMO_OTHER_CLASS, DEMO_OTHER_CLASS_CODE, DEMO_PIN, DEMO_SCHOOL, DEMO_TEACHER, HERON_STUDENTS, PLOVER_STUDENTS, SAMPLE_TEACHERS, type SampleStudent } from './people.ts';
 import { sampleWork } from './sample-attempts.ts';
+import { seedCabinet } from './sample-cabinet.ts';
 import { seedRuns } from './sample-runs.ts';
 import { FIRST_ROUND, seedSetRounds } from './sample-set-rounds.ts';
 
@@ -53,5 +54,6 @@ export async function seedDemo(sequelize: Sequelize, { fresh, now = new Date() }
   await seedTeachers();
   await seedClass({ classId: DEMO_CLASS, name: 'Heron 9', code: DEMO_CLASS_CODE, students: HERON_STUDENTS, seed: 90, begunTogether: true }, now);
   await seedClass({ classId: DEMO_OTHER_CLASS, name: 'Plover 10', code: DEMO_OTHER_CLASS_CODE, students: PLOVER_STUDENTS, seed: 100, begunTogether: false }, now);
+  await seedCabinet(now);
   await seedRuns(now);
 }

@@ -31,6 +31,8 @@ export class Task extends Model<InferAttributes<Task>, InferCreationAttributes<T
   declare coreVersion: string;
   declare tries: CreationOptional<number>;
   declare hints: CreationOptional<boolean>;
+  /** Code of the tool of the cabinet it is taken on. */
+  declare toolCode: CreationOptional<string | null>;
   declare closedAt: CreationOptional<Date | null>;
 }
 
@@ -42,6 +44,8 @@ export class SetRound extends Model<InferAttributes<SetRound>, InferCreationAttr
   declare setBy: string;
   declare title: string;
   declare instrumentIds: string[];
+  /** Tools of the cabinet that are used; none means any of their kinds. */
+  declare toolIds: CreationOptional<string[]>;
   declare length: number;
   declare aims: string[];
   declare tries: number;
@@ -89,7 +93,7 @@ export function defineBench(sequelize: Sequelize): void {
   const key = { classId: { type: DataTypes.UUID, primaryKey: true }, id: { type: DataTypes.UUID, primaryKey: true }, schoolId: DataTypes.UUID, personId: DataTypes.UUID };
   const judged = { situation: DataTypes.JSONB, picture: DataTypes.JSONB, rulesVersion: DataTypes.INTEGER, coreVersion: DataTypes.TEXT, instrumentId: DataTypes.TEXT };
   Round.init({ ...key, instrumentIds: DataTypes.ARRAY(DataTypes.TEXT), setRoundId: DataTypes.UUID, sheetCode: DataTypes.TEXT, createdAt: DataTypes.DATE }, { sequelize, tableName: 'rounds' });
-  Task.init({ ...key, ...judged, roundId: DataTypes.UUID, position: DataTypes.INTEGER, seed: DataTypes.BIGINT, tries: { type: DataTypes.INTEGER, defaultValue: 2 }, hints: { type: DataTypes.BOOLEAN, defaultValue: true }, closedAt: DataTypes.DATE }, { sequelize, tableName: 'tasks' });
+  Task.init({ ...key, ...judged, roundId: DataTypes.UUID, position: DataTypes.INTEGER, seed: DataTypes.BIGINT, tries: { type: DataTypes.INTEGER, defaultValue: 2 }, hints: { type: DataTypes.BOOLEAN, defaultValue: true }, toolCode: DataTypes.TEXT, closedAt: DataTypes.DATE }, { sequelize, tableName: 'tasks' });
   SetRound.init(
     {
       classId: { type: DataTypes.UUID, primaryKey: true },
@@ -98,6 +102,7 @@ export function defineBench(sequelize: Sequelize): void {
       setBy: DataTypes.UUID,
       title: DataTypes.TEXT,
       instrumentIds: DataTypes.ARRAY(DataTypes.TEXT),
+      toolIds: { type: DataTypes.ARRAY(DataTypes.UUID), defaultValue: [] },
       length: DataTypes.INTEGER,
       aims: DataTypes.ARRAY(DataTypes.TEXT),
       tries: DataTypes.INTEGER,

@@ -1,5 +1,6 @@
 import type { Sequelize } from 'sequelize';
 import { defineBench } from './bench.ts';
+import { defineCabinet } from './cabinet.ts';
 import { defineClasses } from './classes.ts';
 import { defineNotebook } from './notebook.ts';
 import { definePeople } from './people.ts';
@@ -10,6 +11,7 @@ export function defineModels(sequelize: Sequelize): void {
   definePeople(sequelize);
   defineClasses(sequelize);
   defineBench(sequelize);
+  defineCabinet(sequelize);
   defineNotebook(sequelize);
   defineTutor(sequelize);
 }

@@ -5,7 +5,7 @@ import { Refusal } from '../refusal.ts';
 import { checkMayWrite, type RunAccess } from './run-access.ts';
 import { eventOf } from './show-run.ts';
 
-const RUN_SLOTS = /^(accepted|specimen|temperature|behaviour|(answer|instrument|excluded)\.[a-zA-Z0-9]+)$/;
+const RUN_SLOTS = /^(accepted|specimen|temperature|behaviour|(answer|instrument|tool|excluded)\.[a-zA-Z0-9]+)$/;
 
 /** @throws Refusal naming the slot when the protocol has no such place. */
 function checkSlot(protocol: Protocol, slot: string): void {

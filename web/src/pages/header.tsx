@@ -14,8 +14,8 @@ const ShortcutsSheet = lazy(() => import('../ui/shortcuts-sheet.tsx'));
 const PLACES = {
   visitor: [['/', 'Bench']],
   student: [['/', 'Bench'], ['/notebook', 'Notebook'], ['/record', 'My record']],
-  teacher: [['/class', 'Class'], ['/rounds', 'Rounds'], ['/', 'Bench'], ['/notebook', 'Laboratories'], ['/rules', 'House rules']],
-  administrator: [['/class', 'Class'], ['/rounds', 'Rounds'], ['/', 'Bench'], ['/notebook', 'Laboratories'], ['/rules', 'House rules'], ['/school', 'School']],
+  teacher: [['/class', 'Class'], ['/rounds', 'Rounds'], ['/', 'Bench'], ['/notebook', 'Laboratories'], ['/cabinet', 'Cabinet'], ['/rules', 'House rules']],
+  administrator: [['/class', 'Class'], ['/rounds', 'Rounds'], ['/', 'Bench'], ['/notebook', 'Laboratories'], ['/cabinet', 'Cabinet'], ['/rules', 'House rules'], ['/school', 'School']],
 } as const;
 
 function Mark(): ReactNode {

@@ -155,7 +155,10 @@ export function TaskView({ task, source, of, onNext }: TaskViewProps): ReactNode
         />
       </div>
       <section className="pb-6 wide:pt-6" aria-label="The question">
-        <p className="text-small font-semibold text-muted">{progress(task, of, reading)}</p>
+        <p className="text-small font-semibold text-muted">
+          {progress(task, of, reading)}
+          {task.toolCode === null ? '' : `, on ${task.toolCode}`}
+        </p>
         <h1 className="mt-1 text-2xl font-bold">{task.question}</h1>
         {described && <Described picture={picture} sight={sight} tool={tool} />}
         <Handling picture={picture} sight={sight} tool={tool} change={changeTool} note={note} closed={closed} cautions={task.cautions} />

@@ -25,7 +25,7 @@ function drawn({ instrumentId, seed, aim }: PlannedItem, position: number): Visi
   const task = drawTask(instrumentId, { seed, aim });
   return {
     task,
-    shown: { id: newId(), position, question: questionFor(task), picture: pictureOf(task), hints: hintsFor(task), cautions: cautionsFor(task), unit: writtenUnitOf(instrumentById(instrumentId), task.rules), tries: TRIES, state: 'open' },
+    shown: { id: newId(), position, question: questionFor(task), picture: pictureOf(task), hints: hintsFor(task), cautions: cautionsFor(task), unit: writtenUnitOf(instrumentById(instrumentId), task.rules), tries: TRIES, toolCode: null, state: 'open' },
   };
 }
 

@@ -6,7 +6,7 @@ export const DEMONSTRATED = instrumentIds().map(instrumentById);
 /** One reading, at a level eye: a drawn one, or one at a value that was set. */
 export function demonstrationOf(toolId: string, seed: number, value: number | null, rules: HouseRules): ReadingTask {
   const { situation } = drawTask(toolId, { seed, rules });
-  const single: Situation = { ...situation, eyeHeight: situation.eyeHeight === undefined ? undefined : 0, from: undefined, settled: undefined, shown: undefined, zeroError: undefined, loose: undefined, untried: undefined, left: undefined, container: undefined, empty: undefined, riders: undefined, spoilt: undefined };
+  const single: Situation = { ...situation, eyeHeight: situation.eyeHeight === undefined ? undefined : 0, from: undefined, settled: undefined, shown: undefined, zeroError: undefined, loose: undefined, untried: undefined, left: undefined, container: undefined, empty: undefined, riders: undefined, spoilt: undefined, soft: undefined, grit: undefined, oval: undefined };
   return readingTask(toolId, value === null ? single : { ...single, value }, rules);
 }
 

@@ -6,6 +6,7 @@ import { HandingIn } from './handing-in.tsx';
 import { Result } from './result.tsx';
 import { Questions, RunChoices } from './run-notes.tsx';
 import { RunRules } from './run-rules.tsx';
+import { useToolChoices } from '../cabinet/use-cabinet.ts';
 import { TrialTable } from './trial-table.tsx';
 import { useRun, type RunOnPage } from './use-run.ts';
 import { WorkingSheet } from './working-sheet.tsx';
@@ -53,6 +54,7 @@ function Sheet({ classId, runId, signedIn }: { readonly classId: string; readonl
   const writer = present.find((person) => person.id === chosen)?.id ?? signedIn.person.id;
   const [working, setWorking] = useState<{ trial: number; quantity: string } | null>(null);
   const run = useRun(classId, runId, signedIn, writer);
+  const cabinet = useToolChoices(classId);
   const { page, evaluated, error } = run;
   if (error) return <div className="px-7"><Failed error={error} /></div>;
   if (!page || !evaluated) return <div className="px-7"><Loading what="the laboratory" /></div>;
@@ -63,7 +65,7 @@ function Sheet({ classId, runId, signedIn }: { readonly classId: string; readonl
         <h1 className="text-2xl font-bold">{page.specimen}</h1>
         <RunRules page={page} classId={classId} />
         <Instructions page={page} />
-        <TrialTable page={page} evaluated={evaluated} onWrite={run.write} onWorking={(trial, quantity) => setWorking({ trial, quantity })} />
+        <TrialTable page={page} evaluated={evaluated} cabinet={cabinet} onWrite={run.write} onWorking={(trial, quantity) => setWorking({ trial, quantity })} />
         <RunChoices page={page} evaluated={evaluated} onWrite={run.write} />
         <Result protocol={page.protocol} rules={page.rules} evaluated={evaluated} />
         <Questions page={page} evaluated={evaluated} onWrite={run.write} />

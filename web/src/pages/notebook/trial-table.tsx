@@ -1,5 +1,5 @@
-import type { RunPage } from '@green-beam/contract';
-import type { Cell, ComputedQuantity, EvaluatedRun, ReadQuantity } from '@green-beam/core';
+import type { RunPage, ToolChoice } from '@green-beam/contract';
+import { namedToolText, type Cell, type ComputedQuantity, type EvaluatedRun, type ReadQuantity } from '@green-beam/core';
 import { useState, type ReactNode } from 'react';
 import { ColumnHeading } from './column-heading.tsx';
 import { LeaveOut } from './leave-out.tsx';
@@ -66,15 +66,21 @@ function Trial({ page, row, columns, onWrite, onWorking }: TrialProps): ReactNod
 }
 
 interface TrialTableProps extends Writing {
+  readonly cabinet: readonly ToolChoice[];
   readonly evaluated: EvaluatedRun;
   readonly onWorking: (trial: number, quantity: string) => void;
 }
 
 /** The table of trials: what is read, with units in the headings, and what follows from it. */
-export function TrialTable({ page, evaluated, onWrite, onWorking }: TrialTableProps): ReactNode {
+export function TrialTable({ page, evaluated, cabinet, onWrite, onWorking }: TrialTableProps): ReactNode {
   const columns = page.protocol.quantities.filter((quantity): quantity is Column => quantity.kind === 'read' || quantity.kind === 'computed');
   const full = evaluated.rows.every((row) => Object.values(row.cells).some((cell) => cell.kind !== 'empty' && cell.kind !== 'pending'));
   const next: Row[] = page.mayWrite && full && evaluated.rows.length < page.protocol.trials.most ? [{ trial: evaluated.rows.length + 1, cells: {}, excluded: null }] : [];
+  // The zero error is written down with the tool, as it was known then.
+  const choose = (quantityId: string, instrumentId: string, tool: ToolChoice | null): void => {
+    onWrite(`instrument.${quantityId}`, instrumentId, null);
+    onWrite(`tool.${quantityId}`, tool === null ? '' : namedToolText({ instrumentId, code: tool.code, zeroError: tool.zeroError ?? 0 }), null);
+  };
   return (
     <div className="relative overflow-x-auto">
       <table className="w-full">
@@ -82,7 +88,7 @@ export function TrialTable({ page, evaluated, onWrite, onWorking }: TrialTablePr
           <tr className="border-b-[1.5px] border-ink align-bottom text-small">
             <th scope="col" className="py-2 text-left font-semibold">Trial</th>
             {columns.map((quantity) => (
-              <ColumnHeading key={quantity.id} quantity={quantity} instrumentId={evaluated.instruments[quantity.id] ?? null} mayWrite={page.mayWrite} onChoose={(id) => onWrite(`instrument.${quantity.id}`, id, null)} />
+              <ColumnHeading key={quantity.id} quantity={quantity} instrumentId={evaluated.instruments[quantity.id] ?? null} tool={evaluated.tools[quantity.id] ?? null} cabinet={cabinet} mayWrite={page.mayWrite} onChoose={(id, tool) => choose(quantity.id, id, tool)} />
             ))}
             <td />
           </tr>

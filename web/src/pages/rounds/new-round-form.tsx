@@ -7,6 +7,7 @@ import { useForm } from 'react-hook-form';
 import { ask } from '../../api/request.ts';
 import { Button } from '../../ui/button.tsx';
 import { Field } from '../../ui/field.tsx';
+import { useToolChoices } from '../cabinet/use-cabinet.ts';
 
 const TOOLS = instrumentIds().map(instrumentById);
 const FAMILIES = SKILLS.map((skill) => ({ ...skill, tools: TOOLS.filter((tool) => tool.skill === skill.id) })).filter(({ tools }) => tools.length > 0);
@@ -51,10 +52,11 @@ function Ticks({ legend, options, chosen, onChange, error }: TicksProps): ReactN
 /** Sets a round: what is read, how often, at what it aims, by when, by whom, and by which rules. */
 export function NewRoundForm({ classId, change, onDone }: NewRoundFormProps): ReactNode {
   const { data: students = [] } = useQuery({ queryKey: ['classmates', classId], queryFn: () => ask<{ id: string; label: string }[]>('GET', `/classes/${classId}/classmates`) });
-  const { register, handleSubmit, formState, watch, setValue } = useForm({ resolver: yupResolver(newSetRound), defaultValues: { title: '', instrumentIds: [], length: 10, aims: [], tries: 2, hints: true, dueAt: null, studentIds: null, preset: null, onPaper: false } });
+  const { register, handleSubmit, formState, watch, setValue } = useForm({ resolver: yupResolver(newSetRound), defaultValues: { title: '', instrumentIds: [], toolIds: [], length: 10, aims: [], tries: 2, hints: true, dueAt: null, studentIds: null, preset: null, onPaper: false } });
   const [families, setFamilies] = useState<readonly string[]>([]);
   const { errors } = formState;
-  const [aims, chosen, onPaper] = [watch('aims'), watch('studentIds'), watch('onPaper')];
+  const [aims, chosen, onPaper, toolIds] = [watch('aims'), watch('studentIds'), watch('onPaper'), watch('toolIds')];
+  const tools = useToolChoices(classId);
   const showing = onPaper ? AIMS.filter(({ id }) => shownOnPaper(id)) : AIMS;
   const send = handleSubmit((round) => change.mutate({ ...round, dueAt: round.dueAt === null ? null : new Date(round.dueAt).toISOString() }, { onSuccess: onDone }));
   return (
@@ -71,9 +73,22 @@ export function NewRoundForm({ classId, change, onDone }: NewRoundFormProps): Re
         chosen={families}
         onChange={(ids) => {
           setFamilies(ids);
+          setValue('toolIds', []);
           setValue('instrumentIds', FAMILIES.filter(({ id }) => ids.includes(id)).flatMap(({ tools }) => tools.map(({ id }) => id)));
         }}
       />
+      {tools.length > 0 && (
+        <Ticks
+          legend="Or the very tools of the cabinet, with the zero errors they have"
+          options={tools.map(({ id, code, instrumentId }) => ({ id, name: `${code}, ${instrumentById(instrumentId).name}` }))}
+          chosen={toolIds ?? []}
+          onChange={(ids) => {
+            setValue('toolIds', [...ids]);
+            if (ids.length > 0) setFamilies([]);
+          }}
+          error={errors.toolIds?.message}
+        />
+      )}
       <Ticks legend="Aim at these slips (none ticked: find out which each student makes)" options={showing} chosen={aims ?? []} onChange={(ids) => setValue('aims', [...ids])} error={errors.aims?.message} />
       <div className="flex flex-wrap gap-x-10 gap-y-2">
         <label className="flex min-h-11 items-center gap-2">

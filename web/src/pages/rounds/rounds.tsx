@@ -17,9 +17,9 @@ function toolsInWords(ids: readonly string[]): string {
   return ids.length > 2 ? SKILLS.filter(({ id }) => skills.has(id)).map(({ name }) => name.toLowerCase()).join(', ') : ids.map((id) => instrumentById(id).name).join(' and ');
 }
 
-function conditions({ instrumentIds, length, aims, tries, hints, rulesName, onPaper }: SetRoundShown): string {
+function conditions({ instrumentIds, toolCodes, length, aims, tries, hints, rulesName, onPaper }: SetRoundShown): string {
   const aim = aims.length === 0 ? 'finding out' : aims.map((id) => slipById(id).name.toLowerCase()).join(', ');
-  return [`${length} readings, ${toolsInWords(instrumentIds)}`, aim, ...(onPaper ? ['on paper'] : [tries === 1 ? 'one try' : `${tries} tries`, hints ? 'with hints' : 'without hints']), ...(rulesName === null ? [] : [`rules: ${rulesName}`])].join('; ');
+  return [`${length} readings, ${toolCodes.length > 0 ? toolCodes.join(', ') : toolsInWords(instrumentIds)}`, aim, ...(onPaper ? ['on paper'] : [tries === 1 ? 'one try' : `${tries} tries`, hints ? 'with hints' : 'without hints']), ...(rulesName === null ? [] : [`rules: ${rulesName}`])].join('; ');
 }
 
 function Student({ progress, round }: { readonly progress: SetRoundProgress; readonly round: SetRoundShown }): ReactNode {

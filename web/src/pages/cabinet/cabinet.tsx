@@ -1,0 +1,136 @@
+import type { ToolShown } from '@green-beam/contract';
+import { instrumentById, SKILLS } from '@green-beam/core';
+import { createColumnHelper, flexRender, getCoreRowModel, getSortedRowModel, useReactTable, type SortingState } from '@tanstack/react-table';
+import { useMemo, useState, type ReactNode } from 'react';
+import { Link } from 'react-router';
+import { useNumerals } from '../../numbers/decimal-mark.ts';
+import { Button } from '../../ui/button.tsx';
+import { Failed, Loading } from '../../ui/notice.tsx';
+import { csvOf } from './cabinet-csv.ts';
+import { ImportTools } from './import-tools.tsx';
+import { NewToolForm } from './new-tool-form.tsx';
+import { StateMark } from './state-mark.tsx';
+import { decimalsOf, lastCheckSays, signed, STATE_WORDS, toleranceOf } from './tool-words.ts';
+import { useCabinet } from './use-cabinet.ts';
+
+const column = createColumnHelper<ToolShown>();
+const SAYS = { inside: 'inside its limits', warning: 'beyond a warning limit', action: 'beyond an action limit' } as const;
+
+function rangeOf({ instrumentId }: ToolShown): string {
+  const { range, unit } = instrumentById(instrumentId);
+  return `${range[0]} to ${range[1]} ${unit}`.replace('-', '−');
+}
+
+function LastCheck({ tool }: { readonly tool: ToolShown }): ReactNode {
+  const numerals = useNumerals();
+  const last = lastCheckSays(tool);
+  if (!last) return <span className="text-muted">–</span>;
+  return (
+    <span className={last.says === 'inside' ? '' : last.says === 'warning' ? 'text-doubt' : 'text-slip'}>
+      <span className="font-mono">{numerals(signed(last.error, decimalsOf(tool.instrumentId)))}</span> <span className="text-small">{SAYS[last.says]}</span>
+    </span>
+  );
+}
+
+function ZeroError({ tool }: { readonly tool: ToolShown }): ReactNode {
+  const numerals = useNumerals();
+  return tool.zeroError === null ? <span className="text-muted">–</span> : <span className="font-mono">{numerals(signed(tool.zeroError, decimalsOf(tool.instrumentId)))}</span>;
+}
+
+function useColumns() {
+  const numerals = useNumerals();
+  return useMemo(
+    () => [
+      column.accessor('code', { header: 'Code', cell: ({ row, getValue }) => <Link to={`/cabinet/${row.original.id}`} className="inline-flex min-h-11 items-center font-mono font-bold underline decoration-hairline decoration-2 underline-offset-4">{getValue()}</Link> }),
+      column.accessor(({ instrumentId }) => SKILLS.findIndex(({ id }) => id === instrumentById(instrumentId).skill), { id: 'tool', header: 'Tool', cell: ({ row }) => <>{numerals(instrumentById(row.original.instrumentId).name)}{row.original.kind === 'simulated' ? ', simulated' : ''}</> }),
+      column.accessor(rangeOf, { id: 'range', header: 'Range', enableSorting: false, cell: ({ getValue }) => numerals(getValue()) }),
+      column.accessor(toleranceOf, { id: 'tolerance', header: 'Tolerance', enableSorting: false, cell: ({ row, getValue }) => <span className="font-mono">{numerals(`±${getValue()} ${instrumentById(row.original.instrumentId).unit}`)}</span> }),
+      column.accessor('keeper', { header: 'Kept' }),
+      column.display({ id: 'zero', header: 'Zero error', cell: ({ row }) => <ZeroError tool={row.original} /> }),
+      column.display({ id: 'check', header: 'Last check', cell: ({ row }) => <LastCheck tool={row.original} /> }),
+      column.accessor('state', { header: 'State', cell: ({ getValue }) => <StateMark state={getValue()} /> }),
+    ],
+    [numerals],
+  );
+}
+
+function Tools({ tools }: { readonly tools: readonly ToolShown[] }): ReactNode {
+  const [sorting, setSorting] = useState<SortingState>([]);
+  const table = useReactTable({ data: tools as ToolShown[], columns: useColumns(), state: { sorting }, onSortingChange: setSorting, getCoreRowModel: getCoreRowModel(), getSortedRowModel: getSortedRowModel() });
+  return (
+    <div className="mt-6 overflow-x-auto">
+      <table className="w-full min-w-[56rem]">
+        <thead>
+          {table.getHeaderGroups().map((group) => (
+            <tr key={group.id} className="border-b-[1.5px] border-ink text-left text-small">
+              {group.headers.map((header) => (
+                <th key={header.id} scope="col" aria-sort={{ asc: 'ascending' as const, desc: 'descending' as const, false: 'none' as const }[String(header.column.getIsSorted()) as 'asc']} className="py-1 pr-4 font-semibold">
+                  {header.column.getCanSort() ? (
+                    <button type="button" className="min-h-9 font-semibold underline decoration-hairline underline-offset-4" onClick={header.column.getToggleSortingHandler()}>
+                      {flexRender(header.column.columnDef.header, header.getContext())}
+                    </button>
+                  ) : (
+                    flexRender(header.column.columnDef.header, header.getContext())
+                  )}
+                </th>
+              ))}
+            </tr>
+          ))}
+        </thead>
+        <tbody>
+          {table.getRowModel().rows.map((row) => (
+            <tr key={row.id} className={`border-b border-hairline ${row.original.state === 'out-of-use' ? 'text-muted' : ''}`}>
+              {row.getVisibleCells().map((cell) => (
+                <td key={cell.id} className="pr-4">
+                  {flexRender(cell.column.columnDef.cell, cell.getContext())}
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
+function saveAs(name: string, text: string): void {
+  const address = URL.createObjectURL(new Blob([`\uFEFF${text}`], { type: 'text/csv' }));
+  const link = document.createElement('a');
+  link.href = address;
+  link.download = name;
+  link.click();
+  URL.revokeObjectURL(address);
+}
+
+/** The class’s tools as individuals: what they are, who keeps them, how far they are off, and whether they may be used. */
+export default function Cabinet({ classId }: { readonly classId: string | null }): ReactNode {
+  const { tools, error } = useCabinet(classId);
+  const [open, setOpen] = useState<'tool' | 'list' | null>(null);
+  const counts = (Object.keys(STATE_WORDS) as (keyof typeof STATE_WORDS)[]).map((state) => `${tools?.filter((tool) => tool.state === state).length ?? 0} ${STATE_WORDS[state]}`);
+  return (
+    <main className="mx-auto w-full max-w-7xl px-4 py-8 wide:px-7">
+      <h1 className="text-2xl font-bold">Cabinet</h1>
+      {error && <Failed error={error} />}
+      {!tools && !error && <Loading what="the cabinet" />}
+      {tools && classId !== null && (
+        <>
+          <div className="mt-4 flex flex-wrap items-center gap-3">
+            <Button onClick={() => setOpen(open === 'tool' ? null : 'tool')}>Add a tool</Button>
+            <Button look="quiet" onClick={() => setOpen(open === 'list' ? null : 'list')}>
+              Add a list
+            </Button>
+            {tools.length > 0 && (
+              <Button look="quiet" onClick={() => saveAs('cabinet.csv', csvOf(tools))}>
+                Save as CSV
+              </Button>
+            )}
+            {tools.length > 0 && <p className="ml-auto text-small text-muted">{counts.join(', ')}</p>}
+          </div>
+          {open === 'tool' && <NewToolForm classId={classId} onDone={() => setOpen(null)} />}
+          {open === 'list' && <ImportTools classId={classId} />}
+          {tools.length === 0 ? <p className="mt-8 max-w-prose text-muted">The cabinet is empty. Put in the calipers, micrometers and balances of your benches by the codes on them: each is off by a different amount, and rounds and laboratories can then name the very tool.</p> : <Tools tools={tools} />}
+        </>
+      )}
+    </main>
+  );
+}

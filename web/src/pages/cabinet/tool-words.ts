@@ -1,0 +1,55 @@
+import type { ToolShown } from '@green-beam/contract';
+import { checkError, controlLimits, instrumentById, judgeCheck } from '@green-beam/core';
+
+/** How a number of a tool is written: with as many decimals as its last digit has, and one more where that is estimated. */
+export function decimalsOf(instrumentId: string): number {
+  const { division, reads } = instrumentById(instrumentId);
+  const own = Math.max(0, Math.ceil(-Math.log10(division) - 1e-9));
+  return reads === 'thimble' && division === 0.01 ? own + 1 : own;
+}
+
+export function signed(value: number, decimals: number): string {
+  return `${value > 0 ? '+' : value < 0 ? '−' : '±'}${Math.abs(value).toFixed(decimals)}`;
+}
+
+export const STATE_WORDS = { fit: 'fit', watch: 'watch', 'out-of-use': 'out of use' } as const;
+
+/** What a tool’s maker answers for, or what has been written down for this one. */
+export function toleranceOf({ instrumentId, tolerance }: Pick<ToolShown, 'instrumentId' | 'tolerance'>): number {
+  return tolerance ?? instrumentById(instrumentId).tolerance.b;
+}
+
+/** One check: when it was made, and by how much the tool was off. */
+export interface Checked {
+  readonly at: Date;
+  readonly error: number;
+  readonly reading: number;
+  readonly by: string;
+}
+
+/** The checks of a tool with one standard mass, oldest first. */
+export function checksWith({ instrumentId, notes }: ToolShown, nominal: number): Checked[] {
+  return notes
+    .filter((note) => note.kind === 'check' && note.nominal === nominal)
+    .map(({ at, reading, by }) => ({ at: new Date(at), error: checkError(instrumentId, { nominal, reading }), reading, by }))
+    .reverse();
+}
+
+/** Standard masses a tool was checked with, the one checked most often first. */
+export function nominalsOf({ notes }: ToolShown): number[] {
+  const counts = new Map<number, number>();
+  for (const { kind, nominal } of notes) if (kind === 'check' && nominal !== null) counts.set(nominal, (counts.get(nominal) ?? 0) + 1);
+  return [...counts].sort(([, a], [, b]) => b - a).map(([nominal]) => nominal);
+}
+
+/** What the last check says of a tool; null where there was none. */
+export function lastCheckSays(tool: ToolShown): { readonly says: 'inside' | 'warning' | 'action'; readonly error: number } | null {
+  const [nominal] = nominalsOf(tool);
+  if (nominal === undefined) return null;
+  const errors = checksWith(tool, nominal).map(({ error }) => error);
+  const [last] = errors.slice(-1);
+  if (last === undefined) return null;
+  // The last one is judged by what was known before it.
+  const limits = controlLimits(errors.slice(0, -1), toleranceOf(tool), instrumentById(tool.instrumentId).division);
+  return { says: judgeCheck(last, limits), error: last };
+}
