@@ -11,7 +11,7 @@ export { latexOf, unitLatex } from './numbers/latex.ts';
 export { conversionFactor, parseUnit, UnitMismatchError, UnknownUnitError, writtenUnit, type Unit } from './units/unit.ts';
 
 export { instrumentIds, instrumentById, UnknownInstrumentError } from './instruments/catalogue.ts';
-export type { BeamBalance, Instrument, SkillId } from './instruments/instrument.ts';
+export type { BeamBalance, Instrument, SkillId, VernierCaliper } from './instruments/instrument.ts';
 export { SKILLS, type Skill } from './instruments/skills.ts';
 
 export { completeRules, contradictionIn, DEFAULT_RULES, HouseRuleError, PRESETS, RULE_CHOICES, type Estimate, type HouseRules } from './reading/house-rules.ts';
@@ -30,6 +30,8 @@ export type { Handled, PicturedEye, RuledMark } from './reading/picture-parts.ts
 export { riderGrams, riderPlace, POINTER_STOPS, type BeamPicture, type DisplayPicture, type DrawnBeam, type Laden, type Weighables } from './reading/balance-pictures.ts';
 export { PUTS_RIGHT, settlesFrom, stillAway } from './reading/operate-weighing.ts';
 export { isAtRest, startled, swung, type Pointer, type Swing } from './instruments/pointer-swing.ts';
+export { onThimble, SLEEVE_VERNIER } from './reading/slide-reading.ts';
+export { vernierReading } from './scales/vernier.ts';
 export { gritAt } from './reading/operate-sliding.ts';
 export type { CaliperPicture, Held, MicrometerPicture } from './reading/slide-pictures.ts';
 export { planForAims, plannedItems, planRound, type PlannedItem } from './reading/plan-round.ts';

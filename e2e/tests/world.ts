@@ -83,3 +83,31 @@ export async function levelTheEye(page: Page): Promise<void> {
   }
   throw new Error('The eye did not come to the level.');
 }
+
+/**
+ * Sets rounds of one reading for the student on the page, as the class’s teacher would, until its picture is as wanted, and shows it.
+ * What was set is taken back each time, so that nothing is left over.
+ */
+export async function begunLike<Picture>(page: Page, { tool, aims = [], wanted }: { readonly tool: string; readonly aims?: readonly string[]; readonly wanted: (picture: Picture) => boolean }): Promise<Picture> {
+  const teacher = await page.context().browser()!.newPage({ baseURL: new URL(page.url()).origin });
+  await enterAs(teacher, 'teacher');
+  const here = await (await page.request.get('/api/session')).json();
+  const there = await (await teacher.request.get('/api/session')).json();
+  const rounds = `/api/classes/${here.signedIn.class.id}`;
+  try {
+    for (let tried = 0; tried < 60; tried += 1) {
+      const set = await teacher.request.post(`${rounds}/set-rounds`, { data: { title: 'One of these', instrumentIds: [tool], length: 1, aims, studentIds: [here.signedIn.person.id] }, headers: { 'x-csrf-token': there.csrfToken } });
+      const [{ id }] = await set.json();
+      const round = (await (await page.request.post(`${rounds}/rounds`, { data: { setRoundId: id }, headers: { 'x-csrf-token': here.csrfToken } })).json()) as BenchRound;
+      await teacher.request.post(`${rounds}/set-rounds/${id}/withdraw`, { headers: { 'x-csrf-token': there.csrfToken } });
+      const picture = round.tasks[0]!.picture as Picture;
+      if (!wanted(picture)) continue;
+      await page.goto('/');
+      await expect(page.getByText('Reading 1 of 1')).toBeVisible();
+      return picture;
+    }
+  } finally {
+    await teacher.close();
+  }
+  throw new Error(`No picture of ${tool} as wanted in sixty rounds.`);
+}

@@ -1,9 +1,8 @@
 import type { Diagnosis } from './diagnose.ts';
 import { expectedReading } from './expected-reading.ts';
 import { explainSlips, type SlipExplained } from './explain.ts';
-import type { Done } from './operation.ts';
 import type { ReadingTask } from './reading-task.ts';
-import { remarksOn, type Remark } from './remarks.ts';
+import type { Remark } from './remarks.ts';
 import { revealOf, type RevealStep } from './reveal.ts';
 import { slipById } from './slips/registry.ts';
 
@@ -35,15 +34,18 @@ export interface Feedback {
   readonly answer: { readonly text: string; readonly unit: string; readonly reveal: readonly RevealStep[] } | null;
 }
 
-/** Puts a diagnosis (null when the student asked to be shown) into what is told; the answer only when `closed`. */
-export function feedbackOn(task: ReadingTask, diagnosis: Diagnosis | null, closed: boolean, done: readonly Done[] = []): Feedback {
+/**
+ * Puts a diagnosis (null when the student asked to be shown) into what is told; the answer only when `closed`.
+ * @param task as it stood at Enter. @param remarks on how the tool was handled, made on the task as it was set.
+ */
+export function feedbackOn(task: ReadingTask, diagnosis: Diagnosis | null, closed: boolean, remarks: readonly Remark[] = []): Feedback {
   const [first, ...others] = diagnosis?.slips ?? [];
   const { text, unit } = expectedReading(task);
   return {
     message: diagnosis?.message ?? null,
     slips: first ? explainSlips(task, first) : [],
     alsoPossible: others.filter((other) => other.probability > WORTH_MENTIONING).map((other) => other.ids.map((id) => slipById(id).name).join(' and ')),
-    remarks: diagnosis?.verdict === 'unreadable' ? [] : remarksOn(task, done),
+    remarks: diagnosis?.verdict === 'unreadable' ? [] : remarks,
     answer: closed ? { text, unit, reveal: revealOf(task) } : null,
   };
 }

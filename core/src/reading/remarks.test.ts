@@ -47,10 +47,10 @@ describe('how a tool was handled', () => {
 
   it('changes no verdict on the number, and is told beside it', () => {
     const task = readingTask('burette-50', { ...burette, left: 'funnel' });
-    const told = feedbackOn(task, diagnose(task, '23.26 mL'), true, [did('drain')]);
+    const told = feedbackOn(task, diagnose(task, '23.26 mL'), true, remarksOn(task, [did('drain')]));
     expect(diagnose(task, '23.26 mL').verdict).toBe('sound');
     expect(told.remarks.map(({ id }) => id)).toEqual(['funnel-left']);
-    expect(feedbackOn(task, diagnose(task, 'nothing'), false, [did('drain')]).remarks).toEqual([]);
+    expect(feedbackOn(task, diagnose(task, 'nothing'), false, remarksOn(task, [did('drain')])).remarks).toEqual([]);
   });
 
   it('is nothing that a tool cannot have: the field is named', () => {

@@ -110,7 +110,10 @@ function onBeams({ situation }: ReadingTask, done: readonly Done[]): Remark[] {
   return isWeighed(situation, done) ? [] : [{ id: 'not-weighed', text: 'Nothing was put on the pan: the answer is judged as if it had been.' }];
 }
 
-/** What is to be said about how a tool was handled up to Enter; nothing where nothing was to be noticed. */
+/**
+ * What is to be said about how a tool was handled up to Enter; nothing where nothing was to be noticed.
+ * @param task as it was set, before anything was done.
+ */
 export function remarksOn(task: ReadingTask, done: readonly Done[]): Remark[] {
   const instrument = instrumentOf(task);
   if (instrument.reads === 'ring') return instrument.made === 'to-deliver' ? onPipette(instrument, done) : [];

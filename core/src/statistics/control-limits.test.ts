@@ -17,6 +17,13 @@ describe('limits of a control chart', () => {
     expect(action).toBeCloseTo(3 * Math.sqrt(0.0072 / 7), 12);
   });
 
+  it('stay where the first eight put them, so that a drift shows', () => {
+    const first = [0.01, -0.01, 0, 0.01, -0.01, 0, 0, 0];
+    const drifting = [...first, 0.02, 0.03, 0.05];
+    expect(controlLimits(drifting, 0.03, 0.01)).toEqual(controlLimits(first, 0.03, 0.01));
+    expect(judgeCheck(0.05, controlLimits(drifting, 0.03, 0.01))).toBe('action');
+  });
+
   it('are no narrower than the last digit allows', () => {
     expect(controlLimits(Array<number>(10).fill(0), 0.01, 0.01).warning).toBeCloseTo(0.02 / Math.sqrt(12), 12);
   });

@@ -1,5 +1,5 @@
 import { doneIn, type NewAttempt } from '@green-beam/contract';
-import { closesTask, CORE_VERSION, diagnose, instrumentById, pictureOf, asOperated, type HouseRules, type ReadingTask, type SlipHistory } from '@green-beam/core';
+import { closesTask, CORE_VERSION, diagnose, instrumentById, pictureOf, asOperated, remarksOn, type HouseRules, type ReadingTask, type SlipHistory } from '@green-beam/core';
 import type { CreationAttributes } from 'sequelize';
 import type { Attempt, Task } from '../models/bench.ts';
 import { taskOf } from './show.ts';
@@ -36,6 +36,7 @@ export function judgeAttempt(task: TaskRow, body: Entered, tryNumber: number, ru
     situation: reading.situation,
     picture: pictureOf(reading),
     actions: body.actions,
+    remarks: remarksOn(drawn, doneIn(body.actions)),
     hints: body.hints,
     timeTaken: body.timeTaken,
     enteredBy: body.enteredBy ?? null,

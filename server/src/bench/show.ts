@@ -1,5 +1,5 @@
 import { doneIn, type AttemptResult, type AttemptShown, type BenchTask, type StripMark } from '@green-beam/contract';
-import { cautionsFor, expectedReading, explainSlips, feedbackOn, hintsFor, instrumentById, questionFor, readingTask, remarksOn, writtenUnitOf, type HouseRules, type ReadingTask } from '@green-beam/core';
+import { cautionsFor, expectedReading, explainSlips, feedbackOn, hintsFor, instrumentById, questionFor, readingTask, remarksOn, writtenUnitOf, type HouseRules, type ReadingTask, type Remark } from '@green-beam/core';
 import type { Attempt, Task } from '../models/bench.ts';
 
 /** The reading a stored row is about, under the rules it is judged by. */
@@ -32,9 +32,14 @@ export function stripMarks(attempts: readonly Attempt[]): StripMark[] {
   });
 }
 
+/** What was remarked on how the tool was handled; what was stored before remarks were kept is remarked on anew. */
+function remarksFor(attempt: Attempt, rules: HouseRules): Remark[] {
+  return attempt.remarks ?? remarksOn(taskOf(attempt, rules), doneIn(attempt.actions));
+}
+
 /** What the student is told about an attempt; the answer only when the task is closed. */
 export function attemptResult(attempt: Attempt, rules: HouseRules, closed: boolean, onTask: readonly Attempt[]): AttemptResult {
-  const feedback = feedbackOn(taskOf(attempt, rules), attempt.diagnosis, closed, doneIn(attempt.actions));
+  const feedback = feedbackOn(taskOf(attempt, rules), attempt.diagnosis, closed, remarksFor(attempt, rules));
   return { ...feedback, attemptId: attempt.id, verdict: attempt.verdict, tryNumber: attempt.tryNumber, closed, strip: closed ? stripMarks(onTask) : [] };
 }
 
@@ -51,7 +56,7 @@ export function attemptShown(attempt: Attempt, rules: HouseRules, mayKnow: boole
     entry: attempt.entry,
     verdict: attempt.verdict,
     slips: first ? explainSlips(task, first) : [],
-    remarks: remarksOn(task, doneIn(attempt.actions)),
+    remarks: attempt.verdict === 'unreadable' ? [] : remarksFor(attempt, rules),
     expected: mayKnow ? { text: expected.text, unit: expected.unit } : null,
     offBy: mayKnow ? (attempt.diagnosis?.offBy ?? null) : null,
     tryNumber: attempt.tryNumber,

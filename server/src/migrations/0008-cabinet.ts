@@ -1,4 +1,4 @@
-/** The tools of a class as individuals, what was found about them, and which of them a reading is taken on. */
+/** The tools of a class as individuals, what was found about them, and which of them a reading is taken on; how it was handled. */
 export const name = '0008-cabinet';
 
 export const up = `
@@ -36,4 +36,5 @@ create table tool_notes (
 create index tool_notes_of on tool_notes (class_id, tool_id, created_at);
 alter table set_rounds add column tool_ids uuid[] not null default '{}';
 alter table tasks add column tool_code text;
+alter table attempts add column remarks jsonb;
 `;

@@ -1,5 +1,5 @@
 import type { BenchAction } from '@green-beam/contract';
-import type { Diagnosis, Picture, Situation } from '@green-beam/core';
+import type { Diagnosis, Picture, Remark, Situation } from '@green-beam/core';
 import { DataTypes, Model, type CreationOptional, type InferAttributes, type InferCreationAttributes, type Sequelize } from 'sequelize';
 
 /** A round of readings taken by one person. */
@@ -75,6 +75,8 @@ export class Attempt extends Model<InferAttributes<Attempt>, InferCreationAttrib
   declare situation: Situation;
   declare picture: Picture;
   declare actions: BenchAction[];
+  /** What was remarked on how the tool was handled; null where that was not kept yet. */
+  declare remarks: CreationOptional<Remark[] | null>;
   declare hints: number;
   /** In ms; null where it was read from paper. */
   declare timeTaken: number | null;
@@ -125,6 +127,7 @@ export function defineBench(sequelize: Sequelize): void {
       skill: DataTypes.TEXT,
       entry: DataTypes.TEXT,
       actions: DataTypes.JSONB,
+      remarks: DataTypes.JSONB,
       hints: DataTypes.INTEGER,
       timeTaken: DataTypes.INTEGER,
       enteredBy: DataTypes.UUID,

@@ -27,7 +27,7 @@ export function ControlChart({ points, limits, unit, decimals }: ControlChartPro
   const x = scaleTime().domain([first.getTime() - margin, last.getTime() + margin]).range([EDGE.left, width - EDGE.right]);
   const [least = 0, most = 0] = extent([...points.map(({ error }) => error), centre - action, centre + action]);
   const y = scaleLinear().domain([least - 0.12 * (most - least), most + 0.12 * (most - least)]).range([HEIGHT - EDGE.bottom, EDGE.top]);
-  const signed = (value: number): string => numerals(`${value > 0 ? '+' : value < 0 ? '−' : ''}${Math.abs(value).toFixed(decimals)}`);
+  const signed = (value: number, places: number): string => numerals(`${value > 0 ? '+' : value < 0 ? '−' : ''}${Math.abs(value).toFixed(places)}`);
   const limitLines = [
     { at: centre, name: 'centre', dash: undefined, colour: '#0a7f50' },
     ...[-1, 1].flatMap((side) => [
@@ -39,7 +39,7 @@ export function ControlChart({ points, limits, unit, decimals }: ControlChartPro
   const beyond = points.filter(({ error }) => Math.abs(error - centre) > warning + 1e-9).length;
   return (
     <div ref={ref} className="overflow-hidden">
-      <svg width={width} height={HEIGHT} className="block" role="img" aria-label={`${points.length} checks, the last off by ${signed(points.at(-1)?.error ?? 0)} ${unit}; ${beyond === 0 ? 'none' : beyond} beyond the warning limits`}>
+      <svg width={width} height={HEIGHT} className="block" role="img" aria-label={`${points.length} checks, the last off by ${signed(points.at(-1)?.error ?? 0, decimals)} ${unit}; ${beyond === 0 ? 'none' : beyond} beyond the warning limits`}>
         {limitLines.map(({ at, name, dash, colour }) => (
           <g key={`${name}${at}`}>
             <line x1={EDGE.left} x2={width - EDGE.right} y1={y(at)} y2={y(at)} stroke={colour} strokeWidth="1.5" strokeDasharray={dash} />
@@ -47,7 +47,7 @@ export function ControlChart({ points, limits, unit, decimals }: ControlChartPro
               {name}
             </text>
             <text x={EDGE.left - 8} y={y(at)} dy="0.35em" textAnchor="end" fontSize="14" fill="#52635c" className="font-mono">
-              {signed(at)}
+              {signed(at, decimals + 1)}
             </text>
           </g>
         ))}

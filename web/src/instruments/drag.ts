@@ -26,9 +26,10 @@ interface Drag {
   at: number;
 }
 
-/** Arrow keys move by one, with Shift by ten, Page keys by a page. */
-function keyStep(event: KeyboardEvent, page: number): number | null {
+/** Arrow keys move by one, with Shift by ten, Page keys by a page, Home and End to the ends. */
+function keyStep(event: KeyboardEvent, page: number, reach: number): number | null {
   const step = event.shiftKey ? 10 : 1;
+  if (event.key === 'Home' || event.key === 'End') return event.key === 'Home' ? -2 * reach : 2 * reach;
   if (event.key === 'ArrowUp' || event.key === 'ArrowRight') return step;
   if (event.key === 'ArrowDown' || event.key === 'ArrowLeft') return -step;
   if (event.key === 'PageUp') return page;
@@ -74,7 +75,7 @@ export function useDrag(rail: RefObject<SVGGElement | null>, { disabled, at, pla
     onPointerUp: drop,
     onPointerCancel: drop,
     onKeyDown: (event) => {
-      const step = keyStep(event, page);
+      const step = keyStep(event, page, reach);
       if (step === null || disabled) return;
       event.preventDefault();
       const to = Math.min(reach, Math.max(-reach, Math.round((at() + step) * 10) / 10));

@@ -96,18 +96,18 @@ export function Header({ known, signedIn, classId }: HeaderProps): ReactNode {
         <Mark />
         <span className="max-sm:sr-only">Green Beam</span>
       </Link>
-      <nav aria-label="Places" className="flex flex-wrap gap-x-6 max-sm:gap-x-4">
+      <nav aria-label="Places" className="flex flex-wrap gap-x-5 max-sm:gap-x-4">
         {PLACES[signedIn?.role ?? 'visitor'].map(([to, name]) => (
           <NavLink key={to} to={to} end={to === '/'} className={({ isActive }) => `-mb-px border-b-[3px] py-4 ${isActive ? 'border-beam font-bold' : 'border-transparent text-muted hover:text-ink'}`}>
             {name}
           </NavLink>
         ))}
       </nav>
-      <div className="ml-auto flex flex-wrap items-center gap-x-6 text-[0.95rem] text-muted max-sm:ml-0 max-sm:gap-x-4">
+      <div className="ml-auto flex flex-wrap items-center gap-x-5 text-[0.95rem] text-muted max-sm:ml-0 max-sm:gap-x-4">
         {signedIn && <Saved signedIn={signedIn} />}
         {signedIn && <ClassName signedIn={signedIn} classId={classId} />}
         <button type="button" className="min-h-11" onClick={() => setSheet('rules')}>
-          <span className="max-sm:sr-only">House rules </span><span className="text-ink underline decoration-hairline decoration-2 underline-offset-4">{rules?.name ?? ''}</span>
+          <span className={signedIn && signedIn.role !== 'student' ? 'sr-only' : 'max-sm:sr-only'}>House rules </span><span className="text-ink underline decoration-hairline decoration-2 underline-offset-4">{rules?.name ?? ''}</span>
         </button>
         <button type="button" className="min-h-11 min-w-6 font-mono" aria-label="Keys" onClick={() => setSheet('keys')}>
           ?

@@ -1,4 +1,4 @@
-import type { DisplayPicture } from '@green-beam/core';
+import type { DisplayPicture, Weighables } from '@green-beam/core';
 import { useEffect, useMemo, useState, type ReactNode } from 'react';
 import { useNumerals } from '../../numbers/decimal-mark.ts';
 import { useNarrow } from '../../ui/use-narrow.ts';
@@ -11,7 +11,8 @@ import type { StageProps } from '../stage-props.ts';
 import type { ToolState } from '../tool-state.ts';
 import { DigitalBody } from './digital-body.tsx';
 import { CALIPER_SCALE, DigitalCaliper } from './digital-caliper.tsx';
-import { shownByHand, shownByJaws, shownOf, type PanState, type Shown } from './pan-state.ts';
+import { shownByJaws, shownOf, type PanState } from './pan-state.ts';
+import { useShown, useShownByHand } from './use-shown.ts';
 
 interface DisplayStageProps extends StageProps {
   readonly picture: DisplayPicture;
@@ -19,27 +20,6 @@ interface DisplayStageProps extends StageProps {
 
 const WIDE: StageBox = { x: 0, width: 840, height: 560 };
 const NARROW: StageBox = { x: 150, width: 540, height: 560 };
-/** A display renews its digits so many times a second. */
-const RENEWED = 8;
-
-/** What is on the display, renewed as long as it changes. @param at what it shows at a moment of the page’s clock. */
-function useShown(at: (now: number) => Shown): Shown {
-  const [shown, setShown] = useState(() => at(performance.now()));
-  useEffect(() => {
-    const renew = (): boolean => {
-      const next = at(performance.now());
-      setShown((before) => (before.characters === next.characters && before.stable === next.stable ? before : next));
-      return next.stable;
-    };
-    if (renew()) return undefined;
-    const timer = setInterval(() => {
-      if (renew()) clearInterval(timer);
-    }, 1000 / RENEWED);
-    return () => clearInterval(timer);
-  }, [at]);
-  return shown;
-}
-
 /** A picture as it is looked at: on its own, in one of its views. */
 function Looked({ picture, view, since }: { readonly picture: DisplayPicture; readonly view: number; readonly since: number }): ReactNode {
   const [at] = useState(() => (now: number) => shownOf(picture, now - since));
@@ -51,13 +31,8 @@ function Looked({ picture, view, since }: { readonly picture: DisplayPicture; re
 }
 
 /** A balance that is weighed with by hand. */
-function ByHand({ picture, pan }: { readonly picture: DisplayPicture; readonly pan: PanState }): ReactNode {
-  const { weighables } = picture;
-  const [at, setAt] = useState(() => (now: number): Shown => (weighables ? shownByHand(weighables, pan, now) : { characters: '', stable: false }));
-  useEffect(() => {
-    setAt(() => (now: number): Shown => (weighables ? shownByHand(weighables, pan, now) : { characters: '', stable: false }));
-  }, [weighables, pan]);
-  return <DigitalBody picture={picture} shown={useShown(at)} vessel={pan.vessel} thing={pan.thing} putRight={pan.putRight} />;
+function ByHand({ picture, weighables, pan }: { readonly picture: DisplayPicture; readonly weighables: Weighables; readonly pan: PanState }): ReactNode {
+  return <DigitalBody picture={picture} shown={useShownByHand(weighables, pan)} vessel={pan.vessel} thing={pan.thing} putRight={pan.putRight} />;
 }
 
 /** A digital caliper whose slide is moved by hand. */
@@ -94,7 +69,7 @@ export default function DisplayStage({ picture, name, sight, tool, onSlide, clos
           <text x={box.x + 12} y="22" fontSize="15" fill="var(--color-muted)">
             {numerals(name)}
           </text>
-          {picture.jaws && tool && !closed ? <JawsByHand picture={picture} sight={sight} tool={tool} {...(onSlide ? { onSlide } : {})} /> : picture.weighables && tool && !closed ? <ByHand picture={picture} pan={tool.pan} /> : <Looked picture={picture} view={view} since={since} />}
+          {picture.jaws && tool && !closed ? <JawsByHand picture={picture} sight={sight} tool={tool} {...(onSlide ? { onSlide } : {})} /> : picture.weighables && tool && !closed ? <ByHand picture={picture} weighables={picture.weighables} pan={tool.pan} /> : <Looked picture={picture} view={view} since={since} />}
         </Sheet>
       </Stage>
       <LookedAt views={picture.views.map(({ caption }) => (picture.measures === 'mass' ? `with ${caption} on the pan` : caption))} shown={view} onChange={setView} />

@@ -112,7 +112,7 @@ export function ThimbleBody({ picture, view: { edge, datum } }: BodyProps): Reac
         <stop offset="0.75" stopColor="#c3cac6" />
         <stop offset="1" stopColor="#717c77" />
       </linearGradient>
-      <path d={`M${edge} ${datum - above - 4}L${edge + BEVEL} ${datum - above - WIDER}H${edge + 200}V${datum + below + WIDER}H${edge + BEVEL}L${edge} ${datum + below + 4}Z`} fill={`url(#${id})`} stroke="#5f6b66" strokeWidth="1.6" />
+      <path data-thimble-edge d={`M${edge} ${datum - above - 4}L${edge + BEVEL} ${datum - above - WIDER}H${edge + 200}V${datum + below + WIDER}H${edge + BEVEL}L${edge} ${datum + below + 4}Z`} fill={`url(#${id})`} stroke="#5f6b66" strokeWidth="1.6" />
     </g>
   );
 }

@@ -1,5 +1,5 @@
 import type { BenchTask } from '@green-beam/contract';
-import { describeBeams, describeCaliper, describeColumn, describeDisplay, describeCaliperAt, describeMicrometer, describeMicrometerAt, describePointer, describeRiders, describeRuler, instrumentById, type BeamPicture, type CaliperPicture, type Done, type MicrometerPicture, type Picture, type Weighables } from '@green-beam/core';
+import { describeBeams, describeCaliper, describeColumn, describeDisplay, describeCaliperAt, describeMicrometer, describeMicrometerAt, describePointer, describeRiders, describeRuler, instrumentById, type BeamPicture, type CaliperPicture, type DisplayPicture, type Done, type MicrometerPicture, type Picture, type Weighables } from '@green-beam/core';
 import { useCallback, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { moved } from '../../instruments/ruler/geometry.ts';
 import { useSeen, type Seen, type Sight } from '../../instruments/sight.ts';
@@ -7,8 +7,10 @@ import { aside } from '../../instruments/aside.ts';
 import { parted, type HeldState } from '../../instruments/held-state.ts';
 import { rightFloat, type ToolState } from '../../instruments/tool-state.ts';
 import { ToolStage } from '../../instruments/tool-stage.tsx';
-import type { BalanceNow } from '../../instruments/balance/balance.ts';
-import { OVERLOADED, shownByHand, shownByJaws, type PanState } from '../../instruments/balance/pan-state.ts';
+import type { Balance, BalanceNow } from '../../instruments/balance/balance.ts';
+import { useBalance } from '../../instruments/balance/use-balance.ts';
+import { useShownByHand } from '../../instruments/balance/use-shown.ts';
+import { OVERLOADED, shownByJaws, type PanState, type Shown } from '../../instruments/balance/pan-state.ts';
 import { apparentOnScale } from '../../instruments/upright/geometry.ts';
 import { Button } from '../../ui/button.tsx';
 import { Notice } from '../../ui/notice.tsx';
@@ -36,7 +38,7 @@ function progress(task: BenchTask, of: number, reading: Reading): string {
 const LEFT = { funnel: ' A funnel stands in its top.', bubble: ' There is a bubble of air in its tip.' } as const;
 
 function inWords(picture: Picture, seen: Seen, tool: ToolState): string {
-  const { left, float, balance, pan } = tool;
+  const { left, float } = tool;
   switch (picture.kind) {
     case 'liquid-column':
       if (picture.handled === 'try' && float !== rightFloat(picture)) return float === null ? `A jar of ${picture.liquid}; nothing floats in it yet.` : 'The surface lies nowhere on this one’s scale.';
@@ -48,9 +50,9 @@ function inWords(picture: Picture, seen: Seen, tool: ToolState): string {
     case 'micrometer':
       return picture.handled === 'close' ? `${whatIsHeld(picture, tool.held)} ${describeMicrometerAt(picture, seen.markAt)}` : describeMicrometer(picture);
     case 'beams':
-      return picture.handled === 'weigh' && balance ? balanceInWords(picture, balance.now()) : describeBeams(picture);
+      return describeBeams(picture);
     case 'display':
-      return picture.jaws ? `It shows ${shownByJaws(tool.held, seen.markAt)}.` : picture.weighables ? panInWords(picture.weighables, pan, picture.unitMark) : describeDisplay(picture);
+      return picture.jaws ? `It shows ${shownByJaws(tool.held, seen.markAt)}.` : describeDisplay(picture);
   }
 }
 
@@ -63,15 +65,30 @@ function balanceInWords(picture: BeamPicture, { riderX, pointer, moving, vessel,
   return `On the pan: ${on.length === 0 ? 'nothing' : on.join(' and ')}. ${describeRiders(picture, riderX)} ${describePointer(pointer.at, moving)}`;
 }
 
-function panInWords(weighables: Weighables, pan: PanState, unit: string): string {
-  const { characters, stable } = shownByHand(weighables, pan, performance.now());
-  if (!pan.on) return 'The balance is not switched on.';
+function panInWords({ characters, stable }: Shown, on: boolean, unit: string): string {
+  if (!on) return 'The balance is not switched on.';
   return characters === OVERLOADED ? 'It shows bars: more than it can take.' : `It shows ${characters} ${unit}${stable ? ', and its stability mark' : ', and has not settled'}.`;
+}
+
+/** A beam balance under somebody’s hands, in words. */
+function BalanceDescribed({ picture, balance }: { readonly picture: BeamPicture; readonly balance: Balance }): ReactNode {
+  return balanceInWords(picture, useBalance(balance));
+}
+
+/** A digital balance under somebody’s hands, in words. */
+function PanDescribed({ picture, weighables, pan }: { readonly picture: DisplayPicture; readonly weighables: Weighables; readonly pan: PanState }): ReactNode {
+  return panInWords(useShownByHand(weighables, pan), pan.on, picture.unitMark);
+}
+
+function words(picture: Picture, seen: Seen, tool: ToolState): ReactNode {
+  if (picture.kind === 'beams' && picture.handled === 'weigh' && tool.balance) return <BalanceDescribed picture={picture} balance={tool.balance} />;
+  if (picture.kind === 'display' && picture.weighables) return <PanDescribed picture={picture} weighables={picture.weighables} pan={tool.pan} />;
+  return inWords(picture, seen, tool);
 }
 
 /** The picture in words a reading can be made from, as the eye now sees it. */
 function Described({ picture, sight, tool }: { readonly picture: Picture; readonly sight: Sight; readonly tool: ToolState }): ReactNode {
-  return <p className="mt-3 border-l-[3px] border-beam pl-4">{inWords(picture, useSeen(sight), tool)}</p>;
+  return <p className="mt-3 border-l-[3px] border-beam pl-4">{words(picture, useSeen(sight), tool)}</p>;
 }
 
 function Hints({ hints, shown }: { readonly hints: readonly string[]; readonly shown: number }): ReactNode {

@@ -1,5 +1,5 @@
 import { doneIn, type AttemptResult, type BenchRound, type BenchTask, type NewAttempt, type StripMark } from '@green-beam/contract';
-import { asOperated, cautionsFor, closesTask, diagnose, drawTask, feedbackOn, hintsFor, instrumentById, pictureOf, plannedItems, questionFor, completeRules, writtenUnitOf, TRIES, type Diagnosis, type PlannedItem, type ReadingTask } from '@green-beam/core';
+import { asOperated, cautionsFor, closesTask, diagnose, drawTask, feedbackOn, hintsFor, instrumentById, pictureOf, plannedItems, questionFor, remarksOn, completeRules, writtenUnitOf, TRIES, type Diagnosis, type PlannedItem, type ReadingTask } from '@green-beam/core';
 import { useCallback, useEffect, useState } from 'react';
 import { newId } from '../../outbox/new-id.ts';
 import type { BenchSource } from './bench-source.ts';
@@ -80,7 +80,7 @@ export function useVisitorBench(): BenchSource {
       const here: Tried = { taskId: shown.id, tryNumber, diagnosis };
       setTried([...tried, here]);
       if (closes) setClosed(new Set([...closed, shown.id]));
-      const result: AttemptResult = { ...feedbackOn(task, diagnosis, closes, done), attemptId: attempt.id, verdict, tryNumber, closed: closes, strip: closes ? marksOf([...before, here]) : [] };
+      const result: AttemptResult = { ...feedbackOn(task, diagnosis, closes, remarksOn(found.task, done)), attemptId: attempt.id, verdict, tryNumber, closed: closes, strip: closes ? marksOf([...before, here]) : [] };
       add(shown.id, { text: attempt.entry, result });
       return Promise.resolve(result);
     },

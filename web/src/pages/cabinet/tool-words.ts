@@ -1,11 +1,9 @@
 import type { ToolShown } from '@green-beam/contract';
-import { checkError, controlLimits, instrumentById, judgeCheck } from '@green-beam/core';
+import { checkError, controlLimits, DEFAULT_RULES, instrumentById, judgeCheck, readingStep } from '@green-beam/core';
 
-/** How a number of a tool is written: with as many decimals as its last digit has, and one more where that is estimated. */
+/** How many decimals a number of a tool is written with, one digit being estimated where there is something to estimate. */
 export function decimalsOf(instrumentId: string): number {
-  const { division, reads } = instrumentById(instrumentId);
-  const own = Math.max(0, Math.ceil(-Math.log10(division) - 1e-9));
-  return reads === 'thimble' && division === 0.01 ? own + 1 : own;
+  return Math.max(0, -readingStep(instrumentById(instrumentId), DEFAULT_RULES).place);
 }
 
 export function signed(value: number, decimals: number): string {

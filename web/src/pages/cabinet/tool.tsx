@@ -46,7 +46,7 @@ function Checks({ classId, tool }: PartProps): ReactNode {
         <>
           <p className="mt-2 text-muted">
             {numerals(`What it showed for ${nominal} ${unit}, less ${nominal} ${unit}. `)}
-            {limits.from === 'checks' ? 'The limits stand two and three standard deviations from the mean of the checks before the last.' : 'Until there are eight checks the limits come from the tolerance: two thirds of it, and the whole.'}
+            {limits.from === 'checks' ? 'The limits stand two and three standard deviations from the mean of the first eight checks.' : 'Until there are eight checks the limits come from the tolerance: two thirds of it, and the whole.'}
           </p>
           <div className="mt-3">
             <ControlChart points={checks} limits={limits} unit={unit} decimals={decimalsOf(tool.instrumentId)} />

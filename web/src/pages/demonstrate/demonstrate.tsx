@@ -9,6 +9,7 @@ import { MeasuredNumber } from '../../numbers/measured-number.tsx';
 import { useHouseRules } from '../../rules/house-rules.ts';
 import { Failed, Loading } from '../../ui/notice.tsx';
 import { useShortcuts } from '../../ui/shortcuts.ts';
+import { useOpening } from './use-opening.ts';
 import { DEMONSTRATED, demonstrationOf, slipShown, slipsToShow } from './demonstration.ts';
 
 /** How far off the level the eye is shown, in mm. */
@@ -91,6 +92,7 @@ function Wall({ rules }: { readonly rules: HouseRules }): ReactNode {
   const last = useMemo(() => (typeof task === 'string' ? 0 : revealOf(task).length), [task]);
   const picture = useMemo(() => (typeof task === 'string' ? null : pictureOf(task)), [task]);
   const sight = useMemo(() => createSight({ height: EYES[shown.eye], markAt: picture ? restingAt(picture) : 0 }), [picture, shown.eye]);
+  useOpening(picture, sight, typeof task === 'string' ? undefined : revealOf(task)[shown.step - 1]?.kind);
   const change = (part: Partial<Shown>): void => setShown((before) => ({ ...before, ...part }));
   const again = (part: Partial<Shown> = {}): void => change({ seed: newSeed(), step: 0, slip: null, eye: 'level', ...part });
   const stepBy = (by: number): void => setShown((before) => ({ ...before, step: Math.min(last, Math.max(0, before.step + by)) }));
