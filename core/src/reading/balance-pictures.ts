@@ -12,8 +12,8 @@ import type { Situation, Spoilt } from './situation.ts';
 /** Length of a beam’s scale, and of the arm the pan hangs on, in mm. */
 const BEAM = 200;
 const ARM = 100;
-/** Divisions of the pointer’s scale for one whole unit of the finest beam, and the stops beyond its ends. */
-const PER_UNIT = 8;
+/** Divisions of the pointer’s scale for ten of the smallest divisions: what friction can hold it off by is a quarter of one. */
+const PER_UNIT = 25;
 export const POINTER_STOPS = 10;
 
 /** One beam: a scale with its notches, and how much the rider pulls for each mm it is moved out, in g·mm. */

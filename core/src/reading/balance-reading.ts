@@ -49,9 +49,12 @@ export function deadBand({ division }: BeamBalance): number {
   return DEAD_BAND * division;
 }
 
-/** Whether riders, as they stand, hold the load, within what friction allows. */
+/** A pointer is judged by eye: half as much again as friction can hold it off cannot be told from rest on the mark. */
+const JUDGED = 1.5;
+
+/** Whether riders, as they stand, hold the load, as far as can be seen. */
 export function isBalanced({ tool, load, riders }: BeamReading): boolean {
-  return Math.abs(riderSum(riders) - load) <= deadBand(tool) + 1e-9;
+  return Math.abs(riderSum(riders) - load) <= JUDGED * deadBand(tool) + 1e-9;
 }
 
 /** Whether every rider that has notches sits in one. */
