@@ -42,6 +42,8 @@ function workPerFrame(events: readonly TraceEvent[]): number[] {
 /** A page on which one line follows the pointer: what this browser and this machine need for a drag of anything at all. */
 const ONE_LINE = `data:text/html,${encodeURIComponent(`<div role="slider" style="position:absolute;left:600px;top:100px;width:60px;height:500px;touch-action:none"><svg width="60" height="500"><line x2="60" stroke="black"/></svg></div>
 <script>const line = document.querySelector('line'); document.querySelector('div').addEventListener('pointermove', (event) => { for (const end of ['y1', 'y2']) line.setAttribute(end, event.clientY - 100); });</script>`)}`;
+/** A grip smaller than this, in pixels, has a rail of its own. */
+const SMALL = 100;
 /** Frames in which nothing was drawn need less than this, in ms. */
 const IDLE = 0.5;
 
@@ -52,7 +54,9 @@ async function dragged(page: Page, url: string, name = /eye/i): Promise<number[]
   await slider.waitFor();
   const client = await page.context().newCDPSession(page);
   await client.send('Emulation.setCPUThrottlingRate', { rate: SLOW_DOWN });
-  const box = await slider.boundingBox();
+  const [own, rail] = [await slider.boundingBox(), await slider.locator('..').boundingBox()];
+  // What is small is dragged along the rail it is on.
+  const box = own && Math.max(own.width, own.height) < SMALL ? rail : own;
   if (!box) throw new Error('There is no slider on the page.');
   // Events go in below the driver: its own mouse runs scripts in the page at every step of a drag, which are not the page's work.
   const across = box.width > box.height;
@@ -107,4 +111,9 @@ for (const tool of TOOLS) {
 }
 await onBench(page, 'ruler-millimetre', (handled) => handled === 'lay');
 report('laying a thing at a ruler', await dragged(page, base, /^Where the/));
+const BY_HAND = [['turning a thimble', 'micrometer-thousandth', 'close', /^The thimble/], ['moving a slide', 'caliper-fiftieth', 'close', /^The slide/], ['moving a rider while the pointer swings', 'beam-balance-hundredth', 'weigh', /^Sliding rider/]] as const;
+for (const [what, tool, how, name] of BY_HAND) {
+  await onBench(page, tool, (handled) => handled === how);
+  report(what, await dragged(page, base, name));
+}
 await browser.close();

@@ -8,6 +8,7 @@ import { heldOf, type Held } from './slide-pictures.ts';
 import { drawn, type Handled, type RuledMark } from './picture-parts.ts';
 import type { ReadingTask } from './reading-task.ts';
 import type { Situation, Spoilt } from './situation.ts';
+import { spokenThing } from './things.ts';
 
 /** Length of a beam’s scale, and of the arm the pan hangs on, in mm. */
 const BEAM = 200;
@@ -50,8 +51,12 @@ export interface BeamPicture {
   readonly views: readonly [RidersView, ...RidersView[]];
   /** What pulls at the pan when nothing is on it. */
   readonly empty: number;
-  readonly thing: Laden;
+  readonly thing: Laden & { readonly count: number };
   readonly vessel: Laden | null;
+  /** The liquid in a beaker on the platform, in which the thing hangs; null where it lies on the pan. */
+  readonly under: string | null;
+  /** By how much the thing pulls less as long as it touches the glass, in g·mm. */
+  readonly borne: number;
   /** Whether thing and vessel are on the pan from the start. */
   readonly laden: boolean;
   /** Divisions of the pointer’s scale for one g·mm, and how it swings. */
@@ -87,7 +92,7 @@ export interface DisplayPicture {
   readonly unitMark: string;
   readonly measures: DisplayTool['measures'];
   readonly views: readonly [DisplayView, ...DisplayView[]];
-  readonly thing: { readonly name: string };
+  readonly thing: { readonly name: string; readonly count: number };
   /** While it has not settled: last digits it is away from what it will show. */
   readonly awayBy: number;
   readonly weighables: Weighables | null;
@@ -130,7 +135,10 @@ function cardOf({ zeroError = 0, ask = 'corrected' }: Situation, shown: string, 
   return `Checked with standard masses: it shows ${shown} ${unit} too ${zeroError > 0 ? 'much' : 'little'}.`;
 }
 
-const captionOf = ({ thing = 'thing', vessel = 'vessel', container = 0 }: Situation): string => (container > 0 ? `the ${vessel} with the ${thing} in it` : `the ${thing}`);
+function captionOf(situation: Situation): string {
+  const { vessel = 'vessel', container = 0 } = situation;
+  return container > 0 ? `the ${vessel} with the ${spokenThing(situation)} in it` : `the ${spokenThing(situation)}`;
+}
 
 /** What is looked at besides the reading: the vessel alone, or the empty pan. */
 function otherLoads(situation: Situation): { readonly caption: string; readonly load: number }[] {
@@ -141,7 +149,7 @@ function otherLoads(situation: Situation): { readonly caption: string; readonly 
 
 export function beamPicture(reading: BeamReading, { situation }: ReadingTask): BeamPicture {
   const { tool, riders } = reading;
-  const { thing = 'thing', vessel = 'vessel', container = 0, empty = 0, zeroError = 0, loose = false } = situation;
+  const { vessel = 'vessel', container = 0, empty = 0, zeroError = 0, loose = false } = situation;
   const placed = (positions: readonly number[]): number[] => tool.beams.map((beam, i) => riderPlace(beam, positions[i] ?? 0));
   const byHand = loose || !isBalanced(reading) || !areSeated(reading);
   const main: RidersView = { caption: captionOf(situation), riderX: placed(loose ? [] : riders) };
@@ -155,7 +163,9 @@ export function beamPicture(reading: BeamReading, { situation }: ReadingTask): B
     pan: tool.pan,
     views: [main, ...others],
     empty: drawn((empty + zeroError) * ARM),
-    thing: { name: thing, pull: drawn(situation.value * ARM) },
+    thing: { name: spokenThing(situation), count: situation.count ?? 1, pull: drawn(situation.value * ARM) },
+    under: situation.under ?? null,
+    borne: situation.spoilt === undefined ? 0 : drawn(spoiledBy(tool, situation.spoilt) * ARM),
     vessel: container > 0 ? { name: vessel, pull: drawn(container * ARM) } : null,
     laden: !loose,
     perPull: perGram(tool) / ARM,
@@ -166,13 +176,13 @@ export function beamPicture(reading: BeamReading, { situation }: ReadingTask): B
 }
 
 function weighablesOf(tool: DisplayTool, situation: Situation): Weighables {
-  const { container = 0, empty = 0, zeroError = 0, vessel = 'vessel', thing = 'thing', spoilt } = situation;
+  const { container = 0, empty = 0, zeroError = 0, vessel = 'vessel', spoilt } = situation;
   const digits = (grams: number): number => Math.round(grams / tool.division);
   return {
     empty: digits(empty),
     vessel: container > 0 ? { name: vessel, digits: digits(container) } : null,
     // What the tool is known to be off by comes with what is weighed.
-    thing: { name: thing, digits: digits(asDisplayed(tool, situation.value + zeroError)) },
+    thing: { name: spokenThing(situation), digits: digits(asDisplayed(tool, situation.value + zeroError)) },
     capacity: digits(tool.range[1]),
     decimals: Math.max(0, Math.round(-Math.log10(tool.division))),
     spoilt: spoilt === undefined ? null : { how: spoilt, digits: digits(spoiledBy(tool, spoilt)) },
@@ -180,7 +190,8 @@ function weighablesOf(tool: DisplayTool, situation: Situation): Weighables {
 }
 
 export function displayPicture({ tool, value, present }: DisplayReading, { situation }: ReadingTask): DisplayPicture {
-  const { thing = 'thing', zeroError = 0, loose = false } = situation;
+  const { zeroError = 0, loose = false } = situation;
+  const thing = spokenThing(situation);
   const weighed = tool.measures === 'mass';
   const jaws: readonly DisplayView[] = !weighed && situation.zeroError !== undefined && situation.ask !== 'observed' ? [{ caption: 'with the jaws closed', characters: litCharacters(tool, asDisplayed(tool, zeroError)) }] : [];
   const others = weighed ? otherLoads(situation).map(({ caption, load }): DisplayView => ({ caption, characters: litCharacters(tool, asDisplayed(tool, load)) })) : jaws;
@@ -190,7 +201,7 @@ export function displayPicture({ tool, value, present }: DisplayReading, { situa
     unitMark: tool.unit,
     measures: tool.measures,
     views: [{ caption: weighed ? captionOf(situation) : `on the ${thing}`, characters: litCharacters(tool, shownBy(tool, situation)) }, ...(loose ? [] : others)],
-    thing: { name: thing },
+    thing: { name: thing, count: situation.count ?? 1 },
     awayBy: Math.round((present - value) / tool.division),
     weighables: weighed && loose ? weighablesOf(tool, situation) : null,
     jaws: !weighed && loose ? { ...heldOf(situation, OPENED_BY, tool.range[1]), touchesX: drawn(value), closedX: drawn(zeroError) } : null,

@@ -4,7 +4,7 @@ import { ridersFor } from '../scales/rider-beam.ts';
 import type { Random } from '../simulation/random.ts';
 import { ridersIn } from './balance-reading.ts';
 import { SPOILERS, type Situation, type Spoilt } from './situation.ts';
-import { weighedThing } from './things.ts';
+import { equalThings, weighedThing } from './things.ts';
 
 /** What a drawn situation is to be good for. */
 export interface WeighingAim {
@@ -38,6 +38,12 @@ function digitsOff(tool: Tool, random: Random, least: number, most: number): num
 function vesselOn(tool: Tool, random: Random): Pick<Situation, 'container' | 'vessel'> {
   const [, most] = tool.range;
   return { container: multipleOf(tool.division, Math.round(((0.06 + 0.12 * random.uniform()) * most) / tool.division)), vessel: random.pick(VESSELS) };
+}
+
+/** What is weighed: one thing, or now and then several equal ones. */
+function weighed(value: number, random: Random): Pick<Situation, 'thing' | 'count'> {
+  const several = random.uniform() < 0.2 ? equalThings(value, random) : null;
+  return several ?? { thing: weighedThing(value, random) };
 }
 
 /** How heavy: anything the balance takes, with room for a vessel; now and then such that the last digit is a zero. */
@@ -76,7 +82,7 @@ function drawBeams(tool: BeamBalance, aim: WeighingAim): Situation {
   const wrong = oneOf(aim, [['not-balanced', 0.12], ['not-seated', 0.08], ['container-included', 0.25], ['not-zeroed', 0.1], ['zero-ignored', 0.08], ['zero-sign', 0.02]]);
   const off = offBy(tool, wrong, random);
   const value = massOn(tool, aim, 10, 0.2 * tool.range[1]);
-  const situation: Situation = { value, thing: weighedThing(value, random), ...off };
+  const situation: Situation = { value, ...weighed(value, random), ...off };
   if (wrong === 'not-balanced') {
     const sliding = tool.beams.at(-1)?.scale.to ?? 1;
     const standing = ridersIn(tool, situation).at(-1) ?? 0;
@@ -86,7 +92,10 @@ function drawBeams(tool: BeamBalance, aim: WeighingAim): Situation {
   }
   const between = wrong === 'not-seated' ? betweenNotches(tool, value, random) : null;
   if (between) return { ...situation, riders: between };
-  return random.uniform() < BY_HAND ? { ...situation, ...eitherWay(situation, random), loose: true } : situation;
+  const hung = tool.pan === 'hangs' && off.container === undefined && value > 5 && random.uniform() < 0.2;
+  const under: Partial<Situation> = hung ? { thing: 'basalt pebble', count: undefined, under: random.pick(['water', 'brine'] as const) } : {};
+  if (random.uniform() >= BY_HAND) return { ...situation, ...under };
+  return { ...situation, ...eitherWay(situation, random), ...under, ...(hung && random.uniform() < 0.5 ? { spoilt: 'touching' as const } : {}), loose: true };
 }
 
 /** Part of the weighings that are done by the student. */
@@ -98,23 +107,23 @@ function eitherWay({ empty }: Situation, random: Random): Partial<Situation> {
 }
 
 /** By how much a spoiled weighing is off, in last digits, on a balance that shows so many; no more than can be noticed. */
-const SPOILS: Readonly<Record<Spoilt, number>> = { draught: 6, 'off-centre': 4, wet: 9, fingerprints: 3 };
+const SPOILS: Readonly<Record<Spoilt, number>> = { draught: 6, 'off-centre': 4, wet: 9, fingerprints: 3, touching: -14 };
 
 /** What a disturbance adds to what a display shows, in g. */
-export function spoiledBy(tool: DisplayTool, spoilt: Spoilt): number {
+export function spoiledBy(tool: Tool, spoilt: Spoilt): number {
   return multipleOf(tool.division, SPOILS[spoilt]);
 }
 
 /** Moving air and fingerprints are felt by the finest balances only. */
 function canSpoil({ division }: DisplayTool): readonly Spoilt[] {
-  return division <= 0.001 ? SPOILERS : division <= 0.01 ? ['off-centre', 'wet'] : ['wet'];
+  return division <= 0.001 ? SPOILERS.filter((how) => how !== 'touching') : division <= 0.01 ? ['off-centre', 'wet'] : ['wet'];
 }
 
 function drawMass(tool: DisplayTool, aim: WeighingAim): Situation {
   const { random } = aim;
   const wrong = oneOf(aim, [['unsettled', 0.1], ['container-included', 0.25], ['not-zeroed', 0.1], ['zero-ignored', 0.08], ['zero-sign', 0.02]]);
   const value = massOn(tool, aim, 1, 0.25 * tool.range[1]);
-  const situation: Situation = { value, thing: weighedThing(value, random), ...offBy(tool, wrong, random) };
+  const situation: Situation = { value, ...weighed(value, random), ...offBy(tool, wrong, random) };
   if (wrong === 'unsettled') return { ...situation, settled: false, shown: Number((value + digitsOff(tool, random, 4, 30)).toFixed(6)) };
   if (random.uniform() >= BY_HAND) return situation;
   return { ...situation, ...eitherWay(situation, random), loose: true, ...(random.uniform() < 0.35 ? { spoilt: canSpoil(tool)[random.below(canSpoil(tool).length)] ?? 'wet' } : {}) };

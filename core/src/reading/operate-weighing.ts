@@ -7,7 +7,7 @@ import type { Done } from './operation.ts';
 import type { Situation, Spoilt } from './situation.ts';
 
 /** What puts each disturbance right. */
-export const PUTS_RIGHT: Readonly<Record<Spoilt, Done['kind']>> = { draught: 'shield', 'off-centre': 'centre', wet: 'dry', fingerprints: 'clean' };
+export const PUTS_RIGHT: Readonly<Record<Spoilt, Done['kind']>> = { draught: 'shield', 'off-centre': 'centre', wet: 'dry', fingerprints: 'clean', touching: 'hang-free' };
 
 /** Time constant of a display that settles, in ms. */
 export const DISPLAY_TIME = 700;
@@ -44,9 +44,10 @@ export function isWeighed(situation: Situation, done: readonly Done[]): boolean 
 
 /** A beam balance as it stands at Enter: what is on it, where its riders are, how its screw is turned. */
 export function weighedOnBeams(tool: BeamBalance, situation: Situation, done: readonly Done[]): Situation {
-  const { loose = false, container = 0, empty = 0 } = situation;
+  const { loose = false, container = 0, empty = 0, spoilt } = situation;
   const onPan = done.reduce(putOrTaken, { vessel: !loose, thing: !loose });
-  if (!onPan.thing) return { ...situation, loose: undefined };
+  if (!onPan.thing) return { ...situation, loose: undefined, spoilt: undefined };
+  const borne = spoilt !== undefined && !done.some(({ kind }) => kind === PUTS_RIGHT[spoilt]) ? spoiledBy(tool, spoilt) : 0;
   const start = loose ? tool.beams.map(() => 0) : ridersIn(tool, situation);
   const riders = tool.beams.map((beam, i) => {
     const to = done.findLast(({ kind }) => kind === `rider-${i + 1}`)?.to ?? null;
@@ -54,7 +55,7 @@ export function weighedOnBeams(tool: BeamBalance, situation: Situation, done: re
   });
   const screw = done.findLast(({ kind }) => kind === 'screw')?.to ?? 0;
   const stillEmpty = Number((empty + screw).toFixed(6));
-  const after: Situation = { ...situation, loose: undefined, container: onPan.vessel && container > 0 ? container : undefined, empty: stillEmpty === 0 ? undefined : stillEmpty, riders, pointerOffset: undefined };
+  const after: Situation = { ...situation, value: Number((situation.value + borne).toFixed(9)), spoilt: undefined, loose: undefined, container: onPan.vessel && container > 0 ? container : undefined, empty: stillEmpty === 0 ? undefined : stillEmpty, riders, pointerOffset: undefined };
   const reading = { tool, load: shownBy(tool, after), riders };
   if (!isBalanced(reading) || !areSeated(reading)) return after;
   // Within what friction allows, it is judged by where the riders stand.

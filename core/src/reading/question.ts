@@ -2,7 +2,7 @@ import type { Instrument, ScaleTool } from '../instruments/instrument.ts';
 import { askedFor } from './correction.ts';
 import { instrumentOf, type ReadingTask } from './reading-task.ts';
 import type { Situation } from './situation.ts';
-import { isThickness } from './things.ts';
+import { isThickness, spokenThing } from './things.ts';
 
 /** What a student would call the tool in a question. */
 function called({ body, skill }: ScaleTool): string {
@@ -41,5 +41,8 @@ export function questionFor(task: ReadingTask): string {
   if (instrument.unit === 'mm' && instrument.reads !== 'scale') return askedFor(task) === 'observed' ? `What does the ${instrument.reads === 'thimble' ? 'micrometer' : 'caliper'} show?` : sizeOf(task.situation, thing);
   if (instrument.reads === 'ring') return instrument.made === 'to-deliver' ? `How much ${liquid} does this pipette deliver from its ring?` : `How much ${liquid} does this flask hold up to its ring?`;
   if (instrument.reads === 'scale') return onScale(instrument, task);
-  return askedFor(task) === 'observed' ? 'What does the balance show?' : `How heavy is the ${thing}?`;
+  if (askedFor(task) === 'observed') return 'What does the balance show?';
+  const { count, under } = task.situation;
+  if (under !== undefined) return `How heavy does the ${thing} seem under ${under}?`;
+  return count === undefined ? `How heavy is the ${thing}?` : `How heavy are the ${spokenThing(task.situation)} together?`;
 }

@@ -1,4 +1,4 @@
-import type { DisplayTool, RingTool } from '../instruments/instrument.ts';
+import type { BeamBalance, DisplayTool, RingTool } from '../instruments/instrument.ts';
 import { litCharacters } from './balance-reading.ts';
 import { spoiledBy } from './draw-weighing.ts';
 import { holdingOf, wiped, type SlidingTool } from './operate-sliding.ts';
@@ -90,6 +90,7 @@ const MISSED: Readonly<Record<Spoilt, string>> = {
   draught: 'The draught shield was open: moving air presses on the pan, and the digits do not come to rest on the mass. Close it before reading.',
   'off-centre': 'It lay near the rim of the pan: a balance is right for what lies in its middle.',
   wet: 'It was wet when it was weighed: what clung to it was weighed too. Dry it first.',
+  touching: 'It touched the side of the beaker, which bore a part of it: hang it free before it is weighed.',
   fingerprints: 'It had been taken up by hand: the grease of fingerprints shows on a balance as fine as this. Use tweezers, and wipe it.',
 };
 
@@ -106,8 +107,10 @@ function onDisplay(tool: DisplayTool, { situation }: ReadingTask, done: readonly
   ];
 }
 
-function onBeams({ situation }: ReadingTask, done: readonly Done[]): Remark[] {
-  return isWeighed(situation, done) ? [] : [{ id: 'not-weighed', text: 'Nothing was put on the pan: the answer is judged as if it had been.' }];
+function onBeams(tool: BeamBalance, { situation }: ReadingTask, done: readonly Done[]): Remark[] {
+  const { spoilt } = situation;
+  if (isWeighed(situation, done)) return spoilt === undefined || done.some(({ kind }) => kind === PUTS_RIGHT[spoilt]) ? [] : [{ id: 'left-wrong', text: `${MISSED[spoilt]} Here it made ${litCharacters(tool, Math.abs(spoiledBy(tool, spoilt)))} ${tool.unit}.` }];
+  return [{ id: 'not-weighed', text: 'Nothing was put on the pan: the answer is judged as if it had been.' }];
 }
 
 /**
@@ -119,7 +122,7 @@ export function remarksOn(task: ReadingTask, done: readonly Done[]): Remark[] {
   if (instrument.reads === 'ring') return instrument.made === 'to-deliver' ? onPipette(instrument, done) : [];
   if (instrument.reads === 'vernier' || instrument.reads === 'thimble') return onFaces(instrument, task, done);
   if (instrument.reads === 'display') return instrument.measures === 'length' ? onFaces(instrument, task, done) : onDisplay(instrument, task, done);
-  if (instrument.reads === 'beams') return onBeams(task, done);
+  if (instrument.reads === 'beams') return onBeams(instrument, task, done);
   if (instrument.reads !== 'scale') return [];
   switch (instrument.body.kind) {
     case 'tube':

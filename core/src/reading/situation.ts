@@ -4,8 +4,8 @@ import type { Asked } from './correction.ts';
 
 export type ScaleSide = 'near' | 'far';
 
-/** What can be wrong with a weighing: moving air, a load near the pan’s rim, a wet specimen, fingerprints on it. */
-export const SPOILERS = ['draught', 'off-centre', 'wet', 'fingerprints'] as const;
+/** What can be wrong with a weighing: moving air, a load near the pan’s rim, a wet specimen, fingerprints on it; under a liquid, a touched glass. */
+export const SPOILERS = ['draught', 'off-centre', 'wet', 'fingerprints', 'touching'] as const;
 export type Spoilt = (typeof SPOILERS)[number];
 
 /** What a caliper is used on: the outside of a thing, its inside, its depth. */
@@ -60,7 +60,11 @@ export interface Situation {
   readonly soft?: number;
   /** Grit between the faces, in mm. */
   readonly grit?: number;
-  /** What disturbs a digital balance, for the student to notice. */
+  /** How many equal things are weighed together, where there are several. */
+  readonly count?: number;
+  /** The liquid that a thing hangs in while it is weighed, on a balance whose pan hangs. */
+  readonly under?: string;
+  /** What disturbs a weighing, for the student to notice. */
   readonly spoilt?: Spoilt;
 }
 
@@ -92,12 +96,12 @@ type Field = keyof Situation;
 const LIQUID: readonly Field[] = ['value', 'ask', 'eyeHeight', 'surface', 'scaleSide', 'opaque', 'liquid'];
 
 const HELD_BY_HAND: readonly Field[] = ['loose', 'soft', 'grit'];
-const WEIGHED: readonly Field[] = ['value', 'zeroError', 'ask', 'container', 'vessel', 'empty', 'thing', 'liquid', 'loose'];
+const WEIGHED: readonly Field[] = ['value', 'zeroError', 'ask', 'container', 'vessel', 'empty', 'thing', 'count', 'loose', 'spoilt'];
 
 /** What there is to say about each kind of tool. */
 function fieldsOf(instrument: Instrument): readonly Field[] {
-  if (instrument.reads === 'display') return instrument.measures === 'length' ? ['value', 'zeroError', 'ask', 'thing', ...HELD_BY_HAND] : [...WEIGHED, 'settled', 'shown', 'spoilt'];
-  if (instrument.reads === 'beams') return [...WEIGHED, 'riders', 'pointerOffset'];
+  if (instrument.reads === 'display') return instrument.measures === 'length' ? ['value', 'zeroError', 'ask', 'thing', ...HELD_BY_HAND] : [...WEIGHED, 'settled', 'shown'];
+  if (instrument.reads === 'beams') return [...WEIGHED, 'riders', 'pointerOffset', ...(instrument.pan === 'hangs' ? ['under'] as const : [])];
   if (instrument.reads === 'ring') return LIQUID;
   if (instrument.reads === 'vernier') return ['value', 'zeroError', 'ask', 'eyeHeight', 'thing', 'use', 'oval', ...HELD_BY_HAND];
   if (instrument.reads === 'thimble') return ['value', 'zeroError', 'ask', 'thing', 'oval', ...HELD_BY_HAND];
@@ -158,6 +162,9 @@ function checkOnScale(tool: ScaleTool, situation: Situation): void {
   if (endOffset !== undefined && tool.body.kind === 'rule') checkNumber('endOffset', endOffset, 0, tool.body.bareEnd, 'mm');
 }
 
+/** So many things lie on a pan together at most. */
+const MOST_TOGETHER = 20;
+
 /** What a balance can be off by, as a part of its range, before it is mended. */
 const MOST_OFF_BALANCE = 0.05;
 
@@ -172,7 +179,9 @@ function checkWeighing(tool: BeamBalance | DisplayTool, situation: Situation): v
   checkNumber('pointerOffset', pointerOffset, -load, most - load, tool.unit);
   if (shown !== undefined) checkNumber('shown', shown, -most, most, tool.unit);
   if (shown !== undefined && settled) throw new SituationError('shown', 'what has come to rest shows where it rests.');
-  checkChoice('spoilt', situation.spoilt, SPOILERS);
+  checkChoice('spoilt', situation.spoilt, tool.reads === 'beams' ? ['touching'] : SPOILERS.filter((how) => how !== 'touching'));
+  if (situation.spoilt === 'touching' && situation.under === undefined) throw new SituationError('spoilt', 'there is no glass for it to touch.');
+  if (situation.count !== undefined && !(Number.isInteger(situation.count) && situation.count >= 2 && situation.count <= MOST_TOGETHER)) throw new SituationError('count', `${situation.count} is not a number of things from 2 to ${MOST_TOGETHER}.`);
   if (riders !== undefined && tool.reads === 'beams') checkRiders(tool, riders);
 }
 

@@ -69,3 +69,16 @@ export function weighedThing(grams: number, random: Random): string {
   const fitting = WEIGHED.filter(({ least, most }) => least <= grams && grams <= most);
   return fitting[random.below(Math.max(1, fitting.length))]?.name ?? 'basalt pebble';
 }
+
+/** What is weighed, as it is spoken of: one thing, or several equal ones. */
+export function spokenThing({ thing = 'thing', count }: { readonly thing?: string; readonly count?: number }): string {
+  return count === undefined ? thing : `${count} ${thing}s`;
+}
+
+/** Several equal things that can be as heavy as this together; null where none of the kit can. */
+export function equalThings(grams: number, random: Random): { readonly thing: string; readonly count: number } | null {
+  const count = 3 + random.below(6);
+  const fitting = WEIGHED.filter(({ least, most }) => least <= grams / count && grams / count <= most && most < 100);
+  const found = fitting[random.below(Math.max(1, fitting.length))];
+  return found ? { thing: found.name, count } : null;
+}

@@ -83,6 +83,38 @@ describe('a beam balance', () => {
   });
 });
 
+describe('several equal things, and a thing under a liquid', () => {
+  it('are asked for together', () => {
+    const task = readingTask('beam-balance-tenth', { value: 24.3, thing: 'nickel washer', count: 6 });
+    expect(questionFor(task)).toBe('How heavy are the 6 nickel washers together?');
+    const picture = pictureOf(task);
+    expect(picture.kind === 'beams' && picture.thing).toMatchObject({ name: '6 nickel washers', count: 6 });
+  });
+
+  const hung = readingTask('beam-balance-hundredth', { value: 31.42, thing: 'basalt pebble', under: 'brine', spoilt: 'touching', loose: true });
+  const tool = instrumentById('beam-balance-hundredth') as BeamBalance;
+  const ride = (...grams: number[]): Done[] => grams.map((gram, i) => deed(`rider-${i + 1}` as Done['kind'], 500 + i, riderPlace(tool.beams[i]!, gram)));
+
+  it('seems lighter still while it touches the glass, and is told so with its size', () => {
+    expect(questionFor(hung)).toBe('How heavy does the basalt pebble seem under brine?');
+    const touching = [...done('put-thing'), ...ride(0, 30, 1, 0.28)];
+    expect(expectedReading(later(hung, touching)).text).toBe('31.280');
+    expect(remarksOn(hung, touching)).toEqual([{ id: 'left-wrong', text: 'It touched the side of the beaker, which bore a part of it: hang it free before it is weighed. Here it made 0.14 g.' }]);
+    const free = [...done('put-thing', 'hang-free'), ...ride(0, 30, 1, 0.42)];
+    expect([expectedReading(later(hung, free)).text, remarksOn(hung, free)]).toEqual(['31.420', []]);
+  });
+
+  it.each<[string, string, Situation]>([
+    ['under', 'beam-balance-tenth', { value: 20, under: 'water' }],
+    ['spoilt', 'beam-balance-hundredth', { value: 20, spoilt: 'touching' }],
+    ['spoilt', 'digital-balance-gram', { value: 20, spoilt: 'touching' }],
+    ['count', 'beam-balance-tenth', { value: 20, count: 1 }],
+    ['count', 'beam-balance-tenth', { value: 20, count: 2.5 }],
+  ])('refuses an impossible %s on a %s', (field, id, situation) => {
+    expect(() => readingTask(id, situation)).toThrow(new RegExp(`^${field}: `));
+  });
+});
+
 describe('weighing by hand on a beam balance', () => {
   const tool = instrumentById('beam-balance-tenth') as BeamBalance;
   const task = readingTask('beam-balance-tenth', { value: 46.3, container: 20.4, empty: -0.5, loose: true });

@@ -87,7 +87,7 @@ const BEAM_HABITS: Record<string, BeamHabit> = {
   ...Object.fromEntries(Object.entries(ON_PAPER).map(([id, spoil]): [string, BeamHabit] => [id, (reader) => spoil(onBeams(id === 'trailing-zero-dropped' ? steady(reader) : reader))])),
 };
 
-const CARE: readonly Done['kind'][] = ['shield', 'centre', 'dry', 'clean'];
+const CARE: readonly Done['kind'][] = ['shield', 'centre', 'dry', 'clean', 'hang-free'];
 /** Vessel and thing are put on, without taring: what is to be taken off is still to be taken off. */
 const LADEN: readonly Done[] = ['switch-on', 'put-vessel', ...CARE, 'put-thing'].map((kind, at) => ({ kind, at, to: null }) as Done);
 

@@ -2,5 +2,6 @@ const TINTS: Readonly<Record<string, string>> = { 'slate tile': '#5f6b70', 'ebon
 
 /** The colour a thing of the kit is drawn in. */
 export function thingTint(name: string): string {
-  return TINTS[name] ?? '#5f6b70';
+  // Several are spoken of by their number: “5 nickel washers”.
+  return Object.entries(TINTS).find(([thing]) => name.includes(thing))?.[1] ?? '#5f6b70';
 }

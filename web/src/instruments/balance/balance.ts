@@ -8,6 +8,8 @@ export interface BalanceNow {
   readonly screw: number;
   readonly vessel: boolean;
   readonly thing: boolean;
+  /** A thing under a liquid hangs free of the glass. */
+  readonly free: boolean;
   readonly pointer: Pointer;
   readonly moving: boolean;
 }
@@ -17,6 +19,7 @@ export interface Balance {
   readonly now: () => BalanceNow;
   readonly moveRider: (rider: number, x: number) => void;
   readonly turnScrew: (to: number) => void;
+  readonly hangFree: () => void;
   readonly put: (what: 'vessel' | 'thing', on: boolean) => void;
   /** Puts the riders where they hold what is asked for, and lets the pointer rest there. */
   readonly settle: () => void;
@@ -24,9 +27,13 @@ export interface Balance {
 }
 
 /** Where the pointer would rest without friction, in divisions of its scale. */
-export function restOf({ empty, arm, thing, vessel, beams, perPull }: BeamPicture, { riderX, screw, ...on }: Pick<BalanceNow, 'riderX' | 'screw' | 'vessel' | 'thing'>): number {
-  const load = empty + screw * arm + (on.thing ? thing.pull : 0) + (on.vessel ? (vessel?.pull ?? 0) : 0);
-  return (load - beams.reduce((sum, { pull }, i) => sum + pull * (riderX[i] ?? 0), 0)) * perPull;
+/** What a balance stands by, apart from its pointer. */
+type Standing = Pick<BalanceNow, 'riderX' | 'screw' | 'vessel' | 'thing' | 'free'>;
+
+export function restOf(picture: BeamPicture, now: Standing): number {
+  const { beams, perPull } = picture;
+  const { riderX } = now;
+  return (loadOf(picture, now) - beams.reduce((sum, { pull }, i) => sum + pull * (riderX[i] ?? 0), 0)) * perPull;
 }
 
 /** Places of the riders that hold a load, each notched one in the last notch passed. @param load in g·mm. */
@@ -41,8 +48,8 @@ export function holdingPlaces({ beams }: BeamPicture, load: number): number[] {
 }
 
 /** What lies on the pan and pulls, in g·mm. */
-function loadOf({ empty, arm, thing, vessel }: BeamPicture, now: BalanceNow): number {
-  return empty + now.screw * arm + (now.thing ? thing.pull : 0) + (now.vessel ? (vessel?.pull ?? 0) : 0);
+function loadOf({ empty, arm, thing, vessel, borne }: BeamPicture, now: Standing): number {
+  return empty + now.screw * arm + (now.thing ? thing.pull + (now.free ? 0 : borne) : 0) + (now.vessel ? (vessel?.pull ?? 0) : 0);
 }
 
 /** Longest time between two frames that is made up for, in s: a page that was hidden does not catch up. */
@@ -51,14 +58,14 @@ const LONGEST = 0.1;
 /** How a balance stands before anything is done with it, its pointer at rest. */
 export function foundStanding(picture: BeamPicture): BalanceNow {
   const [{ riderX }] = picture.views;
-  const start = { riderX, screw: 0, vessel: picture.laden && picture.vessel !== null, thing: picture.laden };
+  const start = { riderX, screw: 0, vessel: picture.laden && picture.vessel !== null, thing: picture.laden, free: picture.borne === 0 };
   return { ...start, pointer: swung({ at: 0, speed: 0 }, restOf(picture, start), 60, picture.swing), moving: false };
 }
 
 /** How a balance stands in one of the views it is looked at in: its pointer on the mark. */
 export function standing(picture: BeamPicture, view: number): BalanceNow {
   const { riderX, caption } = picture.views[view] ?? picture.views[0];
-  return { riderX, screw: 0, vessel: picture.vessel !== null && caption !== 'nothing', thing: view === 0, pointer: { at: 0, speed: 0 }, moving: false };
+  return { riderX, screw: 0, vessel: picture.vessel !== null && caption !== 'nothing', thing: view === 0, free: true, pointer: { at: 0, speed: 0 }, moving: false };
 }
 
 /** @param still no motion is shown: the pointer comes to rest at once. */
@@ -96,9 +103,10 @@ export function createBalance(picture: BeamPicture, start: BalanceNow, still = f
     now: () => now,
     moveRider: (rider, x) => disturbed({ riderX: now.riderX.map((place, i) => (i === rider ? Math.min(picture.beams[i]?.length ?? 0, Math.max(0, x)) : place)) }),
     turnScrew: (screw) => disturbed({ screw }),
+    hangFree: () => disturbed({ free: true }),
     put: (what, on) => disturbed({ [what]: on, pointer: startled(now.pointer, random) }),
     settle: () => {
-      const laden = { ...now, thing: true };
+      const laden = { ...now, thing: true, free: true };
       const held = { ...laden, riderX: holdingPlaces(picture, loadOf(picture, laden)) };
       change({ ...held, pointer: { at: 0, speed: 0 }, moving: false });
     },

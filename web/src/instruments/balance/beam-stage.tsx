@@ -43,11 +43,11 @@ function Laden({ picture, layout, balance }: MovingProps): ReactNode {
   const { box } = layout;
   const perDivision = (picture.arm * layout.scale * PER_DIVISION * Math.PI) / 180;
   const sheet = useWeighed<HTMLDivElement>(balance, useCallback(({ pointer }: BalanceNow) => ({ turned: `translateY(${((100 * perDivision * pointer.at) / box.height).toFixed(3)}%)` }), [perDivision, box]));
-  const { vessel, thing } = useBalance(balance);
+  const { vessel, thing, free } = useBalance(balance);
   return (
     <div ref={sheet} className="pointer-events-none absolute inset-0 [will-change:transform]">
       <svg viewBox={`0 0 ${box.width} ${box.height}`} className="absolute inset-0 block h-full w-full overflow-visible">
-        <Pan picture={picture} layout={layout} vessel={vessel} thing={thing} />
+        <Pan picture={picture} layout={layout} vessel={vessel} thing={thing} free={free} />
       </svg>
     </div>
   );

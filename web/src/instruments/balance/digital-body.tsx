@@ -22,7 +22,11 @@ function Thing({ picture, vessel, putRight }: Omit<DigitalBodyProps, 'shown' | '
   const y = PAN_Y - (vessel ? 6 : 0);
   return (
     <g strokeLinejoin="round">
-      <path d={`M${x - 42} ${y}q-8 -38 20 -48q34 -12 54 6q18 18 10 42Z`} fill={thingTint(picture.thing.name)} stroke="#13251f" strokeWidth="1.6" />
+      {picture.thing.count === 1 ? (
+        <path d={`M${x - 42} ${y}q-8 -38 20 -48q34 -12 54 6q18 18 10 42Z`} fill={thingTint(picture.thing.name)} stroke="#13251f" strokeWidth="1.6" />
+      ) : (
+        Array.from({ length: picture.thing.count }, (_, i) => <rect key={i} x={x - 50 + (i % 4) * 26} y={y - 18 - Math.floor(i / 4) * 19} width="24" height="18" rx="6" fill={thingTint(picture.thing.name)} stroke="#13251f" strokeWidth="1.4" />)
+      )}
       {spoilt === 'wet' && [-28, -6, 18, 34].map((dx, i) => <path key={dx} d={`M${x + dx} ${y - 14 - (i % 2) * 14}q-5 8 0 11q5 -3 0 -11Z`} fill="#2f7ea8" fillOpacity="0.75" stroke="#1d5675" strokeWidth="0.8" />)}
       {spoilt === 'fingerprints' && (
         <g fill="none" stroke="#f6f6f1" strokeOpacity="0.75" strokeWidth="1.3">

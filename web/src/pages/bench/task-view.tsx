@@ -60,12 +60,20 @@ function whatIsHeld({ thing }: CaliperPicture | MicrometerPicture, { between, tu
   return between ? `The ${thing.name} is between them${turned ? ', turned by a right angle' : ''}.` : 'Nothing is between them.';
 }
 
-function balanceInWords(picture: BeamPicture, { riderX, pointer, moving, vessel, thing }: BalanceNow): string {
+function balanceInWords(picture: BeamPicture, { riderX, pointer, moving, vessel, thing, free }: BalanceNow): string {
+  const hangs = picture.under === null || !thing ? '' : ` It hangs in the ${picture.under}, ${free ? 'free of the glass' : 'against the side of the beaker'}.`;
   const on = [...(vessel && picture.vessel ? [`the ${picture.vessel.name}`] : []), ...(thing ? [`the ${picture.thing.name}`] : [])];
-  return `On the pan: ${on.length === 0 ? 'nothing' : on.join(' and ')}. ${describeRiders(picture, riderX)} ${describePointer(pointer.at, moving)}`;
+  return `On the pan: ${on.length === 0 ? 'nothing' : on.join(' and ')}.${hangs} ${describeRiders(picture, riderX)} ${describePointer(pointer.at, moving)}`;
 }
 
-function panInWords({ characters, stable }: Shown, on: boolean, unit: string): string {
+const AMISS: Readonly<Record<NonNullable<Weighables['spoilt']>['how'], string>> = { draught: ' The door of its shield is open.', 'off-centre': ' What is on it lies near the rim of the pan.', wet: ' Drops cling to what is on it.', fingerprints: ' There are fingerprints on it.', touching: '' };
+
+function panInWords({ characters, stable }: Shown, { spoilt }: Weighables, pan: PanState, unit: string): string {
+  const amiss = spoilt !== null && !pan.putRight && (pan.thing || spoilt.how === 'draught') ? AMISS[spoilt.how] : '';
+  return `${whatIsShown({ characters, stable }, pan.on, unit)}${amiss}`;
+}
+
+function whatIsShown({ characters, stable }: Shown, on: boolean, unit: string): string {
   if (!on) return 'The balance is not switched on.';
   return characters === OVERLOADED ? 'It shows bars: more than it can take.' : `It shows ${characters} ${unit}${stable ? ', and its stability mark' : ', and has not settled'}.`;
 }
@@ -77,7 +85,7 @@ function BalanceDescribed({ picture, balance }: { readonly picture: BeamPicture;
 
 /** A digital balance under somebody’s hands, in words. */
 function PanDescribed({ picture, weighables, pan }: { readonly picture: DisplayPicture; readonly weighables: Weighables; readonly pan: PanState }): ReactNode {
-  return panInWords(useShownByHand(weighables, pan), pan.on, picture.unitMark);
+  return panInWords(useShownByHand(weighables, pan), weighables, pan, picture.unitMark);
 }
 
 function words(picture: Picture, seen: Seen, tool: ToolState): ReactNode {

@@ -14,7 +14,7 @@ function wholeOf({ beams }: BeamPicture): number {
 }
 
 function Loading({ picture, balance, note }: { readonly picture: BeamPicture; readonly balance: Balance; readonly note: HandledBy['note'] }): ReactNode {
-  const { vessel, thing, screw } = useBalance(balance);
+  const { vessel, thing, free, screw } = useBalance(balance);
   const put = (what: 'vessel' | 'thing', on: boolean): void => {
     balance.put(what, on);
     note(on ? `put-${what}` : `take-${what}`);
@@ -33,9 +33,22 @@ function Loading({ picture, balance, note }: { readonly picture: BeamPicture; re
           </Button>
         )}
         <Button look="plain" aria-pressed={thing} onClick={() => put('thing', !thing)}>
-          {thing ? `Take the ${picture.thing.name} off` : `Put the ${picture.thing.name} ${vessel ? 'in' : 'on'}`}
+          {thing ? `Take the ${picture.thing.name} off` : picture.under === null ? `Put the ${picture.thing.name} ${vessel ? 'in' : 'on'}` : `Hang the ${picture.thing.name} into the ${picture.under}`}
         </Button>
+        {picture.under !== null && (
+          <Button
+            look="quiet"
+            disabled={!thing}
+            onClick={() => {
+              balance.hangFree();
+              note('hang-free');
+            }}
+          >
+            Hang it free of the glass
+          </Button>
+        )}
       </div>
+      {picture.under !== null && thing && <p className="text-small text-muted">{free ? 'It hangs in the middle of the beaker.' : 'It hangs close to the side of the beaker.'}</p>}
       <label className="mt-2 flex min-h-11 items-center gap-3">
         <span className="shrink-0">Zero screw</span>
         <input type="range" min={-SCREW.steps} max={SCREW.steps} step={1} value={Math.round(screw / step)} onChange={(event) => turn(Number(event.target.value) * step)} className="h-11 w-full max-w-60 accent-beam" aria-valuetext={`turned ${Math.abs(Math.round(screw / step))} steps ${screw < 0 ? 'in' : 'out'}`} />
