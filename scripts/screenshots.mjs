@@ -45,7 +45,6 @@ async function answer(page, text) {
 
 const VIEWS = {
   'bench-visitor': async (page) => page.goto('/'),
-  'sign-in': async (page) => page.goto('/sign-in'),
   'bench-wall': async (page, enter) => {
     await enter('student');
     const { wall } = await readings(page);
@@ -69,22 +68,23 @@ const VIEWS = {
     await page.getByRole('radio', { name: /^in the .*(water|ice)$/ }).check();
     await page.waitForTimeout(2500);
   },
-  'bench-hydrometer': async (page) => {
-    await round(page, ['hydrometer-1000'], ({ handled }) => handled === null);
+  'bench-caliper': async (page) => {
+    await round(page, ['caliper-twentieth'], ({ handled, held }) => handled === 'close' && held.turnedX !== null);
     await page.goto('/');
-    await level(page);
+    await page.getByRole('slider', { name: 'The slide' }).focus();
+    for (let press = 0; press < 20; press += 1) await page.keyboard.press('Shift+ArrowLeft');
+    await page.getByText(/^The jaws touch/).waitFor();
   },
-  'bench-ruler': async (page) => {
-    await round(page, ['ruler-inch'], ({ handled }) => handled === 'lay');
+  'bench-micrometer': async (page) => {
+    await round(page, ['micrometer-thousandth'], ({ handled }) => handled === 'close');
     await page.goto('/');
-    await page.getByRole('slider').first().waitFor();
+    await page.getByRole('button', { name: 'Turn by the ratchet' }).click();
+    await page.getByText(/^The faces touch/).waitFor();
   },
-  'bench-pipette': async (page) => {
-    await round(page, ['volumetric-pipette-25'], ({ liquid }) => liquid === 'water');
+  'bench-beam-balance': async (page) => {
+    await round(page, ['beam-balance-hundredth'], ({ handled, laden }) => handled === 'weigh' && laden);
     await page.goto('/');
-    await page.getByRole('button', { name: 'Fill it above the ring' }).click();
-    await level(page);
-    for (let drop = 0; drop < 55; drop += 1) await page.getByRole('button', { name: 'One drop' }).click();
+    await page.getByRole('slider', { name: /^Sliding rider/ }).waitFor();
   },
   'my-record': async (page) => {
     await page.goto('/record');
@@ -117,6 +117,14 @@ const VIEWS = {
     await page.getByRole('link', { name: 'Print the sheets' }).click();
     await page.getByRole('article', { name: 'Key' }).waitFor();
   },
+  cabinet: async (page) => {
+    await page.goto('/cabinet');
+    await page.getByRole('table').waitFor();
+  },
+  'cabinet-balance': async (page) => {
+    await page.getByRole('link', { name: 'B-01' }).click();
+    await page.getByRole('img', { name: /checks/ }).waitFor();
+  },
   'house-rules': async (page) => {
     await page.goto('/rules');
     await page.getByRole('button', { name: 'Half a division' }).click();
@@ -125,10 +133,6 @@ const VIEWS = {
     await page.goto('/demonstrate');
     await page.getByRole('button', { name: 'Level', exact: true }).focus();
     for (let step = 0; step < 4; step += 1) await page.keyboard.press('PageDown');
-  },
-  'class-people': async (page) => {
-    await page.goto('/class/people');
-    await page.getByText('Class code').waitFor();
   },
 };
 

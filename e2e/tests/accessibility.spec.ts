@@ -1,7 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
+import type { BeamPicture, CaliperPicture, DisplayPicture, MicrometerPicture } from '@green-beam/core';
 import type { Page } from '@playwright/test';
-import { enterAs, expect, test } from './world.ts';
+import { begunLike, enterAs, expect, test } from './world.ts';
 
 const AXE = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 
@@ -19,7 +20,7 @@ async function violations(page: Page): Promise<string[]> {
   return found.map((one) => `${one.id}: ${one.nodes[0]?.html.slice(0, 160) ?? ''}`);
 }
 
-for (const [role, path] of [['visitor', '/'], ['visitor', '/sign-in'], ['student', '/'], ['student', '/notebook'], ['student', '/record'], ['teacher', '/class'], ['teacher', '/class/people'], ['teacher', '/rounds'], ['teacher', '/rules'], ['teacher', '/demonstrate'], ['teacher', '/notebook'], ['administrator', '/school']] as const) {
+for (const [role, path] of [['visitor', '/'], ['visitor', '/sign-in'], ['student', '/'], ['student', '/notebook'], ['student', '/record'], ['teacher', '/class'], ['teacher', '/class/people'], ['teacher', '/rounds'], ['teacher', '/cabinet'], ['teacher', '/rules'], ['teacher', '/demonstrate'], ['teacher', '/notebook'], ['administrator', '/school']] as const) {
   test(`${path} as ${role} passes the accessibility rules and fits a phone`, async ({ page }) => {
     if (role !== 'visitor') await enterAs(page, role);
     await page.goto(path);
@@ -55,6 +56,12 @@ const REACHED: readonly [name: string, role: 'visitor' | 'student' | 'teacher', 
   ['a student with an open attempt', 'teacher', '/class', async (page) => { await page.getByRole('link', { name: 'Ines V.' }).click(); await page.locator('button[aria-expanded]').first().click(); await expect(page.getByText('As it stood at Enter.')).toBeVisible(); }],
   ['a key to be printed', 'teacher', PRINT, async (page) => { await page.getByLabel('key only').check(); await expect(page.getByRole('article', { name: 'Key' })).toBeVisible(); }],
   ['a sheet being typed in', 'teacher', PRINT, async (page) => { const code = await page.getByRole('article', { name: /^Sheet of/ }).first().getByText(/^[A-Z]{3}-\d{4}$/).innerText(); await page.goto(`/sheets/${code}`); await expect(page.getByRole('button', { name: 'Take the answers' })).toBeVisible(); }],
+  ['a balance of the cabinet', 'teacher', '/cabinet', async (page) => { await page.getByRole('link', { name: 'B-01' }).click(); await expect(page.getByRole('img', { name: /checks/ })).toBeVisible(); }],
+  ['a list of tools being added', 'teacher', '/cabinet', async (page) => { await page.getByRole('button', { name: 'Add a list' }).click(); await expect(page.getByRole('textbox', { name: /Paste the list/ })).toBeVisible(); }],
+  ['a beam balance in use', 'student', '/', async (page) => { await begunLike<BeamPicture>(page, { tool: 'beam-balance-tenth', wanted: ({ handled, laden }) => handled === 'weigh' && !laden }); await page.getByRole('button', { name: /^Put the/ }).last().click(); await expect(page.getByRole('slider', { name: /^Sliding rider/ })).toBeVisible(); }],
+  ['a digital balance in use', 'student', '/', async (page) => { await begunLike<DisplayPicture>(page, { tool: 'digital-balance-milligram', wanted: ({ weighables }) => weighables !== null }); await page.getByRole('button', { name: 'Switch on' }).click(); await expect(page.getByText('stable', { exact: true })).toBeVisible(); }],
+  ['a caliper in use, its parts named', 'student', '/', async (page) => { await begunLike<CaliperPicture>(page, { tool: 'caliper-fiftieth', wanted: ({ handled }) => handled === 'close' }); await page.getByRole('button', { name: 'Name its parts' }).click(); await expect(page.getByText('depth rod')).toBeVisible(); }],
+  ['a micrometer in use', 'student', '/', async (page) => { await begunLike<MicrometerPicture>(page, { tool: 'micrometer-thousandth', wanted: ({ handled }) => handled === 'close' }); await page.getByRole('button', { name: 'Turn by the ratchet' }).click(); await expect(page.getByText(/^The faces touch/)).toBeVisible(); }],
   ['a laboratory as its teacher reads it', 'teacher', '/notebook', async (page) => { await page.getByText('Slate tile').click(); await expect(page.getByRole('button', { name: 'Give back' })).toBeVisible(); }],
 ];
 

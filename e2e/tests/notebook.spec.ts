@@ -75,8 +75,8 @@ test('a group chooses its tools, leaves a trial out with a reason, and hands the
   await page.goto('/notebook');
   await page.getByLabel('What you measure').fill('Nickel washers, five');
   await page.getByRole('button', { name: 'Begin' }).click();
-  await page.getByLabel('Tool for water before').selectOption('cylinder-10');
-  await page.getByLabel('Tool for water after').selectOption('cylinder-10');
+  await page.getByLabel('Tool for water before').selectOption({ label: '10 mL cylinder' });
+  await page.getByLabel('Tool for water after').selectOption({ label: '10 mL cylinder' });
   const trials = [['8.91', '4.20', '5.21'], ['8.91', '4.32', '5.30'], ['8.91', '4.11', '5.60']];
   for (const [i, [mass = '', before = '', after = '']] of trials.entries()) {
     await fillCell(page, `Dry mass, trial ${i + 1}`, mass);

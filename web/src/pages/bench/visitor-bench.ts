@@ -1,5 +1,5 @@
-import { doneIn, type AttemptResult, type BenchRound, type BenchTask, type NewAttempt, type StripMark } from '@green-beam/contract';
-import { asOperated, cautionsFor, closesTask, diagnose, drawTask, feedbackOn, hintsFor, instrumentById, pictureOf, plannedItems, questionFor, remarksOn, completeRules, writtenUnitOf, TRIES, type Diagnosis, type PlannedItem, type ReadingTask } from '@green-beam/core';
+import type { AttemptResult, BenchRound, BenchTask, NewAttempt, StripMark } from '@green-beam/contract';
+import { cautionsFor, drawTask, hintsFor, instrumentById, pictureOf, plannedItems, questionFor, completeRules, writtenUnitOf, TRIES, type Diagnosis, type PlannedItem, type ReadingTask } from '@green-beam/core';
 import { useCallback, useEffect, useState } from 'react';
 import { newId } from '../../outbox/new-id.ts';
 import type { BenchSource } from './bench-source.ts';
@@ -51,6 +51,10 @@ function marksOf(tried: readonly Tried[]): StripMark[] {
   );
 }
 
+/** What judges an entry is fetched while the first picture is looked at. */
+const judging = (): Promise<typeof import('./visitor-judge.ts')> => import('./visitor-judge.ts');
+const FETCHED_AFTER = 1500;
+
 /** Nothing has to wait for a server that is not asked. */
 const NONE: ReadonlySet<string> = new Set();
 
@@ -66,23 +70,25 @@ export function useVisitorBench(): BenchSource {
     return () => clearTimeout(timer);
   }, [round, closed]);
 
+  useEffect(() => {
+    const timer = setTimeout(() => void judging(), FETCHED_AFTER);
+    return () => clearTimeout(timer);
+  }, []);
+
   const submit = useCallback(
-    (shown: BenchTask, attempt: NewAttempt): Promise<AttemptResult> => {
+    async (shown: BenchTask, attempt: NewAttempt): Promise<AttemptResult> => {
       const found = round.tasks.find((one) => one.shown.id === shown.id);
-      if (!found) return Promise.reject(new Error('This reading belongs to another round.'));
-      const done = doneIn(attempt.actions);
-      const task = asOperated(found.task, { eyeHeight: attempt.eyeHeight, done, at: attempt.timeTaken });
+      if (!found) throw new Error('This reading belongs to another round.');
+      const { judged } = await judging();
       const before = tried.filter((one) => one.taskId === shown.id && one.diagnosis?.verdict !== 'unreadable');
       const tryNumber = before.length + 1;
-      const diagnosis = attempt.kind === 'shown' ? null : diagnose(task, attempt.entry);
-      const verdict = diagnosis?.verdict ?? 'shown';
-      const closes = closesTask(verdict, tryNumber);
+      const { diagnosis, verdict, closes, feedback } = judged(found.task, attempt, tryNumber);
       const here: Tried = { taskId: shown.id, tryNumber, diagnosis };
       setTried([...tried, here]);
       if (closes) setClosed(new Set([...closed, shown.id]));
-      const result: AttemptResult = { ...feedbackOn(task, diagnosis, closes, remarksOn(found.task, done)), attemptId: attempt.id, verdict, tryNumber, closed: closes, strip: closes ? marksOf([...before, here]) : [] };
+      const result: AttemptResult = { ...feedback, attemptId: attempt.id, verdict, tryNumber, closed: closes, strip: closes ? marksOf([...before, here]) : [] };
       add(shown.id, { text: attempt.entry, result });
-      return Promise.resolve(result);
+      return result;
     },
     [round, tried, closed, add],
   );
