@@ -69,7 +69,7 @@ const VIEWS = {
     await page.waitForTimeout(2500);
   },
   'bench-caliper': async (page) => {
-    await round(page, ['caliper-twentieth'], ({ handled, held }) => handled === 'close' && held.turnedX !== null);
+    await round(page, ['caliper-twentieth'], ({ handled, held }) => handled === 'close' && held.use === 'outside');
     await page.goto('/');
     await page.getByRole('slider', { name: 'The slide' }).focus();
     for (let press = 0; press < 20; press += 1) await page.keyboard.press('Shift+ArrowLeft');
@@ -82,9 +82,11 @@ const VIEWS = {
     await page.getByText(/^The faces touch/).waitFor();
   },
   'bench-beam-balance': async (page) => {
-    await round(page, ['beam-balance-hundredth'], ({ handled, laden }) => handled === 'weigh' && laden);
+    await round(page, ['beam-balance-hundredth'], ({ handled }) => handled === 'weigh');
     await page.goto('/');
     await page.getByRole('slider', { name: /^Sliding rider/ }).waitFor();
+    const put = page.getByRole('button', { name: /^(Put|Hang) the/ });
+    if (await put.first().isVisible()) await put.last().click();
   },
   'my-record': async (page) => {
     await page.goto('/record');

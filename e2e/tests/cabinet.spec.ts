@@ -63,12 +63,14 @@ test('a list goes out as CSV and comes in again; rows that are wrong are named a
   await expect(page.getByRole('row', { name: /C-21/ })).toContainText('−0.04');
 });
 
-test('a laboratory column names the very balance, and what it shows at zero is taken off', async ({ page }) => {
-  await enterAs(page, 'teacher');
-  await toolPage(page, 'B-02');
-  await page.getByRole('textbox', { name: 'It shows at zero, g' }).fill('0.02');
-  await page.getByRole('button', { name: 'Note it' }).last().click();
-  await expect(page.getByText('+0.02 g', { exact: true })).toBeVisible();
+test('a laboratory column names the very balance, and what it shows at zero is taken off', async ({ page, browser }) => {
+  const teacher = await browser.newPage({ baseURL: process.env['BASE_URL'] ?? '' });
+  await enterAs(teacher, 'teacher');
+  await toolPage(teacher, 'B-02');
+  await teacher.getByRole('textbox', { name: 'It shows at zero, g' }).fill('0.02');
+  await teacher.getByRole('button', { name: 'Note it' }).last().click();
+  await expect(teacher.getByText('+0.02 g', { exact: true })).toBeVisible();
+  await teacher.close();
   await enterAs(page, 'student');
   await page.goto('/notebook');
   await page.getByText('Tin ballast ingot').click();

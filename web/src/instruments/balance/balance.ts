@@ -70,7 +70,7 @@ export function standing(picture: BeamPicture, view: number): BalanceNow {
 
 /** @param still no motion is shown: the pointer comes to rest at once. */
 export function createBalance(picture: BeamPicture, start: BalanceNow, still = false): Balance {
-  const random = seededRandom(picture.thing.pull);
+  const random = seededRandom(Math.round(Math.abs(picture.thing.pull)));
   const listeners = new Set<() => void>();
   let now = start;
   let [frame, last] = [0, 0];
@@ -87,6 +87,11 @@ export function createBalance(picture: BeamPicture, start: BalanceNow, still = f
     change({ ...now, pointer, moving });
     if (moving && listeners.size > 0) frame = requestAnimationFrame(step);
   };
+  const swingOn = (): void => {
+    if (frame !== 0) return;
+    last = performance.now();
+    frame = requestAnimationFrame(step);
+  };
   const disturbed = (part: Partial<BalanceNow>): void => {
     const next = { ...now, ...part };
     const rest = restOf(picture, next);
@@ -95,9 +100,7 @@ export function createBalance(picture: BeamPicture, start: BalanceNow, still = f
       return;
     }
     change({ ...next, moving: true });
-    if (frame !== 0) return;
-    last = performance.now();
-    frame = requestAnimationFrame(step);
+    swingOn();
   };
   return {
     now: () => now,
@@ -112,9 +115,13 @@ export function createBalance(picture: BeamPicture, start: BalanceNow, still = f
     },
     subscribe: (moved) => {
       listeners.add(moved);
+      if (now.moving) swingOn();
       return () => {
         listeners.delete(moved);
-        if (listeners.size === 0) cancelAnimationFrame(frame);
+        if (listeners.size > 0 || frame === 0) return;
+        // Nobody looks: it stands still until somebody does.
+        cancelAnimationFrame(frame);
+        frame = 0;
       };
     },
   };
