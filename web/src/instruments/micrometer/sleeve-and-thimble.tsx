@@ -83,14 +83,16 @@ export function SleeveBody({ picture, view }: BodyProps): ReactNode {
 /** The sleeve’s lines: whole millimetres above the datum line, halves below. What the thimble covers is cut off by its area. */
 export function SleeveLines({ picture, open, view: { edge, datum, perMillimetre } }: CloseProps): ReactNode {
   const x = (mm: number): number => edge + (mm - open) * perMillimetre;
+  // Above the datum line a vernier has the room: there the numbers stand below it, and no line is longer than the others.
+  const [tall, numberY] = picture.sleeveLines.length > 0 ? [20, datum + 50] : [30, datum - 38];
   return (
     <g className="own-ink" stroke={INK} fill={INK} strokeWidth="2">
       <line x1={x(0) - 40} x2={x(picture.marks.at(-1)?.x ?? 25) + 60} y1={datum} y2={datum} />
       {picture.marks.map(({ x: mm, side, label }) => (
         <g key={mm} data-sleeve={mm}>
-          <line x1={x(mm)} x2={x(mm)} y1={datum} y2={side === 'above' ? datum - (label === null ? 20 : 30) : datum + 20} />
+          <line x1={x(mm)} x2={x(mm)} y1={datum} y2={side === 'above' ? datum - (label === null ? 20 : tall) : datum + 20} />
           {label !== null && (
-            <text x={x(mm)} y={datum - 38} textAnchor="middle" stroke="none" fontSize="24" className="font-mono">
+            <text x={x(mm)} y={numberY} textAnchor="middle" stroke="none" fontSize="24" className="font-mono">
               {label}
             </text>
           )}

@@ -22,7 +22,7 @@ export function NotePad({ asked = 'Note for yourself' }: { readonly asked?: stri
           ))}
         </ul>
       )}
-      <label htmlFor={id} className="mt-1 flex items-center gap-3 text-small text-muted">
+      <label htmlFor={id} className="mt-1 flex items-baseline gap-3 text-small text-muted">
         {asked}
         <input id={id} value={text} maxLength={60} autoComplete="off" onChange={(event) => setText(event.target.value)} className="min-h-11 w-40 min-w-0 border-b border-ink bg-transparent font-mono text-base text-ink" />
       </label>
