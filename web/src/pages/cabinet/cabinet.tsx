@@ -6,6 +6,7 @@ import { Link } from 'react-router';
 import { useNumerals } from '../../numbers/decimal-mark.ts';
 import { Button } from '../../ui/button.tsx';
 import { Failed, Loading } from '../../ui/notice.tsx';
+import { SortableHeads } from '../../ui/sortable-heads.tsx';
 import { csvOf } from './cabinet-csv.ts';
 import { ImportTools } from './import-tools.tsx';
 import { NewToolForm } from './new-tool-form.tsx';
@@ -60,23 +61,7 @@ function Tools({ tools }: { readonly tools: readonly ToolShown[] }): ReactNode {
   return (
     <div className="mt-6 overflow-x-auto">
       <table className="w-full min-w-[56rem]">
-        <thead>
-          {table.getHeaderGroups().map((group) => (
-            <tr key={group.id} className="border-b-[1.5px] border-ink text-left text-small">
-              {group.headers.map((header) => (
-                <th key={header.id} scope="col" aria-sort={{ asc: 'ascending' as const, desc: 'descending' as const, false: 'none' as const }[String(header.column.getIsSorted()) as 'asc']} className="py-1 pr-4 font-semibold">
-                  {header.column.getCanSort() ? (
-                    <button type="button" className="min-h-9 font-semibold underline decoration-hairline underline-offset-4" onClick={header.column.getToggleSortingHandler()}>
-                      {flexRender(header.column.columnDef.header, header.getContext())}
-                    </button>
-                  ) : (
-                    flexRender(header.column.columnDef.header, header.getContext())
-                  )}
-                </th>
-              ))}
-            </tr>
-          ))}
-        </thead>
+        <SortableHeads table={table} />
         <tbody>
           {table.getRowModel().rows.map((row) => (
             <tr key={row.id} className={`border-b border-hairline ${row.original.state === 'out-of-use' ? 'text-muted' : ''}`}>

@@ -8,6 +8,7 @@ import { Link } from 'react-router';
 import { ask } from '../../api/request.ts';
 import { buttonClass } from '../../ui/button.tsx';
 import { Failed, Loading } from '../../ui/notice.tsx';
+import { SortableHeads } from '../../ui/sortable-heads.tsx';
 
 const column = createColumnHelper<BoardRow>();
 
@@ -65,19 +66,7 @@ function BoardTable({ rows }: { readonly rows: readonly BoardRow[] }): ReactNode
   return (
     <div className="mt-6 relative overflow-x-auto">
       <table className="w-full text-left">
-        <thead>
-          {table.getHeaderGroups().map((group) => (
-            <tr key={group.id} className="border-b-[1.5px] border-ink">
-              {group.headers.map((header) => (
-                <th key={header.id} scope="col" className="pr-4 align-bottom font-semibold" aria-sort={header.column.getIsSorted() === 'asc' ? 'ascending' : header.column.getIsSorted() === 'desc' ? 'descending' : 'none'}>
-                  <button type="button" className="min-h-11 text-left text-small" onClick={header.column.getToggleSortingHandler()}>
-                    {flexRender(header.column.columnDef.header, header.getContext())} {{ asc: '↑', desc: '↓' }[String(header.column.getIsSorted())] ?? ''}
-                  </button>
-                </th>
-              ))}
-            </tr>
-          ))}
-        </thead>
+        <SortableHeads table={table} />
         <tbody>
           {table.getRowModel().rows.map((row) => (
             <tr key={row.id} className="border-b border-hairline">

@@ -1,5 +1,5 @@
 import type { CaliperPicture, DisplayPicture, MicrometerPicture } from '@green-beam/core';
-import { useMemo, type ReactNode } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
 import { contactAt, facesOf, reachOf, touchAt, type Faces as FacesOf, type HeldState } from '../../../instruments/held-state.ts';
 import { useMarkAt, type Sight } from '../../../instruments/sight.ts';
 import { Button } from '../../../ui/button.tsx';
@@ -16,13 +16,15 @@ interface TouchProps {
   readonly sight: Sight;
   readonly name: string;
   readonly thing: string;
+  /** The ratchet has brought them together. */
+  readonly clicked: boolean;
 }
 
 /** How the faces stand to what they meet, in words. */
-function Touching({ faces, state, sight, name, thing }: TouchProps): ReactNode {
+function Touching({ faces, state, sight, name, thing, clicked }: TouchProps): ReactNode {
   const touch = touchAt(faces, state, useMarkAt(sight));
   const what = state.between ? `the ${thing}` : 'each other';
-  const said = { apart: '', touching: `The ${name} touch ${what}.`, pressed: state.between && faces.soft > 0 ? `The ${name} press the ${thing} together.` : `Too tight: it is being forced.` }[touch];
+  const said = { apart: '', touching: `The ${name} touch ${what}.${clicked ? ' Click, click, click: the ratchet turns on and presses no harder.' : ''}`, pressed: state.between && faces.soft > 0 ? `The ${name} press the ${thing} together.` : `Too tight: it is being forced.` }[touch];
   return (
     <p role="status" className={`min-h-6 ${touch === 'pressed' ? 'text-slip' : 'text-muted'}`}>
       {said}
@@ -38,11 +40,15 @@ export function Faces({ picture, sight, tool, change, note, closed }: HandledBy<
   const faces = useMemo(() => facesOf(picture), [picture]);
   const motion = useMotion(sight, closed);
   const { held } = tool;
+  const [clicked, setClicked] = useState(false);
   if (!faces) return null;
   const thimble = picture.kind === 'micrometer';
   const name = thimble ? 'faces' : 'jaws';
   const { thing } = picture;
-  const set = (part: Partial<HeldState>): void => change({ held: { ...held, ...part } });
+  const set = (part: Partial<HeldState>): void => {
+    setClicked(false);
+    change({ held: { ...held, ...part } });
+  };
   /** What is laid between the faces, or turned, or taken away needs room. */
   const openFor = (next: HeldState): void => {
     const away = faces.use === 'outside' || !next.between ? Math.max(sight.seen().markAt, contactAt(faces, next) + 2) : Math.min(sight.seen().markAt, contactAt(faces, next) - 2);
@@ -67,6 +73,7 @@ export function Faces({ picture, sight, tool, change, note, closed }: HandledBy<
     const contact = reachOf(faces, held, true).least;
     const arrived = (): void => {
       note('click');
+      setClicked(true);
       note('slide', Number(contact.toFixed(4)));
     };
     if (prefersStill()) {
@@ -133,7 +140,7 @@ export function Faces({ picture, sight, tool, change, note, closed }: HandledBy<
           {held.locked ? 'Loosen the lock' : 'Lock it'}
         </Button>
       </div>
-      <Touching faces={faces} state={held} sight={sight} name={name} thing={thing.name} />
+      <Touching faces={faces} state={held} sight={sight} name={name} thing={thing.name} clicked={clicked} />
       {faces.grit > 0 && !held.wiped && <p className="text-small text-muted">There are dark specks on the {name}.</p>}
       <NotePad asked="Zero error, or a first reading" />
     </>
