@@ -95,7 +95,7 @@ export async function begunLike<Picture>(page: Page, { tool, aims = [], wanted }
   const there = await (await teacher.request.get('/api/session')).json();
   const rounds = `/api/classes/${here.signedIn.class.id}`;
   try {
-    for (let tried = 0; tried < 60; tried += 1) {
+    for (let tried = 0; tried < 150; tried += 1) {
       const set = await teacher.request.post(`${rounds}/set-rounds`, { data: { title: 'One of these', instrumentIds: [tool], length: 1, aims, studentIds: [here.signedIn.person.id] }, headers: { 'x-csrf-token': there.csrfToken } });
       const [{ id }] = await set.json();
       const round = (await (await page.request.post(`${rounds}/rounds`, { data: { setRoundId: id }, headers: { 'x-csrf-token': here.csrfToken } })).json()) as BenchRound;
@@ -109,5 +109,5 @@ export async function begunLike<Picture>(page: Page, { tool, aims = [], wanted }
   } finally {
     await teacher.close();
   }
-  throw new Error(`No picture of ${tool} as wanted in sixty rounds.`);
+  throw new Error(`No picture of ${tool} as wanted in so many rounds.`);
 }

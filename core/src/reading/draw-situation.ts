@@ -193,25 +193,43 @@ function zeroErrorOf(division: number, aimed: Aimed): Pick<Situation, 'zeroError
   return { zeroError: multipleOf(division, negative ? -count : count) };
 }
 
-/** A thing between the jaws, with a line of the vernier nearly on a main mark. */
-function drawCaliper({ range: [, most], division }: VernierCaliper, aimed: Aimed): Situation {
-  const { random } = aimed;
-  const lines = Math.round((4 + (most - 12) * random.uniform()) / division) + 0.5 * (random.uniform() - 0.5);
-  const value = Number((lines * division).toFixed(4));
-  return { value, eyeHeight: eyeHeight(aimed), thing: heldThing(value, random), ...zeroErrorOf(division, aimed), ...heldSomehow(value, division, aimed), ...byHand(value, division, aimed) };
-}
-
 /** Slips that are made whatever is measured, and however: they leave it open what is between the jaws. */
 const ANYWHERE = ['zero-ignored', 'zero-sign', 'zero-negative-misread'];
 
+/** What a caliper is used on, and between which sizes, in mm; `oval` in lines of its vernier, to either side of the mean. */
+interface Use {
+  readonly sizes: readonly [number, number];
+  readonly use?: Situation['use'];
+  readonly things?: readonly [string, ...string[]];
+  readonly oval?: boolean;
+}
+
+const OUTSIDE: Use = { sizes: [4, 142] };
+const USES_NOW_AND_THEN: readonly (readonly [chance: number, use: Use])[] = [
+  [0.14, { use: 'inside', sizes: [10, 60], things: ['acrylic tube', 'brass bush'] }],
+  [0.12, { use: 'depth', sizes: [10, 120], things: ['glass dish', 'acrylic tube'] }],
+  [0.18, { sizes: [8, 45], things: ['glass net-float'], oval: true }],
+];
+
 /** Now and then something is measured inside, or to its bottom, or both ways across. */
-function heldSomehow(value: number, division: number, { random, at, any }: Aimed): Partial<Situation> {
-  if (any && !ANYWHERE.some(at)) return {};
-  const chance = random.uniform();
-  if (chance < 0.14 && value >= 10) return { use: 'inside', thing: random.pick(['acrylic tube', 'brass bush'] as const) };
-  if (chance < 0.26 && value >= 10 && value <= 120) return { use: 'depth', thing: random.pick(['glass dish', 'acrylic tube'] as const) };
-  if (chance < 0.44 && value >= 8 && value <= 45) return { oval: Number(((2 + random.below(5)) * division).toFixed(4)), thing: 'glass net-float' };
-  return {};
+function useOf({ random, at, any }: Aimed): Use {
+  if (any && !ANYWHERE.some(at)) return OUTSIDE;
+  let left = random.uniform();
+  for (const [chance, use] of USES_NOW_AND_THEN) {
+    left -= chance;
+    if (left < 0) return use;
+  }
+  return OUTSIDE;
+}
+
+/** A thing that a caliper is used on, with a line of the vernier nearly on a main mark. */
+function drawCaliper({ division }: VernierCaliper, aimed: Aimed): Situation {
+  const { random } = aimed;
+  const { sizes: [least, most], use, things, oval } = useOf(aimed);
+  const lines = Math.round((least + (most - least) * random.uniform()) / division) + 0.5 * (random.uniform() - 0.5);
+  const value = Number((lines * division).toFixed(4));
+  const held: Partial<Situation> = { thing: things ? random.pick(things) : heldThing(value, random), ...(use ? { use } : {}), ...(oval ? { oval: Number(((2 + random.below(5)) * division).toFixed(4)) } : {}) };
+  return { value, eyeHeight: eyeHeight(aimed), ...held, ...zeroErrorOf(division, aimed), ...byHand(things ? 0 : value, division, aimed) };
 }
 
 /** Part of the things that are brought between the jaws by the student, now and then with grit on them. */
@@ -221,7 +239,7 @@ const BY_HAND = 0.5;
 function byHand(size: number, division: number, { random, any }: Aimed): Partial<Situation> {
   if (random.uniform() >= BY_HAND) return {};
   const chance = random.uniform();
-  if (!any && chance < 0.15 && size >= 8 && size <= 40) return { loose: true, thing: 'cork bung', soft: 1.2, use: undefined, oval: undefined };
+  if (!any && chance < 0.15 && size >= 8 && size <= 40) return { loose: true, thing: 'cork bung', soft: 1.2 };
   return { loose: true, ...(chance > 0.75 ? { grit: Number(((2 + random.below(4)) * division).toFixed(4)) } : {}) };
 }
 
