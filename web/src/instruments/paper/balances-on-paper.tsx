@@ -39,7 +39,7 @@ function Enlarged({ picture, x }: { readonly picture: BeamPicture; readonly x: n
 export function BeamsOnPaper({ picture, label }: { readonly picture: BeamPicture; readonly label: string }): ReactNode {
   const shift = (picture.beams.length - 3) * 54;
   return (
-    <svg viewBox={`0 0 ${WIDTH} ${picture.views.length * (EACH + shift)}`} className="block h-full w-full" role="img" aria-label={label}>
+    <svg viewBox={`0 0 ${WIDTH} ${picture.views.length * (EACH + shift)}`} className="block w-full" role="img" aria-label={label}>
       {picture.views.map(({ caption, riderX }, i) => (
         <g key={caption} transform={`translate(0 ${i * (EACH + shift)})`}>
           <text x="0" y="16" fontSize="16" fill="var(--color-ink)">{`with ${caption} on the pan, in balance`}</text>

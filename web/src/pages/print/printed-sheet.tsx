@@ -22,7 +22,8 @@ function Reading({ reading, number }: { readonly reading: PrintedReading; readon
           {note !== null && <span className="block text-small text-muted">{numerals(note)}</span>}
         </span>
       </p>
-      <div className="mt-[2mm] h-(--picture-height)">
+      {/* The beams of a balance are read at their own height: made to fit one, their numbers would be too small. */}
+      <div className={`mt-[2mm] ${picture.kind === 'beams' ? 'mx-auto w-[135mm] max-w-full' : 'h-(--picture-height)'}`}>
         <PaperPicture picture={picture} label={`${tool}, reading ${number}`} />
       </div>
       <p className="mt-auto flex items-end pt-[3mm] gap-2 text-small text-muted">
