@@ -85,16 +85,30 @@ function report(name: string, work: readonly number[]): void {
 /** One tool of each way of being drawn, from a round of a student of the sample class. */
 const TOOLS = ['burette-50', 'beaker-250', 'conical-flask-250', 'thermometer-degree', 'hydrometer-1000', 'ruler-millimetre'];
 
-/** Draws rounds until the first picture is as wanted. */
-async function onBench(page: Page, tool: string, wanted: (handled: string | null) => boolean): Promise<void> {
-  const { signedIn, csrfToken } = (await (await page.request.get('/api/session')).json()) as { signedIn: { class: { id: string } }; csrfToken: string };
-  for (let tried = 0; tried < 60; tried += 1) {
-    const begun = await page.request.post(`/api/classes/${signedIn.class.id}/rounds`, { data: { instrumentIds: [tool] }, headers: { 'x-csrf-token': csrfToken } });
-    if (!begun.ok()) throw new Error(`No round of ${tool}: ${await begun.text()}`);
+interface Session {
+  readonly signedIn: { readonly class: { readonly id: string } | null; readonly person: { readonly id: string } };
+  readonly csrfToken: string;
+}
+
+async function sessionOf(page: Page): Promise<Session> {
+  return (await page.request.get('/api/session')).json() as Promise<Session>;
+}
+
+/** Has the teacher set rounds of one reading, aimed at a slip that says nothing of how it is handled, until the picture is as wanted. */
+async function onBench(page: Page, teacher: Page, tool: string, aim: string, wanted: (handled: string | null) => boolean): Promise<void> {
+  const [{ signedIn, csrfToken }, setter] = [await sessionOf(page), await sessionOf(teacher)];
+  const rounds = `/api/classes/${signedIn.class?.id ?? ''}`;
+  const asTeacher = { 'x-csrf-token': setter.csrfToken };
+  for (let tried = 0; tried < 100; tried += 1) {
+    const set = await teacher.request.post(`${rounds}/set-rounds`, { data: { title: 'To be measured', instrumentIds: [tool], length: 1, aims: [aim], studentIds: [signedIn.person.id] }, headers: asTeacher });
+    if (!set.ok()) throw new Error(`No round of ${tool}: ${await set.text()}`);
+    const [{ id }] = (await set.json()) as [{ id: string }];
+    const begun = await page.request.post(`${rounds}/rounds`, { data: { setRoundId: id }, headers: { 'x-csrf-token': csrfToken } });
+    await teacher.request.post(`${rounds}/set-rounds/${id}/withdraw`, { headers: asTeacher });
     const [first] = ((await begun.json()) as { tasks: { picture: { handled: string | null } }[] }).tasks;
     if (first && wanted(first.picture.handled)) return;
   }
-  throw new Error(`No such picture of ${tool} in sixty rounds.`);
+  throw new Error(`No such picture of ${tool} in a hundred rounds.`);
 }
 
 const base = process.env['BASE_URL'] ?? '';
@@ -102,18 +116,27 @@ const browser = await chromium.launch({ executablePath: process.env['CHROMIUM'] 
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, baseURL: base });
 report('a single line following the pointer', await dragged(page, ONE_LINE));
 report('dragging the eye, cylinder', await dragged(page, base));
-await page.goto('/sign-in');
-await page.getByRole('button', { name: /As Ines/ }).click();
-await page.getByRole('button', { name: 'Sign out' }).waitFor();
+async function enter(someone: Page, door: RegExp): Promise<void> {
+  await someone.goto('/sign-in');
+  await someone.getByRole('button', { name: door }).click();
+  await someone.getByRole('button', { name: 'Sign out' }).waitFor();
+}
+
+const teacher = await (await browser.newContext({ baseURL: base })).newPage();
+await enter(teacher, /As Maren/);
+await enter(page, /As Ines/);
 for (const tool of TOOLS) {
-  await onBench(page, tool, (handled) => handled !== 'try' && handled !== 'lay');
+  await onBench(page, teacher, tool, 'unit-missing', (handled) => handled !== 'try' && handled !== 'lay');
   report(`dragging the eye, ${tool}`, await dragged(page, base));
 }
-await onBench(page, 'ruler-millimetre', (handled) => handled === 'lay');
-report('laying a thing at a ruler', await dragged(page, base, /^Where the/));
-const BY_HAND = [['turning a thimble', 'micrometer-thousandth', 'close', /^The thimble/], ['moving a slide', 'caliper-fiftieth', 'close', /^The slide/], ['moving a rider while the pointer swings', 'beam-balance-hundredth', 'weigh', /^Sliding rider/]] as const;
+const BY_HAND = [
+  ['laying a thing at a ruler', 'ruler-millimetre', 'lay', /^Where the/],
+  ['turning a thimble', 'micrometer-thousandth', 'close', /^The thimble/],
+  ['moving a slide', 'caliper-fiftieth', 'close', /^The slide/],
+  ['moving a rider while the pointer swings', 'beam-balance-hundredth', 'weigh', /^Sliding rider/],
+] as const;
 for (const [what, tool, how, name] of BY_HAND) {
-  await onBench(page, tool, (handled) => handled === how);
+  await onBench(page, teacher, tool, 'unit-missing', (handled) => handled === how);
   report(what, await dragged(page, base, name));
 }
 await browser.close();

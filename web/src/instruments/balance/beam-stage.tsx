@@ -10,7 +10,7 @@ import { NARROW, PER_DIVISION, WIDE, type BalanceLayout } from './geometry.ts';
 import { PointerGlass, SlidingGlass } from './glasses.tsx';
 import { Pan, Platform } from './pan.tsx';
 import { Rider, RiderHandle } from './rider.tsx';
-import { useBalance, useWeighed } from './use-balance.ts';
+import { useLaden, useWeighed } from './use-balance.ts';
 
 interface BeamStageProps extends StageProps {
   readonly picture: BeamPicture;
@@ -43,7 +43,7 @@ function Laden({ picture, layout, balance }: MovingProps): ReactNode {
   const { box } = layout;
   const perDivision = (picture.arm * layout.scale * PER_DIVISION * Math.PI) / 180;
   const sheet = useWeighed<HTMLDivElement>(balance, useCallback(({ pointer }: BalanceNow) => ({ turned: `translateY(${((100 * perDivision * pointer.at) / box.height).toFixed(3)}%)` }), [perDivision, box]));
-  const { vessel, thing, free } = useBalance(balance);
+  const { vessel, thing, free } = useLaden(balance);
   return (
     <div ref={sheet} className="pointer-events-none absolute inset-0 [will-change:transform]">
       <svg viewBox={`0 0 ${box.width} ${box.height}`} className="absolute inset-0 block h-full w-full overflow-visible">

@@ -7,6 +7,15 @@ export function useBalance(balance: Balance): BalanceNow {
   return useSyncExternalStore(balance.subscribe, balance.now);
 }
 
+/** What lies on the pan and how the screw is turned, now and whenever that changes; a swinging pointer alone changes nothing. */
+export function useLaden(balance: Balance): Pick<BalanceNow, 'vessel' | 'thing' | 'free' | 'screw'> {
+  useSyncExternalStore(balance.subscribe, () => {
+    const { vessel, thing, free, screw } = balance.now();
+    return `${String(vessel)} ${String(thing)} ${String(free)} ${screw}`;
+  });
+  return balance.now();
+}
+
 /** As `useDrawn`, for what moves with a balance. A style is set as such, anything else as an attribute. */
 export function useWeighed<Element extends SVGElement | HTMLElement>(balance: Balance, drawnAt: (now: BalanceNow) => Drawn): RefObject<Element | null> {
   const ref = useRef<Element>(null);

@@ -20,6 +20,8 @@ const NARROW: StageBox = { x: 210, width: 500, height: 600 };
 const CLOSE: CloseView = { edge: 490, datum: 420, perMillimetre: 60, perDivision: 24 };
 /** A vernier on the sleeve needs nine divisions above the datum line. */
 const WITH_VERNIER: CloseView = { ...CLOSE, datum: 486, perDivision: 26 };
+/** Where the whole tool stands. */
+const AT = { wide: { x: 130, y: 100, scale: 2.5 }, narrow: { x: 300, y: 100, scale: 2 } } as const;
 /** One division of the thimble, in mm. */
 const DIVISION = 0.01;
 
@@ -58,10 +60,8 @@ export default function MicrometerStage({ picture, name, sight, tool, onSlide, c
   return (
     <>
       <Stage box={box} label={`${name}${between ? ` with a ${picture.thing.name} between its faces` : ' with nothing between its faces'}. Turn on the description in words to read it without seeing it.`}>
+        <WholeMicrometer picture={picture} sight={sight} between={between} turned={turned} box={box} at={box === WIDE ? AT.wide : AT.narrow} />
         <Sheet box={box}>
-          <g transform={`translate(${box === WIDE ? 130 : 300} 100) scale(${box === WIDE ? 2.5 : 2})`}>
-            <WholeMicrometer picture={picture} sight={sight} between={between} turned={turned} />
-          </g>
           <text x={box.x + 12} y="22" fontSize="15" fill="var(--color-muted)">{name}</text>
           <SleeveBody picture={picture} view={view} />
           <ThimbleBody picture={picture} view={view} />

@@ -1,7 +1,7 @@
 import type { CaliperPicture, DisplayPicture, MicrometerPicture } from '@green-beam/core';
-import { useMemo, useState, type ReactNode } from 'react';
+import { useMemo, useState, useSyncExternalStore, type ReactNode } from 'react';
 import { contactAt, facesOf, reachOf, touchAt, type Faces as FacesOf, type HeldState } from '../../../instruments/held-state.ts';
-import { useMarkAt, type Sight } from '../../../instruments/sight.ts';
+import type { Sight } from '../../../instruments/sight.ts';
 import { Button } from '../../../ui/button.tsx';
 import { prefersStill } from '../../../ui/prefers-still.ts';
 import type { HandledBy } from './handled-by.ts';
@@ -22,7 +22,8 @@ interface TouchProps {
 
 /** How the faces stand to what they meet, in words. */
 function Touching({ faces, state, sight, name, thing, clicked }: TouchProps): ReactNode {
-  const touch = touchAt(faces, state, useMarkAt(sight));
+  // Only a change of how they stand is a change of the page.
+  const touch = useSyncExternalStore(sight.subscribe, () => touchAt(faces, state, sight.seen().markAt));
   const what = state.between ? `the ${thing}` : 'each other';
   const said = { apart: '', touching: `The ${name} touch ${what}.${clicked ? ' Click, click, click: the ratchet turns on and presses no harder.' : ''}`, pressed: state.between && faces.soft > 0 ? `The ${name} press the ${thing} together.` : `Too tight: it is being forced.` }[touch];
   return (

@@ -1,7 +1,7 @@
 import type { BeamPicture } from '@green-beam/core';
 import type { ReactNode } from 'react';
 import { createBalance, foundStanding, type Balance } from '../../../instruments/balance/balance.ts';
-import { useBalance } from '../../../instruments/balance/use-balance.ts';
+import { useLaden } from '../../../instruments/balance/use-balance.ts';
 import { Button } from '../../../ui/button.tsx';
 import type { HandledBy } from './handled-by.ts';
 import { NotePad } from './note-pad.tsx';
@@ -14,7 +14,7 @@ function wholeOf({ beams }: BeamPicture): number {
 }
 
 function Loading({ picture, balance, note }: { readonly picture: BeamPicture; readonly balance: Balance; readonly note: HandledBy['note'] }): ReactNode {
-  const { vessel, thing, free, screw } = useBalance(balance);
+  const { vessel, thing, free, screw } = useLaden(balance);
   const put = (what: 'vessel' | 'thing', on: boolean): void => {
     balance.put(what, on);
     note(on ? `put-${what}` : `take-${what}`);
