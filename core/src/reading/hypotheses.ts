@@ -101,6 +101,11 @@ function answers(task: ReadingTask, read: Hypothesis, rateOf: RateOf): Hypothesi
   return [right, ...wrong];
 }
 
+/** The mean of two readings stands at no mark: what was miscounted in either of them cannot be told from it. */
+function countSlipsOn({ situation }: ReadingTask): readonly CountSlip[] {
+  return situation.oval === undefined ? COUNT_SLIPS : [];
+}
+
 /** Sightings, counted rightly or with one slip of counting, and corrected rightly or not; two slips at most. */
 function hypotheses(task: ReadingTask, rateOf: RateOf, measure: Measure): Hypothesis[] {
   const reading = scaleReadingOf(task);
@@ -109,7 +114,7 @@ function hypotheses(task: ReadingTask, rateOf: RateOf, measure: Measure): Hypoth
   return sightings(task, position, rateOf, measure)
     .flatMap((seen) => {
       if (seen.ids.length > 1) return [seen];
-      return [seen, ...stoppedAtMarks(task, reading, seen, rateOf), ...COUNT_SLIPS.flatMap((slip) => countedWrongly(task, slip, seen, rateOf))];
+      return [seen, ...stoppedAtMarks(task, reading, seen, rateOf), ...countSlipsOn(task).flatMap((slip) => countedWrongly(task, slip, seen, rateOf))];
     })
     .flatMap((read) => answers(task, read, rateOf));
 }

@@ -15,8 +15,8 @@ export function gritAt(grit: number, meeting: number): number {
 
 /** Nearer to contact than this many of the tool's divisions, the faces touch. */
 const TOUCHES = 0.5;
-/** A thing can be pressed together, or faces be kept apart, by so much in mm; further off they do not hold it. */
-const HELD = 2;
+/** A thing can be pressed together by so much in mm at most. */
+const MOST_PRESSED = 2;
 
 /** How a thing was held at Enter. */
 export interface Holding {
@@ -28,7 +28,7 @@ export interface Holding {
 }
 
 /** How a tool holds the thing after what was done; null while it was not brought to it at all. */
-export function holdingOf({ division, reads }: SlidingTool, { value, zeroError = 0, oval = 0, use = 'outside' }: Situation, done: readonly Done[]): Holding | null {
+export function holdingOf({ division, reads }: SlidingTool, { value, zeroError = 0, oval = 0, use = 'outside', grit = 0 }: Situation, done: readonly Done[]): Holding | null {
   const put = done.findLast(({ kind }) => kind === 'put-thing' || kind === 'take-thing');
   const moved = done.findLast(({ kind }) => kind === 'slide');
   if (put?.kind === 'take-thing' || moved === undefined || moved.to === null) return null;
@@ -36,7 +36,7 @@ export function holdingOf({ division, reads }: SlidingTool, { value, zeroError =
   const zeroed = reads === 'display' ? (done.findLast(({ kind }) => kind === 'zero')?.to ?? 0) : 0;
   const outward = moved.to - (value + (turned ? -oval : oval) + zeroError);
   const beyond = use === 'outside' ? outward : -outward;
-  return { position: moved.to - zeroed, beyond, touching: beyond < TOUCHES * division + HELD && Math.abs(outward) < HELD };
+  return { position: moved.to - zeroed, beyond, touching: beyond <= grit + TOUCHES * division + 1e-9 && beyond > -MOST_PRESSED };
 }
 
 /** Whether the faces were wiped before they last met. */

@@ -1,12 +1,12 @@
 import type { ToolShown } from '@green-beam/contract';
 import { instrumentById, SKILLS } from '@green-beam/core';
-import { createColumnHelper, flexRender, getCoreRowModel, getSortedRowModel, useReactTable, type SortingState } from '@tanstack/react-table';
+import { createColumnHelper } from '@tanstack/react-table';
 import { useMemo, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { useNumerals } from '../../numbers/decimal-mark.ts';
 import { Button } from '../../ui/button.tsx';
 import { Failed, Loading } from '../../ui/notice.tsx';
-import { SortableHeads } from '../../ui/sortable-heads.tsx';
+import { SortableTable } from '../../ui/sortable-table.tsx';
 import { csvOf } from './cabinet-csv.ts';
 import { ImportTools } from './import-tools.tsx';
 import { NewToolForm } from './new-tool-form.tsx';
@@ -56,26 +56,8 @@ function useColumns() {
 }
 
 function Tools({ tools }: { readonly tools: readonly ToolShown[] }): ReactNode {
-  const [sorting, setSorting] = useState<SortingState>([]);
-  const table = useReactTable({ data: tools as ToolShown[], columns: useColumns(), state: { sorting }, onSortingChange: setSorting, getCoreRowModel: getCoreRowModel(), getSortedRowModel: getSortedRowModel() });
-  return (
-    <div className="mt-6 overflow-x-auto">
-      <table className="w-full min-w-[56rem]">
-        <SortableHeads table={table} />
-        <tbody>
-          {table.getRowModel().rows.map((row) => (
-            <tr key={row.id} className={`border-b border-hairline ${row.original.state === 'out-of-use' ? 'text-muted' : ''}`}>
-              {row.getVisibleCells().map((cell) => (
-                <td key={cell.id} className="pr-4">
-                  {flexRender(cell.column.columnDef.cell, cell.getContext())}
-                </td>
-              ))}
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </div>
-  );
+  const rows = useMemo(() => [...tools], [tools]);
+  return <SortableTable rows={rows} columns={useColumns()} className="min-w-[56rem]" cellClass="pr-4" rowClass={({ state }) => (state === 'out-of-use' ? 'text-muted' : '')} />;
 }
 
 function saveAs(name: string, text: string): void {

@@ -1,14 +1,14 @@
 import type { BoardCell, BoardRow } from '@green-beam/contract';
 import { SKILLS, slipById } from '@green-beam/core';
 import { useQuery } from '@tanstack/react-query';
-import { createColumnHelper, flexRender, getCoreRowModel, getSortedRowModel, useReactTable, type SortingState } from '@tanstack/react-table';
+import { createColumnHelper } from '@tanstack/react-table';
 import { formatDistanceToNowStrict } from 'date-fns';
-import { useMemo, useState, type ReactNode } from 'react';
+import { useMemo, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { ask } from '../../api/request.ts';
 import { buttonClass } from '../../ui/button.tsx';
 import { Failed, Loading } from '../../ui/notice.tsx';
-import { SortableHeads } from '../../ui/sortable-heads.tsx';
+import { SortableTable } from '../../ui/sortable-table.tsx';
 
 const column = createColumnHelper<BoardRow>();
 
@@ -58,29 +58,10 @@ function columnsFor(skills: readonly string[]) {
 }
 
 function BoardTable({ rows }: { readonly rows: readonly BoardRow[] }): ReactNode {
-  const [sorting, setSorting] = useState<SortingState>([]);
   const skills = useMemo(() => SKILLS.map((skill) => skill.id as string).filter((id) => id === 'graduated-cylinders' || rows.some((row) => cellOf(row, id))), [rows]);
   const columns = useMemo(() => columnsFor(skills), [skills]);
   const data = useMemo(() => [...rows], [rows]);
-  const table = useReactTable({ data, columns, state: { sorting }, onSortingChange: setSorting, getCoreRowModel: getCoreRowModel(), getSortedRowModel: getSortedRowModel(), getRowId: (row) => row.id });
-  return (
-    <div className="mt-6 relative overflow-x-auto">
-      <table className="w-full text-left">
-        <SortableHeads table={table} />
-        <tbody>
-          {table.getRowModel().rows.map((row) => (
-            <tr key={row.id} className="border-b border-hairline">
-              {row.getVisibleCells().map((cell) => (
-                <td key={cell.id} className="min-w-36 pr-5 align-top first:min-w-0">
-                  {flexRender(cell.column.columnDef.cell, cell.getContext())}
-                </td>
-              ))}
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </div>
-  );
+  return <SortableTable rows={data} columns={columns} cellClass="min-w-36 pr-5 align-top first:min-w-0" />;
 }
 
 /** The most frequent slips of the whole class, to be explained once instead of thirty times. */
