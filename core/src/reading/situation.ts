@@ -169,14 +169,14 @@ const MOST_TOGETHER = 20;
 const MOST_OFF_BALANCE = 0.05;
 
 function checkWeighing(tool: BeamBalance | DisplayTool, situation: Situation): void {
-  const { container = 0, empty = 0, zeroError = 0, settled = true, shown, riders, pointerOffset = 0 } = situation;
+  const { container = 0, empty = 0, zeroError = 0, settled = true, shown, riders, pointerOffset } = situation;
   const [, most] = tool.range;
   checkNumber('container', container, 0, most, tool.unit);
   checkNumber('empty', empty, -MOST_OFF_BALANCE * most, MOST_OFF_BALANCE * most, tool.unit);
   checkNumber('zeroError', zeroError, -MOST_OFF_BALANCE * most, MOST_OFF_BALANCE * most, tool.unit);
   const load = Number((situation.value + container + empty + zeroError).toFixed(9));
   checkNumber(container > 0 ? 'container' : 'value', load, tool.reads === 'beams' ? Math.min(0, empty) : -most, most, tool.unit);
-  checkNumber('pointerOffset', pointerOffset, -load, most - load, tool.unit);
+  if (pointerOffset !== undefined) checkNumber('pointerOffset', pointerOffset, -load, most - load, tool.unit);
   if (shown !== undefined) checkNumber('shown', shown, -most, most, tool.unit);
   if (shown !== undefined && settled) throw new SituationError('shown', 'what has come to rest shows where it rests.');
   checkChoice('spoilt', situation.spoilt, tool.reads === 'beams' ? ['touching'] : SPOILERS.filter((how) => how !== 'touching'));
