@@ -1,4 +1,4 @@
-import type { BeamPicture } from '@green-beam/core';
+import type { BeamPicture, RevealStep } from '@green-beam/core';
 import { useCallback, useEffect, useMemo, useState, type ReactNode } from 'react';
 import { useNarrow } from '../../ui/use-narrow.ts';
 import { LookedAt } from '../looked-at.tsx';
@@ -22,8 +22,13 @@ interface MovingProps {
   readonly balance: Balance;
 }
 
+/** Whether the answer has come to the riders in their notches, or to the sliding one. */
+function isRead(steps: readonly RevealStep[], sliding: boolean): boolean {
+  return steps.some(({ kind }) => kind === (sliding ? 'marks' : 'label'));
+}
+
 /** The beams turn as one, about the knife edge; only that sheet is moved. */
-function Tilting({ picture, layout, balance }: MovingProps): ReactNode {
+function Tilting({ picture, layout, balance, steps }: MovingProps & { readonly steps: readonly RevealStep[] }): ReactNode {
   const { box, pivot } = layout;
   const sheet = useWeighed<HTMLDivElement>(balance, useCallback(({ pointer }: BalanceNow) => ({ turned: `rotate(${(-PER_DIVISION * pointer.at).toFixed(3)}deg)` }), []));
   return (
@@ -31,7 +36,7 @@ function Tilting({ picture, layout, balance }: MovingProps): ReactNode {
       <svg viewBox={`0 0 ${box.width} ${box.height}`} className="absolute inset-0 block h-full w-full overflow-visible">
         <Beams picture={picture} layout={layout} />
         {picture.beams.map((_, i) => (
-          <Rider key={i} picture={picture} rider={i} layout={layout} balance={balance} />
+          <Rider key={i} picture={picture} rider={i} layout={layout} balance={balance} lit={isRead(steps, i === picture.beams.length - 1)} />
         ))}
       </svg>
     </div>
@@ -54,11 +59,12 @@ function Laden({ picture, layout, balance }: MovingProps): ReactNode {
 }
 
 /** A beam balance: the whole of it, its sliding rider and its pointer under glasses; its riders can be moved where it is weighed by hand. */
-export default function BeamStage({ picture, name, tool, onRider, closed = false }: BeamStageProps): ReactNode {
+export default function BeamStage({ picture, name, tool, onRider, closed = false, rightPath = [] }: BeamStageProps): ReactNode {
   const layout = useNarrow() ? NARROW : WIDE;
   const [view, setView] = useState(0);
   const looked = useMemo(() => createBalance(picture, standing(picture, view), true), [picture, view]);
   const balance = picture.handled === 'weigh' && tool?.balance ? tool.balance : looked;
+  const steps = view === 0 ? rightPath : [];
   const byHand = onRider !== undefined && picture.handled === 'weigh';
   useEffect(() => {
     if (!closed) return;
@@ -82,9 +88,9 @@ export default function BeamStage({ picture, name, tool, onRider, closed = false
           </text>
         </Sheet>
         <Laden picture={picture} layout={layout} balance={balance} />
-        <Tilting picture={picture} layout={layout} balance={balance} />
+        <Tilting picture={picture} layout={layout} balance={balance} steps={steps} />
         <Sheet box={layout.box}>
-          <SlidingGlass picture={picture} layout={layout} balance={balance} />
+          <SlidingGlass picture={picture} layout={layout} balance={balance} lit={isRead(steps, true)} />
         </Sheet>
         <Sheet box={layout.box}>
           <PointerGlass picture={picture} layout={layout} balance={balance} />

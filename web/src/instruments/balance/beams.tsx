@@ -54,7 +54,7 @@ export const Beams = memo(function Beams({ picture, layout }: { readonly picture
         <Bar key={i} beam={beam} y={barTop(layout, i)} layout={layout} />
       ))}
       <rect x={end - 6} y={top - 8} width="12" height={bottom - top + 16} rx="3" fill="#b3bcb7" stroke={EDGE} />
-      <path d={`M${end + 6} ${tip - 4}L${end + 22} ${tip}L${end + 6} ${tip + 4}Z`} fill={INK} />
+      <path d={`M${end + 6} ${tip - 4}L${end + 22} ${tip}L${end + 6} ${tip + 4}Z`} fill="#8fa198" />
       <path d={`M${pivot.x} ${pivot.y - 9}L${pivot.x + 8} ${pivot.y + 7}H${pivot.x - 8}Z`} fill="#f6f6f1" stroke={INK} strokeWidth="1.2" />
     </g>
   );

@@ -28,8 +28,8 @@ export const SlidingFace = memo(function SlidingFace({ beam, scale }: { readonly
 });
 
 /** The tongue of the sliding rider, much enlarged; its point is at the origin. */
-export function Tongue(): ReactNode {
-  return <path d="M0 0L-9 -22H-80V-60H80V-22H9Z" fill="#7c8b84" stroke="#2c3d36" strokeWidth="1.6" strokeLinejoin="round" />;
+export function Tongue({ lit = false }: { readonly lit?: boolean }): ReactNode {
+  return <path d="M0 0L-9 -22H-80V-60H80V-22H9Z" fill={lit ? 'var(--color-beam)' : '#7c8b84'} stroke="#2c3d36" strokeWidth="1.6" strokeLinejoin="round" />;
 }
 
 interface GlassProps {
@@ -39,7 +39,7 @@ interface GlassProps {
 }
 
 /** A reading glass over the sliding rider, that goes along with it. */
-export function SlidingGlass({ picture, layout, balance }: GlassProps): ReactNode {
+export function SlidingGlass({ picture, layout, balance, lit }: GlassProps & { readonly lit: boolean }): ReactNode {
   const clip = useId();
   const { glass } = layout;
   const beam = picture.beams.at(-1);
@@ -56,7 +56,7 @@ export function SlidingGlass({ picture, layout, balance }: GlassProps): ReactNod
         <rect width={glass.width} height={glass.height} fill="var(--color-surface)" />
         <g ref={face}>{beam && <SlidingFace beam={beam} scale={glass.scale} />}</g>
         <g ref={tongue}>
-          <Tongue />
+          <Tongue lit={lit} />
         </g>
       </g>
       <rect width={glass.width} height={glass.height} rx="10" fill="none" stroke="var(--color-beam)" strokeWidth="2.4" />

@@ -13,14 +13,19 @@ interface RiderProps {
   readonly balance: Balance;
 }
 
+interface ShownRiderProps extends RiderProps {
+  /** The answer has come to what it counts. */
+  readonly lit: boolean;
+}
+
 /** Half the width of a rider, in pixels: the largest counts most. */
 const HALF = [15, 13, 11, 10] as const;
 
 /** A cast rider; its tongue points at the line it stands at. `seated`: it has dropped into a notch. */
-export function RiderBody({ half, seated }: { readonly half: number; readonly seated: boolean }): ReactNode {
+export function RiderBody({ half, seated, lit = false }: { readonly half: number; readonly seated: boolean; readonly lit?: boolean }): ReactNode {
   return (
     <g transform={`translate(0 ${seated ? NOTCH : 0})`}>
-      <path d={`M${-half} -20Q${-half} -24 ${-half + 4} -24H${half - 4}Q${half} -24 ${half} -20V-7H4L0 0L-4 -7H${-half}Z`} fill="#7c8b84" stroke="#2c3d36" strokeWidth="1.3" strokeLinejoin="round" />
+      <path d={`M${-half} -20Q${-half} -24 ${-half + 4} -24H${half - 4}Q${half} -24 ${half} -20V-7H4L0 0L-4 -7H${-half}Z`} fill={lit ? 'var(--color-beam)' : '#7c8b84'} stroke="#2c3d36" strokeWidth="1.3" strokeLinejoin="round" />
       <path d={`M${-half + 4} -20H${half - 4}`} stroke="#dfe4e1" strokeWidth="1.6" />
     </g>
   );
@@ -36,7 +41,7 @@ export function isInNotch({ beams }: BeamPicture, rider: number, x: number): boo
 }
 
 /** A rider as the balance moves it. */
-export function Rider({ picture, rider, layout, balance }: RiderProps): ReactNode {
+export function Rider({ picture, rider, layout, balance, lit }: ShownRiderProps): ReactNode {
   const body = useWeighed<SVGGElement>(
     balance,
     useCallback(
@@ -49,7 +54,7 @@ export function Rider({ picture, rider, layout, balance }: RiderProps): ReactNod
   );
   return (
     <g ref={body}>
-      <RiderBody half={halfWidth(picture, rider)} seated={false} />
+      <RiderBody half={halfWidth(picture, rider)} seated={false} lit={lit} />
     </g>
   );
 }

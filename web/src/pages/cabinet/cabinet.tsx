@@ -42,7 +42,7 @@ function useColumns() {
   const numerals = useNumerals();
   return useMemo(
     () => [
-      column.accessor('code', { header: 'Code', cell: ({ row, getValue }) => <Link to={`/cabinet/${row.original.id}`} className="inline-flex min-h-11 items-center font-mono font-bold underline decoration-hairline decoration-2 underline-offset-4">{getValue()}</Link> }),
+      column.accessor('code', { header: 'Code', cell: ({ row, getValue }) => <Link to={`/cabinet/${row.original.id}`} className="inline-flex min-h-11 items-center font-mono font-bold whitespace-nowrap underline decoration-hairline decoration-2 underline-offset-4">{getValue()}</Link> }),
       column.accessor(({ instrumentId }) => SKILLS.findIndex(({ id }) => id === instrumentById(instrumentId).skill), { id: 'tool', header: 'Tool', cell: ({ row }) => <>{numerals(instrumentById(row.original.instrumentId).name)}{row.original.kind === 'simulated' ? ', simulated' : ''}</> }),
       column.accessor(rangeOf, { id: 'range', header: 'Range', enableSorting: false, cell: ({ getValue }) => numerals(getValue()) }),
       column.accessor(toleranceOf, { id: 'tolerance', header: 'Tolerance', enableSorting: false, cell: ({ row, getValue }) => <span className="font-mono">{numerals(`±${getValue()} ${instrumentById(row.original.instrumentId).unit}`)}</span> }),

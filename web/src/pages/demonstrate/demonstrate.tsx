@@ -153,13 +153,15 @@ function Wall({ rules }: { readonly rules: HouseRules }): ReactNode {
             Draw one
           </Choice>
         </form>
-        <div role="group" aria-label="The eye" className="flex">
-          {(Object.keys(EYES) as EyeShown[]).map((eye) => (
-            <Choice key={eye} pressed={shown.eye === eye} onPress={() => change({ eye, slip: null })}>
-              {{ high: 'Eye too high', level: 'Level', low: 'Eye too low' }[eye]}
-            </Choice>
-          ))}
-        </div>
+        {picture !== null && 'eye' in picture && (
+          <div role="group" aria-label="The eye" className="flex">
+            {(Object.keys(EYES) as EyeShown[]).map((eye) => (
+              <Choice key={eye} pressed={shown.eye === eye} onPress={() => change({ eye, slip: null })}>
+                {{ high: 'Eye too high', level: 'Level', low: 'Eye too low' }[eye]}
+              </Choice>
+            ))}
+          </div>
+        )}
         <select aria-label="Slip" value={shown.slip ?? ''} onChange={(event) => change({ slip: event.target.value === '' ? null : event.target.value })} className="min-h-11 w-52 bg-surface px-2">
           <option value="">no slip</option>
           {slips.map((id) => (
