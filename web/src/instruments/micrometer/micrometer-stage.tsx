@@ -3,7 +3,7 @@ import { useCallback, useEffect, useMemo, useState, type ReactNode } from 'react
 import { useNarrow } from '../../ui/use-narrow.ts';
 import { facesOf, untouchedHold } from '../held-state.ts';
 import { LookedAt } from '../looked-at.tsx';
-import { Sheet, SlidingSheet, Stage, type StageBox } from '../sheets.tsx';
+import { Sheet, SlidingSheet, Stage, type StageBox, type Window } from '../sheets.tsx';
 import type { Seen } from '../sight.ts';
 import { SlideHandle } from '../slide-handle.tsx';
 import type { StageProps } from '../stage-props.ts';
@@ -32,6 +32,12 @@ function viewsOf({ thing, openX, held, closedX }: MicrometerPicture): { readonly
     ...(held.turnedX === null ? [] : [{ name: 'on it turned by a right angle', at: held.turnedX }]),
     ...(closedX === null ? [] : [{ name: 'with the faces closed', at: closedX }]),
   ];
+}
+
+/** The part of an area that lies on the stage: on a phone less of the sleeve is seen. */
+function within({ x, y, width, height }: Window, box: StageBox): Window {
+  const left = Math.max(x, box.x);
+  return { x: left, y, width: x + width - left, height };
 }
 
 /** A micrometer: the whole of it, and the sleeve with the thimble’s edge seen close. */
@@ -66,7 +72,7 @@ export default function MicrometerStage({ picture, name, sight, tool, onSlide, c
           <SleeveBody picture={picture} view={view} />
           <ThimbleBody picture={picture} view={view} />
         </Sheet>
-        <SlidingSheet box={box} window={sleeveArea(picture, view)} sight={sight} shift={along} way="right">
+        <SlidingSheet box={box} window={within(sleeveArea(picture, view), box)} sight={sight} shift={along} way="right">
           <SleeveLines picture={picture} open={0} view={view} />
         </SlidingSheet>
         <SlidingSheet box={box} window={thimble} sight={sight} shift={round}>
