@@ -20,6 +20,7 @@ export { needsWholeWidth, shownOnPaper } from './reading/on-paper.ts';
 export { asOperated, DEEDS, threadAt, THREAD_TIME, type Done, type Operation } from './reading/operation.ts';
 export { remarksOn, type Remark } from './reading/remarks.ts';
 export { cautionsFor } from './reading/cautions.ts';
+export { thingShowing } from './reading/things.ts';
 export { readingTask, type ReadingTask } from './reading/reading-task.ts';
 export { expectedReading, readingStep, writtenUnitOf, type ExpectedReading } from './reading/expected-reading.ts';
 export { diagnose, type Diagnosis, type SlipFound, type Verdict } from './reading/diagnose.ts';

@@ -1,3 +1,5 @@
+import { along } from '../instruments/along-scale.ts';
+import type { Instrument } from '../instruments/instrument.ts';
 import type { Random } from '../simulation/random.ts';
 
 /** Between what sizes in mm, or masses in g, a thing of the harbour kit comes. */
@@ -77,4 +79,11 @@ export function equalThings(grams: number, random: Random): { readonly thing: st
   const count = 3 + random.below(6);
   const thing = oneOf(WEIGHED.filter(({ most }) => most < HANDFUL), grams / count, random);
   return thing === null ? null : { thing, count };
+}
+
+/** A thing of the kit that a tool would show so much of; undefined for tools that nothing is laid at, put on or held by. */
+export function thingShowing(instrument: Instrument, value: number, random: Random): string | undefined {
+  if (instrument.unit === 'g') return weighedThing(value, random);
+  if (instrument.reads === 'scale') return instrument.body.kind === 'rule' ? longThing(along(instrument, value), random) : undefined;
+  return instrument.unit === 'mm' ? heldThing(value, random) : undefined;
 }

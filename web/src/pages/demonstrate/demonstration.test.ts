@@ -23,6 +23,26 @@ describe('what is shown at the front of the room', () => {
     expect(() => demonstrationOf('cylinder-50', 1, 61, rules)).toThrow(SituationError);
   });
 
+  it.each<[string, number, RegExp]>([
+    ['beam-balance-hundredth', 147.362, /basalt pebble|brass bush|slate tile/],
+    ['digital-balance-milligram', 0.412, /nickel washer/],
+    ['caliper-twentieth', 2.35, /nickel washer|acrylic rod/],
+    ['ruler-centimetre', 55, /slate tile|acrylic rod/],
+    ['micrometer-hundredth', 20, /basalt pebble|brass bush|acrylic rod/],
+  ])('%s at %d shows a thing that can be so large or heavy', (id, value, thing) => {
+    for (let seed = 0; seed < 20; seed += 1) {
+      const { situation } = demonstrationOf(id, seed, value, rules);
+      expect(situation.thing).toMatch(thing);
+      expect(situation.count).toBeUndefined();
+    }
+  });
+
+  it('a value nothing of the kit comes to is still shown with something', () => {
+    expect(demonstrationOf('digital-balance-gram', 3, 1999, rules).situation.thing).toMatch(/slate tile|tin ballast ingot/);
+    expect(demonstrationOf('digital-balance-gram', 3, 0, rules).situation.thing).toBe('basalt pebble');
+    expect(demonstrationOf('cylinder-50', 3, 20, rules).situation.thing).toBeUndefined();
+  });
+
   it.each(['cylinder-50', 'burette-25', 'thermometer-degree', 'ruler-inch'])('%s: every slip that is offered has a name, a reason and a number that diagnosis knows', (id) => {
     const task = demonstrationOf(id, 5, null, rules);
     const slips = slipsToShow(task);
