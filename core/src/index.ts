@@ -28,7 +28,7 @@ export type { SlipHistory } from './reading/hypotheses.ts';
 export { drawTask, predictedEntries, slipsOn, AimError, type DrawOptions } from './reading/draw-task.ts';
 export { noteOn, pictureOf, type DrawnMark, type LiquidColumnPicture, type Picture, type RulerPicture, type Vessel } from './reading/picture.ts';
 export type { Handled, PicturedEye, RuledMark } from './reading/picture-parts.ts';
-export { riderGrams, riderPlace, POINTER_STOPS, type BeamPicture, type DisplayPicture, type DrawnBeam, type Laden, type Weighables } from './reading/balance-pictures.ts';
+export { riderPlace, type BeamPicture, type DisplayPicture, type DrawnBeam, type Laden, type Weighables } from './reading/balance-pictures.ts';
 export { PUTS_RIGHT, settlesFrom, stillAway } from './reading/operate-weighing.ts';
 export { isAtRest, startled, swung, type Pointer, type Swing } from './instruments/pointer-swing.ts';
 export { onThimble, SLEEVE_VERNIER } from './reading/slide-reading.ts';
@@ -48,7 +48,7 @@ export { describeCaliper, describeCaliperAt, describeMicrometer, describeMicrome
 export type { PathPiece } from './reading/path.ts';
 export { SLIPS, slipById, UnknownSlipError } from './reading/slips/registry.ts';
 
-export { controlLimits, judgeCheck, type CheckJudged, type ControlLimits } from './statistics/control-limits.ts';
+export { controlLimits, judgeCheck, type ControlLimits } from './statistics/control-limits.ts';
 export { CheckError, checkError, checkZeroError, hasZeroError } from './instruments/check-mass.ts';
 export { summarise, type Summary } from './statistics/summarise.ts';
 export { propagate, UncertaintyInputError, type Input, type Propagated, type PropagationOptions } from './uncertainty/propagate.ts';

@@ -15,7 +15,7 @@ const BEAM = 200;
 const ARM = 100;
 /** Divisions of the pointer’s scale for ten of the smallest divisions: what friction can hold it off by is a quarter of one. */
 const PER_UNIT = 25;
-export const POINTER_STOPS = 10;
+const POINTER_STOPS = 10;
 
 /** One beam: a scale with its notches, and how much the rider pulls for each mm it is moved out, in g·mm. */
 export interface DrawnBeam {

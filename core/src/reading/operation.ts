@@ -5,7 +5,7 @@ import { instrumentOf, readingTask, type ReadingTask } from './reading-task.ts';
 import type { Situation } from './situation.ts';
 
 /** Everything that can be done with a tool on the bench before it is read. */
-export const DEEDS = ['lower', 'ground', 'raise', 'drain', 'refill', 'clear-top', 'free-tip', 'fill', 'wipe', 'let-down', 'deliver', 'drained', 'take-away', 'blow', 'try', 'lay', 'put-vessel', 'take-vessel', 'put-thing', 'take-thing', 'rider-1', 'rider-2', 'rider-3', 'rider-4', 'screw', 'switch-on', 'tare', 'shield', 'centre', 'dry', 'clean', 'hang-free', 'slide', 'turn', 'click', 'force', 'wipe-faces', 'zero'] as const;
+export const DEEDS = ['lower', 'ground', 'raise', 'drain', 'refill', 'clear-top', 'free-tip', 'fill', 'wipe', 'let-down', 'deliver', 'drained', 'take-away', 'blow', 'try', 'lay', 'put-vessel', 'take-vessel', 'put-thing', 'take-thing', 'rider-1', 'rider-2', 'rider-3', 'rider-4', 'screw', 'switch-on', 'tare', 'shield', 'centre', 'dry', 'clean', 'hang-free', 'slide', 'turn', 'click', 'wipe-faces', 'zero'] as const;
 
 /** Something done with a tool. */
 export interface Done {

@@ -26,7 +26,7 @@ export function controlLimits(errors: readonly number[], tolerance: number, divi
   return { centre: mean, warning: 2 * deviation, action: 3 * deviation, from: 'checks' };
 }
 
-export type CheckJudged = 'inside' | 'warning' | 'action';
+type CheckJudged = 'inside' | 'warning' | 'action';
 
 /** Room for the rounding of doubles at a limit. */
 const HAIR = 1e-9;
