@@ -19,6 +19,17 @@ export function ask(command, args, options = {}) {
   return { status: error ? -1 : status, stdout: stdout ?? '', stderr: stderr ?? String(error ?? '') };
 }
 
+/** Like `ask`, while other things go on: resolves at the command's end with its exit code and all it said. */
+export function listen(command, args, options = {}) {
+  return new Promise((done) => {
+    const child = spawn(command, args, { cwd: ROOT, stdio: ['ignore', 'pipe', 'pipe'], ...options });
+    let output = '';
+    for (const stream of [child.stdout, child.stderr]) stream.setEncoding('utf8').on('data', (chunk) => (output += chunk));
+    child.once('error', (error) => done({ status: -1, output: output + String(error) }));
+    child.once('close', (code) => done({ status: code ?? 1, output }));
+  });
+}
+
 /** Starts a command that goes on in the background of this one. */
 export function start(command, args, options = {}) {
   return spawn(command, args, { cwd: ROOT, stdio: 'inherit', ...options });

@@ -2,26 +2,27 @@ import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { buildPages } from './build-pages.mjs';
 import { checkNode, chromiumPath, installPackages, pdfPrograms } from './packages.mjs';
-import { ask, ROOT } from './processes.mjs';
+import { listen, ROOT } from './processes.mjs';
 import { orSayWhy, withOwnDatabase, withSampleServer } from './serve.mjs';
 
 const REPORTS = resolve(ROOT, '.local', 'reports');
 
+/** How many end-to-end groups run at a time, each with a server and a database of its own; a database that is given cannot be shared. */
+const GROUPS = process.env.DATABASE_URL ? 1 : 2;
+
 /** Runs one tool as one test of its own. */
-function check(name, command, args) {
-  console.log(`\n${name} …`);
-  const { status, stdout, stderr } = ask(command, args, { maxBuffer: 64 * 1024 * 1024 });
-  if (status !== 0) console.log(stdout + stderr);
+async function check(name, command, args) {
+  const { status, output } = await listen(command, args);
+  console.log(`\n${name}: ${status === 0 ? 'nothing to say' : `\n${output}`}`);
   return { passed: status === 0 ? 1 : 0, failed: status === 0 ? 0 : 1 };
 }
 
-/** Runs a test runner with its output shown, and reads its counts from a JSON report. */
-function suite(name, args, environment, report, countsOf) {
-  console.log(`\n${name} …`);
+/** Runs a test runner, shows the end of its output, and reads its counts from a JSON report. */
+async function suite(name, args, environment, report, countsOf) {
   const file = resolve(REPORTS, report);
   rmSync(file, { force: true });
-  const { status, stdout, stderr } = ask('npx', args, { env: { ...process.env, ...environment(file) }, maxBuffer: 64 * 1024 * 1024 });
-  console.log((stdout + stderr).slice(-12_000));
+  const { status, output } = await listen('npx', args, { env: { ...process.env, ...environment(file) } });
+  console.log(`\n${name}\n${output.slice(-12_000)}`);
   try {
     const counts = countsOf(JSON.parse(readFileSync(file, 'utf8')));
     return status !== 0 && counts.failed === 0 ? { ...counts, failed: 1 } : counts;
@@ -30,25 +31,33 @@ function suite(name, args, environment, report, countsOf) {
   }
 }
 
-async function endToEnd(url) {
-  buildPages();
-  pdfPrograms();
-  return withSampleServer(url, (base) => {
-    const environment = (file) => ({ BASE_URL: base, CHROMIUM: chromiumPath(), PLAYWRIGHT_JSON_OUTPUT_NAME: file });
-    return suite('End-to-end tests in Chromium', ['playwright', 'test', '--config', 'e2e/playwright.config.ts'], environment, 'end-to-end.json', ({ stats }) => ({ passed: stats.expected + stats.flaky, failed: stats.unexpected }));
-  });
+function unitTests() {
+  return withOwnDatabase('test', (url) =>
+    suite('Unit tests', ['vitest', 'run', '--reporter=default', '--reporter=json'], () => ({ DATABASE_URL: url, VITEST_JSON: resolve(REPORTS, 'unit.json') }), 'unit.json', (report) => ({ passed: report.numPassedTests, failed: report.numFailedTests + report.numFailedTestSuites })));
+}
+
+function endToEnd(group) {
+  const shard = `${group}/${GROUPS}`;
+  return withOwnDatabase(`test-pages-${group}`, (url) =>
+    withSampleServer(url, (base) => {
+      const environment = (file) => ({ BASE_URL: base, CHROMIUM: chromiumPath(), PLAYWRIGHT_JSON_OUTPUT_NAME: file });
+      const args = ['playwright', 'test', '--config', 'e2e/playwright.config.ts', '--shard', shard, '--output', `test-results/${group}`];
+      return suite(`End-to-end tests in Chromium, group ${shard}`, args, environment, `end-to-end-${group}.json`, ({ stats }) => ({ passed: stats.expected + stats.flaky, failed: stats.unexpected }));
+    }));
 }
 
 async function test() {
   checkNode();
   installPackages();
+  pdfPrograms();
   mkdirSync(REPORTS, { recursive: true });
-  const results = await withOwnDatabase('test', async (url) => [
-    check('Types', 'npx', ['tsc', '--noEmit', '-p', 'tsconfig.json']),
-    check('Lint', 'npx', ['eslint', '.']),
-    suite('Unit tests', ['vitest', 'run', '--reporter=default', '--reporter=json'], () => ({ DATABASE_URL: url, VITEST_JSON: resolve(REPORTS, 'unit.json') }), 'unit.json', (report) => ({ passed: report.numPassedTests, failed: report.numFailedTests + report.numFailedTestSuites })),
-    await endToEnd(url),
-  ]);
+  console.log('Types and lint …');
+  const results = await Promise.all([check('Types', 'npx', ['tsc', '--noEmit', '-p', 'tsconfig.json']), check('Lint', 'npx', ['eslint', '.'])]);
+  console.log('\nUnit tests …');
+  results.push(await unitTests());
+  buildPages();
+  console.log('\nEnd-to-end tests …');
+  results.push(...(await Promise.all(Array.from({ length: GROUPS }, (_, group) => endToEnd(group + 1)))));
   const total = (key) => results.reduce((sum, result) => sum + result[key], 0);
   process.exitCode = total('failed') > 0 ? 1 : 0;
   console.log(`\n${total('passed')} passed, ${total('failed')} failed`);
