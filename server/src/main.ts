@@ -32,6 +32,12 @@ function prepareInBackground(): void {
   setTimeout(next, PAUSE).unref();
 }
 
+/**
+ * How long an idle connection stays open, in ms: longer than a student thinks between two readings, and than reverse proxies keep one,
+ * so that no request goes out on a connection that is being closed.
+ */
+const KEPT_OPEN = 75_000;
+
 async function serve(): Promise<void> {
   const config = readConfig(process.env);
   const sequelize = openDatabase(config.databaseUrl);
@@ -45,6 +51,7 @@ async function serve(): Promise<void> {
   await events.start();
   const app = createApp({ config, sequelize, sessionPool, events, logger });
   const server = config.tls ? createTlsServer({ key: readFileSync(config.tls.key), cert: readFileSync(config.tls.certificate) }, app) : createPlainServer(app);
+  server.keepAliveTimeout = KEPT_OPEN;
   await new Promise<void>((resolve, reject) => server.once('error', reject).listen(config.port, config.host, resolve));
   const link = config.demo ? null : await offerAdministratorLink();
   if (link) process.stdout.write(`Nobody administers this installation yet. Open this link once to begin: ${addressOf(config)}${link.path}\n`);
