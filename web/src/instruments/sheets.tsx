@@ -1,5 +1,4 @@
 import { useCallback, useId, useLayoutEffect, useRef, type ReactNode } from 'react';
-import type { Seen, Sight } from './sight.ts';
 
 /** Size of a stage, in the units of its drawing; `x` is where the drawn part begins. */
 export interface StageBox {
@@ -25,7 +24,7 @@ interface StageProps {
 /** A drawing made of sheets that lie on each other. What moves has a sheet of its own, so that a movement paints that one only. */
 export function Stage({ box, label, children }: StageProps): ReactNode {
   return (
-    <div role="group" aria-label={label} className="relative mx-auto w-full select-none" style={{ aspectRatio: `${box.width} / ${box.height}` }}>
+    <div role="group" aria-label={label} className="relative mx-auto w-full select-none [container-type:size]" style={{ aspectRatio: `${box.width} / ${box.height}` }}>
       {children}
     </div>
   );
@@ -54,10 +53,18 @@ export function Sheet({ box, touched = false, window, children }: SheetProps): R
   );
 }
 
-interface SlidingSheetProps {
+/** Something that moves by itself or by hand: where it is, and a call after every movement until the returned function is called. */
+interface Moving<Seen> {
+  readonly seen: () => Seen;
+  readonly subscribe: (moved: () => void) => () => void;
+}
+
+interface SlidingSheetProps<Seen> {
   readonly box: StageBox;
   readonly window: Window;
-  readonly sight: Sight;
+  /** How far the window’s corners are rounded, in the units of the drawing. */
+  readonly rounded?: number;
+  readonly sight: Moving<Seen>;
   /** How far along the sheet lies for what is seen, in the units of the drawing. */
   readonly shift: (seen: Seen) => number;
   /** The way it slides. */
@@ -65,9 +72,9 @@ interface SlidingSheetProps {
   readonly children: ReactNode;
 }
 
-/** A sheet that slides as a whole with the eye behind a window that stands still; it is painted once, however often it moves. */
-export function SlidingSheet({ box, window, sight, shift, way = 'down', children }: SlidingSheetProps): ReactNode {
-  const ref = useRef<SVGSVGElement>(null);
+/** A sheet that slides as a whole with what moves, behind a window that stands still; it is painted once, however often it moves. */
+export function SlidingSheet<Seen>({ box, window, rounded = 0, sight, shift, way = 'down', children }: SlidingSheetProps<Seen>): ReactNode {
+  const ref = useRef<HTMLDivElement>(null);
   const slide = useCallback((): void => {
     const whole = way === 'down' ? box.height : box.width;
     ref.current?.style.setProperty('transform', `translate${way === 'down' ? 'Y' : 'X'}(${((100 * shift(sight.seen())) / whole).toFixed(4)}%)`);
@@ -76,15 +83,20 @@ export function SlidingSheet({ box, window, sight, shift, way = 'down', children
     slide();
     return sight.subscribe(slide);
   }, [sight, slide]);
-  const percent = (part: number, whole: number): string => `${((100 * part) / whole).toFixed(4)}%`;
+  const share = (part: number, whole: number, unit: string): string => `${((100 * part) / whole).toFixed(4)}${unit}`;
+  const [left, top] = [window.x - box.x, window.y];
   // A plain cut-off box costs the browser nothing as the sheet moves; a clip path would be a mask, painted at every movement.
-  const seenThrough = { left: percent(window.x - box.x, box.width), top: percent(window.y, box.height), width: percent(window.width, box.width), height: percent(window.height, box.height) };
-  const wholeStage = { left: percent(box.x - window.x, window.width), top: percent(-window.y, window.height), width: percent(box.width, window.width), height: percent(box.height, window.height) };
+  const seenThrough = { left: share(left, box.width, '%'), top: share(top, box.height, '%'), width: share(window.width, box.width, '%'), height: share(window.height, box.height, '%'), borderRadius: share(rounded, box.width, 'cqw') };
+  // The box that slides is as large as the stage: were it measured by its window, a rounded pixel there would move its lines.
+  const wholeStage = { left: share(-left, box.width, 'cqw'), top: share(-top, box.height, 'cqh') };
   return (
     <div className="pointer-events-none absolute overflow-hidden" style={seenThrough}>
-      <svg ref={ref} viewBox={`${box.x} 0 ${box.width} ${box.height}`} className="absolute block overflow-visible [will-change:transform]" style={wholeStage}>
-        {children}
-      </svg>
+      {/* What slides is a box around the drawing: a drawing that is moved itself has its lettering laid out and painted again. */}
+      <div ref={ref} className="absolute h-[100cqh] w-[100cqw] [will-change:transform]" style={wholeStage}>
+        <svg viewBox={`${box.x} 0 ${box.width} ${box.height}`} className="block h-full w-full overflow-visible">
+          {children}
+        </svg>
+      </div>
     </div>
   );
 }

@@ -7,7 +7,7 @@ import type { StageProps } from '../stage-props.ts';
 import { createBalance, standing, type Balance, type BalanceNow } from './balance.ts';
 import { Beams, Stand } from './beams.tsx';
 import { NARROW, PER_DIVISION, WIDE, type BalanceLayout } from './geometry.ts';
-import { PointerGlass, SlidingGlass } from './glasses.tsx';
+import { PointerGlass, Rims, SlidingGlass } from './glasses.tsx';
 import { Pan, Platform } from './pan.tsx';
 import { Rider, RiderHandle } from './rider.tsx';
 import { useLaden, useWeighed } from './use-balance.ts';
@@ -89,11 +89,10 @@ export default function BeamStage({ picture, name, tool, onRider, closed = false
         </Sheet>
         <Laden picture={picture} layout={layout} balance={balance} />
         <Tilting picture={picture} layout={layout} balance={balance} steps={steps} />
+        <SlidingGlass picture={picture} layout={layout} balance={balance} lit={isRead(steps, true)} />
+        <PointerGlass picture={picture} layout={layout} balance={balance} />
         <Sheet box={layout.box}>
-          <SlidingGlass picture={picture} layout={layout} balance={balance} lit={isRead(steps, true)} />
-        </Sheet>
-        <Sheet box={layout.box}>
-          <PointerGlass picture={picture} layout={layout} balance={balance} />
+          <Rims layout={layout} />
         </Sheet>
         {byHand && !closed && (
           <Sheet box={layout.box} touched>

@@ -1,8 +1,8 @@
 import type { BeamPicture, DrawnBeam } from '@green-beam/core';
-import { memo, useCallback, useId, type ReactNode } from 'react';
+import { memo, useCallback, useMemo, type ReactNode } from 'react';
+import { Sheet, SlidingSheet } from '../sheets.tsx';
 import type { Balance, BalanceNow } from './balance.ts';
 import { glassFrom, type BalanceLayout } from './geometry.ts';
-import { useWeighed } from './use-balance.ts';
 
 const INK = '#13251f';
 /** Height of the bar’s face in the glass, and of the rider’s tongue over it. */
@@ -38,55 +38,74 @@ interface GlassProps {
   readonly balance: Balance;
 }
 
+/** A balance as something that moves. */
+function useMoving(balance: Balance): { readonly seen: () => BalanceNow; readonly subscribe: Balance['subscribe'] } {
+  return useMemo(() => ({ seen: balance.now, subscribe: balance.subscribe }), [balance]);
+}
+
+const CORNER = 10;
+
 /** A reading glass over the sliding rider, that goes along with it. */
 export function SlidingGlass({ picture, layout, balance, lit }: GlassProps & { readonly lit: boolean }): ReactNode {
-  const clip = useId();
-  const { glass } = layout;
+  const { glass, box } = layout;
   const beam = picture.beams.at(-1);
   const length = beam?.length ?? 0;
-  const at = useCallback(({ riderX }: BalanceNow): number => riderX.at(-1) ?? 0, []);
-  const face = useWeighed<SVGGElement>(balance, useCallback((now: BalanceNow) => ({ transform: `translate(${(-glassFrom(layout, at(now), length) * glass.scale).toFixed(2)} ${glass.height - FACE})` }), [layout, at, length, glass]));
-  const tongue = useWeighed<SVGGElement>(balance, useCallback((now: BalanceNow) => ({ transform: `translate(${((at(now) - glassFrom(layout, at(now), length)) * glass.scale).toFixed(2)} ${glass.height - FACE})` }), [layout, at, length, glass]));
+  const moving = useMoving(balance);
+  const face = useCallback(({ riderX }: BalanceNow): number => -glassFrom(layout, riderX.at(-1) ?? 0, length) * glass.scale, [layout, length, glass]);
+  const tongue = useCallback(({ riderX }: BalanceNow): number => ((riderX.at(-1) ?? 0) - glassFrom(layout, riderX.at(-1) ?? 0, length)) * glass.scale, [layout, length, glass]);
+  const placed = `translate(${glass.x} ${glass.y + glass.height - FACE})`;
   return (
-    <g transform={`translate(${glass.x} ${glass.y})`}>
-      <clipPath id={clip}>
-        <rect width={glass.width} height={glass.height} rx="10" />
-      </clipPath>
-      <g clipPath={`url(#${clip})`}>
-        <rect width={glass.width} height={glass.height} fill="var(--color-surface)" />
-        <g ref={face}>{beam && <SlidingFace beam={beam} scale={glass.scale} />}</g>
-        <g ref={tongue}>
+    <>
+      <Sheet box={box}>
+        <rect x={glass.x} y={glass.y} width={glass.width} height={glass.height} rx={CORNER} fill="var(--color-surface)" />
+      </Sheet>
+      <SlidingSheet box={box} window={glass} rounded={CORNER} sight={moving} shift={face} way="right">
+        <g transform={placed}>{beam && <SlidingFace beam={beam} scale={glass.scale} />}</g>
+      </SlidingSheet>
+      <SlidingSheet box={box} window={glass} rounded={CORNER} sight={moving} shift={tongue} way="right">
+        <g transform={placed}>
           <Tongue lit={lit} />
         </g>
-      </g>
-      <rect width={glass.width} height={glass.height} rx="10" fill="none" stroke="var(--color-beam)" strokeWidth="2.4" />
-    </g>
+      </SlidingSheet>
+    </>
   );
 }
 
 /** The end of the beam before its plate, much enlarged: lines to both sides of the mark, and the pointer that swings about it. */
 export function PointerGlass({ picture, layout, balance }: GlassProps): ReactNode {
-  const clip = useId();
-  const { x, y, width, height } = layout.pointer;
+  const { box, pointer } = layout;
+  const { x, y, width, height } = pointer;
   const per = (height - 20) / (2 * picture.swing.stops);
-  const tip = useWeighed<SVGGElement>(balance, useCallback(({ pointer }: BalanceNow) => ({ transform: `translate(0 ${(height / 2 - pointer.at * per).toFixed(2)})` }), [height, per]));
   const plate = width - 52;
+  const moving = useMoving(balance);
+  const tip = useCallback(({ pointer: { at } }: BalanceNow): number => -at * per, [per]);
   return (
-    <g transform={`translate(${x} ${y})`} className="own-ink">
-      <clipPath id={clip}>
-        <rect width={width} height={height} rx="10" />
-      </clipPath>
-      <g clipPath={`url(#${clip})`}>
-        <rect width={width} height={height} fill="#e7ebe8" />
-        <rect x={plate} width="52" height={height} fill="#cfd6d2" />
-        {Array.from({ length: 2 * picture.swing.stops - 1 }, (_, i) => i + 1 - picture.swing.stops).map((line) => (
-          <line key={line} x1={plate} x2={plate + (line === 0 ? 46 : line % 5 === 0 ? 28 : 18)} y1={height / 2 + line * per} y2={height / 2 + line * per} stroke={line === 0 ? 'var(--color-beam)' : INK} strokeWidth={line === 0 ? 4 : 1.8} />
-        ))}
-        <g ref={tip} data-pointer="tip">
+    <>
+      <Sheet box={box}>
+        <g transform={`translate(${x} ${y})`} className="own-ink">
+          <rect width={width} height={height} rx={CORNER} fill="#e7ebe8" />
+          <path d={`M${plate} 0H${width - CORNER}Q${width} 0 ${width} ${CORNER}V${height - CORNER}Q${width} ${height} ${width - CORNER} ${height}H${plate}Z`} fill="#cfd6d2" />
+          {Array.from({ length: 2 * picture.swing.stops - 1 }, (_, i) => i + 1 - picture.swing.stops).map((line) => (
+            <line key={line} x1={plate} x2={plate + (line === 0 ? 46 : line % 5 === 0 ? 28 : 18)} y1={height / 2 + line * per} y2={height / 2 + line * per} stroke={line === 0 ? 'var(--color-beam)' : INK} strokeWidth={line === 0 ? 4 : 1.8} />
+          ))}
+        </g>
+      </Sheet>
+      <SlidingSheet box={box} window={pointer} rounded={CORNER} sight={moving} shift={tip}>
+        <g transform={`translate(${x} ${y + height / 2})`} className="own-ink" data-pointer="tip">
           <path d={`M-4 -13H${plate - 34}L${plate - 4} 0L${plate - 34} 13H-4Z`} fill="#5f6b66" stroke={INK} strokeWidth="1.4" />
         </g>
-      </g>
-      <rect width={width} height={height} rx="10" fill="none" stroke="var(--color-beam)" strokeWidth="2.4" />
+      </SlidingSheet>
+    </>
+  );
+}
+
+/** The rims of both glasses, over what moves in them. */
+export function Rims({ layout: { glass, pointer } }: Pick<GlassProps, 'layout'>): ReactNode {
+  return (
+    <g fill="none" stroke="var(--color-beam)" strokeWidth="2.4">
+      {[glass, pointer].map(({ x, y, width, height }) => (
+        <rect key={x} x={x} y={y} width={width} height={height} rx={CORNER} />
+      ))}
     </g>
   );
 }

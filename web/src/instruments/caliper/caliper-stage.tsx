@@ -148,16 +148,15 @@ export default function CaliperStage({ picture, name, sight, tool, onSlide, onRe
   // The depth rod comes out as far as the jaws are open.
   const scale = layout.width / (240 + Math.max(picture.slideX, picture.held.startX));
   const left = layout.x + 18 * scale;
+  const whole = useMemo(() => ({ x: left, y: WHOLE_Y, scale }), [left, scale]);
   const answered: View = { ...middle, fromX: middle.fromX + picture.slideX };
   const enlarged: View = { ...glass, fromX: glass.fromX + picture.slideX };
   const onThing = !closed || view === 0;
   return (
     <>
       <Stage box={layout.box} label={`${name}${between ? ` with a ${picture.thing.name}` : ' with nothing between its jaws'}. Turn on the description in words to read it without seeing it.`}>
+        <WholeCaliper picture={picture} sight={sight} box={layout.box} at={whole} between={between} turned={turned} />
         <Sheet box={layout.box}>
-          <g transform={`translate(${left} ${WHOLE_Y})`}>
-            <WholeCaliper picture={picture} sight={sight} scale={scale} between={between} turned={turned} />
-          </g>
           <text x={layout.x} y="18" fontSize="15" fill="var(--color-muted)">{name}, main scale in cm</text>
         </Sheet>
         <Pair picture={picture} view={middle} layout={layout} y={MIDDLE.y} half={MIDDLE.half} sight={sight} weight={1} />

@@ -1,5 +1,6 @@
 import type { CaliperPicture } from '@green-beam/core';
 import { useCallback, type ReactNode } from 'react';
+import { Sheet, SlidingSheet, type StageBox } from '../sheets.tsx';
 import type { Seen, Sight } from '../sight.ts';
 import { thingTint } from '../thing-tints.ts';
 import { useDrawn } from '../use-drawn.ts';
@@ -7,8 +8,9 @@ import { useDrawn } from '../use-drawn.ts';
 interface WholeCaliperProps {
   readonly picture: CaliperPicture;
   readonly sight: Sight;
-  /** Pixels per millimetre. */
-  readonly scale: number;
+  readonly box: StageBox;
+  /** Where its main zero is drawn, and how many pixels a millimetre is. */
+  readonly at: { readonly x: number; readonly y: number; readonly scale: number };
   readonly between: boolean;
   readonly turned: boolean;
 }
@@ -20,7 +22,7 @@ export const INSIDE = 13;
 const METAL = '#c9cfcc';
 const EDGE = '#6d8078';
 
-interface ThingProps extends Omit<WholeCaliperProps, 'scale' | 'between'> {
+interface ThingProps extends Omit<WholeCaliperProps, 'box' | 'at' | 'between'> {
   readonly size: number;
 }
 
@@ -44,34 +46,52 @@ function Deep({ picture, size }: Pick<ThingProps, 'picture' | 'size'>): ReactNod
   return <path d={`M${to} -12H${to + size + 2.5}V${height + 12}H${to}V${height + 9.5}H${to + size}V-9.5H${to}Z`} fill={thingTint(picture.thing.name)} fillOpacity="0.8" stroke="#13251f" />;
 }
 
-/** A caliper at true proportion: beam, fixed and moving jaws outside and inside, slide, lock screw and depth rod. */
-export function WholeCaliper({ picture, sight, scale, between, turned }: WholeCaliperProps): ReactNode {
+/** The part of the stage it is drawn in, from a little above its inside jaws to a little below the outside ones. */
+const ROOM = { above: 34, below: 60 };
+
+/** A caliper at true proportion: beam, fixed and moving jaws outside and inside, slide, lock screw and depth rod. Slide and rod move as sheets of their own. */
+export function WholeCaliper({ picture, sight, box, at, between, turned }: WholeCaliperProps): ReactNode {
   const { edge, held } = picture;
   const end = (picture.vernierMarks.at(-1)?.x ?? 0) + edge;
-  const moving = useDrawn<SVGGElement>(sight, useCallback(({ markAt }: Seen) => ({ transform: `translate(${markAt.toFixed(3)} 0)` }), []));
-  const rod = useDrawn<SVGRectElement>(sight, useCallback(({ markAt }: Seen) => ({ width: Math.max(0, markAt).toFixed(3) }), []));
+  const moved = useCallback(({ markAt }: Seen) => markAt * at.scale, [at]);
   const size = (turned ? (held.turnedX ?? picture.slideX) : picture.slideX) - (picture.closedX ?? 0);
+  const metal = { transform: `translate(${at.x} ${at.y}) scale(${at.scale})`, fill: METAL, stroke: EDGE, strokeWidth: 1.1 / at.scale, strokeLinejoin: 'round' } as const;
+  const window = { x: box.x, y: at.y - ROOM.above * at.scale, width: box.width, height: (ROOM.above + ROOM.below) * at.scale };
   return (
-    <g transform={`scale(${scale})`} fill={METAL} stroke={EDGE} strokeWidth={1.1 / scale} strokeLinejoin="round">
-      <rect ref={rod} x={BEAM.to} y={BEAM.height / 2 - 0.9} height="1.8" />
-      <rect x={BEAM.from} width={BEAM.to - BEAM.from} height={BEAM.height} />
-      <path d={`M${BEAM.from} 0V${-INSIDE + 4}H-5L0 ${-INSIDE}V0Z`} />
-      <path d={`M${BEAM.from} ${BEAM.height}H0V${BEAM.height + JAW.height}H-2L${-JAW.width} ${BEAM.height + 10}Z`} />
-      {between && held.use === 'outside' && <Outside picture={picture} sight={sight} size={size} turned={turned} />}
-      <g ref={moving}>
-        <path d={`M0 ${BEAM.height}H${JAW.width + 5}L${JAW.width} ${BEAM.height + 10}L2 ${BEAM.height + JAW.height}H0Z`} />
-        <path d={`M0 0V${-INSIDE}L5 ${-INSIDE + 4}H12V0Z`} />
-        <rect x={Math.min(-edge, 0)} y={BEAM.height * 0.42} width={end + Math.max(edge, 0)} height={BEAM.height * 0.58 + 5} rx="0.8" fill="#dfe4e1" />
-        <rect x={end - 7} y={-3.4} width="5" height="3.8" rx="0.6" fill="#9aa5a0" />
-      </g>
-      {between && held.use === 'inside' && <Inside picture={picture} size={size} />}
-      {between && held.use === 'depth' && <Deep picture={picture} size={size} />}
-      <g stroke="#13251f" strokeWidth={0.7 / scale}>
-        {picture.marks.filter(({ rank }) => rank !== 'short').map(({ x, rank }) => (
-          <line key={x} x1={x} x2={x} y1={BEAM.height * 0.42} y2={BEAM.height * (rank === 'long' ? 0.12 : 0.24)} />
-        ))}
-      </g>
-    </g>
+    <>
+      <SlidingSheet box={box} window={window} sight={sight} shift={moved} way="right">
+        <g {...metal}>
+          <rect x={BEAM.from} y={BEAM.height / 2 - 0.9} width={BEAM.to - BEAM.from} height="1.8" />
+        </g>
+      </SlidingSheet>
+      <Sheet box={box}>
+        <g {...metal}>
+          <rect x={BEAM.from} width={BEAM.to - BEAM.from} height={BEAM.height} />
+          <path d={`M${BEAM.from} 0V${-INSIDE + 4}H-5L0 ${-INSIDE}V0Z`} />
+          <path d={`M${BEAM.from} ${BEAM.height}H0V${BEAM.height + JAW.height}H-2L${-JAW.width} ${BEAM.height + 10}Z`} />
+          {between && held.use === 'outside' && <Outside picture={picture} sight={sight} size={size} turned={turned} />}
+        </g>
+      </Sheet>
+      <SlidingSheet box={box} window={window} sight={sight} shift={moved} way="right">
+        <g {...metal}>
+          <path d={`M0 ${BEAM.height}H${JAW.width + 5}L${JAW.width} ${BEAM.height + 10}L2 ${BEAM.height + JAW.height}H0Z`} />
+          <path d={`M0 0V${-INSIDE}L5 ${-INSIDE + 4}H12V0Z`} />
+          <rect x={Math.min(-edge, 0)} y={BEAM.height * 0.42} width={end + Math.max(edge, 0)} height={BEAM.height * 0.58 + 5} rx="0.8" fill="#dfe4e1" />
+          <rect x={end - 7} y={-3.4} width="5" height="3.8" rx="0.6" fill="#9aa5a0" />
+        </g>
+      </SlidingSheet>
+      <Sheet box={box}>
+        <g {...metal}>
+          {between && held.use === 'inside' && <Inside picture={picture} size={size} />}
+          {between && held.use === 'depth' && <Deep picture={picture} size={size} />}
+          <g stroke="#13251f" strokeWidth={0.7 / at.scale}>
+            {picture.marks.filter(({ rank }) => rank !== 'short').map(({ x, rank }) => (
+              <line key={x} x1={x} x2={x} y1={BEAM.height * 0.42} y2={BEAM.height * (rank === 'long' ? 0.12 : 0.24)} />
+            ))}
+          </g>
+        </g>
+      </Sheet>
+    </>
   );
 }
 
