@@ -3,10 +3,12 @@ export { CORE_VERSION } from './core-version.ts';
 export { significantFigures, parseWrittenNumber, UnreadableNumberError, type WrittenNumber } from './numbers/written-number.ts';
 export { roundToPlace, uncertaintyPlace, unambiguousAtPlace, writtenAtPlace, type RoundingRule, type UncertaintyFigures } from './numbers/rounding.ts';
 export { Decimal } from './numbers/decimal.ts';
+export { calculate, type Calculation, type WorkedNumber, type WorkedStep } from './numbers/calculate.ts';
+export { convert, type Conversion } from './numbers/convert.ts';
 export { parseExpression } from './numbers/parse-expression.ts';
 export { ExpressionError, namesIn, type Expression } from './numbers/expression.ts';
 export { resolveUnits } from './numbers/resolve-units.ts';
-export { evaluateMeasured, figuresOf, type Measured, type Step } from './numbers/measured.ts';
+export { figuresOf, type Measured } from './numbers/measured.ts';
 export { latexOf, unitLatex } from './numbers/latex.ts';
 export { conversionFactor, parseUnit, UnitMismatchError, UnknownUnitError, writtenUnit, type Unit } from './units/unit.ts';
 
@@ -14,7 +16,7 @@ export { instrumentIds, instrumentById, UnknownInstrumentError } from './instrum
 export type { BeamBalance, Instrument, SkillId, VernierCaliper } from './instruments/instrument.ts';
 export { SKILLS, type Skill } from './instruments/skills.ts';
 
-export { completeRules, contradictionIn, DEFAULT_RULES, HouseRuleError, PRESETS, RULE_CHOICES, type Estimate, type HouseRules } from './reading/house-rules.ts';
+export { completeRules, contradictionIn, DEFAULT_RULES, HouseRuleError, PRESETS, RULE_CHOICES, type Estimate, type HouseRules } from './rules/house-rules.ts';
 export { EYE_REACH, SituationError, type Situation } from './reading/situation.ts';
 export { needsWholeWidth, shownOnPaper } from './reading/on-paper.ts';
 export { asOperated, DEEDS, threadAt, THREAD_TIME, type Done, type Operation } from './reading/operation.ts';

@@ -1,14 +1,15 @@
-import { Decimal } from '../numbers/decimal.ts';
+import { reasonFor } from '../numbers/explain-step.ts';
 import { namesIn, ExpressionError } from '../numbers/expression.ts';
 import { latexOf, unitLatex } from '../numbers/latex.ts';
-import { evaluateMeasured, figuresOf, withGuardDigits, type Measured, type Step } from '../numbers/measured.ts';
+import { evaluateMeasured, withGuardDigits, type Measured, type Step } from '../numbers/measured.ts';
 import { parseExpression } from '../numbers/parse-expression.ts';
-import { inUnit, resolveUnits, type Resolved } from '../numbers/resolve-units.ts';
+import { Rational } from '../numbers/rational.ts';
+import { resolveUnits, type Resolved } from '../numbers/resolve-units.ts';
 import { unambiguousAtPlace } from '../numbers/rounding.ts';
 import { instrumentById } from '../instruments/catalogue.ts';
 import { parseEntry, UnreadableEntryError } from '../reading/entry.ts';
 import { readingStep } from '../reading/expected-reading.ts';
-import type { HouseRules } from '../reading/house-rules.ts';
+import type { HouseRules } from '../rules/house-rules.ts';
 import { parseUnit } from '../units/unit.ts';
 import type { NamedTool } from './named-tool.ts';
 import type { ComputedQuantity, Protocol, ReadQuantity } from './protocol.ts';
@@ -69,10 +70,10 @@ export function readingCell(quantity: ReadQuantity, { instrumentId, tool }: { re
     if (entry.unit === 'wrong') return unusable(`“${event.text}” has a unit of another kind; this column is in ${quantity.unit}.`);
     const outside = rangeReason(instrumentId, entry.value);
     if (outside) return unusable(outside);
-    const value = entry.unit === 'fits' ? new Decimal(entry.value) : entry.number.value;
+    const value = Rational.of(entry.unit === 'fits' ? entry.value : entry.number.value);
     const text = value.toFixed(Math.max(0, -entry.place));
     // The column shows what was read; what follows from it is reckoned without the tool’s error.
-    const corrected = tool === null ? value : value.minus(tool.zeroError);
+    const corrected = tool === null ? value : value.minus(Rational.of(tool.zeroError));
     return { kind: 'reading', number: { value: corrected, place: entry.place }, text, event, struck, rivals, remark: placeRemark(quantity, instrumentId, entry.place, rules) };
   } catch (error) {
     if (error instanceof UnreadableEntryError) return unusable(error.message);
@@ -96,7 +97,7 @@ export function formulaOf(quantity: ComputedQuantity, protocol: Protocol): Formu
     if (!used || !('unit' in used)) throw new ExpressionError(`The formula of ${quantity.id} uses ${name}, which is not a quantity of ${protocol.id}.`);
     return parseUnit(used.unit);
   };
-  return { quantity, resolved: inUnit(resolveUnits(parseExpression(quantity.formula), unitOf), parseUnit(quantity.unit)) };
+  return { quantity, resolved: resolveUnits(parseExpression(quantity.formula), unitOf, parseUnit(quantity.unit)) };
 }
 
 function symbolOf(protocol: Protocol, id: string): string {
@@ -104,25 +105,10 @@ function symbolOf(protocol: Protocol, id: string): string {
   return quantity && 'symbol' in quantity ? quantity.symbol : `\\mathrm{${id}}`;
 }
 
-function places(place: number): string {
-  if (place === 0) return 'the ones';
-  const names: Record<string, string> = { '-1': 'the tenths', '-2': 'the hundredths', '-3': 'the thousandths', '1': 'the tens', '2': 'the hundreds' };
-  return names[String(place)] ?? `10^${place}`;
-}
-
-function operandName(step: Step): string {
-  const operand = step.ruledBy === null ? undefined : step.operands[step.ruledBy];
-  return operand ? unambiguousAtPlace(operand.value, operand.place) : '';
-}
-
-/** Says in words which operand decided the digits. */
-function whyOf(steps: readonly Step[]): string {
-  const last = steps.at(-1);
-  if (!last || last.ruledBy === null) return 'Every number in it is exact.';
-  const figures = figuresOf(last.result);
-  if (figures === 0) return 'No figure is left: the difference is smaller than its last certain place.';
-  if (last.rule === 'places') return `A sum or difference keeps the places its least certain term has: ${operandName(last)} ends at ${places(last.result.place)}.`;
-  return `A product or quotient keeps as many figures as its poorest factor: ${operandName(last)} has ${figures}.`;
+/** Says in words which operand decided the digits; bringing the result to the column’s unit decides nothing. */
+function whyOf(steps: readonly Step[], rules: HouseRules): string {
+  const last = steps.findLast(({ operation }) => operation !== 'convert');
+  return last ? reasonFor(last, last.operands.map(({ value, place }) => (place === -Infinity ? value.toDecimal().toString() : unambiguousAtPlace(value, place, rules.rounding))), rules.rounding) : 'It is taken over as it is.';
 }
 
 /** Works out a computed cell of one trial from the cells before it. */
@@ -134,10 +120,10 @@ export function computedCell(formula: Formula, protocol: Protocol, cells: Readon
   };
   if (namesIn(resolved.tree).some((name) => !numberOf(name))) return { kind: 'pending', reason: null };
   try {
-    const result = evaluateMeasured(resolved.tree, numberOf);
+    const result = evaluateMeasured(resolved.tree, numberOf, rules);
     return { kind: 'computed', number: { value: result.value, place: result.place }, text: unambiguousAtPlace(result.value, result.place, rules.rounding), working: workingOf(formula, protocol, result, numberOf, rules) };
   } catch (error) {
-    if (error instanceof ExpressionError) return { kind: 'pending', reason: error.message };
+    if (error instanceof ExpressionError) return { kind: 'pending', reason: error.reason };
     throw error;
   }
 }
@@ -157,6 +143,6 @@ function workingOf(formula: Formula, protocol: Protocol, result: ReturnType<type
     ...withGuardDigits(result),
     text: unambiguousAtPlace(result.value, result.place, rules.rounding),
     unit: quantity.unit,
-    why: whyOf(result.steps),
+    why: whyOf(result.steps, rules),
   };
 }

@@ -1,7 +1,7 @@
 import { instrumentById } from '../instruments/catalogue.ts';
 import { writtenAtPlace } from '../numbers/rounding.ts';
 import { shortened } from '../numbers/written-number.ts';
-import type { HouseRules } from '../reading/house-rules.ts';
+import type { HouseRules } from '../rules/house-rules.ts';
 import type { Cell } from './cells.ts';
 import type { Finding, RunResult, TrialRow } from './evaluated-run.ts';
 import type { Protocol, ProtocolCheck } from './protocol.ts';

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import type { HouseRules } from '../reading/house-rules.ts';
-import { PRESETS } from '../reading/house-rules.ts';
+import type { HouseRules } from '../rules/house-rules.ts';
+import { PRESETS } from '../rules/house-rules.ts';
 import { evaluateRun } from './evaluate-run.ts';
 import type { EvaluatedRun } from './evaluated-run.ts';
 import { UnknownProtocolError } from './protocol.ts';
@@ -81,7 +81,7 @@ describe('a nail by displacement', () => {
       symbolic: '\\rho = \\dfrac{m}{V}',
       substituted: '\\rho = \\dfrac{54.30\\,\\mathrm{g}}{6.0\\,\\mathrm{mL}}',
       kept: '9.0',
-      guard: '500',
+      guard: '5',
       text: '9.1',
       why: 'A product or quotient keeps as many figures as its poorest factor: 6.0 has 2.',
     });
@@ -124,7 +124,7 @@ describe('what a careful teacher would point at', () => {
     ['beyond the tool', [['before.1', '61.2']], 'reads from 0 to 50 mL'],
     ['water that fell', [['before.1', '21.4'], ['after.1', '20.4']], 'cannot stand lower'],
     ['one trial only', [['mass.1', '54.31'], ['before.1', '21.4'], ['after.1', '27.8']], '1 of at least 3'],
-    ['no volume', [['mass.1', '54.31'], ['before.1', '21.4'], ['after.1', '21.4']], 'Division by zero'],
+    ['no volume', [['mass.1', '54.31'], ['before.1', '21.4'], ['after.1', '21.4']], 'division by zero'],
     ['a body too small', [1, 2, 3].flatMap((t) => [[`mass.${t}`, '17.4'], [`before.${t}`, '21.4'], [`after.${t}`, '23.4']] as [string, string][]), 'too small for the 50 mL cylinder'],
     ['scatter unseen', [1, 2, 3].flatMap((t) => [[`mass.${t}`, '54.31'], [`before.${t}`, '21.4'], [`after.${t}`, '27.8']] as [string, string][]), 'cannot see the scatter'],
     ['a floating nail', [...nail, ['behaviour', 'floated']], 'It floated, yet'],

@@ -1,7 +1,7 @@
 import { Decimal } from '../numbers/decimal.ts';
 import type { Expression } from '../numbers/expression.ts';
 import { writtenAtPlace } from '../numbers/rounding.ts';
-import { completeRules, type HouseRules } from '../reading/house-rules.ts';
+import { completeRules, type HouseRules } from '../rules/house-rules.ts';
 import { computedCell, formulaOf, readingCell, type Cell, type Formula } from './cells.ts';
 import { checkRun } from './checks.ts';
 import type { EvaluatedRun, RunResult, TrialRow } from './evaluated-run.ts';
@@ -129,7 +129,7 @@ export function evaluateRun(protocol: Protocol, run: Run, rules?: Partial<HouseR
   const rows = Array.from({ length: rowsToShow(slots, protocol) }, (_, i) => rowOf(i + 1, protocol, formulas, slots, { instruments, tools }, house));
   const counting = countingTrials(rows, protocol.result, Object.keys(instruments));
   const formula = formulas.find(({ quantity }) => quantity.id === protocol.result);
-  const tree = writtenOut({ kind: 'name', name: protocol.result }, formulas);
+  const tree = writtenOut({ kind: 'name', name: protocol.result, at: 0 }, formulas);
   const combined = counting.values.length > 0 ? combineTrials(tree, counting.values, counting.trials, instruments, house) : null;
   const result = combined && formula ? resultOf(combined, counting, formula.quantity.unit, slots.get('accepted')?.current.text, house) : null;
   const notes = Object.fromEntries([...slots].filter(([slot]) => !/^(?!answer|instrument|tool|excluded).*\.\d+$/.test(slot)));

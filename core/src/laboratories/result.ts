@@ -7,7 +7,7 @@ import type { Expression } from '../numbers/expression.ts';
 import { roundToPlace, uncertaintyPlace, writtenAtPlace } from '../numbers/rounding.ts';
 import { UnreadableNumberError, parseWrittenNumber } from '../numbers/written-number.ts';
 import { Decimal } from '../numbers/decimal.ts';
-import type { HouseRules } from '../reading/house-rules.ts';
+import type { HouseRules } from '../rules/house-rules.ts';
 import { summarise, type Summary } from '../statistics/summarise.ts';
 import { coverageFactor, effectiveDegreesOfFreedom } from '../uncertainty/coverage.ts';
 import { propagateThrough, UncertaintyInputError, type Input, type PropagationSchool, type Propagated } from '../uncertainty/propagate.ts';

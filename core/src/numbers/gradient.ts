@@ -70,6 +70,11 @@ export function compileGradient(tree: Expression, names: readonly string[]): Com
         return chain(-inner.value, [-1, inner]);
       };
     }
+    case 'convert': {
+      const operand = compileGradient(tree.operand, names);
+      const operations = tree.operations.map((operation) => ('times' in operation ? ([operation.times.toNumber(), 0] as const) : ([1, operation.plus.toNumber()] as const)));
+      return (inputs) => operations.reduce((inner, [slope, offset]) => chain(slope * inner.value + offset, [slope, inner]), operand(inputs));
+    }
     case 'name': {
       const index = names.indexOf(tree.name);
       if (index < 0) throw new ExpressionError(`The formula uses ${tree.name}, which is not among the inputs.`);

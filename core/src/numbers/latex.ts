@@ -1,8 +1,10 @@
+import { CLOCK } from '../units/unit.ts';
 import type { Expression } from './expression.ts';
 
 const PRECEDENCE = { '+': 1, '-': 1, '*': 2, '/': 4, '^': 3 } as const;
 
 function precedenceOf(tree: Expression): number {
+  if (tree.kind === 'convert') return precedenceOf(tree.operand);
   if (tree.kind === 'binary') return PRECEDENCE[tree.operator];
   return tree.kind === 'negate' ? 1 : 5;
 }
@@ -11,6 +13,11 @@ function precedenceOf(tree: Expression): number {
 export function uprightLatex(text: string): string {
   const escaped = text.replace(/[\\{}$&#%_~^]/g, (character) => (character === '^' ? '\\char94 ' : character === '\\' ? '' : `\\${character}`));
   return `\\mathrm{${escaped}}`;
+}
+
+/** A written number in LaTeX, its power of ten raised: 1.50e3 → 1.50 \times 10^{3}. */
+export function numberLatex(text: string): string {
+  return text.replace(/e(-?\d+)$/, ' \\times 10^{$1}');
 }
 
 /** A unit in LaTeX, powers raised: cm^3 → \mathrm{cm^{3}}. */
@@ -29,13 +36,15 @@ export function latexOf(tree: Expression, nameLatex: (name: string) => string): 
   };
   switch (tree.kind) {
     case 'number':
-      return tree.unit === null ? tree.written.text : `${tree.written.text}\\,${unitLatex(tree.unit)}`;
+      return tree.unit === null || tree.unit === CLOCK ? numberLatex(tree.written.text) : `${numberLatex(tree.written.text)}\\,${unitLatex(tree.unit)}`;
     case 'name':
       return nameLatex(tree.name);
     case 'pi':
       return '\\pi';
     case 'exact':
       return `\\overline{${latexOf(tree.operand, nameLatex)}}`;
+    case 'convert':
+      return latexOf(tree.operand, nameLatex);
     case 'negate':
       return `-${inside(tree.operand, 2)}`;
     case 'call':

@@ -1,119 +1,250 @@
-import { Decimal, magnitude } from './decimal.ts';
-import { ExpressionError, type BinaryOperator, type Expression, type FunctionName } from './expression.ts';
-import { writtenAtPlace } from './rounding.ts';
+import { Decimal } from './decimal.ts';
+import { ExpressionError, wholeNumberIn, type BinaryNode, type BinaryOperator, type CallNode, type Expression, type FunctionName } from './expression.ts';
+import { Rational } from './rational.ts';
+import { uncertaintyPlace, type RoundingRule, type UncertaintyFigures } from './rounding.ts';
 
 /**
  * A number on its way through a calculation: every digit is kept, and the place says how far they can be trusted. An exact number
  * has place −Infinity and limits nothing.
  */
 export interface Measured {
-  readonly value: Decimal;
+  readonly value: Rational;
   readonly place: number;
 }
 
+/** How the class rounds, and how it writes a mean. */
+export interface DigitRules {
+  readonly rounding: RoundingRule;
+  readonly meanPlace: 'by-readings' | 'by-uncertainty';
+  readonly uncertaintyFigures: UncertaintyFigures;
+}
+
+/** Which rule decided the digits of a step: places for sums, figures for products and roots, and what logarithms and sines have of their own. */
+export type DigitRule = 'places' | 'figures' | 'logarithm' | 'antilogarithm' | 'derivative' | 'standard-error';
+
 /** One step of a working: what was combined, what came out, and which operand ruled the digits. */
 export interface Step {
-  readonly operation: BinaryOperator | FunctionName;
+  readonly operation: BinaryOperator | FunctionName | 'convert';
+  /** The part of the resolved tree that was worked out. */
+  readonly node: Expression;
   readonly operands: readonly Measured[];
   readonly result: Measured;
-  /** Places rule sums and differences, figures rule products, quotients, powers and roots. */
-  readonly rule: 'places' | 'figures' | 'decimals' | 'derivative';
+  readonly rule: DigitRule;
   /** Index of the operand that limits the result, or null when every operand is exact. */
   readonly ruledBy: number | null;
 }
 
-/** Significant figures of a measured number; Infinity when exact, at least 0. */
-export function figuresOf({ value, place }: Measured): number {
+/** Results beyond these powers of ten are refused: no laboratory needs them, and their digits would fill the memory. */
+const LARGEST = 320;
+
+/** A number that limits nothing. */
+export function exactly(value: Rational): Measured {
+  return { value, place: -Infinity };
+}
+
+/**
+ * Significant figures of a measured number, as it would be written: a difference of 0.6 known to the ones is written 1 and has one
+ * figure, one of 0.4 is written 0 and has none. Infinity when exact.
+ */
+export function figuresOf({ value, place }: Measured, rule: RoundingRule = 'half-up'): number {
   if (place === -Infinity) return Infinity;
-  return Math.max(0, magnitude(value) - place + 1);
+  return Math.max(0, value.roundedTo(place, rule).magnitude() - place + 1);
 }
 
-function placeForFigures(value: Decimal, figures: number, operands: readonly Measured[]): number {
+/**
+ * The place of the last of so many figures: 335.12 with three → 0, and 9.99 with two → 0 too, since it is written 10. A number without
+ * figures gets a place at which nothing of it is left.
+ */
+function placeForFigures(value: Rational, figures: number, operands: readonly Measured[], rule: RoundingRule): number {
   if (figures === Infinity) return -Infinity;
-  if (!value.isZero()) return magnitude(value) - figures + 1;
-  const places = operands.filter((o) => o.place !== -Infinity).map((o) => o.place);
-  return Math.max(...places);
+  if (value.isZero()) return Math.max(...operands.filter((o) => o.place !== -Infinity).map((o) => o.place));
+  if (figures === 0) return value.magnitude() + 2;
+  const place = value.magnitude() - figures + 1;
+  return value.roundedTo(place, rule).magnitude() > value.magnitude() ? place + 1 : place;
 }
 
-function limiting(numbers: readonly number[], pick: (...all: number[]) => number, exact: number): number | null {
-  const limit = pick(...numbers);
+/** A product, or whatever else of its factors is `value`, with the fewest figures among them. */
+export function productOf(factors: readonly Measured[], rule: RoundingRule, value = factors.reduce((product, factor) => product.times(factor.value), Rational.ONE)): Measured {
+  const fewest = Math.min(...factors.map((factor) => figuresOf(factor, rule)));
+  return { value, place: placeForFigures(value, fewest, factors, rule) };
+}
+
+function limiting(numbers: readonly number[], limit: number, exact: number): number | null {
   return limit === exact ? null : numbers.indexOf(limit);
 }
 
-function byPlaces(operation: Step['operation'], operands: readonly Measured[], value: Decimal): Step {
+type Outcome = Pick<Step, 'result' | 'rule' | 'ruledBy'>;
+
+function byPlaces(operands: readonly Measured[], value: Rational): Outcome {
   const places = operands.map((o) => o.place);
-  return { operation, operands, result: { value, place: Math.max(...places) }, rule: 'places', ruledBy: limiting(places, Math.max, -Infinity) };
+  const place = Math.max(...places);
+  return { result: { value, place }, rule: 'places', ruledBy: limiting(places, place, -Infinity) };
 }
 
-function byFigures(operation: Step['operation'], operands: readonly Measured[], value: Decimal): Step {
-  const figures = operands.map(figuresOf);
-  const place = placeForFigures(value, Math.min(...figures), operands);
-  return { operation, operands, result: { value, place }, rule: 'figures', ruledBy: limiting(figures, Math.min, Infinity) };
+/** 60 digits of what has no exact value: a root, a logarithm, a sine. */
+function approximately(value: Decimal, { at }: Expression, complaint: string): Rational {
+  if (!value.isFinite()) throw new ExpressionError(complaint, at);
+  return Rational.of(value);
 }
 
-function finite(value: Decimal, complaint: string): Decimal {
-  if (!value.isFinite()) throw new ExpressionError(complaint);
-  return value;
-}
+/** Evaluates the steps of one expression. */
+class Evaluation {
+  readonly steps: Step[] = [];
 
-function combine(operator: BinaryOperator, left: Measured, right: Measured): Step {
-  const operands = [left, right];
-  switch (operator) {
-    case '+':
-      return byPlaces(operator, operands, left.value.plus(right.value));
-    case '-':
-      return byPlaces(operator, operands, left.value.minus(right.value));
-    case '*':
-      return byFigures(operator, operands, left.value.times(right.value));
-    case '/':
-      if (right.value.isZero()) throw new ExpressionError('Division by zero has no result.');
-      return byFigures(operator, operands, left.value.div(right.value));
-    case '^':
-      return byFigures(operator, operands, finite(left.value.pow(right.value), `${left.value.toString()} to the power ${right.value.toString()} has no result.`));
-  }
-}
+  constructor(
+    private readonly numberOf: (name: string) => Measured | undefined,
+    private readonly rules: DigitRules,
+  ) {}
 
-/** Logarithms have as many decimals as the argument has figures; antilogarithms the reverse; sine and the like go by the derivative. */
-function apply(name: FunctionName, operands: readonly Measured[]): Step {
-  const [first] = operands;
-  if (!first) throw new ExpressionError(`${name} needs an argument.`);
-  const decimals = (value: Decimal): Step => {
-    const place = figuresOf(first) === Infinity ? -Infinity : -figuresOf(first);
-    return { operation: name, operands, result: { value, place }, rule: 'decimals', ruledBy: place === -Infinity ? null : 0 };
-  };
-  const derivative = (value: Decimal, slope: Decimal): Step => {
-    const place = first.place === -Infinity || slope.isZero() ? first.place : first.place + Math.floor(slope.abs().log(10).toNumber());
-    return { operation: name, operands, result: { value, place }, rule: 'derivative', ruledBy: place === -Infinity ? null : 0 };
-  };
-  const { value } = first;
-  switch (name) {
-    case 'sqrt':
-      if (value.isNegative() && !value.isZero()) throw new ExpressionError('The square root of a negative number has no result here.');
-      return byFigures(name, operands, value.sqrt());
-    case 'ln':
-    case 'log10':
-      if (!value.greaterThan(0)) throw new ExpressionError(`${name} needs a positive number, not ${value.toString()}.`);
-      return decimals(name === 'ln' ? value.ln() : value.log(10));
-    case 'exp': {
-      const power = finite(value.exp(), `exp of ${value.toString()} is too large.`);
-      const figures = first.place === -Infinity ? Infinity : Math.max(0, -first.place);
-      return { operation: name, operands, result: { value: power, place: placeForFigures(power, figures, operands) }, rule: 'decimals', ruledBy: figures === Infinity ? null : 0 };
+  visit(node: Expression): Measured {
+    switch (node.kind) {
+      case 'number':
+        return { value: Rational.of(node.written.value), place: node.written.place };
+      case 'pi':
+        return exactly(PI);
+      case 'exact':
+        return exactly(this.visit(node.operand).value);
+      case 'negate': {
+        const { value, place } = this.visit(node.operand);
+        return { value: value.negated(), place };
+      }
+      case 'name': {
+        const number = this.numberOf(node.name);
+        if (!number) throw new ExpressionError(`${node.name} has no value.`, node.at);
+        return number;
+      }
+      case 'convert': {
+        const operand = this.visit(node.operand);
+        return this.keep(node, 'convert', [operand], this.converted(node, operand));
+      }
+      case 'call': {
+        const operands = node.arguments.map((argument) => this.visit(argument));
+        return this.keep(node, node.name, operands, this.call(node, operands));
+      }
+      case 'binary': {
+        const left = this.visit(node.left);
+        const right = node.operator === '^' && wholeNumberIn(node.right) !== null ? exactly(this.visit(node.right).value) : this.visit(node.right);
+        return this.keep(node, node.operator, [left, right], this.combine(node, left, right));
+      }
     }
-    case 'sin':
-      return derivative(value.sin(), value.cos());
-    case 'cos':
-      return derivative(value.cos(), value.sin());
-    case 'tan':
-      return derivative(value.tan(), new Decimal(1).div(value.cos().pow(2)));
-    case 'abs':
-      return byPlaces(name, operands, value.abs());
-    case 'min':
-      return byPlaces(name, operands, Decimal.min(...operands.map((o) => o.value)));
-    case 'max':
-      return byPlaces(name, operands, Decimal.max(...operands.map((o) => o.value)));
-    case 'mean':
-      return byPlaces(name, operands, operands.reduce((sum, o) => sum.plus(o.value), new Decimal(0)).div(operands.length));
   }
+
+  private keep(node: Expression, operation: Step['operation'], operands: readonly Measured[], outcome: Outcome): Measured {
+    const size = outcome.result.value.magnitude();
+    if (size > LARGEST) throw new ExpressionError(`A result is beyond 10^${LARGEST}; that is too large to be worked with here.`, node.at);
+    if (size < -LARGEST && size !== -Infinity) throw new ExpressionError(`A result is below 10^−${LARGEST}; that is too small to be worked with here.`, node.at);
+    this.steps.push({ operation, node, operands, ...outcome });
+    return outcome.result;
+  }
+
+  private byFigures(operands: readonly Measured[], value: Rational): Outcome {
+    const figures = operands.map((operand) => figuresOf(operand, this.rules.rounding));
+    return { result: productOf(operands, this.rules.rounding, value), rule: 'figures', ruledBy: limiting(figures, Math.min(...figures), Infinity) };
+  }
+
+  private converted(node: Extract<Expression, { kind: 'convert' }>, operand: Measured): Outcome {
+    return node.operations.reduce<Outcome>(
+      ({ result }, operation) =>
+        'times' in operation ? this.byFigures([result, exactly(operation.times)], result.value.times(operation.times)) : byPlaces([result, exactly(operation.plus)], result.value.plus(operation.plus)),
+      { result: operand, rule: 'figures', ruledBy: operand.place === -Infinity ? null : 0 },
+    );
+  }
+
+  private combine(node: BinaryNode, left: Measured, right: Measured): Outcome {
+    const operands = [left, right];
+    switch (node.operator) {
+      case '+':
+        return byPlaces(operands, left.value.plus(right.value));
+      case '-':
+        return byPlaces(operands, left.value.minus(right.value));
+      case '*':
+        return this.byFigures(operands, left.value.times(right.value));
+      case '/':
+        if (right.value.isZero()) throw new ExpressionError(`A division by zero has no result.`, node.at);
+        return this.byFigures(operands, left.value.dividedBy(right.value));
+      case '^':
+        return this.power(node, left, right);
+    }
+  }
+
+  private power(node: BinaryNode, left: Measured, right: Measured): Outcome {
+    const whole = wholeNumberIn(node.right);
+    if (left.value.isZero() && right.value.sign() < 0) throw new ExpressionError(`Zero to a negative power has no result.`, node.at);
+    if (!left.value.isZero() && Math.abs(left.value.magnitude() * right.value.toNumber()) > 10 * LARGEST) throw new ExpressionError(`The power is too large to be worked with here.`, node.at);
+    const exact = whole === null ? null : left.value.toThe(whole);
+    const value = exact ?? approximately(left.value.toDecimal().pow(right.value.toDecimal()), node, `The power has no result.`);
+    if (whole === null && isTen(node.left) && right.place !== -Infinity) return this.antilogarithm(right, value, 1);
+    return this.byFigures([left, right], value);
+  }
+
+  /** As many figures as the logarithm has decimals. */
+  private antilogarithm(logarithm: Measured, value: Rational, index: number): Outcome {
+    const figures = logarithm.place === -Infinity ? Infinity : Math.max(0, -logarithm.place);
+    return { result: { value, place: placeForFigures(value, figures, [logarithm], this.rules.rounding) }, rule: 'antilogarithm', ruledBy: figures === Infinity ? null : index };
+  }
+
+  /** As many decimals as the argument has figures. */
+  private logarithm(argument: Measured, value: Rational): Outcome {
+    const figures = figuresOf(argument, this.rules.rounding);
+    return { result: { value, place: figures === Infinity ? -Infinity : -figures }, rule: 'logarithm', ruledBy: figures === Infinity ? null : 0 };
+  }
+
+  /** The doubt of the angle times the slope there decides the place. */
+  private derivative({ place }: Measured, value: Rational, slope: Decimal): Outcome {
+    const doubtful = place === -Infinity || slope.isZero() ? place : place + slope.abs().e;
+    return { result: { value, place: doubtful }, rule: 'derivative', ruledBy: place === -Infinity ? null : 0 };
+  }
+
+  private mean(operands: readonly Measured[]): Outcome {
+    const total = operands.reduce((sum, { value }) => sum.plus(value), Rational.ZERO);
+    const mean = total.dividedBy(Rational.of(operands.length));
+    const outcome = byPlaces(operands, mean);
+    if (this.rules.meanPlace === 'by-readings' || operands.length < 2 || outcome.ruledBy === null) return outcome;
+    const squares = operands.reduce((sum, { value }) => sum.plus(value.minus(mean).times(value.minus(mean))), Rational.ZERO);
+    if (squares.isZero()) return outcome;
+    const standardError = squares.toDecimal().div(operands.length * (operands.length - 1)).sqrt();
+    return { ...outcome, result: { value: mean, place: uncertaintyPlace(standardError, this.rules.uncertaintyFigures) }, rule: 'standard-error' };
+  }
+
+  private call(node: CallNode, operands: readonly Measured[]): Outcome {
+    const [first] = operands;
+    if (!first) throw new ExpressionError(`${node.name} needs an argument.`, node.at);
+    const { value } = first;
+    const of = (result: Decimal): Rational => approximately(result, node, `${node.name} has no result.`);
+    switch (node.name) {
+      case 'sqrt':
+        if (value.sign() < 0) throw new ExpressionError(`The square root of a negative number has no result here.`, node.at);
+        return this.byFigures(operands, of(value.toDecimal().sqrt()));
+      case 'ln':
+      case 'log10':
+        if (value.sign() <= 0) throw new ExpressionError(`${node.name} needs a positive number, not ${value.toDecimal().toSignificantDigits(6).toString()}.`, node.at);
+        return this.logarithm(first, of(node.name === 'ln' ? value.toDecimal().ln() : value.toDecimal().log(10)));
+      case 'exp':
+        if (value.compare(Rational.of(LARGEST * 3)) > 0) throw new ExpressionError(`exp is too large to be worked with here.`, node.at);
+        return this.antilogarithm(first, of(value.toDecimal().exp()), 0);
+      case 'sin':
+        return this.derivative(first, of(value.toDecimal().sin()), value.toDecimal().cos());
+      case 'cos':
+        return this.derivative(first, of(value.toDecimal().cos()), value.toDecimal().sin());
+      case 'tan':
+        return this.derivative(first, of(value.toDecimal().tan()), new Decimal(1).div(value.toDecimal().cos().pow(2)));
+      case 'abs':
+        return byPlaces(operands, value.abs());
+      case 'min':
+        return byPlaces(operands, operands.reduce((least, o) => (o.value.compare(least) < 0 ? o.value : least), value));
+      case 'max':
+        return byPlaces(operands, operands.reduce((most, o) => (o.value.compare(most) > 0 ? o.value : most), value));
+      case 'mean':
+        return this.mean(operands);
+    }
+  }
+}
+
+const PI = Rational.of(Decimal.acos(-1));
+
+/** The base of an antilogarithm. */
+function isTen(node: Expression): boolean {
+  return node.kind === 'exact' ? isTen(node.operand) : node.kind === 'number' && node.written.text === '10';
 }
 
 /** The result of a calculation on written numbers, with every step in the order in which they were taken. */
@@ -121,50 +252,31 @@ export interface MeasuredResult extends Measured {
   readonly steps: readonly Step[];
 }
 
+const USUAL: DigitRules = { rounding: 'half-up', meanPlace: 'by-readings', uncertaintyFigures: 'one-two-after-leading-1' };
+
 /**
- * Evaluates a unit-free expression on written numbers: all digits are kept at every step and nothing is rounded; the place of each
+ * Evaluates an expression whose units have been resolved: all digits are kept at every step and nothing is rounded; the place of each
  * step follows the rules of significant figures (sums by places, products by figures).
- * @throws ExpressionError when a step has no result or a name has no number.
+ * @throws ExpressionError pointing at the character when a step has no result or a name has no number.
  */
-export function evaluateMeasured(tree: Expression, numberOf: (name: string) => Measured | undefined): MeasuredResult {
-  const steps: Step[] = [];
-  const visit = (node: Expression): Measured => {
-    switch (node.kind) {
-      case 'number':
-        return { value: node.written.value, place: node.written.place };
-      case 'pi':
-        return { value: Decimal.acos(-1), place: -Infinity };
-      case 'exact':
-        return { value: visit(node.operand).value, place: -Infinity };
-      case 'negate': {
-        const inner = visit(node.operand);
-        return { value: inner.value.neg(), place: inner.place };
-      }
-      case 'name': {
-        const number = numberOf(node.name);
-        if (!number) throw new ExpressionError(`${node.name} has no value.`);
-        return number;
-      }
-      case 'binary':
-      case 'call': {
-        const exponentOf = (operand: Expression): Measured => (operand.kind === 'number' && operand.written.value.isInteger() ? { value: operand.written.value, place: -Infinity } : visit(operand));
-        const step =
-          node.kind === 'call'
-            ? apply(node.name, node.arguments.map(visit))
-            : combine(node.operator, visit(node.left), node.operator === '^' ? exponentOf(node.right) : visit(node.right));
-        steps.push(step);
-        return step.result;
-      }
-    }
-  };
-  return { ...visit(tree), steps };
+export function evaluateMeasured(tree: Expression, numberOf: (name: string) => Measured | undefined, rules: DigitRules = USUAL): MeasuredResult {
+  const evaluation = new Evaluation(numberOf, rules);
+  const { value, place } = evaluation.visit(tree);
+  return { value, place, steps: evaluation.steps };
 }
 
+/** How many guard digits are shown behind the digits that count. */
+const GUARD = 3;
+/** An exact number whose digits do not end is cut after so many. */
+const SHOWN = 12;
+
 /** A measured number with its guard digits: the digits that count, and up to three more. */
-export function withGuardDigits(measured: Measured): { kept: string; guard: string } {
-  if (measured.place === -Infinity) return { kept: measured.value.toSignificantDigits(12).toString(), guard: '' };
-  const long = measured.value.toFixed(Math.max(0, -measured.place) + 3, Decimal.ROUND_DOWN);
-  const keptLength = writtenAtPlace(measured.value.trunc(), 0).length + (measured.place < 0 ? 1 - measured.place : 0);
-  const sign = measured.value.isNegative() && measured.value.trunc().isZero() ? 1 : 0;
-  return { kept: long.slice(0, keptLength + sign), guard: long.slice(keptLength + sign) };
+export function withGuardDigits({ value, place }: Measured): { kept: string; guard: string } {
+  if (place === -Infinity) return { kept: value.toDecimal().toSignificantDigits(SHOWN).toFixed(), guard: '' };
+  const decimals = Math.max(0, -place);
+  const long = value.toFixed(decimals + GUARD);
+  const point = long.indexOf('.');
+  const cut = decimals > 0 ? point + 1 + decimals : Math.max(long.startsWith('-') ? 1 : 0, point - place);
+  // Zeros that only fill up to the third guard digit say nothing.
+  return { kept: long.slice(0, cut), guard: long.slice(cut).replace(cut > point ? /0+$/ : /\.0*$|(?<=\..*)0+$/, '') };
 }

@@ -15,6 +15,12 @@ function asciiDigit(character: string): string {
  * minus sign to `-`, superscripts to `^…`, the multiplication signs × and · to `*`, and unusual spaces to a space.
  */
 export function plainText(typed: string): string {
+  return ALREADY_PLAIN.test(typed) ? typed.trim() : brought(typed);
+}
+
+const ALREADY_PLAIN = /^[ -~]*$/;
+
+function brought(typed: string): string {
   return typed
     .replace(/[⁰¹²³⁴⁵⁶⁷⁸⁹⁻⁺]+/g, (run) => '^' + [...run].map((c) => SUPERSCRIPTS[c]).join(''))
     .replace(MINUS_SIGNS, '-')
@@ -26,4 +32,20 @@ export function plainText(typed: string): string {
     .replace(/÷/g, '/')
     .replace(/\s/g, ' ')
     .trim();
+}
+
+/**
+ * Where a character of the plain text stands in the text as typed: spaces before it, and superscripts that became several characters,
+ * are counted back.
+ */
+export function placeInTyped(typed: string, at: number): number {
+  const lead = typed.length - typed.trimStart().length;
+  let [low, high] = [lead, typed.length];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    // A letter after what is cut off keeps spaces at its end from being dropped.
+    if (plainText(`${typed.slice(0, middle + 1)}x`).length - 1 > at) high = middle;
+    else low = middle + 1;
+  }
+  return low;
 }

@@ -1,95 +1,166 @@
-import { conversionFactor, multiplyUnits, parseUnit, sameKind, UnitMismatchError, writtenUnit, type Unit } from '../units/unit.ts';
-import { Decimal } from './decimal.ts';
-import { ExpressionError, type Expression } from './expression.ts';
+import { CLOCK, conversion, differenceUnit, gatheredProduct, isPure, multiplyUnits, parseUnit, sameKind, sameUnit, temperatureScale, UnitMismatchError, UnknownUnitError, writtenUnit, type Unit } from '../units/unit.ts';
+import { ExpressionError, wholeNumberIn, type BinaryNode, type CallNode, type Expression } from './expression.ts';
 
 /** An expression whose units have been checked: sums have one unit throughout, and what remains is arithmetic on pure numbers. */
 export interface Resolved {
   readonly tree: Expression;
   readonly unit: Unit;
+  /** The unit of each part of the tree. */
+  readonly unitOf: (part: Expression) => Unit;
 }
 
-function scaled(tree: Expression, factor: Decimal): Expression {
-  if (factor.equals(1)) return tree;
-  const written = { text: factor.toString(), value: factor, place: 0, atLeast: 1, atMost: 1 };
-  return { kind: 'binary', operator: '*', left: tree, right: { kind: 'exact', operand: { kind: 'number', written, unit: null } } };
+type Part = Pick<Resolved, 'tree' | 'unit'>;
+
+function inUnitOf({ tree, unit: from }: Part, unit: Unit): Part {
+  if (sameUnit(from, unit)) return { tree, unit };
+  const operations = conversion(from, unit);
+  return { tree: operations.length === 0 ? tree : { kind: 'convert', operand: tree, operations, at: tree.at }, unit };
 }
 
-/** The same quantity in another unit of its kind. @throws UnitMismatchError naming both units. */
-export function inUnit(resolved: Resolved, unit: Unit): Resolved {
-  return { tree: scaled(resolved.tree, conversionFactor(resolved.unit, unit)), unit };
-}
+const PURE: Unit = {};
 
-function isPure(unit: Unit): boolean {
-  return Object.keys(unit).length === 0;
-}
+/** Resolves the parts of one tree, and remembers the unit of each. */
+class Resolver {
+  readonly units = new Map<Expression, Unit>();
 
-function integerExponent(tree: Expression): number | null {
-  if (tree.kind === 'exact') return integerExponent(tree.operand);
-  if (tree.kind === 'negate') {
-    const inner = integerExponent(tree.operand);
-    return inner === null ? null : -inner;
+  constructor(private readonly unitOfName: (name: string) => Unit) {}
+
+  resolve(node: Expression): Part {
+    const part = this.part(node);
+    this.units.set(part.tree, part.unit);
+    return part;
   }
-  return tree.kind === 'number' && tree.written.value.isInteger() ? tree.written.value.toNumber() : null;
-}
 
-function resolvePower(left: Resolved, right: Resolved): Resolved {
-  if (!isPure(right.unit)) throw new UnitMismatchError(writtenUnit(right.unit), '');
-  const tree: Expression = { kind: 'binary', operator: '^', left: left.tree, right: right.tree };
-  if (isPure(left.unit)) return { tree, unit: {} };
-  const power = integerExponent(right.tree);
-  if (power === null) throw new ExpressionError(`A quantity in ${writtenUnit(left.unit)} can only be raised to a whole power.`);
-  return { tree, unit: multiplyUnits({}, left.unit, power) };
-}
-
-function resolveCall(node: Extract<Expression, { kind: 'call' }>, resolve: (tree: Expression) => Resolved): Resolved {
-  const parts = node.arguments.map(resolve);
-  const first = parts[0];
-  if (!first) throw new ExpressionError(`${node.name} needs an argument.`);
-  const keepsUnit = node.name === 'abs' || node.name === 'min' || node.name === 'max' || node.name === 'mean';
-  if (keepsUnit) return { tree: { ...node, arguments: parts.map((part) => inUnit(part, first.unit).tree) }, unit: first.unit };
-  const tree: Expression = { ...node, arguments: [first.tree] };
-  if (node.name !== 'sqrt') {
-    if (!isPure(first.unit)) throw new UnitMismatchError(writtenUnit(first.unit), '');
-    return { tree, unit: {} };
+  /** A part in another unit of its kind, known to the map as such. @throws UnitMismatchError at the character. */
+  inUnit(part: Part, unit: Unit, at: number): Part {
+    if (!sameKind(part.unit, unit)) throw new UnitMismatchError(writtenUnit(unit), writtenUnit(part.unit), at);
+    const moved = inUnitOf(part, unit);
+    this.units.set(moved.tree, moved.unit);
+    return moved;
   }
-  const powers = Object.entries(first.unit);
-  if (powers.some(([, power]) => power % 2 !== 0)) throw new ExpressionError(`The square root of ${writtenUnit(first.unit)} has no unit here.`);
-  return { tree, unit: Object.fromEntries(powers.map(([name, power]) => [name, power / 2])) };
+
+  private part(node: Expression): Part {
+    switch (node.kind) {
+      case 'number':
+        return literal(node);
+      case 'name':
+        return { tree: node, unit: this.unitOfName(node.name) };
+      case 'pi':
+        return { tree: node, unit: PURE };
+      case 'exact':
+      case 'negate':
+      case 'convert': {
+        const inner = this.resolve(node.operand);
+        return { tree: { ...node, operand: inner.tree }, unit: inner.unit };
+      }
+      case 'call':
+        return this.call(node);
+      case 'binary': {
+        const [left, right] = [this.resolve(node.left), this.resolve(node.right)];
+        if (node.operator === '^') return this.power(node, left, right);
+        return node.operator === '+' || node.operator === '-' ? this.sum(node, left, right) : this.product(node, left, right);
+      }
+    }
+  }
+
+  private product(node: BinaryNode, left: Part, right: Part): Part {
+    const [a, b] = [this.plain(left, right), this.plain(right, left)];
+    const { unit, factor } = gatheredProduct(a.unit, b.unit, node.operator === '*' ? 1 : -1);
+    const tree: Expression = { ...node, left: a.tree, right: b.tree };
+    const operations = factor.equals(factor.toThe(0) ?? factor) ? [] : [{ times: factor }];
+    if (operations.length === 0) return { tree, unit };
+    this.units.set(tree, multiplyUnits(a.unit, b.unit, node.operator === '*' ? 1 : -1));
+    return { tree: { kind: 'convert', operand: tree, operations, at: node.at }, unit };
+  }
+
+  /** Percent of something with a unit is a part of it. */
+  private plain(part: Part, other: Part): Part {
+    return '%' in part.unit && !isPure(other.unit) ? this.inUnit(part, multiplyUnits(part.unit, { '%': 1 }, -(part.unit['%'] ?? 0)), part.tree.at) : part;
+  }
+
+  private sum(node: BinaryNode, left: Part, right: Part): Part {
+    const unit = this.unitOfSum(node, left.unit, right.unit);
+    const [first, second] = [temperatureScale(left.unit), temperatureScale(right.unit)];
+    const forLeft = unit.terms ?? (first === null && second !== null ? differenceUnit(second) : left.unit);
+    const forRight = unit.terms ?? (first === null ? right.unit : second === null ? differenceUnit(first) : left.unit);
+    return { tree: { ...node, left: this.inUnit(left, forLeft, node.at).tree, right: this.inUnit(right, forRight, node.at).tree }, unit: unit.result };
+  }
+
+  /** The unit of a sum, and that of its terms where it is the same for both. */
+  private unitOfSum({ operator, at }: BinaryNode, left: Unit, right: Unit): { readonly result: Unit; readonly terms?: Unit } {
+    if (!sameKind(left, right)) throw new UnitMismatchError(writtenUnit(left), writtenUnit(right), at);
+    const [first, second] = [temperatureScale(left), temperatureScale(right)];
+    if (first === null && second === null) {
+      const unit = CLOCK in right ? right : left;
+      return { result: unit, terms: unit };
+    }
+    if (first !== null && second !== null) {
+      if (operator === '-') return { result: differenceUnit(first) };
+      if (first !== second) throw new ExpressionError(`Temperatures in ${first} and ${second} cannot be added; write a difference as Δ${second}.`, at);
+      return { result: left };
+    }
+    if (first === null && operator === '-') throw new ExpressionError(`A temperature in ${second ?? ''} cannot be taken off a difference.`, at);
+    return { result: first === null ? right : left };
+  }
+
+  private power(node: BinaryNode, left: Part, right: Part): Part {
+    const exponent = this.number(right, node.at);
+    const tree: Expression = { ...node, left: left.tree, right: exponent };
+    if (isPure(left.unit)) return { tree: isPowerOfTen(node) ? { kind: 'exact', operand: tree, at: node.left.at } : tree, unit: PURE };
+    const power = wholeNumberIn(right.tree);
+    if (power === null || Math.abs(power) > 20) throw new ExpressionError(`A quantity in ${writtenUnit(left.unit)} can only be raised to a small whole power.`, node.at);
+    return { tree, unit: multiplyUnits(PURE, left.unit, power) };
+  }
+
+  /** A pure number; percent become one. */
+  private number(part: Part, at: number): Expression {
+    return this.inUnit(part, PURE, at).tree;
+  }
+
+  private call(node: CallNode): Part {
+    const parts = node.arguments.map((argument) => this.resolve(argument));
+    const first = parts[0];
+    if (!first) throw new ExpressionError(`${node.name} needs an argument.`, node.at);
+    const keepsUnit = node.name === 'abs' || node.name === 'min' || node.name === 'max' || node.name === 'mean';
+    if (keepsUnit) return { tree: { ...node, arguments: parts.map((part) => this.inUnit(part, first.unit, part.tree.at).tree) }, unit: first.unit };
+    if (node.name !== 'sqrt') return { tree: { ...node, arguments: [this.number(first, node.at)] }, unit: PURE };
+    const powers = Object.entries(first.unit);
+    if (powers.some(([, power]) => power % 2 !== 0)) throw new ExpressionError(`The square root of ${writtenUnit(first.unit)} has no unit here.`, node.at);
+    return { tree: { ...node, arguments: [first.tree] }, unit: Object.fromEntries(powers.map(([name, power]) => [name, power / 2])) };
+  }
+}
+
+/** A number with its unit taken off; 100 % is one by definition. */
+function literal(node: Extract<Expression, { kind: 'number' }>): Part {
+  const unit = node.unit === null ? PURE : unitAt(node.unit, node.at);
+  const tree: Expression = { ...node, unit: null };
+  return { tree: node.unit === '%' && node.written.text === '100' ? { kind: 'exact', operand: tree, at: node.at } : tree, unit };
+}
+
+function unitAt(text: string, at: number): Unit {
+  try {
+    return parseUnit(text);
+  } catch (error) {
+    if (error instanceof UnknownUnitError) throw new ExpressionError(`${error.message} It stands after the number.`, at);
+    throw error;
+  }
+}
+
+/** 10³ by itself counts places and measures nothing. */
+function isPowerOfTen({ left, right }: BinaryNode): boolean {
+  return left.kind === 'number' && left.written.text === '10' && wholeNumberIn(right) !== null;
 }
 
 /**
  * Checks the units of an expression and works out that of its result. Terms of a sum that differ (cm and mm) are brought to the
- * unit of the first by an exact factor.
- * @param unitOf the unit of each name.
- * @throws UnitMismatchError naming both units; UnknownUnitError; ExpressionError.
+ * unit of the first, factors that can cancel (mL and cm³) are made to; both by exact factors.
+ * @param unitOfName the unit of each name.
+ * @param wanted the unit the result is to be in, if a certain one is.
+ * @throws UnitMismatchError naming both units; ExpressionError pointing at the character.
  */
-export function resolveUnits(tree: Expression, unitOf: (name: string) => Unit): Resolved {
-  const resolve = (node: Expression): Resolved => {
-    switch (node.kind) {
-      case 'number':
-        return { tree: { ...node, unit: null }, unit: node.unit === null ? {} : parseUnit(node.unit) };
-      case 'name':
-        return { tree: node, unit: unitOf(node.name) };
-      case 'pi':
-        return { tree: node, unit: {} };
-      case 'exact':
-      case 'negate': {
-        const inner = resolve(node.operand);
-        return { tree: { ...node, operand: inner.tree }, unit: inner.unit };
-      }
-      case 'call':
-        return resolveCall(node, resolve);
-      case 'binary': {
-        const [left, right] = [resolve(node.left), resolve(node.right)];
-        if (node.operator === '^') return resolvePower(left, right);
-        if (node.operator === '*' || node.operator === '/') {
-          const unit = multiplyUnits(left.unit, right.unit, node.operator === '*' ? 1 : -1);
-          return { tree: { ...node, left: left.tree, right: right.tree }, unit };
-        }
-        if (!sameKind(left.unit, right.unit)) throw new UnitMismatchError(writtenUnit(left.unit), writtenUnit(right.unit));
-        return { tree: { ...node, left: left.tree, right: inUnit(right, left.unit).tree }, unit: left.unit };
-      }
-    }
-  };
-  return resolve(tree);
+export function resolveUnits(tree: Expression, unitOfName: (name: string) => Unit, wanted?: Unit): Resolved {
+  const resolver = new Resolver(unitOfName);
+  const whole = resolver.resolve(tree);
+  const { tree: resolved, unit } = wanted === undefined ? whole : resolver.inUnit(whole, wanted, tree.at);
+  return { tree: resolved, unit, unitOf: (part) => resolver.units.get(part) ?? PURE };
 }

@@ -1,4 +1,5 @@
 import { Decimal, magnitude } from './decimal.ts';
+import { Rational } from './rational.ts';
 
 export type RoundingRule = 'half-up' | 'half-even';
 
@@ -11,22 +12,26 @@ export function roundToPlace(value: Decimal, place: number, rule: RoundingRule =
 }
 
 /** The digits of a value rounded to a place, written out in full: (46, −1) → `46.0`. Minus zero is written `0`. */
-export function writtenAtPlace(value: Decimal | number, place: number, rule: RoundingRule = 'half-up'): string {
-  const rounded = roundToPlace(new Decimal(value), place, rule);
-  return (rounded.isZero() ? rounded.abs() : rounded).toFixed(Math.max(0, -place));
+export function writtenAtPlace(value: Rational | Decimal | number, place: number, rule: RoundingRule = 'half-up'): string {
+  return Rational.of(value).roundedTo(place, rule).toFixed(Math.max(0, -place));
 }
 
 /**
  * As `writtenAtPlace`, but with an exponent where trailing zeros of a whole number would leave the figures in doubt:
- * (400, 1) → `4.0e2`, (2500, 1) → `2.50e3`, (335, 0) → `335`.
+ * (400, 1) → `4.0e2`, (2500, 1) → `2.50e3`, (335, 0) → `335`. Very large and very small numbers have an exponent as well.
  */
-export function unambiguousAtPlace(value: Decimal | number, place: number, rule: RoundingRule = 'half-up'): string {
-  const rounded = roundToPlace(new Decimal(value), place, rule);
-  const plain = writtenAtPlace(rounded, place, rule);
-  if (rounded.isZero() || place < 0 || (place === 0 && !plain.endsWith('0'))) return plain;
-  const exponent = magnitude(rounded);
-  return `${rounded.div(new Decimal(10).pow(exponent)).toFixed(exponent - place)}e${exponent}`;
+export function unambiguousAtPlace(value: Rational | Decimal | number, place: number, rule: RoundingRule = 'half-up'): string {
+  const rounded = Rational.of(value).roundedTo(place, rule);
+  const plain = rounded.toFixed(Math.max(0, -place));
+  const exponent = rounded.magnitude();
+  const inDoubt = place > 0 || (place === 0 && plain.endsWith('0'));
+  if (rounded.isZero() || (!inDoubt && exponent >= SMALLEST_PLAIN && exponent <= LARGEST_PLAIN)) return plain;
+  return `${rounded.shifted(-exponent).toFixed(exponent - place)}e${exponent}`;
 }
+
+/** Powers of ten of the first digit between which a number is written without an exponent. */
+const SMALLEST_PLAIN = -6;
+const LARGEST_PLAIN = 12;
 
 export type UncertaintyFigures = 'one-two-after-leading-1' | 'one' | 'two';
 

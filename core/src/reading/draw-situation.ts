@@ -4,7 +4,7 @@ import type { Random } from '../simulation/random.ts';
 import { multipleOf } from '../scales/linear-scale.ts';
 import { THIMBLE_DIVISION } from '../instruments/micrometers.ts';
 import { acceptanceBand, estimateFor, readingStep } from './expected-reading.ts';
-import type { HouseRules } from './house-rules.ts';
+import type { HouseRules } from '../rules/house-rules.ts';
 import { drawWeighing } from './draw-weighing.ts';
 import type { Situation } from './situation.ts';
 import { heldThing, longThing } from './things.ts';

@@ -5,7 +5,7 @@ import { takenOff } from './correction.ts';
 import { diagnose } from './diagnose.ts';
 import { drawSituation } from './draw-situation.ts';
 import { estimateFor, expectedReading, isCoincidence, roughlyWritten, stepOfDivision, writtenReading } from './expected-reading.ts';
-import { completeRules, type HouseRules } from './house-rules.ts';
+import { completeRules, type HouseRules } from '../rules/house-rules.ts';
 import { markRead } from './mark-read.ts';
 import { asOnPaper } from './on-paper.ts';
 import { asLaid } from './operation.ts';

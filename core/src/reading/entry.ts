@@ -1,6 +1,7 @@
 import { plainText } from '../numbers/plain-text.ts';
+import { Rational } from '../numbers/rational.ts';
 import { parseWrittenNumber, UnreadableNumberError, type WrittenNumber } from '../numbers/written-number.ts';
-import { conversionFactor, parseUnit, sameKind, UnknownUnitError, writtenUnit, type Unit } from '../units/unit.ts';
+import { conversion, conversionFactor, converted, parseUnit, sameKind, UnknownUnitError, writtenUnit, type Unit } from '../units/unit.ts';
 
 /** A student's entry taken apart: the number as written, and whether its unit fits. */
 export interface Entry {
@@ -31,19 +32,15 @@ function unitOf(text: string): Unit | 'unknown' {
   }
 }
 
-/** 0 °C in kelvin; a definition. */
-const ICE_POINT = 273.15;
-
 function fitted(number: WrittenNumber, unitText: string, wanted: Unit, isFraction = false): Entry {
   const bare = { number, value: number.value.toNumber(), place: lastWrittenPlace(number), isFraction };
   if (unitText === '') return { ...bare, unit: 'missing' };
   if (unitText === writtenUnit(wanted)) return { ...bare, unit: 'fits' };
   const unit = unitOf(unitText);
   if (unit === 'unknown' || !sameKind(unit, wanted)) return { ...bare, unit: 'wrong' };
-  if (writtenUnit(unit) === 'K' && writtenUnit(wanted) === '°C') return { ...bare, value: number.value.minus(ICE_POINT).toNumber(), unit: 'fits' };
-  const factor = conversionFactor(unit, wanted);
-  if (factor.equals(1)) return { ...bare, unit: 'fits' };
-  return { ...bare, value: number.value.times(factor).toNumber(), place: bare.place + Math.round(factor.log(10).toNumber()), unit: 'fits' };
+  if (conversion(unit, wanted).length === 0) return { ...bare, unit: 'fits' };
+  const value = converted(Rational.of(number.value), unit, wanted).toNumber();
+  return { ...bare, value, place: bare.place + Math.round(Math.log10(conversionFactor(unit, wanted).toNumber())), unit: 'fits' };
 }
 
 /** Place of the last digit written, trailing zeros included: a reading of 40 claims its ones. */

@@ -3,7 +3,7 @@ import { writtenAtPlace } from '../numbers/rounding.ts';
 import type { Instrument } from '../instruments/instrument.ts';
 import { decimalsOf } from '../scales/linear-scale.ts';
 import { isDifference, takenOff, trueAnswer } from './correction.ts';
-import type { Estimate, HouseRules } from './house-rules.ts';
+import type { Estimate, HouseRules } from '../rules/house-rules.ts';
 import { instrumentOf, type ReadingTask } from './reading-task.ts';
 
 /** What a reading may be a multiple of, and the place it is written to. */

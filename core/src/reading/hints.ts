@@ -3,7 +3,7 @@ import { instrumentOf, type ReadingTask } from './reading-task.ts';
 import { leadingDigit } from '../scales/linear-scale.ts';
 import { askedFor, takenOff } from './correction.ts';
 import { estimateFor } from './expected-reading.ts';
-import type { Estimate } from './house-rules.ts';
+import type { Estimate } from '../rules/house-rules.ts';
 
 const ESTIMATE_HINTS = {
   'half-division': 'Judge whether it is nearer to the mark, the middle of the space, or the next mark: this class writes halves.',

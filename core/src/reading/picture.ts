@@ -3,7 +3,7 @@ import type { RingTool, ScaleTool } from '../instruments/instrument.ts';
 import { CAPILLARY_LENGTH, meniscusProfile, wallHeight, type Surface } from '../instruments/meniscus.ts';
 import { writtenAtPlace } from '../numbers/rounding.ts';
 import { decimalsOf, marksOf, type MarkRank } from '../scales/linear-scale.ts';
-import type { HouseRules } from './house-rules.ts';
+import type { HouseRules } from '../rules/house-rules.ts';
 import { beamReadingOf, displayReadingOf } from './balance-reading.ts';
 import { beamPicture, displayPicture, type BeamPicture, type DisplayPicture } from './balance-pictures.ts';
 import { drawn, type Handled, type PicturedEye, type RuledMark } from './picture-parts.ts';

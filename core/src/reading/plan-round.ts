@@ -1,7 +1,7 @@
 import { instrumentById, instrumentIds } from '../instruments/catalogue.ts';
 import { seededRandom } from '../simulation/random.ts';
 import { AimError, slipsOn } from './draw-task.ts';
-import type { HouseRules } from './house-rules.ts';
+import type { HouseRules } from '../rules/house-rules.ts';
 import { slipById } from './slips/registry.ts';
 
 /** What one item of a round is drawn from. */

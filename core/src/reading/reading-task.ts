@@ -1,6 +1,6 @@
 import { instrumentById } from '../instruments/catalogue.ts';
 import type { Instrument } from '../instruments/instrument.ts';
-import { completeRules, type HouseRules } from './house-rules.ts';
+import { completeRules, type HouseRules } from '../rules/house-rules.ts';
 import { checkSituation, type Situation } from './situation.ts';
 
 /** One reading to be taken: a tool, what is really there, and the rules it is judged by. Plain data, safe to store. */

@@ -7,7 +7,7 @@ import { AimError, drawTask, slipsOn } from './draw-task.ts';
 import { expectedReading } from './expected-reading.ts';
 import { explainSlips } from './explain.ts';
 import { hintsFor } from './hints.ts';
-import { HouseRuleError, PRESETS, type HouseRules } from './house-rules.ts';
+import { HouseRuleError, PRESETS, type HouseRules } from '../rules/house-rules.ts';
 import { pictureOf } from './picture.ts';
 import { asOperated } from './operation.ts';
 import { readingTask } from './reading-task.ts';

@@ -1,7 +1,7 @@
 import { along, gapAt, innerRadius, valueAlong } from '../instruments/along-scale.ts';
 import type { ScaleTool } from '../instruments/instrument.ts';
 import { wallHeight, type Surface } from '../instruments/meniscus.ts';
-import type { HouseRules } from './house-rules.ts';
+import type { HouseRules } from '../rules/house-rules.ts';
 import { instrumentOf, type ReadingTask } from './reading-task.ts';
 import type { ScaleSide, Situation } from './situation.ts';
 

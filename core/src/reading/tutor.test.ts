@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { seededRandom } from '../simulation/random.ts';
 import { drawTask, predictedEntries } from './draw-task.ts';
 import { expectedReading } from './expected-reading.ts';
-import { completeRules } from './house-rules.ts';
+import { completeRules } from '../rules/house-rules.ts';
 import { asOperated } from './operation.ts';
 import { instrumentIds } from '../instruments/catalogue.ts';
 import { planRound } from './plan-round.ts';

@@ -4,7 +4,7 @@ import { singleExplanations } from './diagnose.ts';
 import { predictedEntries, slipsOn } from './draw-task.ts';
 import { drawSituation } from './draw-situation.ts';
 import { acceptedAnswers } from './expected-reading.ts';
-import type { HouseRules } from './house-rules.ts';
+import type { HouseRules } from '../rules/house-rules.ts';
 import { asLaid } from './operation.ts';
 import type { PlannedItem } from './plan-round.ts';
 import { readingTask, type ReadingTask } from './reading-task.ts';

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { DEFAULT_RULES } from '../reading/house-rules.ts';
+import { DEFAULT_RULES } from '../rules/house-rules.ts';
 import { coverageFactor, effectiveDegreesOfFreedom, studentT95 } from './coverage.ts';
 
 describe('studentT95', () => {

@@ -1,4 +1,4 @@
-import type { HouseRules } from '../reading/house-rules.ts';
+import type { HouseRules } from '../rules/house-rules.ts';
 
 /** Natural logarithm of the gamma function by Lanczos' series with g = 7 and nine terms (Lanczos, 1964); relative error below 1e−13. */
 function logGamma(x: number): number {

@@ -1,14 +1,7 @@
-import { Decimal } from '../numbers/decimal.ts';
 import { plainText } from '../numbers/plain-text.ts';
+import { Rational } from '../numbers/rational.ts';
 import { shortened } from '../numbers/written-number.ts';
-
-/** Powers of length, mass, time and temperature. */
-export interface Dimension {
-  readonly length: number;
-  readonly mass: number;
-  readonly time: number;
-  readonly temperature: number;
-}
+import { raised, SCALES, spelled, symbolEntry, type Dimension, type SymbolEntry, type Term } from './symbols.ts';
 
 /** A product of unit symbols with integer powers, as written: g/mL is { g: 1, mL: −1 }. A pure number has none. */
 export type Unit = Readonly<Record<string, number>>;
@@ -24,78 +17,52 @@ export class UnknownUnitError extends Error {
 /** Two units of different kinds stood where one kind was needed. */
 export class UnitMismatchError extends Error {
   override readonly name = 'UnitMismatchError';
+  /** @param at the character (from 0) of an expression where they meet, where there is one. */
   constructor(
     readonly first: string,
     readonly second: string,
+    readonly at: number | null = null,
   ) {
-    super(`${first || 'a pure number'} and ${second || 'a pure number'} are units of different kinds.`);
+    super(`${first || 'a pure number'} and ${second || 'a pure number'} are units of different kinds${at === null ? '' : ` (at character ${at + 1})`}.`);
   }
 }
 
-interface Symbol {
-  /** Size in the coherent unit of its dimension (metre, kilogram, second, kelvin), exact. */
-  readonly size: Decimal;
-  readonly dimension: Dimension;
-}
-
-const NO_DIMENSION: Dimension = { length: 0, mass: 0, time: 0, temperature: 0 };
-const PREFIXES: readonly [string, string][] = [
-  ['p', '1e-12'], ['n', '1e-9'], ['\u03BC', '1e-6'], ['u', '1e-6'], ['m', '1e-3'], ['c', '1e-2'], ['d', '1e-1'], ['', '1'], ['h', '1e2'], ['k', '1e3'], ['M', '1e6'], ['G', '1e9'],
-];
-
-function of(size: string, dimension: Partial<Dimension>): Symbol {
-  return { size: new Decimal(size), dimension: { ...NO_DIMENSION, ...dimension } };
-}
-
-function prefixed(symbol: string, size: string, dimension: Partial<Dimension>): [string, Symbol][] {
-  return PREFIXES.map(([prefix, factor]) => [prefix + symbol, of(new Decimal(size).mul(factor).toString(), dimension)]);
-}
-
-const VOLUME = { length: 3 };
-const SYMBOLS: ReadonlyMap<string, Symbol> = new Map<string, Symbol>([
-  ...prefixed('m', '1', { length: 1 }),
-  ...prefixed('g', '1e-3', { mass: 1 }),
-  ...prefixed('L', '1e-3', VOLUME),
-  ...prefixed('l', '1e-3', VOLUME),
-  ['cc', of('1e-6', VOLUME)],
-  ['s', of('1', { time: 1 })],
-  ['min', of('60', { time: 1 })],
-  ['h', of('3600', { time: 1 })],
-  ['in', of('0.0254', { length: 1 })],
-  ['inch', of('0.0254', { length: 1 })],
-  ['inches', of('0.0254', { length: 1 })],
-  ['"', of('0.0254', { length: 1 })],
-  ['ft', of('0.3048', { length: 1 })],
-  ['mi', of('1609.344', { length: 1 })],
-  ['lb', of('0.45359237', { mass: 1 })],
-  ['oz', of('0.028349523125', { mass: 1 })],
-  ['K', of('1', { temperature: 1 })],
-  ['°C', of('1', { temperature: 1 })],
-  ['C', of('1', { temperature: 1 })],
-  ['degC', of('1', { temperature: 1 })],
-  ['%', of('0.01', {})],
-]);
-
 /** True for a single unit symbol such as `mL`, `cm`, `μm`. */
 export function isUnitSymbol(text: string): boolean {
-  return SYMBOLS.has(text);
+  return spelled(text) !== null;
 }
 
-const FACTOR = /^([^\d^*/ -]+)(?:\^?(-?\d+))?$/;
+const FACTOR = /^([^\d^*/ -]+)(?:\^?(-?\d{1,2}))?$/;
+const SPACED = /fl\.? ?oz\.?/g;
+/** A difference of temperatures is typed with a delta before its degrees. */
+const DEGREES = /(Δ|delta )?(°|deg) ?([CF])(?![a-z])/gu;
 
 /**
- * Reads a unit: `mL`, `cm3`, `cm³`, `cc`, `g/cm3`, `g cm⁻³`, `µm`, `um`.
+ * Reads a unit: `mL`, `cm3`, `cm³`, `cc`, `g/cm3`, `g cm⁻³`, `µm`, `um`; spellings come out in one way, powers as they are.
  * @throws UnknownUnitError naming the text.
  */
 export function parseUnit(typed: string): Unit {
-  const plain = plainText(typed).replace(/(°|deg) C/g, '$1C');
+  const before = READ.get(typed);
+  if (before) return before;
+  const unit = readUnit(typed);
+  if (READ.size >= MOST_KEPT) READ.clear();
+  READ.set(typed, unit);
+  return unit;
+}
+
+/** Units that were read before: a class uses a few dozen. */
+const READ = new Map<string, Unit>();
+const MOST_KEPT = 500;
+
+function readUnit(typed: string): Unit {
+  const plain = plainText(typed).replace(DEGREES, (_, delta: string | undefined, _degree, scale: string) => `${delta ? 'Δ' : ''}°${scale}`).replace(SPACED, 'floz');
   if (plain === '' || plain === '1') return {};
-  const [above = '', below, more] = plain.split('/');
-  if (more !== undefined || below?.trim() === '') throw new UnknownUnitError(typed);
+  const [above = '', ...below] = plain.split('/');
+  if (below.some((part) => part.trim() === '')) throw new UnknownUnitError(typed);
   const powers: Record<string, number> = {};
   factorsIn(above).forEach((factor) => addFactor(powers, factor, 1, typed));
-  factorsIn(below ?? '').forEach((factor) => addFactor(powers, factor, -1, typed));
-  return withoutZeros(powers);
+  below.flatMap(factorsIn).forEach((factor) => addFactor(powers, factor, -1, typed));
+  return asFactor(withoutZeros(powers));
 }
 
 function factorsIn(product: string): string[] {
@@ -104,66 +71,189 @@ function factorsIn(product: string): string[] {
 
 function addFactor(powers: Record<string, number>, factor: string, sign: number, typed: string): void {
   const match = FACTOR.exec(factor);
-  const symbol = match?.[1] ?? '';
-  if (!match || !SYMBOLS.has(symbol)) throw new UnknownUnitError(typed);
-  powers[symbol] = (powers[symbol] ?? 0) + sign * Number(match[2] ?? 1);
+  const term = match ? spelled(match[1] ?? '') : null;
+  if (!match || !term) throw new UnknownUnitError(typed);
+  powers[term.symbol] = (powers[term.symbol] ?? 0) + sign * term.power * Number(match[2] ?? 1);
 }
 
 function withoutZeros(powers: Record<string, number>): Unit {
+  if (!Object.values(powers).includes(0)) return powers;
   return Object.fromEntries(Object.entries(powers).filter(([, power]) => power !== 0));
 }
 
-function symbolOf(name: string): Symbol {
-  const symbol = SYMBOLS.get(name);
-  if (!symbol) throw new UnknownUnitError(name);
-  return symbol;
+/** Inside a larger unit a degree is a difference, and a time of day is so many seconds. */
+function asFactor(unit: Unit): Unit {
+  const terms = Object.entries(unit);
+  const alone = terms.length === 0 || (terms.length === 1 && terms[0]?.[1] === 1);
+  return alone ? unit : inProducts(unit);
+}
+
+function inProducts(unit: Unit): Unit {
+  const terms = Object.entries(unit);
+  if (!terms.some(([symbol]) => SCALES.includes(symbol) || symbol === CLOCK)) return unit;
+  const powers: Record<string, number> = {};
+  for (const [symbol, power] of terms) {
+    const plain = SCALES.includes(symbol) ? `Δ${symbol}` : symbol === CLOCK ? 's' : symbol;
+    powers[plain] = (powers[plain] ?? 0) + power;
+  }
+  return withoutZeros(powers);
+}
+
+/** The unit of what is written as hours, minutes and seconds. */
+export const CLOCK = 'h:min:s';
+
+function entryOf(symbol: string): SymbolEntry {
+  const entry = symbolEntry(symbol);
+  if (!entry) throw new UnknownUnitError(symbol);
+  return entry;
+}
+
+/** The symbols of a unit with their powers. */
+export function termsOf(unit: Unit): Term[] {
+  return Object.entries(unit).map(([symbol, power]) => ({ symbol, power }));
 }
 
 /** Powers of the base dimensions of a unit. */
 export function dimensionOf(unit: Unit): Dimension {
-  const total = { ...NO_DIMENSION };
-  for (const [name, power] of Object.entries(unit)) {
-    const { dimension } = symbolOf(name);
-    total.length += dimension.length * power;
-    total.mass += dimension.mass * power;
-    total.time += dimension.time * power;
-    total.temperature += dimension.temperature * power;
-  }
-  return total;
+  return termsOf(unit).reduce(
+    (total, { symbol, power }) => {
+      const one = raised(entryOf(symbol).dimension, power);
+      return { length: total.length + one.length, mass: total.mass + one.mass, time: total.time + one.time, temperature: total.temperature + one.temperature };
+    },
+    { length: 0, mass: 0, time: 0, temperature: 0 },
+  );
+}
+
+function sameDimension(a: Dimension, b: Dimension): boolean {
+  return a.length === b.length && a.mass === b.mass && a.time === b.time && a.temperature === b.temperature;
 }
 
 /** True when both units measure the same kind of quantity: mL and cm³, not mL and g. */
 export function sameKind(first: Unit, second: Unit): boolean {
-  const [a, b] = [dimensionOf(first), dimensionOf(second)];
-  return a.length === b.length && a.mass === b.mass && a.time === b.time && a.temperature === b.temperature;
+  return sameDimension(dimensionOf(first), dimensionOf(second));
 }
 
-function sizeOf(unit: Unit): Decimal {
-  return Object.entries(unit).reduce((size, [name, power]) => size.mul(symbolOf(name).size.pow(power)), new Decimal(1));
+/** True for the unit of a pure number. */
+export function isPure(unit: Unit): boolean {
+  return Object.keys(unit).length === 0;
+}
+
+export function sameUnit(first: Unit, second: Unit): boolean {
+  const [a, b] = [Object.keys(first), Object.keys(second)];
+  return a.length === b.length && a.every((symbol) => first[symbol] === second[symbol]);
+}
+
+/** @throws RangeError when the power is beyond all units. */
+function sizeOf(unit: Unit): Rational {
+  return termsOf(unit).reduce((size, { symbol, power }) => {
+    const one = entryOf(symbol).size.toThe(power);
+    if (!one) throw new RangeError(`${symbol}^${power} is not a unit.`);
+    return size.times(one);
+  }, Rational.ONE);
 }
 
 /**
- * The exact factor that turns a number in `from` into a number in `to`: (L, mL) → 1000.
+ * The exact factor that turns a number in `from` into a number in `to`: (L, mL) → 1000. Of temperatures, that of their degrees.
  * @throws UnitMismatchError naming both units.
  */
-export function conversionFactor(from: Unit, to: Unit): Decimal {
+export function conversionFactor(from: Unit, to: Unit): Rational {
+  if (sameUnit(from, to)) return Rational.ONE;
   if (!sameKind(from, to)) throw new UnitMismatchError(writtenUnit(from), writtenUnit(to));
-  return sizeOf(from).div(sizeOf(to));
+  return sizeOf(from).dividedBy(sizeOf(to));
 }
 
-/** The product of two units, the second raised to `power`: (g, mL, −1) → g/mL. */
+/** The temperature scale a unit names, or null: differences and all other units have none. */
+export function temperatureScale(unit: Unit): 'K' | '°C' | '°F' | null {
+  const [term, ...others] = termsOf(unit);
+  const scale = term?.power === 1 && others.length === 0 ? term.symbol : '';
+  return scale === 'K' || scale === '°C' || scale === '°F' ? scale : null;
+}
+
+/** An exact step from one unit to another. */
+export type Operation = { readonly times: Rational } | { readonly plus: Rational };
+
+const ICE_POINT = Rational.of('273.15');
+const FAHRENHEIT = { degrees: Rational.of('1.8'), offset: Rational.of(32) };
+
+/** From a scale to degrees Celsius, and from them to a scale: °F = 1.8 °C + 32, K = °C + 273.15. */
+const TO_CELSIUS = { '°C': [], K: [{ plus: ICE_POINT.negated() }], '°F': [{ plus: FAHRENHEIT.offset.negated() }, { times: Rational.ONE.dividedBy(FAHRENHEIT.degrees) }] } as const;
+const FROM_CELSIUS = { '°C': [], K: [{ plus: ICE_POINT }], '°F': [{ times: FAHRENHEIT.degrees }, { plus: FAHRENHEIT.offset }] } as const;
+
+/**
+ * The exact operations that turn a number in `from` into a number in `to`; temperatures go from scale to scale with their offset.
+ * @throws UnitMismatchError naming both units.
+ */
+export function conversion(from: Unit, to: Unit): readonly Operation[] {
+  const [first, second] = [temperatureScale(from), temperatureScale(to)];
+  if (first !== null && second !== null) return first === second ? [] : [...TO_CELSIUS[first], ...FROM_CELSIUS[second]];
+  const factor = conversionFactor(from, to);
+  return factor.equals(Rational.ONE) ? [] : [{ times: factor }];
+}
+
+/** A value in another unit of its kind. @throws UnitMismatchError naming both units. */
+export function converted(value: Rational, from: Unit, to: Unit): Rational {
+  return conversion(from, to).reduce((result, step) => ('times' in step ? result.times(step.times) : result.plus(step.plus)), value);
+}
+
+/** The unit of the difference of two temperatures on a scale. */
+export function differenceUnit(scale: 'K' | '°C' | '°F'): Unit {
+  return { [`Δ${scale}`]: 1 };
+}
+
+/** The product of two units, the second raised to `power`: (g, mL, −1) → g/mL. Nothing is converted. */
 export function multiplyUnits(first: Unit, second: Unit, power = 1): Unit {
   const powers: Record<string, number> = { ...first };
   for (const [name, p] of Object.entries(second)) powers[name] = (powers[name] ?? 0) + p * power;
-  return withoutZeros(powers);
+  return asFactor(withoutZeros(powers));
+}
+
+/** How the symbols of one unit have to be converted so that they cancel or gather with those of another. */
+export interface Gathered {
+  readonly unit: Unit;
+  /** What the number is to be multiplied by. */
+  readonly factor: Rational;
+}
+
+/**
+ * The product of two units with everything cancelled that can be: g/cm³ times mL is g, cm times mm is cm². Symbols of the second
+ * are brought to those of the first.
+ */
+export function gatheredProduct(first: Unit, second: Unit, power: 1 | -1): Gathered {
+  if (isPure(first) || isPure(second)) return { unit: multiplyUnits(first, second, power), factor: Rational.ONE };
+  const [mine, theirs] = [inProducts(first), inProducts(second)];
+  let unit = multiplyUnits(mine, theirs, power);
+  let factor = Rational.ONE;
+  for (const symbol of Object.keys(theirs)) {
+    const left = unit[symbol];
+    if (left === undefined || symbol in mine) continue;
+    const target = metIn(unit, Object.keys(mine), { symbol, power: left });
+    if (!target) continue;
+    factor = factor.times(conversionFactor({ [symbol]: left }, target));
+    unit = multiplyUnits(withoutZeros({ ...unit, [symbol]: 0 }), target);
+  }
+  return { unit, factor };
+}
+
+/** What a term becomes beside others: one of their symbols that measures the same, or the exact opposite of one of their terms. */
+function metIn(unit: Unit, others: readonly string[], { symbol, power }: Term): Unit | null {
+  const { dimension } = entryOf(symbol);
+  const there = others.filter((other) => unit[other] !== undefined);
+  const alike = there.find((other) => sameDimension(entryOf(other).dimension, dimension));
+  if (alike !== undefined) return { [alike]: power };
+  const opposite = there.find((other) => sameDimension(raised(entryOf(other).dimension, -(unit[other] ?? 0)), raised(dimension, power)));
+  return opposite === undefined ? null : { [opposite]: -(unit[opposite] ?? 0) };
 }
 
 /** A unit as plain text: `g/mL`, `cm^2`, `` for a pure number. */
 export function writtenUnit(unit: Unit): string {
-  const part = ([name, power]: [string, number]): string => (Math.abs(power) === 1 ? name : `${name}^${Math.abs(power)}`);
-  const entries = Object.entries(unit);
-  const above = entries.filter(([, power]) => power > 0).map(part);
-  const below = entries.filter(([, power]) => power < 0).map(part);
+  const terms = termsOf(unit);
+  const alone = terms.length === 1 && terms[0]?.power === 1;
+  const part = ({ symbol, power }: Term): string => {
+    const name = alone ? symbol : symbol.replace('Δ', '');
+    return Math.abs(power) === 1 ? name : `${name}^${Math.abs(power)}`;
+  };
+  const above = terms.filter(({ power }) => power > 0).map(part);
+  const below = terms.filter(({ power }) => power < 0).map(part);
   if (below.length === 0) return above.join('*');
   return `${above.join('*') || '1'}/${below.join('/')}`;
 }

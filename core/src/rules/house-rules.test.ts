@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { instrumentById } from '../instruments/catalogue.ts';
-import { expectedReading, readingStep, writtenUnitOf } from './expected-reading.ts';
+import { expectedReading, readingStep, writtenUnitOf } from '../reading/expected-reading.ts';
 import { completeRules, DEFAULT_RULES, HouseRuleError, PRESETS, type HouseRules } from './house-rules.ts';
-import { readingTask } from './reading-task.ts';
+import { readingTask } from '../reading/reading-task.ts';
 
 describe('completing rules', () => {
   it('has the first choice of every rule as its default', () => {

@@ -1,5 +1,6 @@
 import type { SkillId } from '../instruments/instrument.ts';
 import { shortened } from '../numbers/written-number.ts';
+import { parseQuotedFactor, QuotedFactorError } from '../units/quoted-factor.ts';
 
 /** Every rule that is a choice, with its choices, the default first. */
 export const RULE_CHOICES = {
@@ -36,6 +37,8 @@ export interface HouseRules extends Chosen {
   readonly goodPercentError: number;
   /** Where a family is estimated otherwise than `estimate` says. */
   readonly estimateByFamily: Readonly<Partial<Record<SkillId, Estimate>>>;
+  /** Rounded relations the class quotes instead of exact ones, `1 lb = 454 g`; their digits count as written. */
+  readonly quotedFactors: readonly string[];
 }
 
 /** A rule has a value it cannot have; `rule` names it. */
@@ -54,6 +57,7 @@ export const DEFAULT_RULES: HouseRules = Object.freeze({
   ...(Object.fromEntries(Object.entries(RULE_CHOICES).map(([rule, choices]) => [rule, choices[0]])) as unknown as Chosen),
   goodPercentError: 5,
   estimateByFamily: {},
+  quotedFactors: [],
 });
 
 /** The named schools a class can start from. */
@@ -76,8 +80,23 @@ function checkRule(rule: string, value: unknown): void {
     if (typeof value !== 'number' || !(value > 0 && value <= 100)) throw new HouseRuleError(rule, `${String(value)} is not a percentage between 0 and 100.`);
   } else if (rule === 'estimateByFamily') {
     for (const [family, estimate] of Object.entries(value ?? {})) checkChoice(`${rule}.${family}`, RULE_CHOICES.estimate, estimate);
-  } else if (Object.hasOwn(RULE_CHOICES, rule)) checkChoice(rule, RULE_CHOICES[rule as keyof typeof RULE_CHOICES], value);
+  } else if (rule === 'quotedFactors') checkQuoted(value);
+  else if (Object.hasOwn(RULE_CHOICES, rule)) checkChoice(rule, RULE_CHOICES[rule as keyof typeof RULE_CHOICES], value);
   else throw new HouseRuleError(shortened(rule), 'there is no such rule.');
+}
+
+const MOST_QUOTED = 20;
+
+function checkQuoted(value: unknown): void {
+  if (!Array.isArray(value) || value.length > MOST_QUOTED) throw new HouseRuleError('quotedFactors', `that is not a list of at most ${MOST_QUOTED} relations.`);
+  for (const text of value as unknown[]) {
+    try {
+      parseQuotedFactor(String(text));
+    } catch (error) {
+      if (error instanceof QuotedFactorError) throw new HouseRuleError('quotedFactors', error.message);
+      throw error;
+    }
+  }
 }
 
 function checkChoice(rule: string, choices: readonly unknown[], value: unknown): void {

@@ -1,0 +1,256 @@
+import { completeRules, type HouseRules } from '../rules/house-rules.ts';
+import { CLOCK, UnitMismatchError, writtenUnit, type Unit } from '../units/unit.ts';
+import { ExpressionError, type Expression } from './expression.ts';
+import { questionAbout, reasonFor } from './explain-step.ts';
+import { latexOf } from './latex.ts';
+import { evaluateMeasured, figuresOf, withGuardDigits, type DigitRule, type Measured, type Step } from './measured.ts';
+import { parseExpression } from './parse-expression.ts';
+import { placeInTyped } from './plain-text.ts';
+import { resolveUnits } from './resolve-units.ts';
+import { unambiguousAtPlace } from './rounding.ts';
+import { writtenTime } from './time-of-day.ts';
+
+/** A measured number with its unit, all digits kept. */
+export interface Quantity extends Measured {
+  readonly unit: Unit;
+}
+
+/** A number of a working, ready to be shown. */
+export interface WorkedNumber {
+  /** As it would be written if the calculation ended here. */
+  readonly text: string;
+  /** The digits that count, and up to three more that are carried. */
+  readonly kept: string;
+  readonly guard: string;
+  readonly unit: string;
+  readonly exact: boolean;
+}
+
+/** One step of a calculation: what was combined, what came out, and why it has the digits it has. */
+export interface WorkedStep {
+  readonly operation: Step['operation'];
+  readonly operands: readonly WorkedNumber[];
+  readonly result: WorkedNumber;
+  readonly rule: DigitRule;
+  /** Index of the operand that decided, or null when all are exact. */
+  readonly ruledBy: number | null;
+  /** “Why two decimals?”, and the answer. */
+  readonly question: string;
+  readonly answer: string;
+}
+
+/** The result of a calculation, with its working. */
+export interface Calculation {
+  /** Rounded once, at the end: `335`, `4.0e2`; a duration is `h:mm:ss`. */
+  readonly text: string;
+  /** `cm^2`, `g/mL`; empty for a pure number and for a duration. */
+  readonly unit: string;
+  /** All digits, or the first fifteen of those that do not end. */
+  readonly full: string;
+  /** Of the text; Infinity when exact. */
+  readonly significantFigures: number;
+  /** Power of ten of the last digit of the text; −Infinity when exact. */
+  readonly place: number;
+  readonly steps: readonly WorkedStep[];
+  /** The expression as typeset, in LaTeX. */
+  readonly latex: string;
+  /** What is to be known about the numbers in it: ambiguous zeros, a difference of temperatures. */
+  readonly notes: readonly string[];
+}
+
+const FULL_DIGITS = 15;
+const LONGEST_FULL = 30;
+
+/** All digits of a value, or fifteen of those that do not end. */
+function fullText({ value }: Measured): string {
+  const last = value.lastPlace(LONGEST_FULL);
+  const rounded = last === null ? value.roundedTo(value.magnitude() - FULL_DIGITS + 1) : value;
+  const decimals = Math.max(0, -(rounded.lastPlace(LONGEST_FULL) ?? 0));
+  return decimals > LONGEST_FULL ? rounded.toDecimal().toExponential() : rounded.toFixed(decimals);
+}
+
+/** How a quantity is written: rounded once, to its own place. */
+export function writtenQuantity(quantity: Quantity, rules: HouseRules): string {
+  const { value, unit } = quantity;
+  if (CLOCK in unit) return writtenTime(value, quantity.place === -Infinity ? 0 : quantity.place, rules.rounding);
+  return quantity.place === -Infinity ? fullText(quantity) : unambiguousAtPlace(value, quantity.place, rules.rounding);
+}
+
+/** A unit as it is shown beside a number: a time shows none, a difference of temperatures its degrees. */
+export function shownUnit(unit: Unit): string {
+  return CLOCK in unit ? '' : writtenUnit(unit).replace(/^Δ/, '');
+}
+
+function worked(number: Measured, unit: Unit, rules: HouseRules): WorkedNumber {
+  const text = writtenQuantity({ ...number, unit }, rules);
+  const digits = CLOCK in unit ? { kept: text, guard: '' } : withGuardDigits(number);
+  return { text, ...digits, unit: shownUnit(unit), exact: number.place === -Infinity };
+}
+
+function partsOf(node: Expression): readonly Expression[] {
+  switch (node.kind) {
+    case 'binary':
+      return [node.left, node.right];
+    case 'call':
+      return node.arguments;
+    case 'convert':
+      return [node.operand];
+    default:
+      return [];
+  }
+}
+
+function workedStep(step: Step, unitOf: (part: Expression) => Unit, rules: HouseRules): WorkedStep {
+  const { operation, node, operands, result, rule, ruledBy } = step;
+  const parts = partsOf(node);
+  const shown = operands.map((operand, i) => worked(operand, parts[i] ? unitOf(parts[i]) : {}, rules));
+  return {
+    operation,
+    operands: shown,
+    result: worked(result, unitOf(node), rules),
+    rule,
+    ruledBy,
+    question: questionAbout(step, rules.rounding),
+    answer: reasonFor(step, shown.map(({ text }) => text), rules.rounding),
+  };
+}
+
+const AMBIGUOUS: Readonly<Record<HouseRules['bareTrailingZeros'], string>> = {
+  flag: 'its zeros may be measured or not, and are not counted; write a point or a power of ten to say which.',
+  'not-significant': 'its zeros do not count in this class.',
+  'want-point': 'its zeros do not count; this class writes a point after the last measured zero.',
+  'want-scientific': 'its zeros do not count; this class writes a power of ten.',
+};
+
+/** What is to be said about the numbers an expression was typed with. */
+function notesOn(tree: Expression, rules: HouseRules): string[] {
+  const notes: string[] = [];
+  const visit = (node: Expression, exact: boolean): void => {
+    if (node.kind === 'number') {
+      const { written, unit } = node;
+      if (exact || (unit === '%' && written.text === '100')) return;
+      if (written.atLeast !== written.atMost) notes.push(`${written.text} has ${written.atLeast} to ${written.atMost} figures: ${AMBIGUOUS[rules.bareTrailingZeros]}`);
+      else if (unit === null && written.atMost === 1 && written.value.isInteger() && !written.value.isZero()) notes.push(`${written.text} counts as measured, with one figure. If it is a count or a definition, write exact(${written.text}).`);
+    } else if (node.kind === 'binary') {
+      visit(node.left, exact || (node.operator === '^' && isTenToThe(node)));
+      visit(node.right, exact || (node.operator === '^' && isWhole(node.right)));
+    } else if (node.kind === 'call') node.arguments.forEach((argument) => visit(argument, exact));
+    else if (node.kind === 'negate' || node.kind === 'convert') visit(node.operand, exact);
+  };
+  visit(tree, false);
+  return [...new Set(notes)];
+}
+
+function isWhole(node: Expression): boolean {
+  return node.kind === 'negate' ? isWhole(node.operand) : node.kind === 'number' && node.written.value.isInteger();
+}
+
+function isTenToThe({ left }: Extract<Expression, { kind: 'binary' }>): boolean {
+  return left.kind === 'number' && left.written.text === '10';
+}
+
+/** Turns the place an error points at from the plain text that was read to the text as typed. */
+function pointing<Result>(typed: string, work: () => Result): Result {
+  try {
+    return work();
+  } catch (error) {
+    if (error instanceof ExpressionError && error.at !== null) throw new ExpressionError(error.reason, placeInTyped(typed, error.at));
+    if (error instanceof UnitMismatchError && error.at !== null) throw new UnitMismatchError(error.first, error.second, placeInTyped(typed, error.at));
+    throw error;
+  }
+}
+
+/**
+ * Calculates with names that stand for quantities: nothing of them has been rounded.
+ * @throws ExpressionError or UnitMismatchError pointing at the character of the text as typed.
+ */
+export function calculateWith(expression: string, rules: HouseRules, names: ReadonlyMap<string, Quantity>, wanted?: Unit): { readonly calculation: Calculation; readonly quantity: Quantity } {
+  return pointing(expression, () => {
+    const typed = parseExpression(expression, rules.decimalMark);
+    const unitOfName = (name: string): Unit => names.get(name)?.unit ?? {};
+    const missing = firstMissing(typed, names);
+    if (missing) throw new ExpressionError(`“${missing.name}” has no value yet.`, missing.at);
+    const { tree, unit, unitOf } = resolveUnits(typed, unitOfName, wanted);
+    const result = evaluateMeasured(tree, (name) => names.get(name), rules);
+    const quantity: Quantity = { value: result.value, place: result.place, unit };
+    const working = { steps: () => result.steps.map((step) => workedStep(step, unitOf, rules)), latex: () => latexOf(typed, (name) => name), notes: () => notesOn(typed, rules) };
+    return { quantity, calculation: calculationOf(quantity, rules, working) };
+  });
+}
+
+/** What a result comes from, worked out when it is asked for: a table of a thousand results shows the working of one. */
+interface Working {
+  readonly steps: () => readonly WorkedStep[];
+  readonly latex: () => string;
+  readonly notes: () => readonly string[];
+}
+
+function once<Value>(work: () => Value): () => Value {
+  let done: { readonly value: Value } | null = null;
+  return () => (done ??= { value: work() }).value;
+}
+
+/** A quantity written as the class writes it, with the working it comes from. */
+export function calculationOf(quantity: Quantity, rules: HouseRules, working: Working): Calculation {
+  const { value, unit, place } = quantity;
+  const figures = figuresOf(quantity, rules.rounding);
+  const full = once(() => fullQuantity(quantity, rules));
+  const shown = once(() => {
+    const notes = working.notes();
+    return { steps: working.steps(), latex: working.latex(), notes: figures === 0 && !value.isZero() ? [...notes, NO_FIGURE_LEFT] : notes };
+  });
+  return {
+    text: writtenQuantity(quantity, rules),
+    unit: shownUnit(unit),
+    significantFigures: figures,
+    place,
+    get full() {
+      return full();
+    },
+    get steps() {
+      return shown().steps;
+    },
+    get latex() {
+      return shown().latex;
+    },
+    get notes() {
+      return shown().notes;
+    },
+  };
+}
+
+function fullQuantity(quantity: Quantity, rules: HouseRules): string {
+  const { value, unit } = quantity;
+  return CLOCK in unit ? writtenTime(value, Math.min(0, value.lastPlace(LONGEST_FULL) ?? -FULL_DIGITS), rules.rounding) : fullText(quantity);
+}
+
+const NO_FIGURE_LEFT = 'No figure is left: what remains is smaller than the last place that is certain.';
+
+function firstMissing(tree: Expression, names: ReadonlyMap<string, Quantity>): { readonly name: string; readonly at: number } | null {
+  switch (tree.kind) {
+    case 'name':
+      return names.has(tree.name) ? null : tree;
+    case 'binary':
+      return firstMissing(tree.left, names) ?? firstMissing(tree.right, names);
+    case 'call':
+      return tree.arguments.reduce<ReturnType<typeof firstMissing>>((found, argument) => found ?? firstMissing(argument, names), null);
+    case 'negate':
+    case 'exact':
+    case 'convert':
+      return firstMissing(tree.operand, names);
+    default:
+      return null;
+  }
+}
+
+const NO_NAMES: ReadonlyMap<string, Quantity> = new Map();
+
+/**
+ * Calculates on written numbers as a class does: decimal arithmetic, significant figures, units, one rounding at the end.
+ * @param rules the class’s rounding, its writing of means and its decimal mark; the defaults for what is not given.
+ * @throws ExpressionError, UnitMismatchError (both pointing at the character), HouseRuleError.
+ * @example calculate('14.2 cm * 23.6 cm') // { text: '335', unit: 'cm^2', full: '335.12', significantFigures: 3, place: 0, … }
+ */
+export function calculate(expression: string, rules?: Partial<HouseRules>): Calculation {
+  return calculateWith(expression, completeRules(rules), NO_NAMES).calculation;
+}

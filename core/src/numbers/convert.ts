@@ -1,0 +1,67 @@
+import { completeRules, type HouseRules } from '../rules/house-rules.ts';
+import { conversionChain, factorOf, type ChainLink } from '../units/chain.ts';
+import { parseQuotedFactor } from '../units/quoted-factor.ts';
+import { CLOCK, conversion, parseUnit, sameKind, temperatureScale, UnitMismatchError, writtenUnit, type Operation, type Unit } from '../units/unit.ts';
+import { calculateWith, calculationOf, type Calculation, type Quantity } from './calculate.ts';
+import { exactly, productOf, type Measured } from './measured.ts';
+import { Rational } from './rational.ts';
+import { parseWrittenNumber } from './written-number.ts';
+
+/** A conversion, with the fractions it was made by, or the formula of a temperature. */
+export interface Conversion extends Calculation {
+  readonly from: { readonly text: string; readonly unit: string };
+  readonly chain: readonly ChainLink[];
+  /** How a temperature goes from one scale to another, in LaTeX; null for everything else. */
+  readonly formula: string | null;
+}
+
+const FORMULAS: Readonly<Record<string, string>> = {
+  '°C °F': '\\overline{1.8} \\times t + \\overline{32}',
+  '°F °C': '\\dfrac{t - \\overline{32}}{\\overline{1.8}}',
+  '°C K': 't + \\overline{273.15}',
+  'K °C': 't - \\overline{273.15}',
+  'K °F': '\\overline{1.8} \\times \\left(t - \\overline{273.15}\\right) + \\overline{32}',
+  '°F K': '\\dfrac{t - \\overline{32}}{\\overline{1.8}} + \\overline{273.15}',
+};
+
+/** A quantity in another unit of its kind, by the factors a class quotes where it quotes some. */
+function moved(quantity: Quantity, to: Unit, rules: HouseRules, chain: readonly ChainLink[]): Quantity {
+  const rounded = chain.filter(({ exact }) => !exact);
+  if (rounded.length === 0) {
+    const operate = ({ value, place }: Measured, step: Operation): Measured => ('times' in step ? productOf([{ value, place }, exactly(step.times)], rules.rounding) : { value: value.plus(step.plus), place });
+    return { ...conversion(quantity.unit, to).reduce(operate, quantity), unit: to };
+  }
+  const exact = chain.filter((link) => link.exact).reduce((factor, link) => factor.times(factorOf(link)), Rational.ONE);
+  // Of a quoted relation both numbers count, but for a one, which is what the other is quoted for.
+  const quoted = rounded.flatMap((link) => Array.from({ length: link.power }, () => [link.above.count, link.below.count]).flat()).filter((count) => count !== '1');
+  const limits = quoted.map((count) => ({ value: Rational.of(count), place: parseWrittenNumber(count).place }));
+  const { value } = productOf([quantity, exactly(exact), ...rounded.map((link) => exactly(factorOf(link)))], rules.rounding);
+  return { ...productOf([quantity, ...limits], rules.rounding, value), unit: to };
+}
+
+/**
+ * Converts a quantity, or the result of an expression, to another unit of its kind. Exact factors limit nothing; temperatures move with
+ * their offset, differences of temperatures without it.
+ * @param toUnit any unit known here, or `h:min:s`.
+ * @throws UnknownUnitError, UnitMismatchError naming both units, ExpressionError pointing at the character.
+ * @example convert('335 cm^2', 'in^2').text // '51.9'
+ */
+export function convert(quantity: string, toUnit: string, rules?: Partial<HouseRules>): Conversion {
+  const house = completeRules(rules);
+  const to = parseUnit(toUnit);
+  const { calculation, quantity: found } = calculateWith(quantity, house, new Map());
+  const from = found.unit;
+  if (!sameKind(from, to)) throw new UnitMismatchError(writtenUnit(from), writtenUnit(to));
+  const wanted = differenceFor(from, to);
+  const scales = `${temperatureScale(from) ?? ''} ${temperatureScale(wanted) ?? ''}`;
+  const offset = temperatureScale(from) !== null && temperatureScale(wanted) !== null;
+  const chain = offset || CLOCK in from || CLOCK in wanted ? [] : conversionChain(from, wanted, house.quotedFactors.map(parseQuotedFactor));
+  const result = moved(found, wanted, house, chain);
+  return { ...calculationOf(result, house, { steps: () => calculation.steps, latex: () => calculation.latex, notes: () => calculation.notes }), from: { text: calculation.text, unit: calculation.unit }, chain, formula: FORMULAS[scales] ?? null };
+}
+
+/** A difference of temperatures stays one: asked for in °F it becomes a difference in °F. */
+function differenceFor(from: Unit, to: Unit): Unit {
+  const scale = temperatureScale(to);
+  return scale !== null && Object.keys(from)[0]?.startsWith('Δ') ? { [`Δ${scale}`]: 1 } : to;
+}
