@@ -5,6 +5,8 @@ export { roundToPlace, uncertaintyPlace, unambiguousAtPlace, writtenAtPlace, typ
 export { Decimal } from './numbers/decimal.ts';
 export { calculate, type Calculation, type WorkedNumber, type WorkedStep } from './numbers/calculate.ts';
 export { convert, type Conversion } from './numbers/convert.ts';
+export { calculateTape, LAST, type TapeLine } from './numbers/tape.ts';
+export type { ChainLink } from './units/chain.ts';
 export { parseExpression } from './numbers/parse-expression.ts';
 export { ExpressionError, namesIn, type Expression } from './numbers/expression.ts';
 export { resolveUnits } from './numbers/resolve-units.ts';

@@ -1,5 +1,5 @@
 import { completeRules, type HouseRules } from '../rules/house-rules.ts';
-import { CLOCK, UnitMismatchError, writtenUnit, type Unit } from '../units/unit.ts';
+import { CLOCK, differenceUnit, temperatureScale, UnitMismatchError, writtenUnit, type Unit } from '../units/unit.ts';
 import { ExpressionError, type Expression } from './expression.ts';
 import { questionAbout, reasonFor } from './explain-step.ts';
 import { latexOf } from './latex.ts';
@@ -7,7 +7,7 @@ import { evaluateMeasured, figuresOf, withGuardDigits, type DigitRule, type Meas
 import { parseExpression } from './parse-expression.ts';
 import { placeInTyped } from './plain-text.ts';
 import { resolveUnits } from './resolve-units.ts';
-import { unambiguousAtPlace } from './rounding.ts';
+import { unambiguousAtPlace, uncertaintyPlace } from './rounding.ts';
 import { writtenTime } from './time-of-day.ts';
 
 /** A measured number with its unit, all digits kept. */
@@ -51,6 +51,8 @@ export interface Calculation {
   readonly significantFigures: number;
   /** Power of ten of the last digit of the text; −Infinity when exact. */
   readonly place: number;
+  /** As written, where the expression states one (`18.6 mL ± 0.24 mL`): the text then ends at its last place. */
+  readonly uncertainty: string | null;
   readonly steps: readonly WorkedStep[];
   /** The expression as typeset, in LaTeX. */
   readonly latex: string;
@@ -149,33 +151,64 @@ function isTenToThe({ left }: Extract<Expression, { kind: 'binary' }>): boolean 
   return left.kind === 'number' && left.written.text === '10';
 }
 
-/** Turns the place an error points at from the plain text that was read to the text as typed. */
-function pointing<Result>(typed: string, work: () => Result): Result {
+/** Turns the place an error points at from the plain text that was read to the text as typed. @param from where in it the part that was read begins. */
+function pointing<Result>(typed: string, from: number, work: () => Result): Result {
   try {
     return work();
   } catch (error) {
-    if (error instanceof ExpressionError && error.at !== null) throw new ExpressionError(error.reason, placeInTyped(typed, error.at));
-    if (error instanceof UnitMismatchError && error.at !== null) throw new UnitMismatchError(error.first, error.second, placeInTyped(typed, error.at));
+    if (error instanceof ExpressionError && error.at !== null) throw new ExpressionError(error.reason, from + placeInTyped(typed.slice(from), error.at));
+    if (error instanceof UnitMismatchError && error.at !== null) throw new UnitMismatchError(error.first, error.second, from + placeInTyped(typed.slice(from), error.at));
     throw error;
   }
 }
+
+/** The sign before an uncertainty. */
+const PLUS_MINUS = /±|\+\/-/;
 
 /**
  * Calculates with names that stand for quantities: nothing of them has been rounded.
  * @throws ExpressionError or UnitMismatchError pointing at the character of the text as typed.
  */
-export function calculateWith(expression: string, rules: HouseRules, names: ReadonlyMap<string, Quantity>, wanted?: Unit): { readonly calculation: Calculation; readonly quantity: Quantity } {
-  return pointing(expression, () => {
-    const typed = parseExpression(expression, rules.decimalMark);
-    const unitOfName = (name: string): Unit => names.get(name)?.unit ?? {};
-    const missing = firstMissing(typed, names);
-    if (missing) throw new ExpressionError(`“${missing.name}” has no value yet.`, missing.at);
-    const { tree, unit, unitOf } = resolveUnits(typed, unitOfName, wanted);
-    const result = evaluateMeasured(tree, (name) => names.get(name), rules);
-    const quantity: Quantity = { value: result.value, place: result.place, unit };
-    const working = { steps: () => result.steps.map((step) => workedStep(step, unitOf, rules)), latex: () => latexOf(typed, (name) => name), notes: () => notesOn(typed, rules) };
-    return { quantity, calculation: calculationOf(quantity, rules, working) };
-  });
+export function calculateWith(expression: string, rules: HouseRules, names: ReadonlyMap<string, Quantity>): { readonly calculation: Calculation; readonly quantity: Quantity } {
+  const sign = PLUS_MINUS.exec(expression);
+  if (!sign) return pointing(expression, 0, () => evaluated(expression, rules, names));
+  const [from, after] = [sign.index, sign.index + sign[0].length];
+  const main = pointing(expression, 0, () => evaluated(expression.slice(0, from), rules, names));
+  const doubt = pointing(expression, after, () => evaluated(expression.slice(after), rules, names, main.quantity.unit));
+  return pointing(expression, from, () => withUncertainty(main, doubt.quantity, rules));
+}
+
+interface Evaluated {
+  readonly calculation: Calculation;
+  readonly quantity: Quantity;
+}
+
+function evaluated(expression: string, rules: HouseRules, names: ReadonlyMap<string, Quantity>, asDifferenceIn?: Unit): Evaluated {
+  const typed = parseExpression(expression, rules.decimalMark);
+  const missing = firstMissing(typed, names);
+  if (missing) throw new ExpressionError(`“${missing.name}” has no value yet.`, missing.at);
+  const { tree, unit, unitOf } = resolveUnits(typed, (name) => names.get(name)?.unit ?? {}, asDifferenceIn && differenceOf(asDifferenceIn));
+  const result = evaluateMeasured(tree, (name) => names.get(name), rules);
+  const quantity: Quantity = { value: result.value, place: result.place, unit };
+  const working = { steps: () => result.steps.map((step) => workedStep(step, unitOf, rules)), latex: () => latexOf(typed, (name) => name), notes: () => notesOn(typed, rules) };
+  return { quantity, calculation: calculationOf(quantity, rules, working) };
+}
+
+/** How far from a quantity another may be: for a temperature, in degrees of difference. */
+function differenceOf(unit: Unit): Unit {
+  const scale = temperatureScale(unit);
+  return scale === null ? unit : differenceUnit(scale);
+}
+
+/** The uncertainty rounded by the class’s rule, and the value to its last place. */
+function withUncertainty({ quantity, calculation }: Evaluated, doubt: Quantity, rules: HouseRules): Evaluated {
+  const size = doubt.value.abs();
+  if (size.isZero()) throw new ExpressionError('An uncertainty of zero is none; leave it out.', 0);
+  const place = uncertaintyPlace(size.toDecimal(), rules.uncertaintyFigures);
+  const known = { ...quantity, place };
+  const { steps, latex, notes } = calculation;
+  const stated = calculationOf(known, rules, { steps: () => steps, latex: () => latex, notes: () => notes }, unambiguousAtPlace(size, place, rules.rounding));
+  return { quantity: known, calculation: stated };
 }
 
 /** What a result comes from, worked out when it is asked for: a table of a thousand results shows the working of one. */
@@ -191,7 +224,7 @@ function once<Value>(work: () => Value): () => Value {
 }
 
 /** A quantity written as the class writes it, with the working it comes from. */
-export function calculationOf(quantity: Quantity, rules: HouseRules, working: Working): Calculation {
+export function calculationOf(quantity: Quantity, rules: HouseRules, working: Working, uncertainty: string | null = null): Calculation {
   const { value, unit, place } = quantity;
   const figures = figuresOf(quantity, rules.rounding);
   const full = once(() => fullQuantity(quantity, rules));
@@ -204,6 +237,7 @@ export function calculationOf(quantity: Quantity, rules: HouseRules, working: Wo
     unit: shownUnit(unit),
     significantFigures: figures,
     place,
+    uncertainty,
     get full() {
       return full();
     },

@@ -40,6 +40,23 @@ function moved(quantity: Quantity, to: Unit, rules: HouseRules, chain: readonly 
 }
 
 /**
+ * Converts what was calculated to another unit of its kind.
+ * @throws UnitMismatchError naming both units.
+ */
+export function convertedTo({ calculation, quantity: found }: { readonly calculation: Calculation; readonly quantity: Quantity }, to: Unit, rules: HouseRules): { readonly calculation: Conversion; readonly quantity: Quantity } {
+  const from = found.unit;
+  if (!sameKind(from, to)) throw new UnitMismatchError(writtenUnit(from), writtenUnit(to));
+  const wanted = differenceFor(from, to);
+  const scales = `${temperatureScale(from) ?? ''} ${temperatureScale(wanted) ?? ''}`;
+  const offset = temperatureScale(from) !== null && temperatureScale(wanted) !== null;
+  const chain = offset || CLOCK in from || CLOCK in wanted ? [] : conversionChain(from, wanted, rules.quotedFactors.map(parseQuotedFactor));
+  const quantity = moved(found, wanted, rules, chain);
+  const { steps, latex, notes } = calculation;
+  const written = calculationOf(quantity, rules, { steps: () => steps, latex: () => latex, notes: () => notes });
+  return { quantity, calculation: Object.assign(written, { from: { text: calculation.text, unit: calculation.unit }, chain, formula: FORMULAS[scales] ?? null }) };
+}
+
+/**
  * Converts a quantity, or the result of an expression, to another unit of its kind. Exact factors limit nothing; temperatures move with
  * their offset, differences of temperatures without it.
  * @param toUnit any unit known here, or `h:min:s`.
@@ -49,15 +66,7 @@ function moved(quantity: Quantity, to: Unit, rules: HouseRules, chain: readonly 
 export function convert(quantity: string, toUnit: string, rules?: Partial<HouseRules>): Conversion {
   const house = completeRules(rules);
   const to = parseUnit(toUnit);
-  const { calculation, quantity: found } = calculateWith(quantity, house, new Map());
-  const from = found.unit;
-  if (!sameKind(from, to)) throw new UnitMismatchError(writtenUnit(from), writtenUnit(to));
-  const wanted = differenceFor(from, to);
-  const scales = `${temperatureScale(from) ?? ''} ${temperatureScale(wanted) ?? ''}`;
-  const offset = temperatureScale(from) !== null && temperatureScale(wanted) !== null;
-  const chain = offset || CLOCK in from || CLOCK in wanted ? [] : conversionChain(from, wanted, house.quotedFactors.map(parseQuotedFactor));
-  const result = moved(found, wanted, house, chain);
-  return { ...calculationOf(result, house, { steps: () => calculation.steps, latex: () => calculation.latex, notes: () => calculation.notes }), from: { text: calculation.text, unit: calculation.unit }, chain, formula: FORMULAS[scales] ?? null };
+  return convertedTo(calculateWith(quantity, house, new Map()), to, house).calculation;
 }
 
 /** A difference of temperatures stays one: asked for in °F it becomes a difference in °F. */

@@ -17,13 +17,17 @@ export class UnknownUnitError extends Error {
 /** Two units of different kinds stood where one kind was needed. */
 export class UnitMismatchError extends Error {
   override readonly name = 'UnitMismatchError';
+  /** The message without the place. */
+  readonly reason: string;
   /** @param at the character (from 0) of an expression where they meet, where there is one. */
   constructor(
     readonly first: string,
     readonly second: string,
     readonly at: number | null = null,
   ) {
-    super(`${first || 'a pure number'} and ${second || 'a pure number'} are units of different kinds${at === null ? '' : ` (at character ${at + 1})`}.`);
+    const reason = `${first || 'a pure number'} and ${second || 'a pure number'} are units of different kinds.`;
+    super(at === null ? reason : `${reason.slice(0, -1)} (at character ${at + 1}).`);
+    this.reason = reason;
   }
 }
 

@@ -1,0 +1,69 @@
+import { completeRules, type HouseRules } from '../rules/house-rules.ts';
+import { parseUnit, UnitMismatchError, UnknownUnitError } from '../units/unit.ts';
+import { calculateWith, type Calculation, type Quantity } from './calculate.ts';
+import { convertedTo, type Conversion } from './convert.ts';
+import { ExpressionError, FUNCTION_NAMES } from './expression.ts';
+
+/** A line of a tape, worked out. */
+export interface TapeLine {
+  /** What the result is called, where the line gives it a name: `m` of `m = 24.31 g`. */
+  readonly name: string | null;
+  /** Null for an empty line and for one with a mistake in it. */
+  readonly calculation: Calculation | Conversion | null;
+  /** What is wrong with the line, and the character (from 0) it points to. */
+  readonly mistake: { readonly message: string; readonly at: number | null } | null;
+}
+
+/** The name of the result of the line before. */
+export const LAST = 'last';
+
+const NAMED = /^(\s*([\p{L}_][\p{L}\p{N}_′']*)\s*=)(.*)$/su;
+const TO_UNIT = /^(.*?)(?:->|→|\sto\s)(.*)$/s;
+const RESERVED: readonly string[] = [...FUNCTION_NAMES, 'exact', 'pi', 'π', LAST];
+
+const EMPTY: TapeLine = { name: null, calculation: null, mistake: null };
+
+function worked(text: string, rules: HouseRules, names: ReadonlyMap<string, Quantity>): { readonly calculation: Calculation | Conversion; readonly quantity: Quantity } {
+  const [, expression, unit] = TO_UNIT.exec(text) ?? [];
+  if (expression === undefined || unit === undefined) return calculateWith(text, rules, names);
+  try {
+    return convertedTo(calculateWith(expression, rules, names), parseUnit(unit), rules);
+  } catch (error) {
+    const at = text.length - unit.trimStart().length;
+    if (error instanceof UnknownUnitError) throw new ExpressionError(error.message, at);
+    if (error instanceof UnitMismatchError && error.at === null) throw new UnitMismatchError(error.first, error.second, at);
+    throw error;
+  }
+}
+
+/** The line without its result: what is wrong, pointing into the whole line. */
+function mistaken(error: unknown, from: number): TapeLine['mistake'] {
+  if (error instanceof ExpressionError) return { message: error.reason, at: error.at === null ? null : from + error.at };
+  if (error instanceof UnitMismatchError) return { message: error.reason, at: error.at === null ? null : from + error.at };
+  throw error;
+}
+
+/**
+ * Works out a short tape, line by line: `m = 24.31 g`, `V = 18.6 mL - 9.2 mL`, `m / V`, `m / V -> kg/m^3`. A name stands for its line’s
+ * result with all its digits; `last` for that of the line before. A line with a mistake leaves its name without a value.
+ * @throws HouseRuleError.
+ */
+export function calculateTape(lines: readonly string[], rules?: Partial<HouseRules>): TapeLine[] {
+  const house = completeRules(rules);
+  const names = new Map<string, Quantity>();
+  return lines.map((line): TapeLine => {
+    const [, head = '', name = null, rest = line] = NAMED.exec(line) ?? [];
+    if (rest.trim() === '' && name === null) return EMPTY;
+    try {
+      if (name !== null && RESERVED.includes(name)) throw new ExpressionError(`“${name}” means something already; use another name.`, -head.length);
+      const { calculation, quantity } = worked(rest, house, names);
+      names.set(LAST, quantity);
+      if (name !== null) names.set(name, quantity);
+      return { name, calculation, mistake: null };
+    } catch (error) {
+      names.delete(LAST);
+      if (name !== null) names.delete(name);
+      return { name, calculation: null, mistake: mistaken(error, head.length) };
+    }
+  });
+}
