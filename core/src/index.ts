@@ -11,7 +11,8 @@ export { parseExpression } from './numbers/parse-expression.ts';
 export { ExpressionError, namesIn, type Expression } from './numbers/expression.ts';
 export { resolveUnits } from './numbers/resolve-units.ts';
 export { figuresOf, type Measured } from './numbers/measured.ts';
-export { latexOf, unitLatex } from './numbers/latex.ts';
+export { chainLatex, nameLatex, quantityLatex } from './numbers/latex.ts';
+export { unitsLike } from './units/common-units.ts';
 export { conversionFactor, parseUnit, UnitMismatchError, UnknownUnitError, writtenUnit, type Unit } from './units/unit.ts';
 
 export { instrumentIds, instrumentById, UnknownInstrumentError } from './instruments/catalogue.ts';

@@ -2,7 +2,7 @@ import { completeRules, type HouseRules } from '../rules/house-rules.ts';
 import { CLOCK, differenceUnit, temperatureScale, UnitMismatchError, writtenUnit, type Unit } from '../units/unit.ts';
 import { ExpressionError, type Expression } from './expression.ts';
 import { questionAbout, reasonFor } from './explain-step.ts';
-import { latexOf } from './latex.ts';
+import { latexOf, nameLatex } from './latex.ts';
 import { evaluateMeasured, figuresOf, withGuardDigits, type DigitRule, type Measured, type Step } from './measured.ts';
 import { parseExpression } from './parse-expression.ts';
 import { placeInTyped } from './plain-text.ts';
@@ -190,7 +190,7 @@ function evaluated(expression: string, rules: HouseRules, names: ReadonlyMap<str
   const { tree, unit, unitOf } = resolveUnits(typed, (name) => names.get(name)?.unit ?? {}, asDifferenceIn && differenceOf(asDifferenceIn));
   const result = evaluateMeasured(tree, (name) => names.get(name), rules);
   const quantity: Quantity = { value: result.value, place: result.place, unit };
-  const working = { steps: () => result.steps.map((step) => workedStep(step, unitOf, rules)), latex: () => latexOf(typed, (name) => name), notes: () => notesOn(typed, rules) };
+  const working = { steps: () => result.steps.map((step) => workedStep(step, unitOf, rules)), latex: () => latexOf(typed, nameLatex), notes: () => notesOn(typed, rules) };
   return { quantity, calculation: calculationOf(quantity, rules, working) };
 }
 

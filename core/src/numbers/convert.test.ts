@@ -47,7 +47,8 @@ describe('conversions', () => {
   });
 
   it('shows the formula of a temperature, and none for a difference', () => {
-    expect(convert('25.0 °C', '°F').formula).toBe('\\overline{1.8} \\times t + \\overline{32}');
+    expect(convert('25.0 °C', '°F').formula).toBe('\\overline{1.8} \\times 25.0 + \\overline{32}');
+    expect(convert('-40.0 °F', '°C').formula).toContain('\\left(-40.0\\right) - \\overline{32}');
     expect(convert('4.2 Δ°C', '°F')).toMatchObject({ formula: null, chain: [{ above: { count: '1.8' } }] });
   });
 

@@ -3,6 +3,7 @@ import { conversionChain, factorOf, type ChainLink } from '../units/chain.ts';
 import { parseQuotedFactor } from '../units/quoted-factor.ts';
 import { CLOCK, conversion, parseUnit, sameKind, temperatureScale, UnitMismatchError, writtenUnit, type Operation, type Unit } from '../units/unit.ts';
 import { calculateWith, calculationOf, type Calculation, type Quantity } from './calculate.ts';
+import { numberLatex } from './latex.ts';
 import { exactly, productOf, type Measured } from './measured.ts';
 import { Rational } from './rational.ts';
 import { parseWrittenNumber } from './written-number.ts';
@@ -23,6 +24,13 @@ const FORMULAS: Readonly<Record<string, string>> = {
   'K °F': '\\overline{1.8} \\times \\left(t - \\overline{273.15}\\right) + \\overline{32}',
   '°F K': '\\dfrac{t - \\overline{32}}{\\overline{1.8}} + \\overline{273.15}',
 };
+
+/** A formula with the temperature put in. */
+function formulaWith(formula: string | undefined, text: string): string | null {
+  if (formula === undefined) return null;
+  const number = numberLatex(text);
+  return formula.replace(/\bt\b/, () => (number.startsWith('-') ? `\\left(${number}\\right)` : number));
+}
 
 /** A quantity in another unit of its kind, by the factors a class quotes where it quotes some. */
 function moved(quantity: Quantity, to: Unit, rules: HouseRules, chain: readonly ChainLink[]): Quantity {
@@ -53,7 +61,7 @@ export function convertedTo({ calculation, quantity: found }: { readonly calcula
   const quantity = moved(found, wanted, rules, chain);
   const { steps, latex, notes } = calculation;
   const written = calculationOf(quantity, rules, { steps: () => steps, latex: () => latex, notes: () => notes });
-  return { quantity, calculation: Object.assign(written, { from: { text: calculation.text, unit: calculation.unit }, chain, formula: FORMULAS[scales] ?? null }) };
+  return { quantity, calculation: Object.assign(written, { from: { text: calculation.text, unit: calculation.unit }, chain, formula: formulaWith(FORMULAS[scales], calculation.text) }) };
 }
 
 /**

@@ -1,3 +1,4 @@
+import type { ChainLink } from '../units/chain.ts';
 import { CLOCK } from '../units/unit.ts';
 import type { Expression } from './expression.ts';
 
@@ -15,9 +16,9 @@ export function uprightLatex(text: string): string {
   return `\\mathrm{${escaped}}`;
 }
 
-/** A written number in LaTeX, its power of ten raised: 1.50e3 → 1.50 \times 10^{3}. */
+/** A written number in LaTeX, its power of ten raised, and no gaps in a time: 1.50e3 → 1.50 \times 10^{3}. */
 export function numberLatex(text: string): string {
-  return text.replace(/e(-?\d+)$/, ' \\times 10^{$1}');
+  return text.replace(/e(-?\d+)$/, ' \\times 10^{$1}').replace(/:/g, '{:}');
 }
 
 /** A unit in LaTeX, powers raised: cm^3 → \mathrm{cm^{3}}. */
@@ -56,4 +57,35 @@ export function latexOf(tree: Expression, nameLatex: (name: string) => string): 
       if (tree.operator === '*') return `${inside(tree.left, 2)} \\times ${inside(tree.right, 2)}`;
       return `${inside(tree.left, 1)} ${tree.operator} ${inside(tree.right, tree.operator === '-' ? 2 : 1)}`;
   }
+}
+
+const GREEK = ['alpha', 'beta', 'gamma', 'delta', 'epsilon', 'eta', 'theta', 'kappa', 'lambda', 'mu', 'nu', 'rho', 'sigma', 'tau', 'phi', 'omega'];
+const GREEK_LETTERS: Readonly<Record<string, string>> = { α: 'alpha', β: 'beta', γ: 'gamma', δ: 'delta', ε: 'epsilon', η: 'eta', θ: 'theta', κ: 'kappa', λ: 'lambda', μ: 'mu', ν: 'nu', ρ: 'rho', σ: 'sigma', τ: 'tau', φ: 'phi', ω: 'omega' };
+
+/** A name as it is typeset: one letter in italics, Greek by name or letter, what follows a letter or a low line as an index, words upright. */
+export function nameLatex(name: string): string {
+  const [, stem = name, index = ''] = /^(.+?)_?(\d+|(?<=_).+)?$/u.exec(name) ?? [];
+  const letter = GREEK.includes(stem) ? `\\${stem}` : GREEK_LETTERS[stem] !== undefined ? `\\${GREEK_LETTERS[stem]}` : /^\p{L}$/u.test(stem) ? stem : uprightLatex(stem);
+  return index === '' ? letter : `${letter}_{${uprightLatex(index)}}`;
+}
+
+/** A number with its unit, as it is written in LaTeX. */
+export function quantityLatex(text: string, unit: string): string {
+  return unit === '' ? numberLatex(text) : `${numberLatex(text)}\\,${unitLatex(unit)}`;
+}
+
+const struckUnit = (unit: string, stays: ReadonlySet<string>): string => {
+  const symbols = unit.split(/([*/])/).map((part) => (part === '*' || part === '/' ? part : stays.has(part.replace(/\^.*/, '')) ? unitLatex(part) : `\\cancel{${unitLatex(part)}}`));
+  return symbols.join('').replace(/\*/g, '\\,');
+};
+
+/** A conversion as a chain of fractions, each worth one, with the units that cancel struck through. */
+export function chainLatex(from: { readonly text: string; readonly unit: string }, chain: readonly ChainLink[], toUnit: string): string {
+  const stays = new Set(toUnit.split(/[*/]/).map((part) => part.replace(/\^.*/, '')));
+  const side = ({ count, unit }: ChainLink['above'], exact: boolean): string => `${exact && count !== '1' ? `\\overline{${count}}` : count}\\,${struckUnit(unit, stays)}`;
+  const fractions = chain.map(({ above, below, power, exact }) => {
+    const fraction = `\\dfrac{${side(above, exact)}}{${side(below, exact)}}`;
+    return power === 1 ? fraction : `\\left(${fraction}\\right)^{${power}}`;
+  });
+  return [`${numberLatex(from.text)}\\,${struckUnit(from.unit, stays)}`, ...fractions].join(' \\times ');
 }

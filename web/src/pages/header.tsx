@@ -12,10 +12,10 @@ const ReturnedSheet = lazy(() => import('../outbox/returned-sheet.tsx'));
 const ShortcutsSheet = lazy(() => import('../ui/shortcuts-sheet.tsx'));
 
 const PLACES = {
-  visitor: [['/', 'Bench']],
-  student: [['/', 'Bench'], ['/notebook', 'Notebook'], ['/record', 'My record']],
-  teacher: [['/class', 'Class'], ['/rounds', 'Rounds'], ['/', 'Bench'], ['/notebook', 'Laboratories'], ['/cabinet', 'Cabinet'], ['/rules', 'House rules']],
-  administrator: [['/class', 'Class'], ['/rounds', 'Rounds'], ['/', 'Bench'], ['/notebook', 'Laboratories'], ['/cabinet', 'Cabinet'], ['/rules', 'House rules'], ['/school', 'School']],
+  visitor: [['/', 'Bench'], ['/numbers', 'Numbers']],
+  student: [['/', 'Bench'], ['/numbers', 'Numbers'], ['/notebook', 'Notebook'], ['/record', 'My record']],
+  teacher: [['/class', 'Class'], ['/rounds', 'Rounds'], ['/', 'Bench'], ['/numbers', 'Numbers'], ['/notebook', 'Laboratories'], ['/cabinet', 'Cabinet'], ['/rules', 'House rules']],
+  administrator: [['/class', 'Class'], ['/rounds', 'Rounds'], ['/', 'Bench'], ['/numbers', 'Numbers'], ['/notebook', 'Laboratories'], ['/cabinet', 'Cabinet'], ['/rules', 'House rules'], ['/school', 'School']],
 } as const;
 
 function Mark(): ReactNode {

@@ -1,0 +1,78 @@
+import type { SignedIn } from '@green-beam/contract';
+import { useEffect, useState, type ReactNode } from 'react';
+import { useNumerals } from '../../numbers/decimal-mark.ts';
+import { MeasuredNumber } from '../../numbers/measured-number.tsx';
+import { useHouseRules, VISITORS } from '../../rules/house-rules.ts';
+import { Button } from '../../ui/button.tsx';
+import { Failed, Loading } from '../../ui/notice.tsx';
+import { CopyLine } from './copy-line.tsx';
+import { Chain, InAnotherUnit, isConversion } from './in-another-unit.tsx';
+import { EXAMPLE, keepTape, keptTape } from './kept-tape.ts';
+import { Schools } from './schools.tsx';
+import { Steps } from './steps.tsx';
+import { Tape } from './tape.tsx';
+import { useTape } from './use-tape.ts';
+
+interface DeskProps {
+  readonly signedIn: SignedIn | null;
+  readonly classId: string | null;
+}
+
+/** The Numbers desk: a tape that computes as the class computes, and shows why each digit stays. */
+export default function Desk({ signedIn, classId }: DeskProps): ReactNode {
+  const personId = signedIn?.person.id ?? null;
+  const [lines, setLines] = useState(() => keptTape(personId));
+  const [selected, setSelected] = useState(lines.length - 1);
+  const { rules: shown, error } = useHouseRules(classId);
+  const { rules, name: ruleName } = shown ?? VISITORS;
+  const numerals = useNumerals();
+  useEffect(() => keepTape(personId, lines), [personId, lines]);
+  const tape = useTape(lines, rules);
+  const at = Math.min(selected, lines.length - 1);
+  const worked = tape.lines[at] === lines[at] ? tape.results[at] : undefined;
+  const calculation = worked?.calculation ?? null;
+  const add = (line: string): void => {
+    setLines([...lines.slice(0, at + 1), line, ...lines.slice(at + 1)]);
+    setSelected(at + 1);
+  };
+  if (error && !shown) return <div className="px-7"><Failed error={error} /></div>;
+  if (!shown) return <div className="px-7"><Loading what="the house rules" /></div>;
+  return (
+    <main className="grid gap-x-12 gap-y-8 px-4 py-6 wide:grid-cols-[minmax(0,7fr)_minmax(0,5fr)] wide:px-7">
+      <section aria-labelledby="tape">
+        <h1 id="tape" className="text-2xl font-bold">Numbers</h1>
+        <p className="mt-1 text-muted">Write what you measured, with its units. A line can have a name, and later lines use it with all its digits.</p>
+        <Tape lines={lines} workedLines={tape.lines} results={tape.results} selected={at} onWrite={setLines} onSelect={setSelected} />
+        <div className="mt-4 flex flex-wrap gap-4">
+          <Button look="plain" onClick={() => add('')}>New line</Button>
+          {lines.length > 1 || lines[0] !== '' ? <Button look="quiet" onClick={() => { setLines(['']); setSelected(0); }}>Clear the tape</Button> : <Button look="quiet" onClick={() => { setLines(EXAMPLE); setSelected(EXAMPLE.length - 1); }}>Show an example</Button>}
+        </div>
+      </section>
+      <section aria-labelledby="working" aria-live="polite">
+        <h2 id="working" className="text-lg font-bold">{worked?.name ? `How ${worked.name} comes about` : `How line ${at + 1} comes about`}</h2>
+        {!calculation && <p className="mt-2 text-muted">{worked?.mistake ? 'The line cannot be worked out yet; what is marked under it is in the way.' : 'Write a line, and its working stands here.'}</p>}
+        {calculation && (
+          <>
+            <div className="mt-2 border-t border-hairline">
+              {calculation.steps.length === 0 && !isConversion(calculation) && <p className="py-3 text-muted">Nothing is calculated on this line: the number is taken as it is written.</p>}
+              <Steps steps={calculation.steps} />
+            </div>
+            <Chain calculation={calculation} />
+            <p className="flex items-baseline justify-between border-y border-hairline py-3">
+              <span className="text-muted">Written, rounded once</span>
+              <span className="text-reading"><MeasuredNumber text={calculation.text} unit={calculation.unit} exact={calculation.place === -Infinity} {...(calculation.uncertainty === null ? {} : { uncertainty: calculation.uncertainty })} /></span>
+            </p>
+            {calculation.notes.length > 0 && (
+              <ul className="mt-3 space-y-1 text-small text-doubt">
+                {calculation.notes.map((note) => <li key={note}>{numerals(note)}</li>)}
+              </ul>
+            )}
+            <InAnotherUnit key={`${at} ${calculation.unit}`} lines={lines.slice(0, at + 1)} unit={calculation.unit === '' && /:/.test(calculation.text) ? 'h:min:s' : calculation.unit} name={worked?.name ?? null} rules={rules} onAdd={add} />
+            <Schools lines={lines} index={at} rules={rules} ruleName={ruleName} shown={calculation} />
+            <CopyLine key={lines[at]} line={lines[at] ?? ''} name={worked?.name ?? null} calculation={calculation} />
+          </>
+        )}
+      </section>
+    </main>
+  );
+}

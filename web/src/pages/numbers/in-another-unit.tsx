@@ -1,0 +1,74 @@
+import { chainLatex, LAST, nameLatex, unitsLike, type Calculation, type Conversion, type HouseRules } from '@green-beam/core';
+import { lazy, Suspense, useState, type ReactNode } from 'react';
+import { MeasuredNumber } from '../../numbers/measured-number.tsx';
+import { Button } from '../../ui/button.tsx';
+import { useTape } from './use-tape.ts';
+
+const Typeset = lazy(() => import('../../numbers/typeset.tsx'));
+
+/** True for a line that ends in a conversion. */
+export function isConversion(calculation: Calculation): calculation is Conversion {
+  return 'chain' in calculation;
+}
+
+/** How a result came into its unit: the chain of fractions, or the formula of a temperature. */
+export function Chain({ calculation }: { readonly calculation: Calculation }): ReactNode {
+  if (!isConversion(calculation)) return null;
+  const { from, chain, formula, unit } = calculation;
+  const latex = formula ?? (chain.length > 0 ? chainLatex(from, chain, unit) : null);
+  if (latex === null) return null;
+  return (
+    <Suspense fallback={<p className="text-muted">Typesetting …</p>}>
+      <Typeset latex={latex} />
+    </Suspense>
+  );
+}
+
+/** A unit for a list of choices, which holds plain characters only. */
+function withSuperscripts(unit: string): string {
+  return unit.replace('^2', '²').replace('^3', '³');
+}
+
+interface InAnotherUnitProps {
+  /** The tape up to the line whose result is converted. */
+  readonly lines: readonly string[];
+  readonly unit: string;
+  readonly name: string | null;
+  readonly rules: HouseRules;
+  readonly onAdd: (line: string) => void;
+}
+
+/** The result in another unit of its kind, with the chain that leads there; the class’s own unit is one tap away. */
+export function InAnotherUnit({ lines, unit, name, rules, onAdd }: InAnotherUnitProps): ReactNode {
+  const [chosen, setChosen] = useState('');
+  const others = unitsLike(unit);
+  const wanted = others.includes(chosen) ? chosen : '';
+  const line = `${name ?? LAST} -> ${wanted}`;
+  const { results } = useTape(wanted === '' ? [''] : [...lines, line], rules);
+  const calculation = results.at(-1)?.calculation;
+  if (others.length === 0) return null;
+  return (
+    <section aria-labelledby="other-unit" className="mt-8">
+      <h3 id="other-unit" className="font-bold">In another unit</h3>
+      <select aria-labelledby="other-unit" value={wanted} onChange={(event) => setChosen(event.target.value)} className="mt-1 min-h-11 w-48 border-b-2 border-ink bg-surface px-2">
+        <option value="">choose a unit</option>
+        {others.map((other) => <option key={other} value={other}>{withSuperscripts(other)}</option>)}
+      </select>
+      {wanted !== '' && calculation && calculation.unit === (wanted === 'h:min:s' ? '' : wanted) && (
+        <>
+          <Chain calculation={calculation} />
+          <p className="flex flex-wrap items-center justify-between gap-4 text-xl">
+            <MeasuredNumber text={calculation.text} unit={calculation.unit} />
+            <Button look="quiet" onClick={() => onAdd(line)}>Add as a line</Button>
+          </p>
+        </>
+      )}
+    </section>
+  );
+}
+
+/** How a line reads in LaTeX, its result included. */
+export function lineLatex(name: string | null, calculation: Calculation, result: string): string {
+  const head = name === null ? '' : `${nameLatex(name)} = `;
+  return `${head}${calculation.latex} = ${result}`;
+}

@@ -1,0 +1,49 @@
+import type { WorkedStep } from '@green-beam/core';
+import { Fragment, type ReactNode } from 'react';
+import { useNumerals } from '../../numbers/decimal-mark.ts';
+import { ShownWorked } from '../../numbers/worked-number.tsx';
+
+const SIGNS: Readonly<Record<string, string>> = { '+': '+', '-': '−', '*': '×', '/': '÷', '^': 'to the power' };
+
+function Operands({ step }: { readonly step: WorkedStep }): ReactNode {
+  const sign = SIGNS[step.operation];
+  if (step.operation === 'convert') return step.operands[0] && <ShownWorked number={step.operands[0]} />;
+  if (sign === undefined) {
+    return (
+      <>
+        {step.operation} of{' '}
+        {step.operands.map((operand, i) => (
+          <Fragment key={i}>{i > 0 && ', '}<ShownWorked number={operand} /></Fragment>
+        ))}
+      </>
+    );
+  }
+  return step.operands.map((operand, i) => (
+    <Fragment key={i}>
+      {i > 0 && <span className="px-2 text-muted">{sign}</span>}
+      <ShownWorked number={operand} />
+    </Fragment>
+  ));
+}
+
+/** A working, step by step; each can be asked why it has the digits it has. */
+export function Steps({ steps }: { readonly steps: readonly WorkedStep[] }): ReactNode {
+  const numerals = useNumerals();
+  return (
+    <ol>
+      {steps.map((step, i) => (
+        <li key={i} className="border-b border-hairline py-3 last:border-b-0">
+          <p className="text-lg">
+            <Operands step={step} />
+            <span className="px-2 text-muted">=</span>
+            <ShownWorked number={step.result} />
+          </p>
+          <details className="mt-1 text-small">
+            <summary className="inline-flex min-h-8 cursor-pointer items-center font-semibold underline decoration-hairline decoration-2 underline-offset-4">{step.question}</summary>
+            <p className="mt-1 text-muted">{numerals(step.answer)}</p>
+          </details>
+        </li>
+      ))}
+    </ol>
+  );
+}
