@@ -10,6 +10,7 @@ async function bench() {
   buildPages();
   run(process.execPath, ['--import', 'tsx', 'scripts/benchmarks/diagnoses.ts']);
   run(process.execPath, ['--import', 'tsx', 'scripts/benchmarks/choices.ts']);
+  run(process.execPath, ['--import', 'tsx', 'scripts/benchmarks/calculations.ts']);
   await withOwnDatabase('bench', (url) =>
     withSampleServer(url, (base) => {
       const env = { ...process.env, BASE_URL: base, DATABASE_URL: url, CHROMIUM: chromiumPath() };

@@ -62,12 +62,6 @@ const VIEWS = {
     await page.goto('/');
     await page.getByRole('button', { name: 'Open the tap' }).waitFor();
   },
-  'bench-thermometer': async (page) => {
-    await round(page, ['thermometer-degree'], ({ startY, surfaceY }) => startY !== null && startY - surfaceY > 30);
-    await page.goto('/');
-    await page.getByRole('radio', { name: /^in the .*(water|ice)$/ }).check();
-    await page.waitForTimeout(2500);
-  },
   'bench-caliper': async (page) => {
     await round(page, ['caliper-twentieth'], ({ handled, held }) => handled === 'close' && held.use === 'outside');
     await page.goto('/');
@@ -87,6 +81,12 @@ const VIEWS = {
     await page.getByRole('slider', { name: /^Sliding rider/ }).waitFor();
     const put = page.getByRole('button', { name: /^(Put|Hang) the/ });
     if (await put.first().isVisible()) await put.last().click();
+  },
+  numbers: async (page) => {
+    await page.goto('/numbers');
+    await page.getByRole('combobox', { name: 'In another unit' }).selectOption('kg/m^3');
+    await page.getByText('Why two figures?').click();
+    await page.locator('.katex .cancel-lap').first().waitFor({ state: 'attached' });
   },
   'my-record': async (page) => {
     await page.goto('/record');

@@ -64,6 +64,7 @@ export interface BoardCell {
 
 /** What the event stream of a class says: ids only; the page asks again for what it shows. */
 export interface LiveEvent {
-  readonly kind: 'attempt' | 'run';
+  readonly kind: 'attempt' | 'run' | 'rules';
+  /** Of rules, their version. */
   readonly id: string;
 }

@@ -20,7 +20,7 @@ async function violations(page: Page): Promise<string[]> {
   return found.map((one) => `${one.id}: ${one.nodes[0]?.html.slice(0, 160) ?? ''}`);
 }
 
-for (const [role, path] of [['visitor', '/'], ['visitor', '/sign-in'], ['student', '/'], ['student', '/notebook'], ['student', '/record'], ['teacher', '/class'], ['teacher', '/class/people'], ['teacher', '/rounds'], ['teacher', '/cabinet'], ['teacher', '/rules'], ['teacher', '/demonstrate'], ['teacher', '/notebook'], ['administrator', '/school']] as const) {
+for (const [role, path] of [['visitor', '/'], ['visitor', '/sign-in'], ['visitor', '/numbers'], ['student', '/'], ['student', '/numbers'], ['student', '/notebook'], ['student', '/record'], ['teacher', '/class'], ['teacher', '/class/people'], ['teacher', '/rounds'], ['teacher', '/cabinet'], ['teacher', '/rules'], ['teacher', '/demonstrate'], ['teacher', '/notebook'], ['administrator', '/school']] as const) {
   test(`${path} as ${role} passes the accessibility rules and fits a phone`, async ({ page }) => {
     if (role !== 'visitor') await enterAs(page, role);
     await page.goto(path);

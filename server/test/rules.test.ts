@@ -2,7 +2,7 @@ import { DEFAULT_RULES, expectedReading, readingTask } from '@green-beam/core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { Attempt, Task } from '../src/models/bench.ts';
 import { HouseRulesVersion } from '../src/models/classes.ts';
-import { openClassroom, type TestServer, type Visitor } from './harness.ts';
+import { openClassroom, streamOf, type TestServer, type Visitor } from './harness.ts';
 
 let server: TestServer;
 let student: Visitor;
@@ -24,6 +24,22 @@ async function firstTask(): Promise<Task> {
 }
 
 describe('a change of house rules', () => {
+  it('is heard by everybody in the class within two seconds', async () => {
+    const stream = await streamOf(student, url('/events'));
+    const from = performance.now();
+    const { body } = await change({ rounding: 'half-even' });
+    expect(await stream.until(/event: rules/)).toContain(`"${body.version}"`);
+    expect(performance.now() - from).toBeLessThan(2000);
+    stream.close();
+  });
+
+  it('may quote rounded factors, and names one that is not true', async () => {
+    expect((await change({ quotedFactors: ['1 lb = 454 g'] })).body.rules.quotedFactors).toEqual(['1 lb = 454 g']);
+    const refused = await change({ quotedFactors: ['1 lb = 545 g'] });
+    expect(refused.status).toBe(400);
+    expect(refused.body.field).toBe('quotedFactors');
+  });
+
   it('is a new version; readings set before keep the rules they were set by', async () => {
     const before = await firstTask();
     const { status, body } = await change({ estimate: 'half-division', volumeUnit: 'cm³' });

@@ -57,7 +57,7 @@ function SignedInRoutes({ signedIn, classId }: { readonly signedIn: SignedIn; re
           <Route path="/rounds/:setRoundId/print" element={<PrintRound classId={classId} />} />
           <Route path="/cabinet" element={<Cabinet key={classId} classId={classId} />} />
           <Route path="/cabinet/:toolId" element={<Tool key={classId} classId={classId} />} />
-          <Route path="/rules" element={<Rules classId={classId} />} />
+          <Route path="/rules" element={<Rules key={classId} classId={classId} />} />
           <Route path="/class/people" element={<People key={classId} classId={classId} />} />
           <Route path="/class/student/:studentId" element={<StudentPage classId={classId} />} />
           <Route path="/link/:token" element={<OneTimeLink />} />

@@ -58,7 +58,7 @@ export class ClassEvents {
 
   private hand(payload: string): void {
     const [classId = '', kind, id = ''] = payload.split(' ');
-    if (kind === 'attempt' || kind === 'run') this.emitter.emit(classId, { kind, id } satisfies LiveEvent);
+    if (kind === 'attempt' || kind === 'run' || kind === 'rules') this.emitter.emit(classId, { kind, id } satisfies LiveEvent);
   }
 
   private broken = new WeakSet<pg.Client>();

@@ -10,7 +10,7 @@ function write(response: Response, event: LiveEvent | 'refetch'): void {
   response.flush?.();
 }
 
-/** One stream of server-sent events per class: ids only. Students hear of runs, teachers of attempts too. */
+/** One stream of server-sent events per class: ids only. Students hear of runs and rules, teachers of attempts too. */
 export function liveRoutes(events: ClassEvents): Router {
   const routes = Router();
 
@@ -21,7 +21,7 @@ export function liveRoutes(events: ClassEvents): Router {
     response.write('retry: 2000\n\n');
     response.flush?.();
     const unsubscribe = events.subscribe(schoolClass.id, (event) => {
-      if (event === 'refetch' || event.kind === 'run' || as === 'teacher') write(response, event);
+      if (event === 'refetch' || event.kind !== 'attempt' || as === 'teacher') write(response, event);
     });
     const beat = setInterval(() => response.write(':\n\n'), HEARTBEAT);
     request.on('close', () => {

@@ -5,23 +5,29 @@ const CHANNEL = 'green-beam-live';
 
 interface Heard {
   readonly classId: string;
-  readonly kind: 'attempt' | 'run' | 'refetch';
+  readonly kind: 'attempt' | 'run' | 'rules' | 'refetch';
   readonly id: string | null;
 }
 
-/** What is fetched again for each kind of event. */
+/** What is fetched again for each kind of event; after a gap, everything. */
 function refresh(queries: QueryClient, { classId, kind, id }: Heard): void {
-  if (kind !== 'run') void queries.invalidateQueries({ queryKey: ['board', classId] });
-  if (kind !== 'run') void queries.invalidateQueries({ queryKey: ['student-record', classId] });
-  if (kind !== 'attempt') void queries.invalidateQueries({ queryKey: id ? ['run', classId, id] : ['run', classId] });
-  if (kind !== 'attempt') void queries.invalidateQueries({ queryKey: ['runs', classId] });
+  const again = (...queryKey: readonly unknown[]): void => void queries.invalidateQueries({ queryKey });
+  if (kind === 'attempt' || kind === 'refetch') {
+    again('board', classId);
+    again('student-record', classId);
+  }
+  if (kind === 'run' || kind === 'refetch') {
+    if (id) again('run', classId, id);
+    else again('run', classId);
+    again('runs', classId);
+  }
+  if (kind === 'rules' || kind === 'refetch') again('rules', classId);
 }
 
 function stream(classId: string, hear: (heard: Heard) => void): () => void {
   const source = new EventSource(`/api/classes/${classId}/events`);
   const idOf = (event: MessageEvent<string>): string => (JSON.parse(event.data) as { id: string }).id;
-  source.addEventListener('attempt', (event) => hear({ classId, kind: 'attempt', id: idOf(event) }));
-  source.addEventListener('run', (event) => hear({ classId, kind: 'run', id: idOf(event) }));
+  for (const kind of ['attempt', 'run', 'rules'] as const) source.addEventListener(kind, (event) => hear({ classId, kind, id: idOf(event) }));
   source.addEventListener('refetch', () => hear({ classId, kind: 'refetch', id: null }));
   let broken = false;
   source.addEventListener('error', () => (broken = true));

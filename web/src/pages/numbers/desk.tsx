@@ -1,7 +1,7 @@
 import type { SignedIn } from '@green-beam/contract';
 import { useEffect, useState, type ReactNode } from 'react';
 import { useNumerals } from '../../numbers/decimal-mark.ts';
-import { MeasuredNumber } from '../../numbers/measured-number.tsx';
+import { CalculatedNumber } from '../../numbers/calculated-number.tsx';
 import { useHouseRules, VISITORS } from '../../rules/house-rules.ts';
 import { Button } from '../../ui/button.tsx';
 import { Failed, Loading } from '../../ui/notice.tsx';
@@ -60,7 +60,7 @@ export default function Desk({ signedIn, classId }: DeskProps): ReactNode {
             <Chain calculation={calculation} />
             <p className="flex items-baseline justify-between border-y border-hairline py-3">
               <span className="text-muted">Written, rounded once</span>
-              <span className="text-reading"><MeasuredNumber text={calculation.text} unit={calculation.unit} exact={calculation.place === -Infinity} {...(calculation.uncertainty === null ? {} : { uncertainty: calculation.uncertainty })} /></span>
+              <span className="text-reading"><CalculatedNumber calculation={calculation} /></span>
             </p>
             {calculation.notes.length > 0 && (
               <ul className="mt-3 space-y-1 text-small text-doubt">

@@ -1,6 +1,6 @@
 import { chainLatex, LAST, nameLatex, unitsLike, type Calculation, type Conversion, type HouseRules } from '@green-beam/core';
 import { lazy, Suspense, useState, type ReactNode } from 'react';
-import { MeasuredNumber } from '../../numbers/measured-number.tsx';
+import { CalculatedNumber } from '../../numbers/calculated-number.tsx';
 import { Button } from '../../ui/button.tsx';
 import { useTape } from './use-tape.ts';
 
@@ -58,7 +58,7 @@ export function InAnotherUnit({ lines, unit, name, rules, onAdd }: InAnotherUnit
         <>
           <Chain calculation={calculation} />
           <p className="flex flex-wrap items-center justify-between gap-4 text-xl">
-            <MeasuredNumber text={calculation.text} unit={calculation.unit} />
+            <CalculatedNumber calculation={calculation} />
             <Button look="quiet" onClick={() => onAdd(line)}>Add as a line</Button>
           </p>
         </>

@@ -1,6 +1,6 @@
-import { PRESETS, type HouseRules } from '@green-beam/core';
+import { PRESETS, type Calculation, type HouseRules } from '@green-beam/core';
 import { useState, type ReactNode } from 'react';
-import { MeasuredNumber } from '../../numbers/measured-number.tsx';
+import { CalculatedNumber } from '../../numbers/calculated-number.tsx';
 import { useTape } from './use-tape.ts';
 
 /** Schools a calculation can be looked at by: the presets, and the class’s own rules with one of them changed. */
@@ -24,7 +24,7 @@ interface SchoolsProps {
   readonly rules: HouseRules;
   /** What the class’s rules are called. */
   readonly ruleName: string;
-  readonly shown: { readonly text: string; readonly unit: string; readonly uncertainty: string | null };
+  readonly shown: Calculation;
 }
 
 /** The same calculation by another school, side by side. */
@@ -42,7 +42,7 @@ export function Schools({ lines, index, rules, ruleName, shown }: SchoolsProps):
         <tbody>
           <tr className="border-t border-hairline">
             <th scope="row" className="py-2 pr-4 text-left font-normal text-muted">{ruleName}, as here</th>
-            <td className="py-2 text-right text-xl"><MeasuredNumber text={shown.text} unit={shown.unit} {...(shown.uncertainty === null ? {} : { uncertainty: shown.uncertainty })} /></td>
+            <td className="py-2 text-right text-xl"><CalculatedNumber calculation={shown} /></td>
           </tr>
           <tr className="border-y border-hairline">
             <th scope="row" className="py-2 pr-4 text-left font-normal">
@@ -50,7 +50,7 @@ export function Schools({ lines, index, rules, ruleName, shown }: SchoolsProps):
                 {schools.map(({ id, name }) => <option key={id} value={id}>{name}</option>)}
               </select>
             </th>
-            <td className="py-2 text-right text-xl">{other && <MeasuredNumber text={other.text} unit={other.unit} {...(other.uncertainty === null ? {} : { uncertainty: other.uncertainty })} />}</td>
+            <td className="py-2 text-right text-xl">{other && <CalculatedNumber calculation={other} />}</td>
           </tr>
         </tbody>
       </table>

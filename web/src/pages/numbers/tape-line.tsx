@@ -1,7 +1,7 @@
 import { nameLatex, type TapeLine as Worked } from '@green-beam/core';
 import { lazy, Suspense, type KeyboardEvent, type ReactNode, type Ref } from 'react';
 import { useNumerals } from '../../numbers/decimal-mark.ts';
-import { MeasuredNumber } from '../../numbers/measured-number.tsx';
+import { CalculatedNumber } from '../../numbers/calculated-number.tsx';
 
 const Typeset = lazy(() => import('../../numbers/typeset.tsx'));
 
@@ -66,7 +66,7 @@ export function TapeLine({ number, text, workedText, worked, selected, inputRef,
             <Typeset latex={name === null ? calculation.latex : `${nameLatex(name)} = ${calculation.latex}`} />
           </Suspense>
           <output className="ml-auto text-reading">
-            <MeasuredNumber text={calculation.text} unit={calculation.unit} exact={calculation.place === -Infinity} {...(calculation.uncertainty === null ? {} : { uncertainty: calculation.uncertainty })} />
+            <CalculatedNumber calculation={calculation} />
           </output>
         </div>
       )}

@@ -52,7 +52,7 @@ function optionsOf(rule: ChoiceRule): [string, string][] {
 interface EditorProps {
   readonly classId: string;
   readonly present: RulesShown;
-  readonly onSaved: () => void;
+  readonly onSaved: (saved: RulesShown) => void;
 }
 
 /** The rules as they would be; nothing is changed for the class before they are saved. */
@@ -64,7 +64,7 @@ function Editor({ classId, present, onSaved }: EditorProps): ReactNode {
     mutationFn: () => ask<RulesShown>('POST', `/classes/${classId}/rules`, { name, rules: draft, after: present.version }),
     onSuccess: (saved) => {
       queries.setQueryData(['rules', classId], saved);
-      onSaved();
+      onSaved(saved);
     },
   });
   const contradiction = contradictionIn(draft);
@@ -163,7 +163,11 @@ function Editor({ classId, present, onSaved }: EditorProps): ReactNode {
 /** The class’s school of thought, stated once; everything follows it. */
 export default function Rules({ classId }: { readonly classId: string | null }): ReactNode {
   const { rules, error } = useHouseRules(classId);
+  // What is being changed stays on the page, whatever a colleague saves meanwhile.
+  const [opened, setOpened] = useState(rules);
+  if (!opened && rules) setOpened(rules);
   const [saved, setSaved] = useState(false);
+  const theirs = rules && opened && rules.version > opened.version ? rules : null;
   return (
     <main className="mx-auto w-full max-w-6xl px-4 py-8 wide:px-7">
       <h1 className="text-2xl font-bold">House rules</h1>
@@ -177,7 +181,25 @@ export default function Rules({ classId }: { readonly classId: string | null }):
           </Notice>
         </div>
       )}
-      {rules && classId !== null && <Editor key={`${classId} ${rules.version}`} classId={classId} present={rules} onSaved={() => setSaved(true)} />}
+      {theirs && (
+        <div role="status" className="mb-6">
+          <Notice tone="doubt" title="Changed by somebody else">
+            <p>The class works by “{theirs.name}” now. What you have chosen here is not saved.</p>
+            <Button look="quiet" className="-ml-5" onClick={() => { setOpened(theirs); setSaved(false); }}>Show their rules</Button>
+          </Notice>
+        </div>
+      )}
+      {opened && classId !== null && (
+        <Editor
+          key={opened.version}
+          classId={classId}
+          present={opened}
+          onSaved={(now) => {
+            setOpened(now);
+            setSaved(true);
+          }}
+        />
+      )}
     </main>
   );
 }

@@ -1,0 +1,93 @@
+import type { Page } from '@playwright/test';
+import { enterAs, expect, test } from './world.ts';
+
+const line = (page: Page, number: number): ReturnType<Page['getByRole']> => page.getByRole('textbox', { name: `Line ${number}`, exact: true });
+const result = (page: Page, number: number): ReturnType<Page['locator']> => page.getByRole('list', { name: 'Tape' }).getByRole('listitem').nth(number - 1).locator('output');
+
+async function emptyTape(page: Page): Promise<void> {
+  await page.goto('/numbers');
+  await expect(line(page, 1)).toBeVisible();
+  await page.getByRole('button', { name: 'Clear the tape' }).click();
+  await line(page, 1).focus();
+}
+
+test('a visitor works out a density in three lines, asks why, converts it, and finds it again after a reload', async ({ page, context }) => {
+  await context.grantPermissions(['clipboard-read', 'clipboard-write']);
+  await emptyTape(page);
+  for (const [i, text] of ['m = 24.31 g', 'V = 18.6 mL - 9.2 mL', 'm / V'].entries()) {
+    if (i > 0) await page.keyboard.press('Enter');
+    await expect(line(page, i + 1)).toBeFocused();
+    await page.keyboard.type(text);
+  }
+  await expect(result(page, 3)).toContainText('2.6, doubtful digit 6, grams per millilitre');
+  await expect(page.getByRole('list', { name: 'Tape' }).locator('.katex').nth(2)).toBeVisible();
+  await page.getByText('Why two figures?').click();
+  await expect(page.getByText('A product or quotient keeps as many figures as its poorest factor: 9.4 has 2.')).toBeVisible();
+
+  await page.getByRole('combobox', { name: 'In another unit' }).selectOption('kg/m^3');
+  const another = page.getByRole('region', { name: 'In another unit' });
+  await expect(another.locator('.katex .cancel-pad, .katex .cancel-lap').first()).toBeAttached();
+  await another.getByRole('button', { name: 'Add as a line' }).click();
+  await expect(line(page, 4)).toHaveValue('last -> kg/m^3');
+  await expect(result(page, 4)).toContainText('2.6 times ten to the power 3');
+
+  await line(page, 3).focus();
+  await page.getByRole('button', { name: 'as LaTeX' }).click();
+  await expect(page.getByText('Copied as LaTeX.')).toBeVisible();
+  expect(await page.evaluate(() => navigator.clipboard.readText())).toBe('\\dfrac{m}{V} = 2.6\\,\\mathrm{g/mL}');
+  await page.getByRole('button', { name: 'as MathML' }).click();
+  await expect(page.getByText('Copied as MathML.')).toBeVisible();
+  expect(await page.evaluate(() => navigator.clipboard.readText())).toMatch(/^<math .*<mfrac>.*<\/math>$/s);
+
+  await page.reload();
+  await expect(line(page, 4)).toHaveValue('last -> kg/m^3');
+});
+
+test('what is unfinished or wrong is pointed at where it is typed, and the page goes on', async ({ page }) => {
+  await emptyTape(page);
+  const marked = page.locator('mark');
+  for (const [typed, says, mark] of [
+    ['18.6 mL - ', 'ends too early', ' '],
+    ['24.31 g + 9.2 mL', 'g and mL are units of different kinds', '+'],
+    ['7.10 g / (2.0 mL - 2.0 mL)', 'division by zero', '/'],
+    ['5.0 quux', 'not a unit known here', 'q'],
+    ['2.0 * ln(-1.0)', 'positive number', 'l'],
+    ['<img src=x onerror=alert(1)>', '“<”', '<'],
+    ['1e400 g', 'exponent', '1'],
+    ['('.repeat(3000), 'levels of parentheses', '('],
+  ] as const) {
+    await line(page, 1).fill(typed);
+    await expect(page.getByText(says)).toBeVisible();
+    await expect(marked).toHaveText(mark, { useInnerText: false });
+  }
+  await line(page, 1).fill('12:41:20 − 12:09:47');
+  await expect(result(page, 1)).toContainText('0:31:33');
+  await expect(marked).toHaveCount(0);
+});
+
+test('a teacher changes how halves are rounded, and the open desk of a student follows', async ({ page, browser }) => {
+  await enterAs(page, 'student');
+  await emptyTape(page);
+  await page.keyboard.type('0.25 mL + 0.0 mL');
+  await expect(result(page, 1)).toContainText('0.3, doubtful digit 3');
+  const school = page.getByRole('region', { name: 'By another school' });
+  await school.getByRole('combobox').selectOption('Halves to the even digit');
+  await expect(school).toContainText('0.2, doubtful digit 2');
+
+  const room = await browser.newContext();
+  const teacher = await room.newPage();
+  await enterAs(teacher, 'teacher');
+  await teacher.getByRole('link', { name: 'House rules' }).click();
+  const work = teacher.getByRole('button', { name: 'Work by these rules' });
+  const choose = async (choice: string): Promise<void> => {
+    await teacher.getByLabel('A half is rounded').selectOption(choice);
+    await work.click();
+    await expect(teacher.getByText('The class works by these rules from now on.')).toBeVisible();
+  };
+  await choose('to the even neighbour');
+  await expect(result(page, 1)).toContainText('0.2, doubtful digit 2');
+  await teacher.reload();
+  await choose('away from zero');
+  await expect(result(page, 1)).toContainText('0.3, doubtful digit 3');
+  await room.close();
+});
