@@ -6,7 +6,7 @@ import { latexOf, nameLatex } from './latex.ts';
 import { evaluateMeasured, figuresOf, withGuardDigits, type DigitRule, type Measured, type Step } from './measured.ts';
 import { parseExpression } from './parse-expression.ts';
 import { placeInTyped } from './plain-text.ts';
-import { resolveUnits } from './resolve-units.ts';
+import { resolveParts, resolveUnits } from './resolve-units.ts';
 import { unambiguousAtPlace, uncertaintyPlace } from './rounding.ts';
 import { writtenTime } from './time-of-day.ts';
 
@@ -167,6 +167,7 @@ const PLUS_MINUS = /±|\+\/-/;
 
 /**
  * Calculates with names that stand for quantities: nothing of them has been rounded.
+ * @param names not to be changed afterwards: the working is made from them when it is asked for.
  * @throws ExpressionError or UnitMismatchError pointing at the character of the text as typed.
  */
 export function calculateWith(expression: string, rules: HouseRules, names: ReadonlyMap<string, Quantity>): { readonly calculation: Calculation; readonly quantity: Quantity } {
@@ -187,11 +188,18 @@ function evaluated(expression: string, rules: HouseRules, names: ReadonlyMap<str
   const typed = parseExpression(expression, rules.decimalMark);
   const missing = firstMissing(typed, names);
   if (missing) throw new ExpressionError(`“${missing.name}” has no value yet.`, missing.at);
-  const { tree, unit, unitOf } = resolveUnits(typed, (name) => names.get(name)?.unit ?? {}, asDifferenceIn && differenceOf(asDifferenceIn));
-  const result = evaluateMeasured(tree, (name) => names.get(name), rules);
-  const quantity: Quantity = { value: result.value, place: result.place, unit };
-  const working = { steps: () => result.steps.map((step) => workedStep(step, unitOf, rules)), latex: () => latexOf(typed, nameLatex), notes: () => notesOn(typed, rules) };
-  return { quantity, calculation: calculationOf(quantity, rules, working) };
+  const unitOfName = (name: string): Unit => names.get(name)?.unit ?? {};
+  const wanted = asDifferenceIn && differenceOf(asDifferenceIn);
+  const { tree, unit } = resolveUnits(typed, unitOfName, wanted);
+  const { value, place } = evaluateMeasured(tree, (name) => names.get(name), rules);
+  const quantity: Quantity = { value, place, unit };
+  return { quantity, calculation: calculationOf(quantity, rules, () => workingOf(typed, unitOfName, wanted, names, rules)) };
+}
+
+function workingOf(typed: Expression, unitOfName: (name: string) => Unit, wanted: Unit | undefined, names: ReadonlyMap<string, Quantity>, rules: HouseRules): Working {
+  const { tree, unitOf } = resolveParts(typed, unitOfName, wanted);
+  const { steps } = evaluateMeasured(tree, (name) => names.get(name), rules);
+  return { steps: steps.map((step) => workedStep(step, unitOf, rules)), latex: latexOf(typed, nameLatex), notes: notesOn(typed, rules) };
 }
 
 /** How far from a quantity another may be: for a temperature, in degrees of difference. */
@@ -206,32 +214,28 @@ function withUncertainty({ quantity, calculation }: Evaluated, doubt: Quantity, 
   if (size.isZero()) throw new ExpressionError('An uncertainty of zero is none; leave it out.', 0);
   const place = uncertaintyPlace(size.toDecimal(), rules.uncertaintyFigures);
   const known = { ...quantity, place };
-  const { steps, latex, notes } = calculation;
-  const stated = calculationOf(known, rules, { steps: () => steps, latex: () => latex, notes: () => notes }, unambiguousAtPlace(size, place, rules.rounding));
+  const stated = calculationOf(known, rules, () => calculation, unambiguousAtPlace(size, place, rules.rounding));
   return { quantity: known, calculation: stated };
 }
 
-/** What a result comes from, worked out when it is asked for: a table of a thousand results shows the working of one. */
-interface Working {
-  readonly steps: () => readonly WorkedStep[];
-  readonly latex: () => string;
-  readonly notes: () => readonly string[];
-}
+/** What a result comes from. */
+type Working = Pick<Calculation, 'steps' | 'latex' | 'notes'>;
 
 function once<Value>(work: () => Value): () => Value {
   let done: { readonly value: Value } | null = null;
   return () => (done ??= { value: work() }).value;
 }
 
-/** A quantity written as the class writes it, with the working it comes from. */
-export function calculationOf(quantity: Quantity, rules: HouseRules, working: Working, uncertainty: string | null = null): Calculation {
+/**
+ * A quantity written as the class writes it.
+ * @param working what it comes from, worked out when it is asked for: a table of a thousand results shows the working of one.
+ */
+export function calculationOf(quantity: Quantity, rules: HouseRules, working: () => Working, uncertainty: string | null = null): Calculation {
   const { value, unit, place } = quantity;
   const figures = figuresOf(quantity, rules.rounding);
   const full = once(() => fullQuantity(quantity, rules));
-  const shown = once(() => {
-    const notes = working.notes();
-    return { steps: working.steps(), latex: working.latex(), notes: figures === 0 && !value.isZero() ? [...notes, NO_FIGURE_LEFT] : notes };
-  });
+  const shown = once(working);
+  const noneLeft = figures === 0 && !value.isZero();
   return {
     text: writtenQuantity(quantity, rules),
     unit: shownUnit(unit),
@@ -248,7 +252,7 @@ export function calculationOf(quantity: Quantity, rules: HouseRules, working: Wo
       return shown().latex;
     },
     get notes() {
-      return shown().notes;
+      return noneLeft ? [...shown().notes, NO_FIGURE_LEFT] : shown().notes;
     },
   };
 }

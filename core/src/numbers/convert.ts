@@ -59,8 +59,7 @@ export function convertedTo({ calculation, quantity: found }: { readonly calcula
   const offset = temperatureScale(from) !== null && temperatureScale(wanted) !== null;
   const chain = offset || CLOCK in from || CLOCK in wanted ? [] : conversionChain(from, wanted, rules.quotedFactors.map(parseQuotedFactor));
   const quantity = moved(found, wanted, rules, chain);
-  const { steps, latex, notes } = calculation;
-  const written = calculationOf(quantity, rules, { steps: () => steps, latex: () => latex, notes: () => notes });
+  const written = calculationOf(quantity, rules, () => calculation);
   return { quantity, calculation: Object.assign(written, { from: { text: calculation.text, unit: calculation.unit }, chain, formula: formulaWith(FORMULAS[scales], calculation.text) }) };
 }
 

@@ -99,7 +99,7 @@ class Evaluation {
   visit(node: Expression): Measured {
     switch (node.kind) {
       case 'number':
-        return { value: Rational.of(node.written.value), place: node.written.place };
+        return { value: node.written.value, place: node.written.place };
       case 'pi':
         return exactly(PI);
       case 'exact':

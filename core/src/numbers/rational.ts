@@ -109,6 +109,7 @@ export class Rational {
   }
 
   isInteger(): boolean {
+    if (this.denominator === 1n && this.exponent >= 0) return true;
     return this.roundedTo(0).equals(this);
   }
 
@@ -169,6 +170,7 @@ export class Rational {
   }
 
   toNumber(): number {
+    if (this.denominator === 1n) return Number(`${this.numerator}e${this.exponent}`);
     return this.toDecimal().toNumber();
   }
 }

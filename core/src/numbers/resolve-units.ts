@@ -5,11 +5,14 @@ import { ExpressionError, wholeNumberIn, type BinaryNode, type CallNode, type Ex
 export interface Resolved {
   readonly tree: Expression;
   readonly unit: Unit;
-  /** The unit of each part of the tree. */
+}
+
+/** The same, with the unit of each part of the tree: for showing a working. */
+export interface ResolvedParts extends Resolved {
   readonly unitOf: (part: Expression) => Unit;
 }
 
-type Part = Pick<Resolved, 'tree' | 'unit'>;
+type Part = Resolved;
 
 function inUnitOf({ tree, unit: from }: Part, unit: Unit): Part {
   if (sameUnit(from, unit)) return { tree, unit };
@@ -19,15 +22,22 @@ function inUnitOf({ tree, unit: from }: Part, unit: Unit): Part {
 
 const PURE: Unit = {};
 
-/** Resolves the parts of one tree, and remembers the unit of each. */
+/** Resolves the parts of one tree. */
 class Resolver {
-  readonly units = new Map<Expression, Unit>();
+  /** @param units where the unit of each part is noted, if anybody asks for it: most results are never asked for their working. */
+  constructor(
+    private readonly unitOfName: (name: string) => Unit,
+    private readonly units: Map<Expression, Unit> | null,
+  ) {}
 
-  constructor(private readonly unitOfName: (name: string) => Unit) {}
+  whole(tree: Expression, wanted: Unit | undefined): Part {
+    const part = this.resolve(tree);
+    return wanted === undefined ? part : this.inUnit(part, wanted, tree.at);
+  }
 
   resolve(node: Expression): Part {
     const part = this.part(node);
-    this.units.set(part.tree, part.unit);
+    this.units?.set(part.tree, part.unit);
     return part;
   }
 
@@ -35,7 +45,7 @@ class Resolver {
   inUnit(part: Part, unit: Unit, at: number): Part {
     if (!sameKind(part.unit, unit)) throw new UnitMismatchError(writtenUnit(unit), writtenUnit(part.unit), at);
     const moved = inUnitOf(part, unit);
-    this.units.set(moved.tree, moved.unit);
+    this.units?.set(moved.tree, moved.unit);
     return moved;
   }
 
@@ -69,7 +79,7 @@ class Resolver {
     const tree: Expression = { ...node, left: a.tree, right: b.tree };
     const operations = factor.equals(factor.toThe(0) ?? factor) ? [] : [{ times: factor }];
     if (operations.length === 0) return { tree, unit };
-    this.units.set(tree, multiplyUnits(a.unit, b.unit, node.operator === '*' ? 1 : -1));
+    this.units?.set(tree, multiplyUnits(a.unit, b.unit, node.operator === '*' ? 1 : -1));
     return { tree: { kind: 'convert', operand: tree, operations, at: node.at }, unit };
   }
 
@@ -159,8 +169,12 @@ function isPowerOfTen({ left, right }: BinaryNode): boolean {
  * @throws UnitMismatchError naming both units; ExpressionError pointing at the character.
  */
 export function resolveUnits(tree: Expression, unitOfName: (name: string) => Unit, wanted?: Unit): Resolved {
-  const resolver = new Resolver(unitOfName);
-  const whole = resolver.resolve(tree);
-  const { tree: resolved, unit } = wanted === undefined ? whole : resolver.inUnit(whole, wanted, tree.at);
-  return { tree: resolved, unit, unitOf: (part) => resolver.units.get(part) ?? PURE };
+  return new Resolver(unitOfName, null).whole(tree, wanted);
+}
+
+/** As `resolveUnits`, with the unit of each part. */
+export function resolveParts(tree: Expression, unitOfName: (name: string) => Unit, wanted?: Unit): ResolvedParts {
+  const units = new Map<Expression, Unit>();
+  const { tree: resolved, unit } = new Resolver(unitOfName, units).whole(tree, wanted);
+  return { tree: resolved, unit, unitOf: (part) => units.get(part) ?? PURE };
 }

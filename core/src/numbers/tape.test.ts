@@ -15,6 +15,11 @@ describe('a tape', () => {
     expect(results('2.0 cm * 3.0 cm', 'last * 4.0 cm', 'a = 1.0 g', 'a = a + 2.0 g', 'a')).toEqual(['6.0 cm^2', '24 cm^3', '1.0 g', '3.0 g', '3.0 g']);
   });
 
+  it('shows the working of a line as it was, whatever its names come to stand for later', () => {
+    const lines = calculateTape(['a = 2.0 g', 'a + 1.00 g', 'a = 5 mL']);
+    expect(lines[1]?.calculation?.steps[0]?.operands.map(({ text, unit }) => `${text} ${unit}`)).toEqual(['2.0 g', '1.00 g']);
+  });
+
   it('converts at the end of a line', () => {
     const [line] = calculateTape(['31.0 cm * 22.5 cm -> m^2']);
     expect(line?.calculation).toMatchObject({ text: '0.0698', unit: 'm^2', chain: [{ power: 2 }], from: { text: '698', unit: 'cm^2' } });

@@ -50,19 +50,17 @@ function mistaken(error: unknown, from: number): TapeLine['mistake'] {
  */
 export function calculateTape(lines: readonly string[], rules?: Partial<HouseRules>): TapeLine[] {
   const house = completeRules(rules);
-  const names = new Map<string, Quantity>();
+  let names: ReadonlyMap<string, Quantity> = new Map();
   return lines.map((line): TapeLine => {
     const [, head = '', name = null, rest = line] = NAMED.exec(line) ?? [];
     if (rest.trim() === '' && name === null) return EMPTY;
     try {
       if (name !== null && RESERVED.includes(name)) throw new ExpressionError(`“${name}” means something already; use another name.`, -head.length);
       const { calculation, quantity } = worked(rest, house, names);
-      names.set(LAST, quantity);
-      if (name !== null) names.set(name, quantity);
+      names = new Map([...names, [LAST, quantity], ...(name === null ? [] : [[name, quantity] as const])]);
       return { name, calculation, mistake: null };
     } catch (error) {
-      names.delete(LAST);
-      if (name !== null) names.delete(name);
+      names = new Map([...names].filter(([known]) => known !== LAST && known !== name));
       return { name, calculation: null, mistake: mistaken(error, head.length) };
     }
   });

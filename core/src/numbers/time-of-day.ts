@@ -1,4 +1,3 @@
-import { Decimal } from './decimal.ts';
 import { ExpressionError } from './expression.ts';
 import { Rational } from './rational.ts';
 import type { RoundingRule } from './rounding.ts';
@@ -19,7 +18,7 @@ export function parseTime(text: string, at: number): WrittenNumber {
     if (!(Number(part) < 60)) throw new ExpressionError(`“${text}” has ${part} ${name}; an hour has sixty minutes, and a minute sixty seconds.`, at);
   }
   const decimals = seconds.split('.')[1]?.length ?? 0;
-  const value = new Decimal(hours).times(60).plus(minutes).times(60).plus(seconds);
+  const value = Rational.of(hours).times(MINUTE).plus(Rational.of(minutes)).times(MINUTE).plus(Rational.of(seconds));
   const figures = value.toFixed(decimals).replace('.', '').replace(/^0+/, '').length;
   return { text, value, place: -decimals, atLeast: figures, atMost: figures };
 }

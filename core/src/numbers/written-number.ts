@@ -1,11 +1,11 @@
-import { Decimal } from './decimal.ts';
 import { plainText } from './plain-text.ts';
+import { Rational } from './rational.ts';
 
 /** A number as somebody wrote it: `4.70` and `4.7` have one value and are two written numbers. */
 export interface WrittenNumber {
   /** The digits as written, brought to plain characters and a decimal point. */
   readonly text: string;
-  readonly value: Decimal;
+  readonly value: Rational;
   /** Power of ten of the last surely significant digit: 4.70 → −2, 46 → 0, 1500 → 2, 1.50e3 → 1. */
   readonly place: number;
   /** Fewest and most significant figures the text can claim; they differ for whole numbers that end in zeros. */
@@ -58,7 +58,7 @@ function writtenFromParts(sign: '' | '-', digits: string, exponent: number): Wri
   const all = (whole + (decimals ?? '')).replace(/^0+/, '');
   const lastPlace = exponent - (decimals?.length ?? 0);
   const text = sign + (whole === '' ? `0${digits}` : digits) + (exponent === 0 ? '' : `e${exponent}`);
-  const value = new Decimal(`${sign}${whole || '0'}.${decimals || '0'}e${exponent}`);
+  const value = Rational.of(`${sign}${whole || '0'}.${decimals ?? ''}e${exponent}`);
   if (decimals !== undefined || all === '') return { text, value, place: lastPlace, atLeast: all.length, atMost: all.length };
   const trailing = /0*$/.exec(all)?.[0].length ?? 0;
   return { text, value, place: lastPlace + trailing, atLeast: all.length - trailing, atMost: all.length };

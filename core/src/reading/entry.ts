@@ -1,5 +1,4 @@
 import { plainText } from '../numbers/plain-text.ts';
-import { Rational } from '../numbers/rational.ts';
 import { parseWrittenNumber, UnreadableNumberError, type WrittenNumber } from '../numbers/written-number.ts';
 import { conversion, conversionFactor, converted, parseUnit, sameKind, UnknownUnitError, writtenUnit, type Unit } from '../units/unit.ts';
 
@@ -39,7 +38,7 @@ function fitted(number: WrittenNumber, unitText: string, wanted: Unit, isFractio
   const unit = unitOf(unitText);
   if (unit === 'unknown' || !sameKind(unit, wanted)) return { ...bare, unit: 'wrong' };
   if (conversion(unit, wanted).length === 0) return { ...bare, unit: 'fits' };
-  const value = converted(Rational.of(number.value), unit, wanted).toNumber();
+  const value = converted(number.value, unit, wanted).toNumber();
   return { ...bare, value, place: bare.place + Math.round(Math.log10(conversionFactor(unit, wanted).toNumber())), unit: 'fits' };
 }
 
