@@ -89,5 +89,20 @@ test('a teacher changes how halves are rounded, and the open desk of a student f
   await teacher.reload();
   await choose('away from zero');
   await expect(result(page, 1)).toContainText('0.3, doubtful digit 3');
+
+  await line(page, 1).fill('2.5000 lb -> g');
+  await expect(result(page, 1)).toContainText('1134.0, doubtful digit 0, grams');
+  await teacher.reload();
+  const relation = teacher.getByRole('textbox', { name: 'A relation this class quotes' });
+  await relation.fill('1 lb = 545 g');
+  await relation.press('Enter');
+  await expect(teacher.getByRole('alert')).toContainText('more than 5 % from the exact relation');
+  await relation.fill('1 lb = 454 g');
+  await relation.press('Enter');
+  await work.click();
+  await expect(result(page, 1)).toContainText('1.14 times ten to the power 3');
+  await teacher.getByRole('button', { name: 'Take away 1 lb = 454 g' }).click();
+  await work.click();
+  await expect(result(page, 1)).toContainText('1134.0, doubtful digit 0, grams');
   await room.close();
 });

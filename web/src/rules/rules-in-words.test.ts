@@ -28,6 +28,7 @@ describe('rules in words', () => {
     ['Coverage', { coverage: 'expanded-k-2' }, 'k = 2'],
     ['Coverage', { coverage: 'students-t-95' }, 'Student’s t'],
     ['Writing ±', { uncertaintyFigures: 'two' }, 'has two figures'],
+    ['Conversions', { quotedFactors: ['1 lb = 454 g'] }, '1 lb = 454 g'],
     ['Rounding', { rounding: 'half-even' }, 'to the even neighbour'],
     ['Percent error', { percentError: 'absolute', goodPercentError: 10 }, 'Without a sign; up to 10 %'],
     ['Water', { waterDensity: 'one' }, '1.00 g/mL'],

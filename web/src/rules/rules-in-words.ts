@@ -52,6 +52,7 @@ export function rulesInWords(rules: HouseRules): RuleInWords[] {
     { topic: 'Coverage', rule: `${COVERAGE[rules.coverage]}.` },
     { topic: 'Writing ±', rule: `An uncertainty has ${FIGURES[rules.uncertaintyFigures]}; the value ends at the same place.` },
     { topic: 'Rounding', rule: rules.rounding === 'half-up' ? 'Halves are rounded away from zero.' : 'Halves are rounded to the even neighbour.' },
+    ...(rules.quotedFactors.length === 0 ? [] : [{ topic: 'Conversions', rule: `Quoted as ${rules.quotedFactors.join(', ')}; all others are exact.` }]),
     { topic: 'Percent error', rule: `${rules.percentError === 'signed' ? 'With its sign' : 'Without a sign'}; up to ${rules.goodPercentError} % is called good.` },
     { topic: 'Water', rule: rules.waterDensity === 'from-temperature' ? 'Its density is taken from its temperature.' : 'Its density is taken as 1.00 g/mL.' },
   ];

@@ -8,6 +8,7 @@ import { RULE_GROUPS, RULE_WORDS, type ChoiceRule } from '../../rules/rule-words
 import { Button } from '../../ui/button.tsx';
 import { Field } from '../../ui/field.tsx';
 import { Failed, Loading, Notice } from '../../ui/notice.tsx';
+import { QuotedFactors } from './quoted-factors.tsx';
 import { RuleExamples } from './rule-examples.tsx';
 
 /** Families read by estimating between marks; burettes have a rule of their own. */
@@ -78,7 +79,7 @@ function Editor({ classId, present, onSaved }: EditorProps): ReactNode {
     setDraft({ ...draft, estimateByFamily: value === '' ? others : { ...others, [family]: value as Estimate } });
   };
   const startFrom = (preset: { readonly name: string; readonly rules: HouseRules }): void => {
-    setDraft(preset.rules);
+    setDraft({ ...preset.rules, quotedFactors: draft.quotedFactors });
     setName(preset.name);
   };
   return (
@@ -93,7 +94,7 @@ function Editor({ classId, present, onSaved }: EditorProps): ReactNode {
           <legend className="font-semibold">Start from a school of thought</legend>
           <div className="mt-2 flex flex-wrap gap-3">
             {PRESETS.map((preset) => (
-              <Button key={preset.id} look="plain" aria-pressed={JSON.stringify(preset.rules) === JSON.stringify(draft)} className="aria-pressed:bg-wash aria-pressed:border-beam" onClick={() => startFrom(preset)}>
+              <Button key={preset.id} look="plain" aria-pressed={JSON.stringify(preset.rules) === JSON.stringify({ ...draft, quotedFactors: preset.rules.quotedFactors })} className="aria-pressed:bg-wash aria-pressed:border-beam" onClick={() => startFrom(preset)}>
                 {preset.name}
               </Button>
             ))}
@@ -120,6 +121,7 @@ function Editor({ classId, present, onSaved }: EditorProps): ReactNode {
                 ))}
               </details>
             )}
+            {title === 'Writing' && <QuotedFactors quoted={draft.quotedFactors} changed={draft.quotedFactors.join() !== present.rules.quotedFactors.join()} onChange={(quotedFactors) => setDraft({ ...draft, quotedFactors })} />}
             {title === 'Judging' && (
               <label className="grid items-center gap-x-4 border-t border-b border-hairline py-1 sm:grid-cols-[17rem_minmax(0,1fr)]">
                 <span className={draft.goodPercentError === present.rules.goodPercentError ? 'text-muted' : 'font-semibold'}>A percent error is good up to</span>
