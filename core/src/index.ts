@@ -2,18 +2,16 @@ export { CORE_VERSION } from './core-version.ts';
 
 export { significantFigures, parseWrittenNumber, UnreadableNumberError, type WrittenNumber } from './numbers/written-number.ts';
 export { roundToPlace, uncertaintyPlace, unambiguousAtPlace, writtenAtPlace, type RoundingRule, type UncertaintyFigures } from './numbers/rounding.ts';
-export { Decimal } from './numbers/decimal.ts';
-export { calculate, type Calculation, type WorkedNumber, type WorkedStep } from './numbers/calculate.ts';
+export { calculate, type Calculation } from './numbers/calculate.ts';
+export type { WorkedNumber, WorkedStep } from './numbers/working.ts';
 export { convert, type Conversion } from './numbers/convert.ts';
 export { calculateTape, LAST, type TapeLine } from './numbers/tape.ts';
 export type { ChainLink } from './units/chain.ts';
 export { parseExpression } from './numbers/parse-expression.ts';
 export { ExpressionError, namesIn, type Expression } from './numbers/expression.ts';
-export { resolveUnits } from './numbers/resolve-units.ts';
-export { figuresOf, type Measured } from './numbers/measured.ts';
 export { chainLatex, nameLatex, quantityLatex } from './numbers/latex.ts';
 export { unitsLike } from './units/common-units.ts';
-export { conversionFactor, parseUnit, UnitMismatchError, UnknownUnitError, writtenUnit, type Unit } from './units/unit.ts';
+export { parseUnit, UnitMismatchError, UnknownUnitError, writtenUnit, type Unit } from './units/unit.ts';
 
 export { instrumentIds, instrumentById, UnknownInstrumentError } from './instruments/catalogue.ts';
 export type { BeamBalance, Instrument, SkillId, VernierCaliper } from './instruments/instrument.ts';

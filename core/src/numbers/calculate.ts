@@ -1,43 +1,14 @@
 import { completeRules, type HouseRules } from '../rules/house-rules.ts';
-import { CLOCK, differenceUnit, temperatureScale, UnitMismatchError, writtenUnit, type Unit } from '../units/unit.ts';
+import { differenceUnit, temperatureScale, UnitMismatchError, type Unit } from '../units/unit.ts';
 import { ExpressionError, type Expression } from './expression.ts';
-import { questionAbout, reasonFor } from './explain-step.ts';
 import { latexOf, nameLatex } from './latex.ts';
-import { evaluateMeasured, figuresOf, withGuardDigits, type DigitRule, type Measured, type Step } from './measured.ts';
+import { evaluateMeasured, figuresOf } from './measured.ts';
+import { notesOn } from './notes-on.ts';
 import { parseExpression } from './parse-expression.ts';
 import { placeInTyped } from './plain-text.ts';
 import { resolveParts, resolveUnits } from './resolve-units.ts';
 import { unambiguousAtPlace, uncertaintyPlace } from './rounding.ts';
-import { writtenTime } from './time-of-day.ts';
-
-/** A measured number with its unit, all digits kept. */
-export interface Quantity extends Measured {
-  readonly unit: Unit;
-}
-
-/** A number of a working, ready to be shown. */
-export interface WorkedNumber {
-  /** As it would be written if the calculation ended here. */
-  readonly text: string;
-  /** The digits that count, and up to three more that are carried. */
-  readonly kept: string;
-  readonly guard: string;
-  readonly unit: string;
-  readonly exact: boolean;
-}
-
-/** One step of a calculation: what was combined, what came out, and why it has the digits it has. */
-export interface WorkedStep {
-  readonly operation: Step['operation'];
-  readonly operands: readonly WorkedNumber[];
-  readonly result: WorkedNumber;
-  readonly rule: DigitRule;
-  /** Index of the operand that decided, or null when all are exact. */
-  readonly ruledBy: number | null;
-  /** “Why two decimals?”, and the answer. */
-  readonly question: string;
-  readonly answer: string;
-}
+import { fullQuantity, shownUnit, workedStep, writtenQuantity, type Quantity, type WorkedStep } from './working.ts';
 
 /** The result of a calculation, with its working. */
 export interface Calculation {
@@ -58,97 +29,6 @@ export interface Calculation {
   readonly latex: string;
   /** What is to be known about the numbers in it: ambiguous zeros, a difference of temperatures. */
   readonly notes: readonly string[];
-}
-
-const FULL_DIGITS = 15;
-const LONGEST_FULL = 30;
-
-/** All digits of a value, or fifteen of those that do not end. */
-function fullText({ value }: Measured): string {
-  const last = value.lastPlace(LONGEST_FULL);
-  const rounded = last === null ? value.roundedTo(value.magnitude() - FULL_DIGITS + 1) : value;
-  const decimals = Math.max(0, -(rounded.lastPlace(LONGEST_FULL) ?? 0));
-  return decimals > LONGEST_FULL ? rounded.toDecimal().toExponential() : rounded.toFixed(decimals);
-}
-
-/** How a quantity is written: rounded once, to its own place. */
-export function writtenQuantity(quantity: Quantity, rules: HouseRules): string {
-  const { value, unit } = quantity;
-  if (CLOCK in unit) return writtenTime(value, quantity.place === -Infinity ? 0 : quantity.place, rules.rounding);
-  return quantity.place === -Infinity ? fullText(quantity) : unambiguousAtPlace(value, quantity.place, rules.rounding);
-}
-
-/** A unit as it is shown beside a number: a time shows none, a difference of temperatures its degrees. */
-export function shownUnit(unit: Unit): string {
-  return CLOCK in unit ? '' : writtenUnit(unit).replace(/^Δ/, '');
-}
-
-function worked(number: Measured, unit: Unit, rules: HouseRules): WorkedNumber {
-  const text = writtenQuantity({ ...number, unit }, rules);
-  const digits = CLOCK in unit ? { kept: text, guard: '' } : withGuardDigits(number);
-  return { text, ...digits, unit: shownUnit(unit), exact: number.place === -Infinity };
-}
-
-function partsOf(node: Expression): readonly Expression[] {
-  switch (node.kind) {
-    case 'binary':
-      return [node.left, node.right];
-    case 'call':
-      return node.arguments;
-    case 'convert':
-      return [node.operand];
-    default:
-      return [];
-  }
-}
-
-function workedStep(step: Step, unitOf: (part: Expression) => Unit, rules: HouseRules): WorkedStep {
-  const { operation, node, operands, result, rule, ruledBy } = step;
-  const parts = partsOf(node);
-  const shown = operands.map((operand, i) => worked(operand, parts[i] ? unitOf(parts[i]) : {}, rules));
-  return {
-    operation,
-    operands: shown,
-    result: worked(result, unitOf(node), rules),
-    rule,
-    ruledBy,
-    question: questionAbout(step, rules.rounding),
-    answer: reasonFor(step, shown.map(({ text }) => text), rules.rounding),
-  };
-}
-
-const AMBIGUOUS: Readonly<Record<HouseRules['bareTrailingZeros'], string>> = {
-  flag: 'its zeros may be measured or not, and are not counted; write a point or a power of ten to say which.',
-  'not-significant': 'its zeros do not count in this class.',
-  'want-point': 'its zeros do not count; this class writes a point after the last measured zero.',
-  'want-scientific': 'its zeros do not count; this class writes a power of ten.',
-};
-
-/** What is to be said about the numbers an expression was typed with. */
-function notesOn(tree: Expression, rules: HouseRules): string[] {
-  const notes: string[] = [];
-  const visit = (node: Expression, exact: boolean): void => {
-    if (node.kind === 'number') {
-      const { written, unit } = node;
-      if (exact || (unit === '%' && written.text === '100')) return;
-      if (written.atLeast !== written.atMost) notes.push(`${written.text} has ${written.atLeast} to ${written.atMost} figures: ${AMBIGUOUS[rules.bareTrailingZeros]}`);
-      else if (unit === null && written.atMost === 1 && written.value.isInteger() && !written.value.isZero()) notes.push(`${written.text} counts as measured, with one figure. If it is a count or a definition, write exact(${written.text}).`);
-    } else if (node.kind === 'binary') {
-      visit(node.left, exact || (node.operator === '^' && isTenToThe(node)));
-      visit(node.right, exact || (node.operator === '^' && isWhole(node.right)));
-    } else if (node.kind === 'call') node.arguments.forEach((argument) => visit(argument, exact));
-    else if (node.kind === 'negate' || node.kind === 'convert') visit(node.operand, exact);
-  };
-  visit(tree, false);
-  return [...new Set(notes)];
-}
-
-function isWhole(node: Expression): boolean {
-  return node.kind === 'negate' ? isWhole(node.operand) : node.kind === 'number' && node.written.value.isInteger();
-}
-
-function isTenToThe({ left }: Extract<Expression, { kind: 'binary' }>): boolean {
-  return left.kind === 'number' && left.written.text === '10';
 }
 
 /** Turns the place an error points at from the plain text that was read to the text as typed. @param from where in it the part that was read begins. */
@@ -255,11 +135,6 @@ export function calculationOf(quantity: Quantity, rules: HouseRules, working: ()
       return noneLeft ? [...shown().notes, NO_FIGURE_LEFT] : shown().notes;
     },
   };
-}
-
-function fullQuantity(quantity: Quantity, rules: HouseRules): string {
-  const { value, unit } = quantity;
-  return CLOCK in unit ? writtenTime(value, Math.min(0, value.lastPlace(LONGEST_FULL) ?? -FULL_DIGITS), rules.rounding) : fullText(quantity);
 }
 
 const NO_FIGURE_LEFT = 'No figure is left: what remains is smaller than the last place that is certain.';

@@ -2,10 +2,11 @@ import { completeRules, type HouseRules } from '../rules/house-rules.ts';
 import { conversionChain, factorOf, type ChainLink } from '../units/chain.ts';
 import { parseQuotedFactor } from '../units/quoted-factor.ts';
 import { CLOCK, conversion, parseUnit, sameKind, temperatureScale, UnitMismatchError, writtenUnit, type Operation, type Unit } from '../units/unit.ts';
-import { calculateWith, calculationOf, type Calculation, type Quantity } from './calculate.ts';
+import { calculateWith, calculationOf, type Calculation } from './calculate.ts';
 import { numberLatex } from './latex.ts';
 import { exactly, productOf, type Measured } from './measured.ts';
 import { Rational } from './rational.ts';
+import type { Quantity } from './working.ts';
 import { parseWrittenNumber } from './written-number.ts';
 
 /** A conversion, with the fractions it was made by, or the formula of a temperature. */

@@ -1,8 +1,9 @@
 import { completeRules, type HouseRules } from '../rules/house-rules.ts';
 import { parseUnit, UnitMismatchError, UnknownUnitError } from '../units/unit.ts';
-import { calculateWith, type Calculation, type Quantity } from './calculate.ts';
+import { calculateWith, type Calculation } from './calculate.ts';
 import { convertedTo, type Conversion } from './convert.ts';
 import { ExpressionError, FUNCTION_NAMES } from './expression.ts';
+import type { Quantity } from './working.ts';
 
 /** A line of a tape, worked out. */
 export interface TapeLine {

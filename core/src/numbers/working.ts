@@ -1,0 +1,100 @@
+import type { HouseRules } from '../rules/house-rules.ts';
+import { CLOCK, writtenUnit, type Unit } from '../units/unit.ts';
+import { questionAbout, reasonFor } from './explain-step.ts';
+import type { Expression } from './expression.ts';
+import { withGuardDigits, type DigitRule, type Measured, type Step } from './measured.ts';
+import { unambiguousAtPlace } from './rounding.ts';
+import { writtenTime } from './time-of-day.ts';
+
+/** A measured number with its unit, all digits kept. */
+export interface Quantity extends Measured {
+  readonly unit: Unit;
+}
+
+/** A number of a working, ready to be shown. */
+export interface WorkedNumber {
+  /** As it would be written if the calculation ended here. */
+  readonly text: string;
+  /** The digits that count, and up to three more that are carried. */
+  readonly kept: string;
+  readonly guard: string;
+  readonly unit: string;
+  readonly exact: boolean;
+}
+
+/** One step of a calculation: what was combined, what came out, and why it has the digits it has. */
+export interface WorkedStep {
+  readonly operation: Step['operation'];
+  readonly operands: readonly WorkedNumber[];
+  readonly result: WorkedNumber;
+  readonly rule: DigitRule;
+  /** Index of the operand that decided, or null when all are exact. */
+  readonly ruledBy: number | null;
+  /** “Why two decimals?”, and the answer. */
+  readonly question: string;
+  readonly answer: string;
+}
+
+const FULL_DIGITS = 15;
+const LONGEST_FULL = 30;
+
+/** All digits of a value, or fifteen of those that do not end. */
+function fullText({ value }: Measured): string {
+  const last = value.lastPlace(LONGEST_FULL);
+  const rounded = last === null ? value.roundedTo(value.magnitude() - FULL_DIGITS + 1) : value;
+  const decimals = Math.max(0, -(rounded.lastPlace(LONGEST_FULL) ?? 0));
+  return decimals > LONGEST_FULL ? rounded.toDecimal().toExponential() : rounded.toFixed(decimals);
+}
+
+/** How a quantity is written: rounded once, to its own place. */
+export function writtenQuantity(quantity: Quantity, rules: HouseRules): string {
+  const { value, unit } = quantity;
+  if (CLOCK in unit) return writtenTime(value, quantity.place === -Infinity ? 0 : quantity.place, rules.rounding);
+  return quantity.place === -Infinity ? fullText(quantity) : unambiguousAtPlace(value, quantity.place, rules.rounding);
+}
+
+/** A unit as it is shown beside a number: a time shows none, a difference of temperatures its degrees. */
+export function shownUnit(unit: Unit): string {
+  return CLOCK in unit ? '' : writtenUnit(unit).replace(/^Δ/, '');
+}
+
+function worked(number: Measured, unit: Unit, rules: HouseRules): WorkedNumber {
+  const text = writtenQuantity({ ...number, unit }, rules);
+  const digits = CLOCK in unit ? { kept: text, guard: '' } : withGuardDigits(number);
+  return { text, ...digits, unit: shownUnit(unit), exact: number.place === -Infinity };
+}
+
+function partsOf(node: Expression): readonly Expression[] {
+  switch (node.kind) {
+    case 'binary':
+      return [node.left, node.right];
+    case 'call':
+      return node.arguments;
+    case 'convert':
+      return [node.operand];
+    default:
+      return [];
+  }
+}
+
+/** A step of an evaluation, ready to be shown and asked about. */
+export function workedStep(step: Step, unitOf: (part: Expression) => Unit, rules: HouseRules): WorkedStep {
+  const { operation, node, operands, result, rule, ruledBy } = step;
+  const parts = partsOf(node);
+  const shown = operands.map((operand, i) => worked(operand, parts[i] ? unitOf(parts[i]) : {}, rules));
+  return {
+    operation,
+    operands: shown,
+    result: worked(result, unitOf(node), rules),
+    rule,
+    ruledBy,
+    question: questionAbout(step, rules.rounding),
+    answer: reasonFor(step, shown.map(({ text }) => text), rules.rounding),
+  };
+}
+
+/** All digits of a quantity, a time as hours, minutes and seconds. */
+export function fullQuantity(quantity: Quantity, rules: HouseRules): string {
+  const { value, unit } = quantity;
+  return CLOCK in unit ? writtenTime(value, Math.min(0, value.lastPlace(LONGEST_FULL) ?? -FULL_DIGITS), rules.rounding) : fullText(quantity);
+}
