@@ -73,6 +73,7 @@ test('a round on paper: sheets with a key as PDF, typed in by code, diagnosed li
   await enterAs(page, 'student');
   await page.goto('/');
   await page.getByRole('link', { name: `Type in sheet ${own.code}` }).click();
+  await expect(page.getByText(`Sheet ${own.code}`)).toBeVisible();
   const [right] = own.readings.map(({ picture }) => readPicture(picture as LiquidColumnPicture).text);
   const lines = page.getByRole('textbox');
   await lines.nth(0).fill(`${right} mL`);

@@ -47,7 +47,7 @@ export function MeasuredNumber({ text, unit = '', guard = '', exact = false, unc
         {struck ? numerals(text) : <Digits text={text} exact={exact} />}
         {guard !== '' && <span className="text-[0.85em] text-dim">{guard}</span>}
         {uncertainty !== undefined && <> ± <Digits text={uncertainty} exact={false} /></>}
-        {unit !== '' && <span className="ml-[0.22em]"><UnitMark unit={unit} /></span>}
+        {unit !== '' && <><span className="font-sans">{'\u2009'}</span><UnitMark unit={unit} /></>}
       </span>
       <span className="sr-only">{`${struck ? 'struck through: ' : ''}${spoken}${uncertainty === undefined ? '' : ` plus or minus ${spokenNumber(numerals(uncertainty), unit, false)}`}`}</span>
     </span>

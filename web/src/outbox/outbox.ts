@@ -1,16 +1,15 @@
-import { createStore, del, set, values } from 'idb-keyval';
 import { ask } from '../api/request.ts';
 import { LetterQueue, type KeptLetter } from './letter-queue.ts';
 
-// Each letter has a place of its own in the store, so that tabs cannot overwrite each other's. A browser may have no storage at all.
-const store = typeof indexedDB === 'undefined' ? undefined : createStore('green-beam', 'outbox');
+/** Each letter has a place of its own in the store, so that tabs cannot overwrite each other's. */
+const PLACE = 'green-beam letter ';
 
-/** The browser's one outbox. */
+/** The browser's one outbox. Its store is written at once: a page that is closed or loaded again the moment after loses nothing. */
 export const outbox = new LetterQueue({
   send: (letter) => ask('POST', letter.path, letter.body),
-  kept: () => values<KeptLetter>(store),
-  keep: (kept) => set(kept.letter.id, kept, store),
-  forget: (id) => del(id, store),
+  kept: async () => Object.keys(localStorage).filter((place) => place.startsWith(PLACE)).map((place) => JSON.parse(localStorage.getItem(place) ?? 'null') as KeptLetter),
+  keep: async (kept) => localStorage.setItem(PLACE + kept.letter.id, JSON.stringify(kept)),
+  forget: async (id) => localStorage.removeItem(PLACE + id),
   pause: (milliseconds) => new Promise((resolve) => setTimeout(resolve, milliseconds)),
   now: () => Date.now(),
 });
