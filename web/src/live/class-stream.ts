@@ -24,18 +24,32 @@ function refresh(queries: QueryClient, { classId, kind, id }: Heard): void {
   if (kind === 'rules' || kind === 'refetch') again('rules', classId);
 }
 
+/** Milliseconds until a stream the server refused, as while its database is away, is asked for again; one that only broke comes back by itself. */
+const ASK_AGAIN = 3000;
+
 function stream(classId: string, hear: (heard: Heard) => void): () => void {
-  const source = new EventSource(`/api/classes/${classId}/events`);
-  const idOf = (event: MessageEvent<string>): string => (JSON.parse(event.data) as { id: string }).id;
-  for (const kind of ['attempt', 'run', 'rules'] as const) source.addEventListener(kind, (event) => hear({ classId, kind, id: idOf(event) }));
-  source.addEventListener('refetch', () => hear({ classId, kind: 'refetch', id: null }));
   let broken = false;
-  source.addEventListener('error', () => (broken = true));
-  source.addEventListener('open', () => {
-    if (broken) hear({ classId, kind: 'refetch', id: null });
-    broken = false;
-  });
-  return () => source.close();
+  let source: EventSource;
+  let again: ReturnType<typeof setTimeout> | undefined;
+  const idOf = (event: MessageEvent<string>): string => (JSON.parse(event.data) as { id: string }).id;
+  const connect = (): void => {
+    source = new EventSource(`/api/classes/${classId}/events`);
+    for (const kind of ['attempt', 'run', 'rules'] as const) source.addEventListener(kind, (event) => hear({ classId, kind, id: idOf(event) }));
+    source.addEventListener('refetch', () => hear({ classId, kind: 'refetch', id: null }));
+    source.addEventListener('error', () => {
+      broken = true;
+      if (source.readyState === EventSource.CLOSED) again = setTimeout(connect, ASK_AGAIN);
+    });
+    source.addEventListener('open', () => {
+      if (broken) hear({ classId, kind: 'refetch', id: null });
+      broken = false;
+    });
+  };
+  connect();
+  return () => {
+    clearTimeout(again);
+    source.close();
+  };
 }
 
 /** Holds the browser's one stream of a class while no other tab does, and hands on what it hears. */
