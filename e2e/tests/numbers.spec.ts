@@ -41,6 +41,10 @@ test('a visitor works out a density in three lines, asks why, converts it, and f
 
   await page.reload();
   await expect(line(page, 4)).toHaveValue('last -> kg/m^3');
+  await page.getByRole('button', { name: 'Clear the tape' }).click();
+  await expect(line(page, 2)).toHaveCount(0);
+  await page.getByRole('button', { name: 'Bring the tape back' }).click();
+  await expect(line(page, 4)).toHaveValue('last -> kg/m^3');
 });
 
 test('what is unfinished or wrong is pointed at where it is typed, and the page goes on', async ({ page }) => {

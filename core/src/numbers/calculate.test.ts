@@ -175,6 +175,10 @@ describe('the working', () => {
     expect(calculate('1500 g + 0 g', { bareTrailingZeros: 'want-point' }).notes[0]).toContain('a point after');
   });
 
+  it('takes no step for what is exact', () => {
+    expect(calculate('4.5 / 10^3 / exact(2 * 3)').steps.map(({ operation, operands }) => [operation, operands[1]?.text])).toEqual([['/', '1000'], ['/', '6']]);
+  });
+
   it('is typeset as it was typed', () => {
     expect(calculate('1.50e3 g / 12:00:00').latex).toBe('\\dfrac{1.50 \\times 10^{3}\\,\\mathrm{g}}{12{:}00{:}00}');
   });

@@ -53,6 +53,11 @@ export function namesIn(tree: Expression): string[] {
   return [...names];
 }
 
+/** True for a ten as it is written in a power of ten, measured by nobody. */
+export function isTen(tree: Expression): boolean {
+  return tree.kind === 'exact' ? isTen(tree.operand) : tree.kind === 'number' && tree.unit === null && tree.written.text === '10';
+}
+
 /** A whole number that stands for itself: the exponent of a square, possibly negative; null for anything else. */
 export function wholeNumberIn(tree: Expression): number | null {
   if (tree.kind === 'exact') return wholeNumberIn(tree.operand);

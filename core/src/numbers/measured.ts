@@ -1,5 +1,5 @@
 import { Decimal } from './decimal.ts';
-import { ExpressionError, wholeNumberIn, type BinaryNode, type BinaryOperator, type CallNode, type Expression, type FunctionName } from './expression.ts';
+import { ExpressionError, isTen, wholeNumberIn, type BinaryNode, type BinaryOperator, type CallNode, type Expression, type FunctionName } from './expression.ts';
 import { Rational } from './rational.ts';
 import { uncertaintyPlace, type RoundingRule, type UncertaintyFigures } from './rounding.ts';
 
@@ -103,7 +103,8 @@ class Evaluation {
       case 'pi':
         return exactly(PI);
       case 'exact':
-        return exactly(this.visit(node.operand).value);
+        // What is exact decides no digits: how it comes about is no step of the working.
+        return exactly(new Evaluation(this.numberOf, this.rules).visit(node.operand).value);
       case 'negate': {
         const { value, place } = this.visit(node.operand);
         return { value: value.negated(), place };
@@ -241,11 +242,6 @@ class Evaluation {
 }
 
 const PI = Rational.of(Decimal.acos(-1));
-
-/** The base of an antilogarithm. */
-function isTen(node: Expression): boolean {
-  return node.kind === 'exact' ? isTen(node.operand) : node.kind === 'number' && node.written.text === '10';
-}
 
 /** The result of a calculation on written numbers, with every step in the order in which they were taken. */
 export interface MeasuredResult extends Measured {

@@ -1,5 +1,5 @@
 import type { HouseRules } from '../rules/house-rules.ts';
-import type { Expression } from './expression.ts';
+import { isTen, wholeNumberIn, type Expression } from './expression.ts';
 
 const AMBIGUOUS: Readonly<Record<HouseRules['bareTrailingZeros'], string>> = {
   flag: 'its zeros may be measured or not, and are not counted; write a point or a power of ten to say which.',
@@ -18,19 +18,11 @@ export function notesOn(tree: Expression, rules: HouseRules): string[] {
       if (written.atLeast !== written.atMost) notes.push(`${written.text} has ${written.atLeast} to ${written.atMost} figures: ${AMBIGUOUS[rules.bareTrailingZeros]}`);
       else if (unit === null && written.atMost === 1 && written.value.isInteger() && !written.value.isZero()) notes.push(`${written.text} counts as measured, with one figure. If it is a count or a definition, write exact(${written.text}).`);
     } else if (node.kind === 'binary') {
-      visit(node.left, exact || (node.operator === '^' && isTenToThe(node)));
-      visit(node.right, exact || (node.operator === '^' && isWhole(node.right)));
+      visit(node.left, exact || (node.operator === '^' && isTen(node.left)));
+      visit(node.right, exact || (node.operator === '^' && wholeNumberIn(node.right) !== null));
     } else if (node.kind === 'call') node.arguments.forEach((argument) => visit(argument, exact));
     else if (node.kind === 'negate' || node.kind === 'convert') visit(node.operand, exact);
   };
   visit(tree, false);
   return [...new Set(notes)];
-}
-
-function isWhole(node: Expression): boolean {
-  return node.kind === 'negate' ? isWhole(node.operand) : node.kind === 'number' && node.written.value.isInteger();
-}
-
-function isTenToThe({ left }: Extract<Expression, { kind: 'binary' }>): boolean {
-  return left.kind === 'number' && left.written.text === '10';
 }

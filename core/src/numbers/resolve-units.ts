@@ -1,5 +1,6 @@
 import { CLOCK, conversion, differenceUnit, gatheredProduct, isPure, multiplyUnits, parseUnit, sameKind, sameUnit, temperatureScale, UnitMismatchError, UnknownUnitError, writtenUnit, type Unit } from '../units/unit.ts';
-import { ExpressionError, wholeNumberIn, type BinaryNode, type CallNode, type Expression } from './expression.ts';
+import { ExpressionError, isTen, wholeNumberIn, type BinaryNode, type CallNode, type Expression } from './expression.ts';
+import { Rational } from './rational.ts';
 
 /** An expression whose units have been checked: sums have one unit throughout, and what remains is arithmetic on pure numbers. */
 export interface Resolved {
@@ -77,7 +78,7 @@ class Resolver {
     const [a, b] = [this.plain(left, right), this.plain(right, left)];
     const { unit, factor } = gatheredProduct(a.unit, b.unit, node.operator === '*' ? 1 : -1);
     const tree: Expression = { ...node, left: a.tree, right: b.tree };
-    const operations = factor.equals(factor.toThe(0) ?? factor) ? [] : [{ times: factor }];
+    const operations = factor.equals(Rational.ONE) ? [] : [{ times: factor }];
     if (operations.length === 0) return { tree, unit };
     this.units?.set(tree, multiplyUnits(a.unit, b.unit, node.operator === '*' ? 1 : -1));
     return { tree: { kind: 'convert', operand: tree, operations, at: node.at }, unit };
@@ -116,7 +117,8 @@ class Resolver {
   private power(node: BinaryNode, left: Part, right: Part): Part {
     const exponent = this.number(right, node.at);
     const tree: Expression = { ...node, left: left.tree, right: exponent };
-    if (isPure(left.unit)) return { tree: isPowerOfTen(node) ? { kind: 'exact', operand: tree, at: node.left.at } : tree, unit: PURE };
+    // 10³ by itself counts places and measures nothing.
+    if (isPure(left.unit)) return { tree: isTen(node.left) && wholeNumberIn(node.right) !== null ? { kind: 'exact', operand: tree, at: node.left.at } : tree, unit: PURE };
     const power = wholeNumberIn(right.tree);
     if (power === null || Math.abs(power) > 20) throw new ExpressionError(`A quantity in ${writtenUnit(left.unit)} can only be raised to a small whole power.`, node.at);
     return { tree, unit: multiplyUnits(PURE, left.unit, power) };
@@ -154,11 +156,6 @@ function unitAt(text: string, at: number): Unit {
     if (error instanceof UnknownUnitError) throw new ExpressionError(`${error.message} It stands after the number.`, at);
     throw error;
   }
-}
-
-/** 10³ by itself counts places and measures nothing. */
-function isPowerOfTen({ left, right }: BinaryNode): boolean {
-  return left.kind === 'number' && left.written.text === '10' && wholeNumberIn(right) !== null;
 }
 
 /**

@@ -23,6 +23,7 @@ export default function Desk({ signedIn, classId }: DeskProps): ReactNode {
   const personId = signedIn?.person.id ?? null;
   const [lines, setLines] = useState(() => keptTape(personId));
   const [selected, setSelected] = useState(lines.length - 1);
+  const [cleared, setCleared] = useState<readonly string[] | null>(null);
   const { rules: shown, error } = useHouseRules(classId);
   const { rules, name: ruleName } = shown ?? VISITORS;
   const numerals = useNumerals();
@@ -45,7 +46,7 @@ export default function Desk({ signedIn, classId }: DeskProps): ReactNode {
         <Tape lines={lines} workedLines={tape.lines} results={tape.results} selected={at} onWrite={setLines} onSelect={setSelected} />
         <div className="mt-4 flex flex-wrap gap-4">
           <Button look="plain" onClick={() => add('')}>New line</Button>
-          {lines.length > 1 || lines[0] !== '' ? <Button look="quiet" onClick={() => { setLines(['']); setSelected(0); }}>Clear the tape</Button> : <Button look="quiet" onClick={() => { setLines(EXAMPLE); setSelected(EXAMPLE.length - 1); }}>Show an example</Button>}
+          {lines.length > 1 || lines[0] !== '' ? <Button look="quiet" onClick={() => { setCleared(lines); setLines(['']); setSelected(0); }}>Clear the tape</Button> : <Button look="quiet" onClick={() => { setLines(cleared ?? EXAMPLE); setSelected((cleared ?? EXAMPLE).length - 1); setCleared(null); }}>{cleared ? 'Bring the tape back' : 'Show an example'}</Button>}
         </div>
       </section>
       <section aria-labelledby="working" aria-live="polite">
