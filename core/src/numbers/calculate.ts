@@ -7,7 +7,7 @@ import { notesOn } from './notes-on.ts';
 import { parseExpression } from './parse-expression.ts';
 import { placeInTyped } from './plain-text.ts';
 import { resolveParts, resolveUnits } from './resolve-units.ts';
-import { unambiguousAtPlace, uncertaintyPlace } from './rounding.ts';
+import { alikeAtPlace, uncertaintyPlace } from './rounding.ts';
 import { fullQuantity, shownUnit, workedStep, writtenQuantity, type Quantity, type WorkedStep } from './working.ts';
 
 /** The result of a calculation, with its working. */
@@ -56,7 +56,7 @@ export function calculateWith(expression: string, rules: HouseRules, names: Read
   const [from, after] = [sign.index, sign.index + sign[0].length];
   const main = pointing(expression, 0, () => evaluated(expression.slice(0, from), rules, names));
   const doubt = pointing(expression, after, () => evaluated(expression.slice(after), rules, names, main.quantity.unit));
-  return pointing(expression, from, () => withUncertainty(main, doubt.quantity, rules));
+  return pointing(expression, from, () => withUncertainty(main, doubt, rules));
 }
 
 interface Evaluated {
@@ -89,13 +89,14 @@ function differenceOf(unit: Unit): Unit {
 }
 
 /** The uncertainty rounded by the class’s rule, and the value to its last place. */
-function withUncertainty({ quantity, calculation }: Evaluated, doubt: Quantity, rules: HouseRules): Evaluated {
-  const size = doubt.value.abs();
+function withUncertainty({ quantity, calculation }: Evaluated, doubt: Evaluated, rules: HouseRules): Evaluated {
+  const size = doubt.quantity.value.abs();
   if (size.isZero()) throw new ExpressionError('An uncertainty of zero is none; leave it out.', 0);
   const place = uncertaintyPlace(size.toDecimal(), rules.uncertaintyFigures);
   const known = { ...quantity, place };
-  const stated = calculationOf(known, rules, () => calculation, unambiguousAtPlace(size, place, rules.rounding));
-  return { quantity: known, calculation: stated };
+  const [text = '', uncertainty = ''] = alikeAtPlace([known.value, size], place, rules.rounding);
+  const working = (): Working => ({ steps: calculation.steps, latex: `${calculation.latex} \\pm ${doubt.calculation.latex}`, notes: calculation.notes });
+  return { quantity: known, calculation: calculationOf(known, rules, working, { text, uncertainty }) };
 }
 
 /** What a result comes from. */
@@ -110,18 +111,18 @@ function once<Value>(work: () => Value): () => Value {
  * A quantity written as the class writes it.
  * @param working what it comes from, worked out when it is asked for: a table of a thousand results shows the working of one.
  */
-export function calculationOf(quantity: Quantity, rules: HouseRules, working: () => Working, uncertainty: string | null = null): Calculation {
+export function calculationOf(quantity: Quantity, rules: HouseRules, working: () => Working, stated: { readonly text: string; readonly uncertainty: string } | null = null): Calculation {
   const { value, unit, place } = quantity;
   const figures = figuresOf(quantity, rules.rounding);
   const full = once(() => fullQuantity(quantity, rules));
   const shown = once(working);
   const noneLeft = figures === 0 && !value.isZero();
   return {
-    text: writtenQuantity(quantity, rules),
+    text: stated?.text ?? writtenQuantity(quantity, rules),
     unit: shownUnit(unit),
     significantFigures: figures,
     place,
-    uncertainty,
+    uncertainty: stated?.uncertainty ?? null,
     get full() {
       return full();
     },

@@ -29,6 +29,17 @@ export function unambiguousAtPlace(value: Rational | Decimal | number, place: nu
   return `${rounded.shifted(-exponent).toFixed(exponent - place)}e${exponent}`;
 }
 
+/**
+ * Numbers rounded to one place and written alike, as a value and its uncertainty are: `520` and `2` at the ones, where the second says
+ * how far the first is known; `1.23e4` and `0.02e4` where an exponent is needed.
+ */
+export function alikeAtPlace(values: readonly Rational[], place: number, rule: RoundingRule = 'half-up'): string[] {
+  if (place <= 0) return values.map((value) => writtenAtPlace(value, place, rule));
+  const rounded = values.map((value) => value.roundedTo(place, rule));
+  const exponent = Math.max(place, ...rounded.map((value) => value.magnitude()));
+  return rounded.map((value) => `${value.shifted(-exponent).toFixed(exponent - place)}e${exponent}`);
+}
+
 /** Powers of ten of the first digit between which a number is written without an exponent. */
 const SMALLEST_PLAIN = -6;
 const LARGEST_PLAIN = 12;

@@ -42,8 +42,14 @@ describe('a stated uncertainty', () => {
     ['18.623 mL ± 0.096 mL', '18.6', '0.1'],
     ['1.23456 g +/- 2.1 mg', '1.235', '0.002'],
     ['20.06 °C ± 0.3 Δ°C', '20.1', '0.3'],
+    ['1500 g / 3 + 20.0 g ± 2.1 g', '520', '2'],
+    ['12345 m ± 210 m', '1.23e4', '0.02e4'],
   ])('%s is written %s ± %s', (expression, text, uncertainty) => {
     expect(calculate(expression)).toMatchObject({ text, uncertainty });
+  });
+
+  it('is typeset beside what it belongs to', () => {
+    expect(calculate('18.623 mL ± 0.24 mL').latex).toBe('18.623\\,\\mathrm{mL} \\pm 0.24\\,\\mathrm{mL}');
   });
 
   it('follows the class’s rule, and is none of zero or of another kind', () => {
