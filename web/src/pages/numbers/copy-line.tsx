@@ -13,7 +13,7 @@ interface CopyLineProps {
 export function CopyLine({ line, name, calculation }: CopyLineProps): ReactNode {
   const [said, setSaid] = useState('');
   const { text, unit, uncertainty } = calculation;
-  const latex = lineLatex(name, calculation, uncertainty === null ? quantityLatex(text, unit) : `(${text} \\pm ${quantityLatex(uncertainty, '')})${quantityLatex('', unit)}`);
+  const latex = lineLatex(name, calculation, uncertainty === null ? quantityLatex(text, unit) : `(${quantityLatex(text, '')} \\pm ${quantityLatex(uncertainty, '')})${quantityLatex('', unit)}`);
   const forms = {
     text: () => Promise.resolve(`${line.trim()} = ${text}${uncertainty === null ? '' : ` ± ${uncertainty}`}${unit === '' ? '' : ` ${unit}`}`),
     LaTeX: () => Promise.resolve(latex),
