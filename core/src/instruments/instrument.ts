@@ -15,7 +15,11 @@ export type SkillId =
   | 'calipers'
   | 'micrometers'
   | 'beam-balances'
-  | 'digital-balances';
+  | 'digital-balances'
+  | 'significant-figures'
+  | 'calculations'
+  | 'conversions'
+  | 'judging';
 
 interface Named {
   readonly id: string;

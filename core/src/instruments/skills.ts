@@ -21,4 +21,8 @@ export const SKILLS: readonly Skill[] = [
   { id: 'micrometers', name: 'Micrometers', object: 'micrometers' },
   { id: 'beam-balances', name: 'Beam balances', object: 'beam balances' },
   { id: 'digital-balances', name: 'Digital balances', object: 'digital balances' },
+  { id: 'significant-figures', name: 'Figures', object: 'significant figures' },
+  { id: 'calculations', name: 'Calculations', object: 'calculations' },
+  { id: 'conversions', name: 'Conversions', object: 'conversions' },
+  { id: 'judging', name: 'Judging results', object: 'results and statements' },
 ];

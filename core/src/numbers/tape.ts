@@ -1,8 +1,9 @@
 import { completeRules, type HouseRules } from '../rules/house-rules.ts';
-import { parseUnit, UnitMismatchError, UnknownUnitError } from '../units/unit.ts';
-import { calculateWith, type Calculation } from './calculate.ts';
-import { convertedTo, type Conversion } from './convert.ts';
+import { UnitMismatchError } from '../units/unit.ts';
+import type { Calculation } from './calculate.ts';
+import type { Conversion } from './convert.ts';
 import { ExpressionError, FUNCTION_NAMES } from './expression.ts';
+import { workOut } from './work-out.ts';
 import type { Quantity } from './working.ts';
 
 /** A line of a tape, worked out. */
@@ -19,23 +20,9 @@ export interface TapeLine {
 export const LAST = 'last';
 
 const NAMED = /^(\s*([\p{L}_][\p{L}\p{N}_′']*)\s*=)(.*)$/su;
-const TO_UNIT = /^(.*?)(?:->|→|\sto\s)(.*)$/s;
 const RESERVED: readonly string[] = [...FUNCTION_NAMES, 'exact', 'pi', 'π', LAST];
 
 const EMPTY: TapeLine = { name: null, calculation: null, mistake: null };
-
-function worked(text: string, rules: HouseRules, names: ReadonlyMap<string, Quantity>): { readonly calculation: Calculation | Conversion; readonly quantity: Quantity } {
-  const [, expression, unit] = TO_UNIT.exec(text) ?? [];
-  if (expression === undefined || unit === undefined) return calculateWith(text, rules, names);
-  try {
-    return convertedTo(calculateWith(expression, rules, names), parseUnit(unit), rules);
-  } catch (error) {
-    const at = text.length - unit.trimStart().length;
-    if (error instanceof UnknownUnitError) throw new ExpressionError(error.message, at);
-    if (error instanceof UnitMismatchError && error.at === null) throw new UnitMismatchError(error.first, error.second, at);
-    throw error;
-  }
-}
 
 /** The line without its result: what is wrong, pointing into the whole line. */
 function mistaken(error: unknown, from: number): TapeLine['mistake'] {
@@ -57,7 +44,7 @@ export function calculateTape(lines: readonly string[], rules?: Partial<HouseRul
     if (rest.trim() === '' && name === null) return EMPTY;
     try {
       if (name !== null && RESERVED.includes(name)) throw new ExpressionError(`“${name}” means something already; use another name.`, -head.length);
-      const { calculation, quantity } = worked(rest, house, names);
+      const { calculation, quantity } = workOut(rest, house, names);
       names = new Map([...names, [LAST, quantity], ...(name === null ? [] : [[name, quantity] as const])]);
       return { name, calculation, mistake: null };
     } catch (error) {

@@ -1,0 +1,18 @@
+import { unitMissing as unitMissingRead, unitWrong as unitWrongRead } from '../../reading/slips/record.ts';
+import { sharedWith, type UnitSlip } from './slip.ts';
+
+export const unitMissing: UnitSlip = {
+  ...sharedWith(unitMissingRead),
+  stage: 'unit',
+  why: () => 'A number without its unit is no result yet: units are calculated along with the numbers.',
+  lookAt: () => 'the units of the given quantities',
+  mistaken: (number) => number,
+};
+
+export const unitWrong: UnitSlip = {
+  ...sharedWith(unitWrongRead),
+  stage: 'unit',
+  why: ({ exercise }) => (exercise.kind === 'convert-units' ? 'The result was asked for in another unit.' : 'Calculated along with the numbers, the units come to something else.'),
+  lookAt: ({ exercise }) => (exercise.kind === 'convert-units' ? 'the unit asked for' : 'which units cancel'),
+  mistaken: (number, unit) => `${number} ${unit === 'g' ? 'mL' : 'g'}`,
+};

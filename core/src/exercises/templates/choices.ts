@@ -1,0 +1,84 @@
+import { instrumentById } from '../../instruments/catalogue.ts';
+import { drawTask } from '../../reading/draw-task.ts';
+import { expectedReading } from '../../reading/expected-reading.ts';
+import { questionFor } from '../../reading/question.ts';
+import { readingTask } from '../../reading/reading-task.ts';
+import type { ChoiceExercise, Option } from '../exercise.ts';
+import { MANY, PIECES } from './harbour-kit.ts';
+import type { Drawing, Template } from './template.ts';
+import { shuffled, wholeNumber, written } from './written.ts';
+
+const right = (text: string, why: string): Option => ({ text, slip: null, why });
+const wrong = (slip: string, text: string, why: string): Option => ({ text, slip, why });
+
+const SEEN = ['ruler-millimetre', 'cylinder-10', 'cylinder-50', 'cylinder-100', 'burette-50', 'thermometer-degree'] as const;
+
+/** A tool as it is seen; how it is to be written down is chosen. On a mark, where the zero is a reading, as often as not. */
+const writtenReading: Template<ChoiceExercise> = {
+  levels: [1, 3],
+  draw: ({ random, rules }) => {
+    const instrumentId = random.pick(SEEN);
+    const drawn = drawTask(instrumentId, { seed: random.below(2 ** 40), onPaper: true, rules });
+    const { division } = instrumentById(instrumentId);
+    const onMark = random.uniform() < 0.5;
+    const value = onMark ? Number((Math.round(drawn.situation.value / division) * division).toFixed(6)) : drawn.situation.value;
+    const { zeroError: _, ...plain } = drawn.situation;
+    const task = readingTask(instrumentId, { ...plain, value, ask: 'observed' }, rules);
+    const { text, unit } = expectedReading(task);
+    const cut = text.replace(/\.?\d$/, '');
+    const options = [
+      right(`${text} ${unit}`, 'Every certain digit, and the one that is estimated between the marks.'),
+      wrong(text.endsWith('0') ? 'trailing-zero-dropped' : 'dropped-digit', `${cut} ${unit}`, text.endsWith('0') ? 'Exactly on a mark means that the estimated digit is zero, and a measured zero is written.' : 'One more digit can be estimated between the marks, and is written.'),
+      wrong('extra-digit', `${text.includes('.') ? text : `${text}.`}0 ${unit}`, 'Nobody can see a digit beyond the estimated one; written down, it claims that somebody has.'),
+    ];
+    return { kind: 'write-reading', story: 'The eye is level with the mark.', question: `${questionFor(task)} Choose how it is written.`, options: shuffled(random, options), seen: { instrumentId, situation: task.situation } };
+  },
+};
+
+export const WRITTEN_READINGS: readonly Template<ChoiceExercise>[] = [writtenReading];
+
+/** Numbers that nobody measured, each in a phrase of its own. */
+function exactNumbers({ random }: Drawing): string[] {
+  const count = wholeNumber(random, 3, 29);
+  return shuffled(random, [
+    `the ${count} of ${count} ${random.pick(MANY)} counted into the tray`,
+    'the 2.54 of 1 in = 2.54 cm',
+    'the 1000 of 1 L = 1000 mL',
+    'the 2 in “radius = diameter ÷ 2”',
+    'the 60 of 1 min = 60 s',
+    `the ${wholeNumber(random, 3, 9)} readings that a mean is taken over`,
+    'the 100 in “times 100 %”',
+  ]);
+}
+
+function measuredNumbers({ random }: Drawing): string[] {
+  const piece = (): string => random.pick(PIECES).thing;
+  return shuffled(random, [
+    `the ${written(random, 11, 89, 2)} g that a balance shows for a ${piece()}`,
+    `the ${written(random, 1.1, 9.8, 2)} cm that a ruler gives for a ${piece()}`,
+    `the ${written(random, 11, 48, 1)} mL in a cylinder`,
+    `the ${written(random, 15, 24, 1)} °C of a thermometer`,
+    `the ${wholeNumber(random, 21, 88)} s on a stopwatch`,
+    `the ${written(random, 1.02, 1.18, 3)} g/mL of a hydrometer in brine`,
+  ]);
+}
+
+const EXACT = 'It was counted, or is so by definition: exact, and it limits nothing.';
+const MEASURED = 'It was read from a tool, and its last digit is in doubt.';
+
+function oneAmong(question: string, pickRight: (drawing: Drawing) => string[], pickWrong: (drawing: Drawing) => string[], slip: string, whys: readonly [right: string, wrong: string]): Template<ChoiceExercise> {
+  return {
+    levels: [1, 3],
+    draw: (drawing) => {
+      const [first = ''] = pickRight(drawing);
+      const others = pickWrong(drawing).slice(0, 2 + (drawing.level > 1 ? 1 : 0));
+      const story = drawing.random.pick(['These numbers stand in one report.', 'A working uses these numbers.', 'These numbers come together in one calculation.']);
+      return { kind: 'exact-or-measured', story, question, options: shuffled(drawing.random, [right(first, whys[0]), ...others.map((text) => wrong(slip, text, whys[1]))]), seen: null };
+    },
+  };
+}
+
+export const EXACT_OR_MEASURED: readonly Template<ChoiceExercise>[] = [
+  oneAmong('Which of them is exact?', exactNumbers, measuredNumbers, 'measured-as-exact', [EXACT, MEASURED]),
+  oneAmong('Which of them can limit the figures of a result?', measuredNumbers, exactNumbers, 'exact-as-measured', [MEASURED, EXACT]),
+];
