@@ -51,6 +51,14 @@ export { describeCaliper, describeCaliperAt, describeMicrometer, describeMicrome
 export type { PathPiece } from './reading/path.ts';
 export { SLIPS, slipById, UnknownSlipError } from './reading/slips/registry.ts';
 
+export { exerciseTask, isChoice, isWorking, LEVELS, type ChoiceExercise, type CountingExercise, type Exercise, type ExerciseKind, type ExerciseTask, type Fault, type Level, type Option, type RoundingExercise, type TableExercise, type WorkingExercise } from './exercises/exercise.ts';
+export { EXERCISE_KINDS, exerciseKindById, isExerciseKind, UnknownExerciseError } from './exercises/kinds.ts';
+export { drawExercise, rightEntry, slipEntries, slipsIn, type ExerciseOptions } from './exercises/draw-exercise.ts';
+export { diagnoseExercise } from './exercises/diagnose-exercise.ts';
+export { rightAnswer, type Answer } from './exercises/answer.ts';
+export { FAULT_KINDS, parseMarks, writtenMarks, type FaultKind, type Marked } from './exercises/faults.ts';
+export { EXERCISE_SLIPS } from './exercises/slips/registry.ts';
+
 export { controlLimits, judgeCheck, type ControlLimits } from './statistics/control-limits.ts';
 export { CheckError, checkError, checkZeroError, hasZeroError } from './instruments/check-mass.ts';
 export { summarise, type Summary } from './statistics/summarise.ts';

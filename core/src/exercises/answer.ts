@@ -1,6 +1,7 @@
 import { isChoice, type ExerciseTask } from './exercise.ts';
 import { writtenMarks } from './faults.ts';
-import { rightResult, type NumberTask } from './result.ts';
+import { candidatesOn } from './candidates.ts';
+import type { NumberTask } from './result.ts';
 import { letterOf } from './slips/choosing.ts';
 import { rightCount } from './slips/counting.ts';
 import { rightMarks } from './slips/tables.ts';
@@ -20,7 +21,7 @@ export function isNumberTask(task: ExerciseTask): task is NumberTask {
 export function rightAnswer(task: ExerciseTask): Answer {
   const { exercise } = task;
   if (isNumberTask(task)) {
-    const { text, unitText } = rightResult(task);
+    const { text, unitText } = candidatesOn(task).right;
     return { text, unit: unitText };
   }
   if (exercise.kind === 'count-figures') return { text: String(rightCount(exercise.number)), unit: '' };

@@ -3,9 +3,10 @@ import type { Diagnosis, SlipFound, Verdict } from '../reading/diagnose.ts';
 import { ratesFrom, type RateOf, type SlipHistory } from '../reading/hypotheses.ts';
 import type { Unit } from '../units/unit.ts';
 import { isNumberTask, rightAnswer } from './answer.ts';
-import { isChoice, isWorking, type ExerciseTask, type TableExercise, type WorkingExercise } from './exercise.ts';
+import { candidatesOn } from './candidates.ts';
+import { isChoice, type ExerciseTask, type TableExercise } from './exercise.ts';
 import { FAULT_KINDS, parseMarks, UnreadableMarksError, type Marked } from './faults.ts';
-import { resultOf, rightResult, type NumberTask, type Result } from './result.ts';
+import type { NumberTask, Result } from './result.ts';
 import { ANSWER_SLIPS, WORKING_SLIPS, WRITING_SLIPS } from './slips/registry.ts';
 import { cellsOf, faultMisnamed, soundCellMarked } from './slips/tables.ts';
 import { unitMissing, unitWrong } from './slips/units.ts';
@@ -32,36 +33,12 @@ interface Candidate {
   readonly result: Result;
 }
 
-/** The results that slips of working come to; a slip that comes to no result, as by dividing by nothing, is not made. */
-function reworked(task: ExerciseTask<WorkingExercise>, rateOf: RateOf): Candidate[] {
-  return WORKING_SLIPS.flatMap((slip) => {
-    const lines = slip.reworked(task);
-    return lines.flatMap(({ line, unit }): Candidate[] => {
-      const result = attempted(() => resultOf(task, line, unit));
-      return result === null ? [] : [{ ids: [slip.id], prior: rateOf(slip) / lines.length, result }];
-    });
-  });
-}
-
-function attempted<Value>(work: () => Value): Value | null {
-  try {
-    return work();
-  } catch (error) {
-    if (error instanceof Error && (error.name === 'ExpressionError' || error.name === 'UnitMismatchError')) return null;
-    throw error;
-  }
-}
-
-/** Candidates by base rates, kept for as long as their task is in use: most of the time of a diagnosis goes into them. */
-const KNOWN = new WeakMap<ExerciseTask, readonly Candidate[]>();
-
-function candidatesOf(task: NumberTask, rateOf: RateOf): readonly Candidate[] {
-  const known = KNOWN.get(task) ?? [{ ids: [], prior: 1, result: rightResult(task) }, ...(isWorking(task.exercise) ? reworked(task as ExerciseTask<WorkingExercise>, () => 1) : [])];
-  KNOWN.set(task, known);
-  return known.map((candidate) => {
-    const slip = WORKING_SLIPS.find(({ id }) => id === candidate.ids[0]);
-    return slip ? { ...candidate, prior: candidate.prior * rateOf(slip) } : candidate;
-  });
+function candidatesOf(task: NumberTask, rateOf: RateOf): Candidate[] {
+  const { right, wrong } = candidatesOn(task);
+  return [
+    { ids: [], prior: 1, result: right },
+    ...WORKING_SLIPS.flatMap((slip) => (wrong.get(slip.id) ?? []).map((result, _, all): Candidate => ({ ids: [slip.id], prior: rateOf(slip) / all.length, result }))),
+  ];
 }
 
 /** Whether two texts are one written number: the same value, known to the same place. */
@@ -78,12 +55,22 @@ function leavesInDoubt({ place, atLeast, atMost }: WrittenNumber, text: string, 
   return rules.bareTrailingZeros === 'not-significant' ? place !== parseWrittenNumber(text).place : true;
 }
 
+/** After a wrong working, digits that are not even near its result were not come to by it. */
+const FAR = 0.6;
+
+function isNear({ value }: Result, entered: WrittenNumber): boolean {
+  const size = value.toNumber();
+  return Math.abs(entered.value.toNumber() - size) <= FAR * Math.abs(size);
+}
+
 /** The ways of writing a result that give these digits. */
-function writings({ result }: Candidate, entered: WrittenNumber, task: ExerciseTask, rateOf: RateOf): { readonly ids: readonly string[]; readonly prior: number; readonly predicted: string }[] {
+function writings(candidate: Candidate, entered: WrittenNumber, task: ExerciseTask, rateOf: RateOf): { readonly ids: readonly string[]; readonly prior: number; readonly predicted: string }[] {
+  const { result } = candidate;
   if (isWritten(entered, result.text)) {
     const doubtful = leavesInDoubt(entered, result.text, task);
     return [{ ids: doubtful ? [bareZeros.id] : [], prior: doubtful ? rateOf(bareZeros) : 1, predicted: result.text }];
   }
+  if (candidate.ids.length > 0 && !isNear(result, entered)) return [];
   return WRITING_SLIPS.flatMap((slip) => {
     if (slip === bareZeros) return [];
     const texts = slip.written(result, task);
@@ -113,7 +100,7 @@ function enteredIn(typed: string, unit: Unit, task: ExerciseTask): { readonly en
 const MOST_TOGETHER = 2;
 
 function numberExplanations(task: NumberTask, typed: string, rateOf: RateOf): Explanation[] {
-  const right = rightResult(task);
+  const { right } = candidatesOn(task);
   return candidatesOf(task, rateOf).flatMap((candidate) => {
     // With another working the unit may come out another one; either is what somebody would write.
     const own = enteredIn(typed, candidate.result.unit, task);

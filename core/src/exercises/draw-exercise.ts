@@ -2,11 +2,11 @@ import { AimError } from '../reading/draw-task.ts';
 import { completeRules, type HouseRules } from '../rules/house-rules.ts';
 import { seededRandom, type Random } from '../simulation/random.ts';
 import { isNumberTask, rightAnswer } from './answer.ts';
+import { candidatesOn } from './candidates.ts';
 import { diagnoseExercise } from './diagnose-exercise.ts';
-import { exerciseTask, LEVELS, type Exercise, type ExerciseKind, type ExerciseTask, type Level, type WorkingExercise } from './exercise.ts';
+import { exerciseTask, LEVELS, type Exercise, type ExerciseKind, type ExerciseTask, type Level } from './exercise.ts';
 import { FAULT_KINDS } from './faults.ts';
 import { exerciseKindById } from './kinds.ts';
-import { resultOf, rightResult } from './result.ts';
 import { EXERCISE_SLIPS, exerciseSlipById } from './slips/registry.ts';
 import type { ExerciseSlip } from './slips/slip.ts';
 import { TABLES, type TableTemplate } from './templates/tables.ts';
@@ -29,28 +29,15 @@ export function slipEntries(task: ExerciseTask, slip: ExerciseSlip): string[] {
 function entriesOf(task: ExerciseTask, slip: ExerciseSlip): string[] {
   if (slip.stage === 'answer') return slip.answers(task);
   if (!isNumberTask(task)) return [];
-  const right = rightResult(task);
+  const { right, wrong } = candidatesOn(task);
   switch (slip.stage) {
     case 'working':
-      return 'formula' in task.exercise ? linesOf(task as ExerciseTask<WorkingExercise>, slip) : [];
+      return (wrong.get(slip.id) ?? []).map(({ text, unitText }) => `${text} ${unitText}`.trim());
     case 'writing':
       return slip.written(right, task).map((text) => `${text} ${right.unitText}`.trim());
     case 'unit':
       return right.unitText === '' ? [] : [slip.mistaken(right.text, right.unitText)];
   }
-}
-
-function linesOf(task: ExerciseTask<WorkingExercise>, slip: Extract<ExerciseSlip, { stage: 'working' }>): string[] {
-  return slip.reworked(task).flatMap(({ line, unit }) => {
-    try {
-      const { text, unitText } = resultOf(task, line, unit);
-      return [`${text} ${unitText}`.trim()];
-    } catch (error) {
-      // A wrong working may divide by nothing, or add what cannot be added: nobody gets through with it.
-      if (error instanceof Error && (error.name === 'ExpressionError' || error.name === 'UnitMismatchError')) return [];
-      throw error;
-    }
-  });
 }
 
 /** The right answer as it would be typed. */

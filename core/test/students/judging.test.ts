@@ -1,0 +1,155 @@
+import { describe, expect, it } from 'vitest';
+import { diagnoseExercise, drawExercise, exerciseTask, FAULT_KINDS, LEVELS, slipsIn, writtenMarks, type ChoiceExercise, type Marked, type TableExercise } from '../../src/index.ts';
+import { expectNamed, expectSound } from './prove-students.ts';
+
+const letter = (index: number): string => 'abcdef'[index]!;
+const chosen = ({ options }: ChoiceExercise, words: RegExp): string => letter(options.findIndex(({ text }) => words.test(text)));
+
+/** What somebody with a mistaken belief takes for true, told by its words. */
+const BELIEVED: Record<string, RegExp> = {
+  'heavier-is-denser': /heavier part is the denser|less dense than/,
+  'precise-is-accurate': /accurate, since they agree|cannot be right, since/,
+  'accurate-is-precise': /neither precise nor accurate|precise, since their mean/,
+  'more-digits-are-better': /has the most digits|third decimal/,
+  'planned-time-counts': /as planned|not the planned one/,
+  'uncertainties-subtracted': /difference of the two|uncertainties cancel/,
+  'repeats-prove-the-value': /proved/,
+  'same-value-same-claim': /say the same|all four digits|does not matter/,
+};
+const TRUE = /density of the whole|precise and not accurate|mean is accurate|three different claims|worked out with \d+ min \d+ s|at most by|only against a standard|shows only|cannot be told/;
+
+describe('choosing a statement', () => {
+  it.each(slipsIn('choose-statement'))('%s: is named first', (slip) => {
+    expectNamed(slip, (exercise: ChoiceExercise) => chosen(exercise, BELIEVED[slip]!), { kind: 'choose-statement', many: 150 });
+  });
+
+  it('who knows better is judged sound', () => {
+    expectSound((exercise: ChoiceExercise) => chosen(exercise, TRUE), { kind: 'choose-statement', many: 400 });
+  });
+});
+
+describe('exact or measured', () => {
+  // Nobody reads a count or a definition from a tool.
+  const exact = /counted into|1 in = |1 L = |radius = |1 min = |mean is taken over|times 100/;
+
+  it('the careful choose by how a number came about', () => {
+    expectSound((exercise: ChoiceExercise) => letter(exercise.options.findIndex(({ text }) => exact.test(text) === exercise.question.includes('exact'))), { kind: 'exact-or-measured', many: 400 });
+  });
+
+  it.each(slipsIn('exact-or-measured'))('%s: is named first', (slip) => {
+    expectNamed(slip, (exercise: ChoiceExercise) => letter(exercise.options.findIndex(({ text }) => exact.test(text) === (slip === 'exact-as-measured'))), { kind: 'exact-or-measured', many: 150 });
+  });
+});
+
+describe('writing a reading', () => {
+  const decimals = (text: string): number => (text.split(' ')[0]!.split('.')[1] ?? '').length;
+  /** Decimals to which the tools are read, by estimating a tenth of their smallest division. */
+  const READ: Record<string, number> = { 'ruler-millimetre': 1, 'cylinder-10': 2, 'cylinder-50': 1, 'cylinder-100': 1, 'burette-50': 2, 'thermometer-degree': 1 };
+  const withDecimals = (exercise: ChoiceExercise, more: number): string => letter(exercise.options.findIndex(({ text }) => decimals(text) === READ[exercise.seen!.instrumentId]! + more));
+
+  it('the careful write one digit beyond the marks', () => {
+    expectSound((exercise: ChoiceExercise) => withDecimals(exercise, 0), { kind: 'write-reading', many: 300 });
+  });
+
+  it.each([
+    ['dropped-digit', -1],
+    ['trailing-zero-dropped', -1],
+    ['extra-digit', 1],
+  ] as const)('%s: is named first', (slip, more) => {
+    expectNamed(slip, (exercise: ChoiceExercise) => withDecimals(exercise, more), { kind: 'write-reading', many: 150 });
+  });
+});
+
+/** A proof-reader: goes through a table with nothing but what it shows, and marks what is wrong. */
+function proofRead({ headings, rows, story }: TableExercise): Marked[] {
+  const columns = headings.length;
+  const cell = (row: number, column: number): number => row * columns + column + 1;
+  const number = (text: string): number => Number(text.replace('−', '-').replace(/[^\d.-].*$/, ''));
+  const places = (text: string): number => (/^[−\d]*\.?(\d*)/.exec(text)?.[1] ?? '').length;
+  const marks: Marked[] = [];
+  const mark = (row: number, column: number, fault: string): void => {
+    marks.push({ cell: cell(row, column), fault });
+  };
+  if (headings[1] === 'Working') {
+    const results = rows.map((row) => row[2]!);
+    rows.forEach(([quantity, working], i) => {
+      const line = working!;
+      const operands = line.match(/−?\d+(\.\d+)?/g)!.map((text) => Number(text.replace('−', '-')));
+      if (line.includes('cm/in') && !line.includes('2.54 cm/in')) mark(i + 1, 1, 'wrong-factor');
+      // What is gone on with must be what came out before.
+      const before = i > 0 ? number(results[i - 1]!) : null;
+      if ((quantity === 'Volume' || quantity === 'Difference') && operands[0] !== before) mark(i + 1, 1, 'rounded-on-the-way');
+      if (quantity === 'Percent error' && operands[1] !== number(/density of its material is ([\d.]+)/.exec(story)![1]!)) mark(i + 1, 1, 'wrong-base');
+      if (quantity === 'Mass' || quantity === 'Difference') {
+        const right = operands[0]! - Math.abs(operands[1]!);
+        if (Math.abs(right - number(results[i]!)) > 1e-6) mark(i + 1, 2, 'wrong-result');
+        else if (quantity === 'Mass' && places(results[i]!) < 2) mark(i + 1, 2, 'zero-dropped');
+      }
+    });
+    return marks;
+  }
+  headings.forEach((heading, column) => {
+    if (!['Run', 'Pebble'].includes(heading) && !heading.includes(' / ')) mark(0, column, 'heading-without-unit');
+  });
+  const derived = columns === 4 ? 3 : null;
+  rows.forEach((row, i) => {
+    row.forEach((text, column) => {
+      const longest = Math.max(...rows.map((other) => places(other[column]!)));
+      if (column > 0 && places(text) < longest) mark(i + 1, column, column === derived ? 'zero-dropped' : 'uneven-decimals');
+      if (headings[column]!.startsWith('Water') && number(text) > 101) mark(i + 1, column, 'impossible-value');
+    });
+    if (derived === null) return;
+    const [first, second, result] = [number(row[1]!), number(row[2]!), number(row[3]!)];
+    if (headings[0] === 'Run') {
+      if (result < 0) mark(i + 1, 3, 'impossible-value');
+      else if (Math.abs(second - first - result) > 1e-6) mark(i + 1, 3, 'wrong-result');
+    } else if (Math.abs(first / second - result) > 0.0051) mark(i + 1, 3, 'wrong-result');
+  });
+  return marks;
+}
+
+describe('spotting errors', () => {
+  it('a proof-reader who has only the table finds everything that was planted, and nothing else', () => {
+    expectSound((exercise: TableExercise) => writtenMarks(proofRead(exercise)), { kind: 'spot-the-error', many: 600 });
+  });
+
+  it.each(FAULT_KINDS.map(({ id, overlooked }) => [overlooked.id, id]))('%s: is named first', (slip, fault) => {
+    const overlooking = (exercise: TableExercise): string => {
+      const seen = proofRead(exercise).filter((mark) => mark.fault !== fault);
+      // Who finds nothing at all still has to mark something.
+      return writtenMarks(seen.length > 0 ? seen : [{ cell: exercise.headings.length + 1, fault: FAULT_KINDS.find(({ id }) => id !== fault)!.id }]);
+    };
+    expectNamed(slip, overlooking, { kind: 'spot-the-error', many: 150 });
+  });
+
+  it('sound cells that are marked, and faults under another name, are told apart from those overlooked', () => {
+    for (let seed = 0; seed < 100; seed += 1) {
+      const task = drawExercise('spot-the-error', { seed, level: LEVELS[seed % 3]! });
+      const marks = proofRead(task.exercise as TableExercise);
+      const sound = Array.from({ length: 12 }, (_, i) => i + 1).find((cell) => !(task.exercise as TableExercise).faults.some(({ cells }) => cells.includes(cell)))!;
+      expect(diagnoseExercise(task, writtenMarks([...marks, { cell: sound, fault: 'wrong-factor' }])).slips[0]!.ids).toEqual(['sound-cell-marked']);
+      const [first, ...rest] = marks;
+      const other = first!.fault === 'wrong-base' ? 'wrong-factor' : 'wrong-base';
+      expect(diagnoseExercise(task, writtenMarks([{ ...first!, fault: other }, ...rest])).slips[0]!.ids).toEqual(['fault-misnamed']);
+    }
+  });
+
+  it.each([
+    ['', 'Nothing is marked yet'],
+    ['7', '“7” is not'],
+    ['7z', '“7z” is not'],
+    ['99a', 'no cell 99'],
+    ['0a', 'no cell 0'],
+    ['3a 3b', 'Cell 3 is marked twice'],
+    ['a'.repeat(500), '500 characters'],
+  ])('marks “%s” are not understood: %s', (entry, message) => {
+    const found = diagnoseExercise(drawExercise('spot-the-error', { seed: 4 }), entry);
+    expect(found).toMatchObject({ verdict: 'unreadable' });
+    expect(found.message).toContain(message);
+  });
+
+  it('takes marks as they may be written by hand', () => {
+    const task = exerciseTask({ ...(drawExercise('spot-the-error', { seed: 4 }).exercise as TableExercise), faults: [{ cells: [4], called: ['impossible-value'], right: '', why: '' }] });
+    for (const entry of ['4h', '4 H', ' 4h; ', '４ｈ']) expect(diagnoseExercise(task, entry).verdict).toBe('sound');
+  });
+});
