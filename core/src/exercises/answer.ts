@@ -1,6 +1,6 @@
 import { isChoice, type ExerciseTask } from './exercise.ts';
 import { writtenMarks } from './faults.ts';
-import { candidatesOn } from './candidates.ts';
+import { rightOf } from './candidates.ts';
 import type { NumberTask } from './result.ts';
 import { letterOf } from './slips/choosing.ts';
 import { rightCount } from './slips/counting.ts';
@@ -21,7 +21,7 @@ export function isNumberTask(task: ExerciseTask): task is NumberTask {
 export function rightAnswer(task: ExerciseTask): Answer {
   const { exercise } = task;
   if (isNumberTask(task)) {
-    const { text, unitText } = candidatesOn(task).right;
+    const { text, unitText } = rightOf(task);
     return { text, unit: unitText };
   }
   if (exercise.kind === 'count-figures') return { text: String(rightCount(exercise.number)), unit: '' };

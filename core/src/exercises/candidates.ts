@@ -2,14 +2,7 @@ import { ExpressionError } from '../numbers/expression.ts';
 import { UnitMismatchError } from '../units/unit.ts';
 import { isWorking, type ExerciseTask, type WorkingExercise } from './exercise.ts';
 import { resultOf, rightResult, type NumberTask, type Result } from './result.ts';
-import { WORKING_SLIPS } from './slips/registry.ts';
 import type { WorkingSlip } from './slips/slip.ts';
-
-/** The right result of an exercise, and those that slips of working come to. */
-export interface Candidates {
-  readonly right: Result;
-  readonly wrong: ReadonlyMap<string, readonly Result[]>;
-}
 
 /** The results a slip comes to; one that comes to none, as by dividing by nothing, is not made. */
 function resultsOf(task: ExerciseTask<WorkingExercise>, slip: WorkingSlip): Result[] {
@@ -23,18 +16,31 @@ function resultsOf(task: ExerciseTask<WorkingExercise>, slip: WorkingSlip): Resu
   });
 }
 
-function worked(task: NumberTask): Candidates {
-  const { exercise, rules } = task;
-  const wrong = isWorking(exercise) ? WORKING_SLIPS.map((slip): [string, Result[]] => [slip.id, resultsOf({ exercise, rules }, slip)]) : [];
-  return { right: rightResult(task), wrong: new Map(wrong) };
+/** Results kept for as long as their task is in use: most of the time of a diagnosis goes into them. */
+interface Known {
+  right: Result | null;
+  readonly wrong: Map<string, readonly Result[]>;
 }
 
-/** Kept for as long as their task is in use: most of the time of a diagnosis goes into them. */
-const KNOWN = new WeakMap<ExerciseTask, Candidates>();
+const KNOWN = new WeakMap<ExerciseTask, Known>();
 
-/** Every result that somebody may come to on an exercise, by one slip of working or without. */
-export function candidatesOn(task: NumberTask): Candidates {
-  const known = KNOWN.get(task) ?? worked(task);
+function knownOf(task: ExerciseTask): Known {
+  const known = KNOWN.get(task) ?? { right: null, wrong: new Map<string, readonly Result[]>() };
   KNOWN.set(task, known);
   return known;
+}
+
+/** The right result of an exercise that asks for a number. */
+export function rightOf(task: NumberTask): Result {
+  return (knownOf(task).right ??= rightResult(task));
+}
+
+/** What somebody comes to who makes a slip of working; nothing where it cannot be made. */
+export function wrongBy(task: NumberTask, slip: WorkingSlip): readonly Result[] {
+  const { exercise, rules } = task;
+  if (!isWorking(exercise)) return [];
+  const { wrong } = knownOf(task);
+  const results = wrong.get(slip.id) ?? resultsOf({ exercise, rules }, slip);
+  wrong.set(slip.id, results);
+  return results;
 }

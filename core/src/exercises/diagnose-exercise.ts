@@ -3,7 +3,7 @@ import type { Diagnosis, SlipFound, Verdict } from '../reading/diagnose.ts';
 import { ratesFrom, type RateOf, type SlipHistory } from '../reading/hypotheses.ts';
 import type { Unit } from '../units/unit.ts';
 import { isNumberTask, rightAnswer } from './answer.ts';
-import { candidatesOn } from './candidates.ts';
+import { rightOf, wrongBy } from './candidates.ts';
 import { isChoice, type ExerciseTask, type TableExercise } from './exercise.ts';
 import { FAULT_KINDS, parseMarks, UnreadableMarksError, type Marked } from './faults.ts';
 import type { NumberTask, Result } from './result.ts';
@@ -34,10 +34,9 @@ interface Candidate {
 }
 
 function candidatesOf(task: NumberTask, rateOf: RateOf): Candidate[] {
-  const { right, wrong } = candidatesOn(task);
   return [
-    { ids: [], prior: 1, result: right },
-    ...WORKING_SLIPS.flatMap((slip) => (wrong.get(slip.id) ?? []).map((result, _, all): Candidate => ({ ids: [slip.id], prior: rateOf(slip) / all.length, result }))),
+    { ids: [], prior: 1, result: rightOf(task) },
+    ...WORKING_SLIPS.flatMap((slip) => wrongBy(task, slip).map((result, _, all): Candidate => ({ ids: [slip.id], prior: rateOf(slip) / all.length, result }))),
   ];
 }
 
@@ -100,7 +99,7 @@ function enteredIn(typed: string, unit: Unit, task: ExerciseTask): { readonly en
 const MOST_TOGETHER = 2;
 
 function numberExplanations(task: NumberTask, typed: string, rateOf: RateOf): Explanation[] {
-  const { right } = candidatesOn(task);
+  const right = rightOf(task);
   return candidatesOf(task, rateOf).flatMap((candidate) => {
     // With another working the unit may come out another one; either is what somebody would write.
     const own = enteredIn(typed, candidate.result.unit, task);

@@ -2,7 +2,7 @@ import { AimError } from '../reading/draw-task.ts';
 import { completeRules, type HouseRules } from '../rules/house-rules.ts';
 import { seededRandom, type Random } from '../simulation/random.ts';
 import { isNumberTask, rightAnswer } from './answer.ts';
-import { candidatesOn } from './candidates.ts';
+import { rightOf, wrongBy } from './candidates.ts';
 import { diagnoseExercise } from './diagnose-exercise.ts';
 import { exerciseTask, LEVELS, type Exercise, type ExerciseKind, type ExerciseTask, type Level } from './exercise.ts';
 import { FAULT_KINDS } from './faults.ts';
@@ -23,16 +23,16 @@ export interface ExerciseOptions {
 
 /** What somebody with just this slip would enter on an exercise; empty where it cannot be made. */
 export function slipEntries(task: ExerciseTask, slip: ExerciseSlip): string[] {
-  return entriesOf(task, slip).filter((entry) => entry !== rightEntry(task));
+  const entries = entriesOf(task, slip);
+  return entries.length === 0 ? entries : entries.filter((entry) => entry !== rightEntry(task));
 }
 
 function entriesOf(task: ExerciseTask, slip: ExerciseSlip): string[] {
   if (slip.stage === 'answer') return slip.answers(task);
   if (!isNumberTask(task)) return [];
-  const { right, wrong } = candidatesOn(task);
+  if (slip.stage === 'working') return wrongBy(task, slip).map(({ text, unitText }) => `${text} ${unitText}`.trim());
+  const right = rightOf(task);
   switch (slip.stage) {
-    case 'working':
-      return (wrong.get(slip.id) ?? []).map(({ text, unitText }) => `${text} ${unitText}`.trim());
     case 'writing':
       return slip.written(right, task).map((text) => `${text} ${right.unitText}`.trim());
     case 'unit':

@@ -39,11 +39,9 @@ function isExact(formula: string, name: string): boolean {
   return formula.includes(`exact(${name})`);
 }
 
-/** Sums and means go by places; so does what is only converted by a chain of exact factors not at all. */
-function ruleOf({ formula }: WorkingExercise, { steps }: Calculation): Result['rule'] {
-  const last = steps.at(-1)?.operation;
-  if (formula.includes('->') || last === undefined) return 'figures';
-  return last === '+' || last === '-' || last === 'mean' ? 'places' : 'figures';
+/** Sums and means go by places; everything with a product in it, or a conversion, by figures. */
+function ruleOf({ formula }: WorkingExercise): Result['rule'] {
+  return /[*/^]|->/.test(formula) ? 'figures' : 'places';
 }
 
 /**
@@ -61,7 +59,7 @@ export function resultOf({ exercise, rules }: ExerciseTask<WorkingExercise>, lin
     text: calculation.text,
     unit: unit === undefined ? quantity.unit : parseUnit(unit),
     unitText: unit ?? calculation.unit,
-    rule: ruleOf(exercise, calculation),
+    rule: ruleOf(exercise),
     measured: Object.entries(given).flatMap(([name, written]) => (isExact(formula, name) ? [] : numberIn(written))),
     exact: [...literals, ...Object.entries(given).flatMap(([name, written]) => (isExact(formula, name) ? numberIn(written) : []))],
     calculation,
