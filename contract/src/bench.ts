@@ -1,19 +1,19 @@
-import { DEEDS, type Done, type Feedback, type HouseRules, type Outcome, type Picture, type Remark, type SlipExplained } from '@green-beam/core';
+import { DEEDS, type Done, type Feedback, type HouseRules, type ItemShown, type Outcome, type Remark, type SlipExplained } from '@green-beam/core';
 import { array, mixed, number, object, string, type InferType } from 'yup';
 
-/** Tools of a round; none named means all of them. */
-export const newRound = object({ instrumentIds: array().of(string().max(60).required()).max(60, 'More than 60 tools.').default([]), setRoundId: string().uuid('That is not a round.').nullable().default(null) });
+/** Tools and kinds of exercises of a round; none named means every tool. */
+export const newRound = object({ subjectIds: array().of(string().max(60).required()).max(80, 'More than 80 tools and kinds of exercises.').default([]), setRoundId: string().uuid('That is not a round.').nullable().default(null) });
 export type NewRound = InferType<typeof newRound>;
 
 /** How far a reading has come. */
 export type TaskState = 'open' | 'tried' | 'closed';
 
-/** One reading as the browser may see it before the answer. */
+/** One reading or exercise as the browser may see it before the answer. */
 export interface BenchTask {
   readonly id: string;
   readonly position: number;
   readonly question: string;
-  readonly picture: Picture;
+  readonly picture: ItemShown;
   readonly hints: readonly string[];
   /** What to beware of where such a tool or liquid is handled. */
   readonly cautions: readonly string[];
@@ -23,6 +23,8 @@ export interface BenchTask {
   /** Entries it takes before the answer is shown. */
   readonly tries: number;
   readonly state: TaskState;
+  /** Of a task that was closed before this page was opened: whether it went right at the first try. */
+  readonly rightAtFirst: boolean;
 }
 
 export interface BenchRound {
@@ -86,8 +88,9 @@ export interface AttemptResult extends Feedback {
 export interface AttemptShown {
   readonly id: string;
   readonly taskId: string;
-  readonly instrumentId: string;
+  readonly subjectId: string;
   readonly skill: string;
+  readonly question: string;
   readonly entry: string;
   readonly verdict: Outcome;
   readonly slips: readonly SlipExplained[];
@@ -99,7 +102,7 @@ export interface AttemptShown {
   /** In ms; null where it was read from paper. */
   readonly timeTaken: number | null;
   readonly eyeHeight: number;
-  readonly picture: Picture;
+  readonly picture: ItemShown;
   readonly at: string;
 }
 

@@ -22,7 +22,7 @@ describe('bodies that are accepted', () => {
     ['an attempt with what was done', newAttempt, { ...attempt, actions: [{ kind: 'eye', at: 300, to: -12.5 }, { kind: 'loupe', at: 900 }] }],
     ['showing the answer', newAttempt, { ...attempt, kind: 'shown', entry: '' }],
     ['a round of any tool', newRound, {}],
-    ['a round of one tool', newRound, { instrumentIds: ['cylinder-50'] }],
+    ['a round of one tool', newRound, { subjectIds: ['cylinder-50'] }],
     ['a run', newRun, { protocolId: 'solid-by-displacement', specimen: 'Bronze deck nail' }],
     ['an event', newRunEvent, event],
     ['an event of the run', newRunEvent, { ...event, slot: 'temperature' }],
@@ -58,7 +58,7 @@ describe('bodies that are refused, by the field to blame', () => {
     [newAttempt, { ...attempt, actions: Array.from({ length: 401 }, () => ({ kind: 'eye', at: 1, to: 1 })) }, 'actions'],
     [newAttempt, { ...attempt, actions: [{ kind: 'dance', at: 1 }] }, 'actions[0].kind'],
     [benchAction, { kind: 'eye', at: -1 }, 'at'],
-    [newRound, { instrumentIds: ['x'.repeat(61)] }, 'instrumentIds[0]'],
+    [newRound, { subjectIds: ['x'.repeat(61)] }, 'subjectIds[0]'],
     [newRun, { protocolId: '', specimen: 'x' }, 'protocolId'],
     [newRun, { protocolId: 'x', specimen: '   ' }, 'specimen'],
     [newRun, { protocolId: 'x', specimen: 'x'.repeat(81) }, 'specimen'],
@@ -108,6 +108,6 @@ describe('what is tidied on the way', () => {
   });
 
   it('what no schema knows is left out', () => {
-    expect(newRound.validateSync({ seed: 7 }, { stripUnknown: true })).toEqual({ instrumentIds: [], setRoundId: null });
+    expect(newRound.validateSync({ seed: 7 }, { stripUnknown: true })).toEqual({ subjectIds: [], setRoundId: null });
   });
 });

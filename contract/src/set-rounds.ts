@@ -7,7 +7,7 @@ export const MOST_TRIES = 3;
 /** A round as a teacher sets it. No tools named means all of them; no aims means finding out; no students means the whole class. */
 export const newSetRound = object({
   title: string().trim().max(80, 'The title has more than 80 characters.').required('Give the round a title.'),
-  instrumentIds: array().of(string().max(60).required()).max(60).default([]),
+  subjectIds: array().of(string().max(60).required()).max(80).default([]),
   /** Tools of the cabinet that are to be used, with the errors they have; none named means any tool of the kinds chosen. */
   toolIds: array().of(string().uuid('That is not a tool of the cabinet.').required()).max(60).default([]),
   length: number().integer('The number of readings is whole.').min(1, 'A round has at least one reading.').max(MOST_READINGS, `A round has at most ${MOST_READINGS} readings.`).required('Say how many readings.'),
@@ -41,7 +41,9 @@ export interface SetRoundProgress {
 export interface SetRoundShown {
   readonly id: string;
   readonly title: string;
-  readonly instrumentIds: readonly string[];
+  readonly subjectIds: readonly string[];
+  /** Where it is worked. */
+  readonly place: 'bench' | 'numbers';
   /** Codes of the tools of the cabinet that are used. */
   readonly toolCodes: readonly string[];
   readonly length: number;

@@ -1,4 +1,4 @@
-import type { HouseRules, Picture } from '@green-beam/core';
+import type { HouseRules, ItemShown } from '@green-beam/core';
 import { array, object, string, type InferType } from 'yup';
 import type { AttemptResult } from './bench.ts';
 import { MOST_READINGS } from './set-rounds.ts';
@@ -7,7 +7,7 @@ import { MOST_READINGS } from './set-rounds.ts';
 export interface PrintedReading {
   readonly question: string;
   readonly tool: string;
-  readonly picture: Picture;
+  readonly picture: ItemShown;
   readonly unit: string;
   readonly answer: { readonly text: string; readonly accepts: readonly [string, string] };
 }

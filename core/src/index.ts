@@ -38,13 +38,13 @@ export { onThimble, SLEEVE_VERNIER } from './reading/slide-reading.ts';
 export { vernierReading } from './scales/vernier.ts';
 export { gritAt } from './reading/operate-sliding.ts';
 export type { CaliperPicture, Held, MicrometerPicture } from './reading/slide-pictures.ts';
-export { planForAims, plannedItems, planRound, type PlannedItem } from './reading/plan-round.ts';
-export { faded, MADE, NO_HABIT, planForBelief, PRIOR, updated, type Belief, type TutorOptions } from './reading/tutor.ts';
+export { planForAims, plannedItems, planRound, type PlannedItem } from './practice/plan-round.ts';
+export { faded, MADE, NO_HABIT, planForBelief, PRIORS, updated, type Belief, type TutorOptions } from './practice/tutor.ts';
 export { revealOf, type RevealStep } from './reading/reveal.ts';
 export { questionFor } from './reading/question.ts';
 export { hintsFor } from './reading/hints.ts';
 export { explainSlips, type SlipExplained } from './reading/explain.ts';
-export { closesTask, feedbackOn, TRIES, type Feedback, type Outcome } from './reading/feedback.ts';
+export { closesTask, feedbackOn, TRIES, type ClosedAnswer, type Feedback, type Outcome } from './practice/feedback.ts';
 export { describeColumn, describeEnd, describeRuler } from './reading/describe.ts';
 export { describeBeams, describeDisplay, describePointer, describeRiders } from './reading/describe-weighing.ts';
 export { describeCaliper, describeCaliperAt, describeMicrometer, describeMicrometerAt } from './reading/describe-slides.ts';
@@ -58,6 +58,18 @@ export { diagnoseExercise } from './exercises/diagnose-exercise.ts';
 export { rightAnswer, type Answer } from './exercises/answer.ts';
 export { FAULT_KINDS, parseMarks, writtenMarks, type FaultKind, type Marked } from './exercises/faults.ts';
 export { EXERCISE_SLIPS } from './exercises/slips/registry.ts';
+
+export type { Answered, ExerciseShown, StoryPart } from './exercises/shown-exercise.ts';
+export type { Solution } from './exercises/solution.ts';
+export { levelAfter } from './exercises/level.ts';
+
+export type { Domain, Subject } from './practice/subject.ts';
+export { subjectById, subjectIds, subjectsNamed } from './practice/subjects.ts';
+export { toolSubject } from './reading/tool-subject.ts';
+export { exerciseSubject } from './exercises/exercise-subject.ts';
+export { PRACTICE_SLIPS, practiceSlipById, type PracticeSlip } from './practice/slips.ts';
+export { diagnoseItem, drawItem, entriesWith, isExerciseTask, practiceTask, type PracticeOptions, type PracticeTask } from './practice/practice-task.ts';
+export { answerTo, cautionsAbout, explainFinding, hintsAbout, questionOn, shownItem, unitAsked, type ItemShown } from './practice/practice-words.ts';
 
 export { controlLimits, judgeCheck, type ControlLimits } from './statistics/control-limits.ts';
 export { CheckError, checkError, checkZeroError, hasZeroError } from './instruments/check-mass.ts';

@@ -47,7 +47,7 @@ test('a round to its end: sound, corrected at the second try, shown, and the str
   await page.getByRole('button', { name: '10 mL cylinder' }).click();
   await expect(page.getByText('Reading 1 of 10')).toBeVisible();
   const next = await currentRound(page);
-  expect(new Set(next.tasks.map((task) => task.picture.instrumentId))).toEqual(new Set(['cylinder-10']));
+  expect(new Set(next.tasks.map(({ picture }) => (picture as LiquidColumnPicture).instrumentId))).toEqual(new Set(['cylinder-10']));
   await page.reload();
   await expect(page.getByText('Reading 1 of 10')).toBeVisible();
 

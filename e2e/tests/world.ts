@@ -52,12 +52,12 @@ export function readPicture(picture: LiquidColumnPicture): { text: string; y: nu
 }
 
 /** Begins a round of certain tools with the page’s own session, and shows it. */
-export async function startRound(page: Page, instrumentIds: readonly string[]): Promise<BenchRound> {
+export async function startRound(page: Page, subjectIds: readonly string[]): Promise<BenchRound> {
   // The bench draws a round of its own where there is none; that one has to be there first.
   await page.goto('/');
   await expect(page.getByText(/Reading \d+ of \d+|Round finished/)).toBeVisible({ timeout: 20_000 });
   const session = await (await page.request.get('/api/session')).json();
-  const answer = await page.request.post(`/api/classes/${session.signedIn.class.id}/rounds`, { data: { instrumentIds }, headers: { 'x-csrf-token': session.csrfToken } });
+  const answer = await page.request.post(`/api/classes/${session.signedIn.class.id}/rounds`, { data: { subjectIds }, headers: { 'x-csrf-token': session.csrfToken } });
   expect(answer.status()).toBe(201);
   await page.goto('/');
   await expect(page.getByText('Reading 1 of 10')).toBeVisible();
@@ -96,7 +96,7 @@ export async function begunLike<Picture>(page: Page, { tool, aims = [], wanted }
   const rounds = `/api/classes/${here.signedIn.class.id}`;
   try {
     for (let tried = 0; tried < 150; tried += 1) {
-      const set = await teacher.request.post(`${rounds}/set-rounds`, { data: { title: 'One of these', instrumentIds: [tool], length: 1, aims, studentIds: [here.signedIn.person.id] }, headers: { 'x-csrf-token': there.csrfToken } });
+      const set = await teacher.request.post(`${rounds}/set-rounds`, { data: { title: 'One of these', subjectIds: [tool], length: 1, aims, studentIds: [here.signedIn.person.id] }, headers: { 'x-csrf-token': there.csrfToken } });
       const [{ id }] = await set.json();
       const round = (await (await page.request.post(`${rounds}/rounds`, { data: { setRoundId: id }, headers: { 'x-csrf-token': here.csrfToken } })).json()) as BenchRound;
       await teacher.request.post(`${rounds}/set-rounds/${id}/withdraw`, { headers: { 'x-csrf-token': there.csrfToken } });

@@ -29,7 +29,7 @@ async function tasksFor({ cookie, token, classId }: Session, rounds: number): Pr
   const headers = { cookie, 'content-type': 'application/json', 'x-csrf-token': token };
   const all: string[] = [];
   for (let i = 0; i < rounds; i += 1) {
-    const round = (await (await fetch(`${BASE}/api/classes/${classId}/rounds`, { method: 'POST', headers, body: '{"instrumentIds":["cylinder-50"]}' })).json()) as { tasks: { id: string }[] };
+    const round = (await (await fetch(`${BASE}/api/classes/${classId}/rounds`, { method: 'POST', headers, body: '{"subjectIds":["cylinder-50"]}' })).json()) as { tasks: { id: string }[] };
     all.push(...round.tasks.map((task) => task.id));
   }
   return all;

@@ -1,4 +1,4 @@
-import { instrumentIds, completeRules, drawTask, planForBelief, PRIOR, updated, type Belief } from '../../core/src/index.ts';
+import { instrumentIds, completeRules, drawTask, planForBelief, PRIORS, subjectsNamed, updated, type Belief } from '../../core/src/index.ts';
 
 const ATTEMPTS = 2000;
 const CHOICES = 200;
@@ -6,7 +6,7 @@ const rules = completeRules();
 
 /** What is believed after many attempts is as large as after few: the choice does not look at them again. */
 function believed(): Belief {
-  let belief: Belief = PRIOR;
+  let belief: Belief = PRIORS.reading;
   for (let seed = 0; seed < ATTEMPTS; seed += 1) {
     const tools = instrumentIds();
     const task = drawTask(tools[seed % tools.length] ?? 'cylinder-50', { seed, rules });
@@ -18,8 +18,8 @@ function believed(): Belief {
 const belief = believed();
 const times = Array.from({ length: CHOICES }, (_, seed) => {
   const start = performance.now();
-  const [item] = planForBelief(belief, { tools: [], count: 1, seed, rules });
-  if (item) drawTask(item.instrumentId, { seed: item.seed, aim: item.aim, rules });
+  const [item] = planForBelief(belief, { subjects: subjectsNamed([]), count: 1, seed, rules });
+  if (item) drawTask(item.subjectId, { seed: item.seed, aim: item.aim, rules });
   return performance.now() - start;
 }).slice(1).sort((a, b) => a - b);
 const part = (share: number): string => (times[Math.floor(share * times.length)] ?? 0).toFixed(1);

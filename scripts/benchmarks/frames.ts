@@ -100,7 +100,7 @@ async function onBench(page: Page, teacher: Page, tool: string, aim: string, wan
   const rounds = `/api/classes/${signedIn.class?.id ?? ''}`;
   const asTeacher = { 'x-csrf-token': setter.csrfToken };
   for (let tried = 0; tried < 100; tried += 1) {
-    const set = await teacher.request.post(`${rounds}/set-rounds`, { data: { title: 'To be measured', instrumentIds: [tool], length: 1, aims: [aim], studentIds: [signedIn.person.id] }, headers: asTeacher });
+    const set = await teacher.request.post(`${rounds}/set-rounds`, { data: { title: 'To be measured', subjectIds: [tool], length: 1, aims: [aim], studentIds: [signedIn.person.id] }, headers: asTeacher });
     if (!set.ok()) throw new Error(`No round of ${tool}: ${await set.text()}`);
     const [{ id }] = (await set.json()) as [{ id: string }];
     const begun = await page.request.post(`${rounds}/rounds`, { data: { setRoundId: id }, headers: { 'x-csrf-token': csrfToken } });

@@ -5,10 +5,10 @@ const READINGS = 13;
 const AIM = 5000;
 
 /** Sets a round on paper and times it from asking for its sheets to the last of them, and the key, standing on the page. */
-async function printed(name: string, instrumentIds: readonly string[]): Promise<void> {
+async function printed(name: string, subjectIds: readonly string[]): Promise<void> {
   const classes = (await (await page.request.get('/api/classes')).json()) as { id: string }[];
   const { csrfToken } = (await (await page.request.get('/api/session')).json()) as { csrfToken: string };
-  const set = await page.request.post(`/api/classes/${classes[0]?.id ?? ''}/set-rounds`, { data: { title: name, instrumentIds, length: READINGS, onPaper: true }, headers: { 'x-csrf-token': csrfToken } });
+  const set = await page.request.post(`/api/classes/${classes[0]?.id ?? ''}/set-rounds`, { data: { title: name, subjectIds, length: READINGS, onPaper: true }, headers: { 'x-csrf-token': csrfToken } });
   if (!set.ok()) throw new Error(`No round on paper: ${await set.text()}`);
   const [round] = (await set.json()) as { id: string }[];
   const start = performance.now();

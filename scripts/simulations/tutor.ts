@@ -1,4 +1,4 @@
-import { asOperated, instrumentIds, completeRules, drawTask, expectedReading, instrumentById, MADE, planForBelief, planRound, predictedEntries, PRIOR, seededRandom, slipById, slipsOn, updated, type Belief, type PlannedItem, type Random, type ReadingTask } from '../../core/src/index.ts';
+import { asOperated, instrumentIds, completeRules, drawTask, expectedReading, instrumentById, MADE, planForBelief, planRound, predictedEntries, PRIORS, seededRandom, slipById, slipsOn, subjectsNamed, updated, type Belief, type PlannedItem, type Random, type ReadingTask } from '../../core/src/index.ts';
 
 const LEARNERS = Number(process.env['LEARNERS'] ?? 200);
 const MOST_READINGS = 80;
@@ -35,10 +35,10 @@ type Choose = (belief: Belief, seed: number) => PlannedItem;
 
 /** Readings until the true slip has a posterior of 95 %. */
 function readingsNeeded(slip: string, choose: Choose, random: Random): number {
-  let belief: Belief = PRIOR;
+  let belief: Belief = PRIORS.reading;
   for (let reading = 1; reading <= MOST_READINGS; reading += 1) {
     const item = choose(belief, random.below(2 ** 40));
-    const task = drawTask(item.instrumentId, { seed: item.seed, aim: item.aim, rules: RULES });
+    const task = drawTask(item.subjectId, { seed: item.seed, aim: item.aim, rules: RULES });
     const { entry, read } = entryOf(task, slip, random);
     belief = updated(belief, task, read, entry);
     if ((belief[slip] ?? 0) >= SURE) return reading;
@@ -67,8 +67,8 @@ function simulated(tools: readonly string[], choose: Choose): number[] {
 }
 
 function report(name: string, tools: readonly string[]): void {
-  const adaptive = simulated(tools, (belief, seed) => planForBelief(belief, { tools, count: 1, seed, rules: RULES })[0] ?? { instrumentId: tools[0] ?? '', seed, aim: [] });
-  const atRandom = simulated(tools, (_, seed) => ({ ...(planRound(tools, 1, seed, RULES)[0] ?? { instrumentId: tools[0] ?? '', seed }), aim: [] }));
+  const adaptive = simulated(tools, (belief, seed) => planForBelief(belief, { subjects: subjectsNamed(tools), count: 1, seed, rules: RULES })[0] ?? { subjectId: tools[0] ?? '', seed, aim: [] });
+  const atRandom = simulated(tools, (_, seed) => ({ ...(planRound(subjectsNamed(tools), 1, seed, RULES)[0] ?? { subjectId: tools[0] ?? '', seed }), aim: [] }));
   const [with_, without] = [median(adaptive), median(atRandom)];
   process.stdout.write(`${name}: median readings until the slip is known with 95 %: ${with_.toFixed(1)} chosen, ${without.toFixed(1)} at random (${(with_ / without).toFixed(2)} of random; aim: at most 4, and at most half of random)\n  mean: ${mean(adaptive).toFixed(1)} chosen, ${mean(atRandom).toFixed(1)} at random, those not known counted as ${MOST_READINGS} (${(mean(adaptive) / mean(atRandom)).toFixed(2)} of random)\n`);
   const late = (values: readonly number[]): string => `${Math.round((100 * values.filter((value) => value >= MOST_READINGS).length) / values.length)} %`;

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { createServer as createPlainServer } from 'node:http';
 import { createServer as createTlsServer } from 'node:https';
-import { instrumentIds, DEFAULT_RULES, planForBelief, PRIOR } from '@green-beam/core';
+import { DEFAULT_RULES, planForBelief, PRIORS, subjectById, subjectIds } from '@green-beam/core';
 import pg from 'pg';
 import { pino } from 'pino';
 import { createApp } from './app.ts';
@@ -17,16 +17,17 @@ function addressOf({ tls, host, port }: Config): string {
   return `${tls ? 'https' : 'http'}://${host === '0.0.0.0' ? '127.0.0.1' : host}:${port}`;
 }
 
-/** Time between two tools, in ms: whoever is here already comes first. */
+/** Time between two of them, in ms: whoever is here already comes first. */
 const PAUSE = 200;
 
-/** Works out what the usual rules let be told apart on each tool, a tool at a time, before the first round asks for it. */
+/** Works out what the usual rules let be told apart in each tool and kind of exercise, one at a time, before the first round asks for it. */
 function prepareInBackground(): void {
-  const tools = instrumentIds();
+  const ids = subjectIds();
   const next = (): void => {
-    const tool = tools.pop();
-    if (tool === undefined) return;
-    planForBelief(PRIOR, { tools: [tool], count: 1, seed: 1, rules: DEFAULT_RULES });
+    const id = ids.pop();
+    if (id === undefined) return;
+    const subject = subjectById(id);
+    planForBelief(PRIORS[subject.domain], { subjects: [subject], count: 1, seed: 1, rules: DEFAULT_RULES });
     setTimeout(next, PAUSE).unref();
   };
   setTimeout(next, PAUSE).unref();

@@ -10,8 +10,9 @@ import * as setRounds from './migrations/0006-set-rounds.ts';
 import * as sheets from './migrations/0007-sheets.ts';
 import * as cabinet from './migrations/0008-cabinet.ts';
 import * as rulesTold from './migrations/0009-rules-told.ts';
+import * as exercises from './migrations/0010-exercises.ts';
 
-const MIGRATIONS = [firstLight, handingIn, studentsArchive, roundTools, tutor, setRounds, sheets, cabinet, rulesTold];
+const MIGRATIONS = [firstLight, handingIn, studentsArchive, roundTools, tutor, setRounds, sheets, cabinet, rulesTold, exercises];
 
 /** Brings the database to the present shape; each migration runs once, in its own transaction. */
 export async function migrate(sequelize: Sequelize): Promise<void> {

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { CORE_VERSION, expectedReading } from '@green-beam/core';
+import { answerTo, CORE_VERSION, type Situation } from '@green-beam/core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { taskOf } from '../src/bench/show.ts';
 import { Attempt, Task } from '../src/models/bench.ts';
@@ -24,14 +24,15 @@ function attempt(taskId: string, entry: string, more: object = {}): Record<strin
 }
 
 async function round(): Promise<{ id: string; unit: string; picture: { scaleSide: string; opaque: boolean } }[]> {
-  const { status, body } = await student.post(url('/rounds'), { instrumentIds: ['cylinder-50'] });
+  const { status, body } = await student.post(url('/rounds'), { subjectIds: ['cylinder-50'] });
   expect(status).toBe(201);
   return body.tasks;
 }
 
 async function rightAnswer(taskId: string): Promise<{ text: string; value: number }> {
   const row = (await Task.findOne({ where: { classId, id: taskId } }))!;
-  return { text: expectedReading(taskOf(row, await rulesOf(classId, row.rulesVersion))).text, value: row.situation.value };
+  const { situation } = row;
+  return { text: answerTo(taskOf(row, await rulesOf(classId, row.rulesVersion))).text, value: (situation as Situation).value };
 }
 
 /** Pictures whose drawing is in the unit of the reading: what is read is there to be seen. */
@@ -64,7 +65,7 @@ describe('a round', () => {
     expect(body).toMatchObject({ verdict: 'sound', closed: true, tryNumber: 1 });
     const row = (await Attempt.findOne({ where: { classId, id: sent['id'] as string } }))!;
     expect(row).toMatchObject({ entry: `${text} mL`, hints: 2, timeTaken: 5000, tryNumber: 1, rulesVersion: 1, coreVersion: CORE_VERSION });
-    expect(row.situation.eyeHeight).toBe(1.5);
+    expect(row.situation).toMatchObject({ eyeHeight: 1.5 });
     expect(row.picture).toMatchObject({ kind: 'liquid-column' });
     expect(row.actions).toEqual([{ kind: 'eye', at: 900, to: 0 }]);
   });
@@ -118,7 +119,7 @@ describe('a round', () => {
   });
 
   it.each([
-    ['instrumentIds', '/rounds', { instrumentIds: ['teapot'] }],
+    ['subjectIds', '/rounds', { subjectIds: ['teapot'] }],
     ['eyeHeight', '/attempts', { eyeHeight: 4000 }],
     ['eyeHeight', '/attempts', { eyeHeight: undefined }],
     ['kind', '/attempts', { kind: 'guess' }],
@@ -185,7 +186,7 @@ describe('what is believed of a student', () => {
 describe('how a tool was handled', () => {
   /** A reading whose situation is as wanted. */
   async function placed(instrumentId: string, situation: Task['situation']): Promise<Task> {
-    const { body } = await student.post(url('/rounds'), { instrumentIds: [instrumentId] });
+    const { body } = await student.post(url('/rounds'), { subjectIds: [instrumentId] });
     const task = (await Task.findOne({ where: { classId, id: body.tasks[0].id } }))!;
     return task.update({ situation });
   }

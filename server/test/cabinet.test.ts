@@ -1,3 +1,4 @@
+import type { Situation } from '@green-beam/core';
 import type { ToolShown } from '@green-beam/contract';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { Task } from '../src/models/bench.ts';
@@ -126,12 +127,12 @@ describe('tools that may be used', () => {
     const ruler = await added({ code: 'R-07', instrumentId: 'ruler-millimetre' });
     await note(teacher, caliper.id, { kind: 'zero', reading: -0.15 });
     const { body } = await teacher.post(url('/set-rounds'), { title: 'Our own', length: 8, toolIds: [caliper.id, ruler.id] });
-    expect(body[0]).toMatchObject({ toolCodes: ['C-07', 'R-07'], instrumentIds: ['caliper-twentieth', 'ruler-millimetre'] });
+    expect(body[0]).toMatchObject({ toolCodes: ['C-07', 'R-07'], subjectIds: ['caliper-twentieth', 'ruler-millimetre'] });
     const round = (await student.post(url('/rounds'), { setRoundId: body[0].id })).body;
     const codes = round.tasks.map(({ toolCode }: { toolCode: string }) => toolCode);
     expect(new Set(codes)).toEqual(new Set(['C-07', 'R-07']));
     const rows = await Task.findAll({ where: { classId, roundId: round.id } });
-    for (const { instrumentId, situation } of rows) expect(situation.zeroError).toBe(instrumentId === 'caliper-twentieth' ? -0.15 : undefined);
+    for (const { subjectId, situation } of rows) expect((situation as Situation).zeroError).toBe(subjectId === 'caliper-twentieth' ? -0.15 : undefined);
   });
 
   it('have to be of this class’s cabinet', async () => {

@@ -21,8 +21,8 @@ afterAll(() => server.stop());
 /** A reading to be taken by hand, as it stands in the database. */
 async function given(instrumentId: string, situation: Situation): Promise<string> {
   const [roundId, id] = [randomUUID(), randomUUID()];
-  await Round.create({ classId, id: roundId, schoolId, personId: studentId, instrumentIds: [instrumentId] });
-  await Task.create({ classId, id, schoolId, roundId, personId: studentId, position: 0, instrumentId, seed: 1, situation, picture: pictureOf(readingTask(instrumentId, situation)), rulesVersion: 1, coreVersion: 'test' });
+  await Round.create({ classId, id: roundId, schoolId, personId: studentId, subjectIds: [instrumentId] });
+  await Task.create({ classId, id, schoolId, roundId, personId: studentId, position: 0, subjectId: instrumentId, seed: 1, situation, picture: pictureOf(readingTask(instrumentId, situation)), rulesVersion: 1, coreVersion: 'test' });
   return id;
 }
 

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { expectedReading } from '@green-beam/core';
+import { answerTo } from '@green-beam/core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { taskOf } from '../src/bench/show.ts';
 import { Attempt, Task } from '../src/models/bench.ts';
@@ -18,11 +18,11 @@ afterAll(() => server.stop());
 
 async function expectedText(taskId: string): Promise<string> {
   const task = (await Task.findOne({ where: { classId, id: taskId } }))!;
-  return expectedReading(taskOf(task, await rulesOf(classId, task.rulesVersion))).text;
+  return answerTo(taskOf(task, await rulesOf(classId, task.rulesVersion))).text;
 }
 
 async function nextTask(): Promise<string> {
-  if (open.length === 0) open = (await student.post(`/classes/${classId}/rounds`, { instrumentIds: ['cylinder-50'] })).body.tasks.map((task: { id: string }) => task.id);
+  if (open.length === 0) open = (await student.post(`/classes/${classId}/rounds`, { subjectIds: ['cylinder-50'] })).body.tasks.map((task: { id: string }) => task.id);
   const taskId = open.pop()!;
   // The entries below all say 12.3 mL: a picture that happens to stand there would make them right.
   return (await expectedText(taskId)).startsWith('12') ? nextTask() : taskId;
@@ -109,8 +109,8 @@ describe('a body that cannot be one names its field', () => {
 
   it('a round names a tool that is not on the bench', async () => {
     for (const instrumentId of ['cylinder-51', 'clock', '__proto__']) {
-      const { status, body } = await student.post(`/classes/${classId}/rounds`, { instrumentIds: [instrumentId] });
-      expect([status, body.field]).toEqual([400, 'instrumentIds']);
+      const { status, body } = await student.post(`/classes/${classId}/rounds`, { subjectIds: [instrumentId] });
+      expect([status, body.field]).toEqual([400, 'subjectIds']);
     }
   });
 });

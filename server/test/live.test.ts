@@ -16,7 +16,7 @@ afterAll(() => server.stop());
 const events = (): string => `/classes/${classId}/events`;
 
 async function attempt(): Promise<string> {
-  const { body } = await student.post(`/classes/${classId}/rounds`, { instrumentIds: ['cylinder-50'] });
+  const { body } = await student.post(`/classes/${classId}/rounds`, { subjectIds: ['cylinder-50'] });
   const id = randomUUID();
   await student.post(`/classes/${classId}/attempts`, { id, taskId: body.tasks[0].id, kind: 'reading', entry: '1 mL', eyeHeight: 0, actions: [], hints: 0, timeTaken: 1000 });
   return id;

@@ -1,4 +1,4 @@
-import { DEFAULT_RULES, expectedReading, readingTask } from '@green-beam/core';
+import { DEFAULT_RULES, expectedReading, readingTask, type Situation } from '@green-beam/core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { Attempt, Task } from '../src/models/bench.ts';
 import { HouseRulesVersion } from '../src/models/classes.ts';
@@ -19,7 +19,7 @@ const present = async (): Promise<number> => (await teacher.get(url('/rules'))).
 const change = async (rules: unknown, more: Record<string, unknown> = {}) => teacher.post(url('/rules'), { name: 'Halves', rules, after: await present(), ...more });
 
 async function firstTask(): Promise<Task> {
-  const { body } = await student.post(url('/rounds'), { instrumentIds: ['cylinder-50'] });
+  const { body } = await student.post(url('/rounds'), { subjectIds: ['cylinder-50'] });
   return (await Task.findOne({ where: { classId, id: body.tasks[0].id } }))!;
 }
 
@@ -48,10 +48,10 @@ describe('a change of house rules', () => {
     const after = await firstTask();
     expect([before.rulesVersion, after.rulesVersion]).toEqual([body.version - 1, body.version]);
 
-    const old = expectedReading(readingTask('cylinder-50', before.situation));
+    const old = expectedReading(readingTask('cylinder-50', before.situation as Situation));
     const attempt = { id: crypto.randomUUID(), taskId: before.id, kind: 'reading', entry: `${old.text} mL`, eyeHeight: 0, timeTaken: 100 };
     expect((await student.post(url('/attempts'), attempt)).body.verdict).toBe('sound');
-    const halves = expectedReading(readingTask('cylinder-50', after.situation, body.rules));
+    const halves = expectedReading(readingTask('cylinder-50', after.situation as Situation, body.rules));
     expect(halves.unit).toBe('cm³');
     expect((await student.post(url('/attempts'), { ...attempt, id: crypto.randomUUID(), taskId: after.id, entry: `${halves.text} cm³` })).body.verdict).toBe('sound');
     expect((await Attempt.findAll({ where: { classId } })).map((row) => row.rulesVersion).sort()).toEqual([before.rulesVersion, after.rulesVersion]);

@@ -1,5 +1,5 @@
 import type { SetRoundShown } from '@green-beam/contract';
-import { expectedReading, readingTask } from '@green-beam/core';
+import { expectedReading, readingTask, type Situation } from '@green-beam/core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { Task } from '../src/models/bench.ts';
 import { asStudent, makeStudent, openClassroom, type TestServer, type Visitor } from './harness.ts';
@@ -21,7 +21,7 @@ beforeAll(async () => {
 afterAll(() => server.stop());
 
 const url = (path: string): string => `/classes/${classId}${path}`;
-const BASE = { title: 'Burettes', instrumentIds: ['burette-50'], length: 3, aims: ['upside-down'], tries: 1, hints: false };
+const BASE = { title: 'Burettes', subjectIds: ['burette-50'], length: 3, aims: ['upside-down'], tries: 1, hints: false };
 
 async function set(more: Record<string, unknown> = {}): Promise<SetRoundShown> {
   const { status, body } = await teacher.post(url('/set-rounds'), { ...BASE, ...more });
@@ -33,7 +33,7 @@ const begin = (who: Visitor, setRoundId: string) => who.post(url('/rounds'), { s
 
 async function answer(who: Visitor, taskId: string, wrong = false) {
   const row = (await Task.findOne({ where: { classId, id: taskId } }))!;
-  const { text, unit } = expectedReading(readingTask(row.instrumentId, row.situation));
+  const { text, unit } = expectedReading(readingTask(row.subjectId, row.situation as Situation));
   return who.post(url('/attempts'), { id: crypto.randomUUID(), taskId, kind: 'reading', entry: wrong ? '999 mL' : `${text} ${unit}`, eyeHeight: 0, timeTaken: 900 });
 }
 
@@ -79,7 +79,7 @@ describe('a round that is set', () => {
 
   it('can have a school of thought of its own, which changes nothing for the class', async () => {
     const before = (await teacher.get(url('/rules'))).body;
-    const shown = await set({ title: 'Halves', instrumentIds: ['cylinder-50'], aims: [], preset: 'half-a-division' });
+    const shown = await set({ title: 'Halves', subjectIds: ['cylinder-50'], aims: [], preset: 'half-a-division' });
     expect(shown.rulesName).toBe('Half a division');
     const { body: round } = await begin(student, shown.id);
     expect(round.tasks[0].unit).toBe('cm³');
@@ -111,7 +111,7 @@ describe('a round that is set', () => {
 
   it.each([
     ['title', { title: '' }],
-    ['instrumentIds', { instrumentIds: ['teapot'] }],
+    ['subjectIds', { subjectIds: ['teapot'] }],
     ['length', { length: 0 }],
     ['length', { length: 31 }],
     ['length', { length: 2.5 }],

@@ -23,7 +23,7 @@ afterAll(() => server.stop());
 const url = (path: string): string => `/classes/${classId}${path}`;
 
 async function set(more: Record<string, unknown> = {}): Promise<SetRoundShown> {
-  const { status, body } = await teacher.post(url('/set-rounds'), { title: 'On paper', instrumentIds: ['cylinder-50', 'burette-50', 'ruler-millimetre', 'thermometer-degree'], length: 4, aims: [], tries: 3, hints: true, onPaper: true, ...more });
+  const { status, body } = await teacher.post(url('/set-rounds'), { title: 'On paper', subjectIds: ['cylinder-50', 'burette-50', 'ruler-millimetre', 'thermometer-degree'], length: 4, aims: [], tries: 3, hints: true, onPaper: true, ...more });
   expect(status, JSON.stringify(body)).toBe(201);
   return body[0];
 }
@@ -90,7 +90,7 @@ describe('a round on paper', () => {
   });
 
   it('does not aim at what paper cannot show, and says so', async () => {
-    const { status, body } = await teacher.post(url('/set-rounds'), { title: 'Eyes', instrumentIds: ['cylinder-50'], length: 2, aims: ['eye-high'], tries: 1, onPaper: true });
+    const { status, body } = await teacher.post(url('/set-rounds'), { title: 'Eyes', subjectIds: ['cylinder-50'], length: 2, aims: ['eye-high'], tries: 1, onPaper: true });
     expect([status, body.field]).toEqual([400, 'aims']);
     expect(body.message).toContain('on paper');
   });
@@ -103,7 +103,7 @@ describe('a round on paper', () => {
 
 describe('what stands on a sheet', () => {
   it('is typed in by a teacher and judged like anything entered on the bench', async () => {
-    const sheet = await sheetOf('Ada', { instrumentIds: ['cylinder-50'], aims: ['label-above'], length: 2 });
+    const sheet = await sheetOf('Ada', { subjectIds: ['cylinder-50'], aims: ['label-above'], length: 2 });
     const before = (await teacher.get(url(`/sheets/${sheet.code}`))).body as SheetShown;
     expect(JSON.stringify(before)).not.toContain(sheet.readings[0]!.answer.text);
     const [first, second] = idsOf(before);
@@ -143,7 +143,7 @@ describe('what stands on a sheet', () => {
   });
 
   it('sent twice is taken once; a reading that has an answer keeps it, and nothing of the rest is taken', async () => {
-    const { code } = await sheetOf('Ada', { instrumentIds: ['cylinder-50'], length: 3 });
+    const { code } = await sheetOf('Ada', { subjectIds: ['cylinder-50'], length: 3 });
     const [first, second] = idsOf((await teacher.get(url(`/sheets/${code}`))).body);
     const answers = [typed(first!, '12.3 mL')];
     const [once, twice] = [await student.post(url(`/sheets/${code}/answers`), { answers }), await student.post(url(`/sheets/${code}/answers`), { answers })];
@@ -156,7 +156,7 @@ describe('what stands on a sheet', () => {
   });
 
   it('that cannot be read as a reading stays open, and says why', async () => {
-    const { code } = await sheetOf('Ada', { instrumentIds: ['cylinder-50'], length: 1 });
+    const { code } = await sheetOf('Ada', { subjectIds: ['cylinder-50'], length: 1 });
     const [only] = idsOf((await teacher.get(url(`/sheets/${code}`))).body);
     const { body } = await teacher.post(url(`/sheets/${code}/answers`), { answers: [typed(only!, 'about half')] });
     expect(body.readings[0]).toMatchObject({ entry: 'about half', result: { verdict: 'unreadable', closed: false, answer: null } });

@@ -16,6 +16,7 @@ const OneTimeLink = lazy(() => import('./pages/sign-in/one-time-link.tsx'));
 const Runs = lazy(() => import('./pages/notebook/runs.tsx'));
 const RunPage = lazy(() => import('./pages/notebook/run-page.tsx'));
 const Desk = lazy(() => import('./pages/numbers/desk.tsx'));
+const Practice = lazy(() => import('./pages/numbers/practice.tsx'));
 const Record = lazy(() => import('./pages/record/record.tsx'));
 const Board = lazy(() => import('./pages/class/board.tsx'));
 const People = lazy(() => import('./pages/class/people.tsx'));
@@ -44,6 +45,7 @@ function SignedInRoutes({ signedIn, classId }: { readonly signedIn: SignedIn; re
     <Routes>
       <Route path="/" element={<Bench signedIn={signedIn} classId={classId} />} />
       <Route path="/numbers" element={<Desk key={signedIn.person.id} signedIn={signedIn} classId={classId} />} />
+      <Route path="/numbers/practice" element={<Practice signedIn={signedIn} classId={classId} />} />
       <Route path="/notebook" element={<Runs signedIn={signedIn} classId={classId} />} />
       <Route path="/notebook/:runId" element={<RunPage signedIn={signedIn} classId={classId} />} />
       <Route path="/sheets/:code" element={<Sheet classId={classId} signedIn={signedIn} />} />
@@ -74,6 +76,7 @@ function VisitorRoutes({ demo }: { readonly demo: boolean }): ReactNode {
     <Routes>
       <Route path="/" element={<Bench signedIn={null} classId={null} />} />
       <Route path="/numbers" element={<Desk signedIn={null} classId={null} />} />
+      <Route path="/numbers/practice" element={<Practice signedIn={null} classId={null} />} />
       <Route path="/sign-in" element={<SignIn demo={demo} />} />
       <Route path="/link/:token" element={<OneTimeLink />} />
       <Route path="*" element={<SignIn demo={demo} />} />

@@ -4,7 +4,8 @@ import { drawTask, predictedEntries } from './draw-task.ts';
 import { asOnPaper, needsWholeWidth, shownOnPaper } from './on-paper.ts';
 import { pictureOf } from './picture.ts';
 import { instrumentIds } from '../instruments/catalogue.ts';
-import { planRound } from './plan-round.ts';
+import { planRound } from '../practice/plan-round.ts';
+import { toolSubject } from './tool-subject.ts';
 import { completeRules } from '../rules/house-rules.ts';
 import { readingTask } from './reading-task.ts';
 import { SLIPS } from './slips/registry.ts';
@@ -23,7 +24,7 @@ describe('a reading on paper', () => {
   });
 
   it('is planned without aiming at what cannot be shown', () => {
-    const aims = planRound([], 200, 3, completeRules(), shownOnPaper).flatMap(({ aim }) => aim);
+    const aims = planRound(instrumentIds().map(toolSubject), 200, 3, completeRules(), shownOnPaper).flatMap(({ aim }) => aim);
     expect(aims.length).toBeGreaterThan(100);
     expect(aims.filter((id) => !shownOnPaper(id))).toEqual([]);
   });

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { cautionsFor } from './cautions.ts';
-import { feedbackOn } from './feedback.ts';
+import { feedbackOn } from '../practice/feedback.ts';
 import { diagnose } from './diagnose.ts';
 import type { Done } from './operation.ts';
 import { readingTask } from './reading-task.ts';

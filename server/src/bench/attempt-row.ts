@@ -1,10 +1,10 @@
 import { doneIn, type NewAttempt } from '@green-beam/contract';
-import { closesTask, CORE_VERSION, diagnose, instrumentById, pictureOf, asOperated, remarksOn, type HouseRules, type ReadingTask, type SlipHistory } from '@green-beam/core';
+import { asOperated, closesTask, CORE_VERSION, diagnoseItem, isExerciseTask, remarksOn, shownItem, subjectById, type HouseRules, type PracticeTask, type SlipHistory } from '@green-beam/core';
 import type { CreationAttributes } from 'sequelize';
 import type { Attempt, Task } from '../models/bench.ts';
 import { taskOf } from './show.ts';
 
-type TaskRow = Pick<Task, 'classId' | 'id' | 'schoolId' | 'personId' | 'instrumentId' | 'situation' | 'rulesVersion'> & { readonly tries?: number | undefined };
+type TaskRow = Pick<Task, 'classId' | 'id' | 'schoolId' | 'personId' | 'subjectId' | 'situation' | 'rulesVersion'> & { readonly tries?: number | undefined };
 
 /** What was entered: on the bench, or typed in from paper by somebody. */
 export type Entered = Omit<NewAttempt, 'taskId' | 'timeTaken'> & { readonly timeTaken: number | null; readonly enteredBy?: string | null };
@@ -13,16 +13,17 @@ export type Entered = Omit<NewAttempt, 'taskId' | 'timeTaken'> & { readonly time
 export interface JudgedAttempt {
   readonly row: CreationAttributes<Attempt>;
   /** The task as it was set, and as it stood at Enter. */
-  readonly drawn: ReadingTask;
-  readonly read: ReadingTask;
+  readonly drawn: PracticeTask;
+  readonly read: PracticeTask;
   readonly closes: boolean;
 }
 
 /** Judges an attempt; `tryNumber` counts readable entries on the task, from 1. */
 export function judgeAttempt(task: TaskRow, body: Entered, tryNumber: number, rules: HouseRules, history: SlipHistory): JudgedAttempt {
   const drawn = taskOf(task, rules);
-  const reading = asOperated(drawn, { eyeHeight: body.eyeHeight, done: doneIn(body.actions), at: body.timeTaken ?? 0 });
-  const diagnosis = body.kind === 'shown' ? null : diagnose(reading, body.entry, history);
+  // An exercise is as it was set, whatever is done; a tool is as it stood at Enter.
+  const read = isExerciseTask(drawn) ? drawn : asOperated(drawn, { eyeHeight: body.eyeHeight, done: doneIn(body.actions), at: body.timeTaken ?? 0 });
+  const diagnosis = body.kind === 'shown' ? null : diagnoseItem(read, body.entry, history);
   const verdict = diagnosis?.verdict ?? 'shown';
   const row: JudgedAttempt['row'] = {
     classId: task.classId,
@@ -30,13 +31,13 @@ export function judgeAttempt(task: TaskRow, body: Entered, tryNumber: number, ru
     schoolId: task.schoolId,
     taskId: task.id,
     personId: task.personId,
-    instrumentId: task.instrumentId,
-    skill: instrumentById(task.instrumentId).skill,
+    subjectId: task.subjectId,
+    skill: subjectById(task.subjectId).skill,
     entry: body.entry,
-    situation: reading.situation,
-    picture: pictureOf(reading),
+    situation: isExerciseTask(read) ? read.exercise : read.situation,
+    picture: shownItem(read),
     actions: body.actions,
-    remarks: remarksOn(drawn, doneIn(body.actions)),
+    remarks: isExerciseTask(drawn) ? [] : remarksOn(drawn, doneIn(body.actions)),
     hints: body.hints,
     timeTaken: body.timeTaken,
     enteredBy: body.enteredBy ?? null,
@@ -47,5 +48,5 @@ export function judgeAttempt(task: TaskRow, body: Entered, tryNumber: number, ru
     rulesVersion: task.rulesVersion,
     coreVersion: CORE_VERSION,
   };
-  return { row, drawn, read: reading, closes: closesTask(verdict, tryNumber, task.tries) };
+  return { row, drawn, read, closes: closesTask(verdict, tryNumber, task.tries) };
 }

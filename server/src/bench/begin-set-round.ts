@@ -31,7 +31,7 @@ export async function ownRound(person: Person, set: SetRound, rulesVersion: numb
   const version = set.rulesVersion ?? rulesVersion;
   try {
     const tools = set.toolIds.length === 0 ? [] : (await toolChoices(classId)).filter(({ id }) => set.toolIds.includes(id));
-    return await createRound({ ...person, tools, instrumentIds: set.instrumentIds, rules: await rulesOf(classId, version), rulesVersion: version, set });
+    return await createRound({ ...person, tools, subjectIds: set.subjectIds, rules: await rulesOf(classId, version), rulesVersion: version, set });
   } catch (error) {
     // Two calls at the same moment: the database lets one of them through.
     const other = await own();

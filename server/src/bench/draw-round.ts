@@ -1,10 +1,12 @@
 import { randomInt, randomUUID } from 'node:crypto';
 import type { ToolChoice } from '@green-beam/contract';
-import { CORE_VERSION, drawTask, hasZeroError, needsWholeWidth, pictureOf, planForAims, planForBelief, planRound, shownOnPaper, TRIES, type HouseRules, type PlannedItem } from '@green-beam/core';
+import { CORE_VERSION, drawItem, hasZeroError, isExerciseKind, isExerciseTask, needsWholeWidth, planForAims, planForBelief, planRound, seededRandom, shownItem, shownOnPaper, subjectsNamed, TRIES, type Domain, type HouseRules, type ItemShown, type PlannedItem, type PracticeTask, type Subject } from '@green-beam/core';
 import type { CreationAttributes } from 'sequelize';
 import { newSheetCode } from '../classes/codes.ts';
 import { Round, Task, type SetRound } from '../models/bench.ts';
-import { knownOf, toRevisit, type Known } from './tutor.ts';
+import { tellOf, workedBy, type Worked } from './levels.ts';
+import { placeOf } from './place.ts';
+import { knownOf, toRevisit, type Knowledge } from './tutor.ts';
 
 export const ROUND_LENGTH = 10;
 
@@ -13,8 +15,8 @@ export interface RoundFor {
   readonly classId: string;
   readonly schoolId: string;
   readonly personId: string;
-  /** None named means all tools. */
-  readonly instrumentIds: readonly string[];
+  /** Tools and kinds of exercises; none named means all tools. */
+  readonly subjectIds: readonly string[];
   readonly rules: HouseRules;
   readonly rulesVersion: number;
   /** The round set by a teacher that this one answers; null for one’s own practice. */
@@ -27,37 +29,76 @@ export interface RoundFor {
 const OVER_THE_ZERO = ['zero-ignored', 'zero-sign', 'zero-negative-misread', 'not-zeroed'];
 
 /** The very tool an item is drawn for, and what can be aimed at on it. */
-function onTool({ instrumentId, seed, aim }: PlannedItem, tools: readonly ToolChoice[]): { readonly tool: ToolChoice | null; readonly aim: readonly string[] } {
-  const fitting = tools.filter((tool) => tool.instrumentId === instrumentId);
+function onTool({ subjectId, seed, aim }: PlannedItem, tools: readonly ToolChoice[]): { readonly tool: ToolChoice | null; readonly aim: readonly string[] } {
+  const fitting = tools.filter((tool) => tool.instrumentId === subjectId);
   const tool = fitting[seed % Math.max(1, fitting.length)] ?? null;
   return { tool, aim: tool === null ? aim : aim.filter((id) => !OVER_THE_ZERO.includes(id)) };
 }
 
-function planned({ instrumentIds, rules, set }: RoundFor, known: Known, seed: number): PlannedItem[] {
+/** Items by what is known of the student: readings by habits at the tools, exercises by those on paper, in turn where there are both. */
+function byKnowledge(subjects: readonly Subject[], count: number, knowledge: Knowledge, { rules }: RoundFor, seed: number): PlannedItem[] {
+  const plan = (domain: Domain, many: number): PlannedItem[] => {
+    const own = subjects.filter((subject) => subject.domain === domain);
+    const known = knowledge[domain];
+    return own.length === 0 || many === 0 ? [] : planForBelief(known.belief, { subjects: own, count: many, seed, rules, revisit: toRevisit(known) });
+  };
+  const mixed = new Set(subjects.map(({ domain }) => domain)).size > 1;
+  const [readings, exercises] = [plan('reading', mixed ? Math.ceil(count / 2) : count), plan('calculating', mixed ? Math.floor(count / 2) : count)];
+  return mixed ? readings.flatMap((reading, i) => [reading, ...exercises.slice(i, i + 1)]) : [...readings, ...exercises];
+}
+
+function planned(round: RoundFor, knowledge: Knowledge, seed: number): PlannedItem[] {
+  const { rules, set } = round;
+  const subjects = subjectsNamed(round.subjectIds);
   const count = set?.length ?? ROUND_LENGTH;
-  if (set && set.aims.length > 0) return planForAims(instrumentIds, set.aims, count, seed, rules);
+  if (set && set.aims.length > 0) return planForAims(subjects, set.aims, count, seed, rules);
   // A sheet of paper has something of everything: what is known of a student may have to do with an eye that it cannot show.
-  if (set?.onPaper) return planRound(instrumentIds, count, seed, rules, shownOnPaper);
-  return planForBelief(known.belief, { tools: instrumentIds, count, seed, rules, revisit: toRevisit(known) });
+  if (set?.onPaper) return planRound(subjects, count, seed, rules, shownOnPaper);
+  return byKnowledge(subjects, count, knowledge, round, seed);
+}
+
+/** How often an exercise that was set before is drawn again. */
+const AGAIN = 12;
+
+/** An item that is new to the student: what has been set before is drawn anew, as long as there is anything new. */
+function drawnNew({ seed, subjectId }: PlannedItem, draw: (seed: number) => PracticeTask, seen: Set<string>): PracticeTask {
+  if (!isExerciseKind(subjectId)) return draw(seed);
+  const random = seededRandom(seed);
+  let task = draw(seed);
+  for (let chance = 0; chance < AGAIN && isExerciseTask(task) && seen.has(tellOf(task.exercise)); chance += 1) task = draw(random.below(2 ** 48));
+  if (isExerciseTask(task)) seen.add(tellOf(task.exercise));
+  return task;
+}
+
+/** What is drawn for: what is known of the student’s habits, and what was worked before. */
+export interface DrawnFor {
+  readonly knowledge: Knowledge;
+  readonly worked: Worked;
+}
+
+function widthOf(picture: ItemShown): boolean {
+  return picture.kind === 'exercise' || needsWholeWidth(picture);
 }
 
 /** The rows of one round, drawn but not stored. */
-export function drawRound(round: RoundFor, known: Known, seed: number, roundId: string): CreationAttributes<Task>[] {
+export function drawRound(round: RoundFor, { knowledge, worked }: DrawnFor, seed: number, roundId: string): CreationAttributes<Task>[] {
   const onPaper = round.set?.onPaper ?? false;
-  const tasks = planned(round, known, seed).map((item) => {
+  const seen = new Set(worked.seen);
+  const tasks = planned(round, knowledge, seed).map((item) => {
     const { tool, aim } = onTool(item, round.tools ?? []);
-    const zero = tool !== null && hasZeroError(item.instrumentId) ? { zeroError: tool.zeroError ?? 0 } : {};
-    const task = drawTask(item.instrumentId, { seed: item.seed, aim, rules: round.rules, onPaper, ...zero });
+    const zero = tool !== null && hasZeroError(item.subjectId) ? { zeroError: tool.zeroError ?? 0 } : {};
+    const level = worked.levels.get(item.subjectId) ?? 1;
+    const task = drawnNew(item, (one) => drawItem(item.subjectId, { seed: one, aim, rules: round.rules, onPaper, level, ...zero }), seen);
     return {
       classId: round.classId,
       schoolId: round.schoolId,
       personId: round.personId,
       roundId,
       id: randomUUID(),
-      instrumentId: item.instrumentId,
+      subjectId: item.subjectId,
       seed: item.seed,
-      situation: task.situation,
-      picture: pictureOf(task),
+      situation: isExerciseTask(task) ? task.exercise : task.situation,
+      picture: shownItem(task),
       rulesVersion: round.rulesVersion,
       coreVersion: CORE_VERSION,
       tries: round.set?.tries ?? TRIES,
@@ -65,20 +106,21 @@ export function drawRound(round: RoundFor, known: Known, seed: number, roundId: 
       toolCode: tool?.code ?? null,
     };
   });
-  // On a sheet the pictures that take its whole width come last, so that the others stand in pairs.
-  const ordered = onPaper ? tasks.toSorted((a, b) => Number(needsWholeWidth(a.picture)) - Number(needsWholeWidth(b.picture))) : tasks;
+  // On a sheet what takes its whole width comes last, so that the other pictures stand in pairs.
+  const ordered = onPaper ? tasks.toSorted((a, b) => Number(widthOf(a.picture)) - Number(widthOf(b.picture))) : tasks;
   return ordered.map((task, position) => ({ ...task, position }));
 }
 
 /** Draws and stores a round: chosen by what is known of the student, or by what the teacher aims at. */
 export async function createRound(round: RoundFor): Promise<Round> {
-  const { classId, schoolId, personId, instrumentIds, set } = round;
+  const { classId, schoolId, personId, subjectIds, set } = round;
   const id = randomUUID();
-  const tasks = drawRound(round, await knownOf(classId, personId), randomInt(2 ** 47), id);
+  const [knowledge, worked] = await Promise.all([knownOf(classId, personId), workedBy(classId, personId, subjectIds)]);
+  const tasks = drawRound(round, { knowledge, worked }, randomInt(2 ** 47), id);
   const sequelize = Round.sequelize;
   if (!sequelize) throw new Error('The database is not open.');
   return sequelize.transaction(async (transaction) => {
-    const stored = await Round.create({ classId, schoolId, personId, instrumentIds: [...instrumentIds], setRoundId: set?.id ?? null, sheetCode: set?.onPaper ? newSheetCode() : null, id }, { transaction });
+    const stored = await Round.create({ classId, schoolId, personId, subjectIds: [...subjectIds], place: placeOf(subjectIds), setRoundId: set?.id ?? null, sheetCode: set?.onPaper ? newSheetCode() : null, id }, { transaction });
     await Task.bulkCreate(tasks, { transaction });
     return stored;
   });

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { NewSetRound, SetRoundProgress, SetRoundShown } from '@green-beam/contract';
-import { instrumentIds, planForAims, PRESETS, shownOnPaper, slipById, SLIPS } from '@green-beam/core';
+import { planForAims, practiceSlipById, PRACTICE_SLIPS, PRESETS, shownOnPaper, isExerciseKind, subjectIds, subjectsNamed } from '@green-beam/core';
 import { QueryTypes } from 'sequelize';
 import type { ClassAccess } from '../auth/access.ts';
 import { labelOf } from '../auth/labels.ts';
@@ -11,6 +11,7 @@ import { Tool } from '../models/cabinet.ts';
 import { HouseRulesVersion } from '../models/classes.ts';
 import { Refusal } from '../refusal.ts';
 import { rulesOf } from '../rules.ts';
+import { placeOf } from './place.ts';
 
 interface Counted {
   readonly set_round_id: string;
@@ -63,7 +64,8 @@ export async function setRoundsShown({ schoolClass, present, as }: ClassAccess):
   return seen.map((round) => ({
     id: round.id,
     title: round.title,
-    instrumentIds: round.instrumentIds,
+    subjectIds: round.subjectIds,
+    place: placeOf(round.subjectIds),
     toolCodes: tools.filter(({ id }) => round.toolIds.includes(id)).map(({ code }) => code),
     length: round.length,
     aims: round.aims,
@@ -78,30 +80,37 @@ export async function setRoundsShown({ schoolClass, present, as }: ClassAccess):
   }));
 }
 
+/** @throws Refusal naming what is neither a tool nor a kind of exercise. */
+export function checkSubjects(ids: readonly string[]): void {
+  const known = subjectIds();
+  const unknown = ids.find((id) => !known.includes(id));
+  if (unknown !== undefined) throw new Refusal(400, `“${unknown}” is neither a tool on the bench nor a kind of exercise.`, 'subjectIds');
+}
+
 /** Checks what the schema cannot know: that tools, slips, students and rules are there, and that the aims can be met. */
 async function check({ schoolClass }: ClassAccess, body: NewSetRound): Promise<void> {
-  const tool = body.instrumentIds.find((id) => !instrumentIds().includes(id));
-  if (tool !== undefined) throw new Refusal(400, `“${tool}” is not a tool on the bench.`, 'instrumentIds');
-  const slip = body.aims.find((id) => !SLIPS.some((known) => known.id === id));
+  checkSubjects(body.subjectIds);
+  const slip = body.aims.find((id) => !PRACTICE_SLIPS.some((known) => known.id === id));
   const moving = body.onPaper ? body.aims.find((id) => !shownOnPaper(id)) : undefined;
   if (slip !== undefined) throw new Refusal(400, `“${slip}” is not a slip known here.`, 'aims');
-  if (moving !== undefined) throw new Refusal(400, `“${slipById(moving).name}” cannot be made on paper, where the eye and the tool stand still.`, 'aims');
+  if (moving !== undefined) throw new Refusal(400, `“${practiceSlipById(moving).name}” cannot be made on paper, where the eye and the tool stand still.`, 'aims');
   const roster = new Set((await rosterOf(schoolClass.id, 'present')).map(({ personId }) => personId));
   if (body.studentIds?.length === 0) throw new Refusal(400, 'Choose at least one student, or the whole class.', 'studentIds');
   if (body.studentIds?.some((id) => !roster.has(id))) throw new Refusal(400, 'Somebody chosen is not in this class.', 'studentIds');
   if (body.preset !== null && !PRESETS.some(({ id }) => id === body.preset)) throw new Refusal(400, `“${body.preset}” is not a school of thought known here.`, 'preset');
   const rules = PRESETS.find(({ id }) => id === body.preset)?.rules ?? (await rulesOf(schoolClass.id, schoolClass.rulesVersion));
-  if (body.aims.length > 0) planForAims(body.instrumentIds, body.aims, 1, 1, rules);
+  if (body.aims.length > 0) planForAims(subjectsNamed(body.subjectIds), body.aims, 1, 1, rules);
 }
 
 /** The kinds of the tools named, or the kinds chosen where none is. @throws Refusal for a tool that is not to be used. */
-async function kindsOf(classId: string, { toolIds, instrumentIds: kinds }: NewSetRound): Promise<string[]> {
+async function kindsOf(classId: string, { toolIds, subjectIds: kinds }: NewSetRound): Promise<string[]> {
   if (toolIds.length === 0) return kinds;
   const tools = await Tool.findAll({ where: { classId, id: toolIds } });
   if (tools.length < new Set(toolIds).size) throw new Refusal(400, 'A tool chosen is not in this class’s cabinet.', 'toolIds');
   const broken = tools.find(({ state }) => state === 'out-of-use');
   if (broken) throw new Refusal(400, `${broken.code} is out of use.`, 'toolIds');
-  return [...new Set(tools.map(({ instrumentId }) => instrumentId))];
+  // Beside the very tools, exercises may be set as well.
+  return [...new Set([...tools.map(({ instrumentId }) => instrumentId), ...kinds.filter(isExerciseKind)])];
 }
 
 /** Sets a round. @throws Refusal or AimError naming the field. */
@@ -111,8 +120,8 @@ export async function setRound(access: ClassAccess, body: NewSetRound): Promise<
   const preset = PRESETS.find(({ id }) => id === body.preset);
   const rulesVersion = preset ? await addRules({ classId, schoolId }, preset.name, preset.rules) : null;
   const { title, toolIds, length, aims, dueAt, studentIds, onPaper } = body;
-  const instrumentIds = await kindsOf(classId, body);
+  const subjectIds = await kindsOf(classId, body);
   // Paper answers once, and gives no hints.
   const { tries, hints } = onPaper ? { tries: 1, hints: false } : body;
-  return SetRound.create({ classId, schoolId, id: randomUUID(), setBy: access.present.personId, title, instrumentIds, toolIds, length, aims, tries, hints, dueAt: dueAt === null ? null : new Date(dueAt), studentIds, onPaper, rulesVersion });
+  return SetRound.create({ classId, schoolId, id: randomUUID(), setBy: access.present.personId, title, subjectIds, toolIds, length, aims, tries, hints, dueAt: dueAt === null ? null : new Date(dueAt), studentIds, onPaper, rulesVersion });
 }

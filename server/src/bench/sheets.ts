@@ -1,5 +1,5 @@
 import type { NewSheetAnswers, PrintedReading, PrintedRound, PrintedSheet, SheetShown } from '@green-beam/contract';
-import { expectedReading, instrumentById, questionFor, type HouseRules } from '@green-beam/core';
+import { answerTo, expectedReading, isExerciseTask, questionOn, subjectById, type HouseRules, type PracticeTask } from '@green-beam/core';
 import type { ClassAccess } from '../auth/access.ts';
 import { labelOf } from '../auth/labels.ts';
 import { rosterOf, type NamedStudent } from '../classes/roster.ts';
@@ -14,8 +14,15 @@ import { attemptResult, taskOf } from './show.ts';
 
 function printedReading(row: Task, rules: HouseRules): PrintedReading {
   const task = taskOf(row, rules);
-  const { text, unit, accepts } = expectedReading(task);
-  return { question: questionFor(task), tool: [instrumentById(row.instrumentId).name, ...(row.toolCode ? [row.toolCode] : [])].join(', '), picture: row.picture, unit, answer: { text, accepts } };
+  const { text, unit } = answerTo(task);
+  return { question: questionOn(task), tool: [subjectById(row.subjectId).name, ...(row.toolCode ? [row.toolCode] : [])].join(', '), picture: row.picture, unit, answer: { text, accepts: acceptedOf(task) } };
+}
+
+/** What is accepted beside the right answer: a band for a reading, nothing else for an exercise. */
+function acceptedOf(task: PracticeTask): readonly [string, string] {
+  if (!isExerciseTask(task)) return expectedReading(task).accepts;
+  const { text } = answerTo(task);
+  return [text, text];
 }
 
 async function tasksOf(classId: string, roundId: string): Promise<Task[]> {

@@ -1,10 +1,10 @@
 import { doneIn, type AttemptResult, type AttemptShown, type BenchTask, type StripMark } from '@green-beam/contract';
-import { cautionsFor, expectedReading, explainSlips, feedbackOn, hintsFor, instrumentById, questionFor, readingTask, remarksOn, writtenUnitOf, type HouseRules, type ReadingTask, type Remark } from '@green-beam/core';
+import { answerTo, cautionsAbout, explainFinding, feedbackOn, hintsAbout, isExerciseTask, practiceTask, questionOn, remarksOn, unitAsked, type HouseRules, type PracticeTask, type Remark } from '@green-beam/core';
 import type { Attempt, Task } from '../models/bench.ts';
 
-/** The reading a stored row is about, under the rules it is judged by. */
-export function taskOf(row: Pick<Task, 'instrumentId' | 'situation'>, rules: HouseRules): ReadingTask {
-  return readingTask(row.instrumentId, row.situation, rules);
+/** The item a stored row is about, under the rules it is judged by. */
+export function taskOf(row: Pick<Task, 'subjectId' | 'situation'>, rules: HouseRules): PracticeTask {
+  return practiceTask(row.subjectId, row.situation, rules);
 }
 
 /** A task as the browser may see it before the answer. */
@@ -13,14 +13,15 @@ export function benchTask(row: Task, rules: HouseRules, attempts: readonly Attem
   return {
     id: row.id,
     position: row.position,
-    question: questionFor(task),
+    question: questionOn(task),
     picture: row.picture,
-    cautions: cautionsFor(task),
-    hints: row.hints ? hintsFor(task) : [],
+    cautions: cautionsAbout(task),
+    hints: row.hints ? hintsAbout(task) : [],
     tries: row.tries,
-    unit: writtenUnitOf(instrumentById(row.instrumentId), rules),
+    unit: unitAsked(task),
     toolCode: row.toolCode ?? null,
     state: row.closedAt ? 'closed' : attempts.some((attempt) => attempt.taskId === row.id && attempt.verdict !== 'unreadable') ? 'tried' : 'open',
+    rightAtFirst: row.closedAt ? attempts.some((attempt) => attempt.taskId === row.id && attempt.tryNumber === 1 && attempt.verdict === 'sound') : false,
   };
 }
 
@@ -34,7 +35,8 @@ export function stripMarks(attempts: readonly Attempt[]): StripMark[] {
 
 /** What was remarked on how the tool was handled; what was stored before remarks were kept is remarked on anew. */
 function remarksFor(attempt: Attempt, rules: HouseRules): Remark[] {
-  return attempt.remarks ?? remarksOn(taskOf(attempt, rules), doneIn(attempt.actions));
+  const task = taskOf(attempt, rules);
+  return attempt.remarks ?? (isExerciseTask(task) ? [] : remarksOn(task, doneIn(attempt.actions)));
 }
 
 /** What the student is told about an attempt; the answer only when the task is closed. */
@@ -47,22 +49,23 @@ export function attemptResult(attempt: Attempt, rules: HouseRules, closed: boole
 export function attemptShown(attempt: Attempt, rules: HouseRules, mayKnow: boolean): AttemptShown {
   const task = taskOf(attempt, rules);
   const [first] = attempt.diagnosis?.slips ?? [];
-  const expected = expectedReading(task);
+  const expected = answerTo(task);
   return {
     id: attempt.id,
     taskId: attempt.taskId,
-    instrumentId: attempt.instrumentId,
+    subjectId: attempt.subjectId,
     skill: attempt.skill,
+    question: questionOn(task),
     entry: attempt.entry,
     verdict: attempt.verdict,
-    slips: first ? explainSlips(task, first) : [],
+    slips: first ? explainFinding(task, first) : [],
     remarks: attempt.verdict === 'unreadable' ? [] : remarksFor(attempt, rules),
     expected: mayKnow ? { text: expected.text, unit: expected.unit } : null,
     offBy: mayKnow ? (attempt.diagnosis?.offBy ?? null) : null,
     tryNumber: attempt.tryNumber,
     hints: attempt.hints,
     timeTaken: attempt.timeTaken,
-    eyeHeight: attempt.situation.eyeHeight ?? 0,
+    eyeHeight: isExerciseTask(task) ? 0 : (task.situation.eyeHeight ?? 0),
     picture: attempt.picture,
     at: attempt.createdAt.toISOString(),
   };

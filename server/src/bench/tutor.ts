@@ -1,4 +1,4 @@
-import { NO_HABIT, PRIOR, updated, type Belief, type ReadingTask } from '@green-beam/core';
+import { isExerciseTask, NO_HABIT, PRIORS, updated, type Belief, type Domain, type PracticeTask } from '@green-beam/core';
 import type { Transaction } from 'sequelize';
 import { StudentBelief } from '../models/tutor.ts';
 
@@ -13,13 +13,25 @@ export interface Known {
   readonly readings: number;
 }
 
-export const NOTHING_KNOWN: Known = { belief: PRIOR, onceLikely: [], readings: 0 };
+/** What is known of a student’s habits, at the tools and on paper. */
+export type Knowledge = Readonly<Record<Domain, Known>>;
 
-/** What is known after one more reading: as the task was set, as it stood at Enter, and what was written. */
-export function learned({ belief, onceLikely, readings }: Known, drawn: ReadingTask, read: ReadingTask, entry: string): Known {
+const nothing = (domain: Domain): Known => ({ belief: PRIORS[domain], onceLikely: [], readings: 0 });
+
+export const NOTHING_KNOWN: Knowledge = { reading: nothing('reading'), calculating: nothing('calculating') };
+
+/** Which of the two an item tells something of. */
+export function domainOf(task: PracticeTask): Domain {
+  return isExerciseTask(task) ? 'calculating' : 'reading';
+}
+
+/** What is known after one more item: as the task was set, as it stood at Enter, and what was written. */
+export function learned(knowledge: Knowledge, drawn: PracticeTask, read: PracticeTask, entry: string): Knowledge {
+  const domain = domainOf(read);
+  const { belief, onceLikely, readings } = knowledge[domain];
   const after = updated(belief, drawn, read, entry);
   const likely = Object.keys(after).filter((id) => id !== NO_HABIT && (after[id] ?? 0) >= LIKELY);
-  return { belief: after, onceLikely: [...new Set([...onceLikely, ...likely])], readings: readings + 1 };
+  return { ...knowledge, [domain]: { belief: after, onceLikely: [...new Set([...onceLikely, ...likely])], readings: readings + 1 } };
 }
 
 /** Slips to be looked at again: likely habits once, and not any more. */
@@ -27,12 +39,13 @@ export function toRevisit({ belief, onceLikely }: Known): string[] {
   return onceLikely.filter((id) => (belief[id] ?? 0) < CURED);
 }
 
-export async function knownOf(classId: string, personId: string, transaction?: Transaction): Promise<Known> {
-  const row = await StudentBelief.findOne({ where: { classId, personId }, transaction });
-  return row ?? NOTHING_KNOWN;
+export async function knownOf(classId: string, personId: string, transaction?: Transaction): Promise<Knowledge> {
+  const rows = await StudentBelief.findAll({ where: { classId, personId }, transaction });
+  const of = (domain: Domain): Known => rows.find((row) => row.domain === domain) ?? NOTHING_KNOWN[domain];
+  return { reading: of('reading'), calculating: of('calculating') };
 }
 
-/** Keeps what is known of a student. */
-export async function keep({ classId, personId, schoolId }: { readonly classId: string; readonly personId: string; readonly schoolId: string }, { belief, onceLikely, readings }: Known, transaction?: Transaction): Promise<void> {
-  await StudentBelief.upsert({ classId, personId, schoolId, belief, onceLikely: [...onceLikely], readings }, { transaction, returning: false });
+/** Keeps what is known of a student in one domain. */
+export async function keep({ classId, personId, schoolId }: { readonly classId: string; readonly personId: string; readonly schoolId: string }, domain: Domain, { belief, onceLikely, readings }: Known, transaction?: Transaction): Promise<void> {
+  await StudentBelief.upsert({ classId, personId, domain, schoolId, belief, onceLikely: [...onceLikely], readings }, { transaction, returning: false });
 }

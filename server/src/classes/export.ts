@@ -14,8 +14,8 @@ const FORMAT = 'green-beam-export';
 
 async function attemptsOf(classId: string, personId: string): Promise<unknown[]> {
   const rows = await Attempt.findAll({ where: { classId, personId }, order: [['serverOrder', 'ASC']] });
-  return rows.map(({ id, taskId, instrumentId, entry, enteredBy, situation, actions, hints, timeTaken, tryNumber, verdict, diagnosis, rulesVersion, coreVersion, createdAt }) => ({
-    id, taskId, instrumentId, entry, enteredBy, situation, actions, hints, timeTaken, tryNumber, verdict, diagnosis, rulesVersion, coreVersion, at: createdAt,
+  return rows.map(({ id, taskId, subjectId, entry, enteredBy, situation, actions, hints, timeTaken, tryNumber, verdict, diagnosis, rulesVersion, coreVersion, createdAt }) => ({
+    id, taskId, subjectId, entry, enteredBy, situation, actions, hints, timeTaken, tryNumber, verdict, diagnosis, rulesVersion, coreVersion, at: createdAt,
   }));
 }
 
@@ -31,12 +31,12 @@ async function runsOf(classId: string, runIds: readonly string[]): Promise<unkno
 async function roundsOf(classId: string, personId: string): Promise<unknown[]> {
   const rounds = await Round.findAll({ where: { classId, personId }, order: [['createdAt', 'ASC']] });
   const tasks = await Task.findAll({ attributes: ['classId', 'id', 'roundId', 'position'], where: { classId, personId }, order: [['position', 'ASC']] });
-  return rounds.map(({ id, setRoundId, sheetCode, instrumentIds, createdAt }) => ({ id, setRoundId, sheetCode, instrumentIds, at: createdAt, tasks: tasks.filter((task) => task.roundId === id).map((task) => task.id) }));
+  return rounds.map(({ id, setRoundId, sheetCode, subjectIds, createdAt }) => ({ id, setRoundId, sheetCode, subjectIds, at: createdAt, tasks: tasks.filter((task) => task.roundId === id).map((task) => task.id) }));
 }
 
 async function beliefOf(classId: string, personId: string): Promise<unknown> {
-  const row = await StudentBelief.findOne({ where: { classId, personId } });
-  return row && { habits: row.belief, onceLikely: row.onceLikely, readings: row.readings };
+  const rows = await StudentBelief.findAll({ where: { classId, personId } });
+  return rows.map(({ domain, belief, onceLikely, readings }) => ({ domain, habits: belief, onceLikely, readings }));
 }
 
 async function studentPart({ classId, personId, person, archivedAt }: Student): Promise<Record<string, unknown>> {
@@ -48,8 +48,8 @@ async function setRoundsPart(classId: string, personId?: string): Promise<unknow
   const rows = await SetRound.findAll({ where: { classId }, order: [['createdAt', 'ASC']] });
   return rows
     .filter((row) => personId === undefined || isFor(row, personId))
-    .map(({ id, title, instrumentIds, length, aims, tries, hints, onPaper, dueAt, studentIds, rulesVersion, withdrawnAt, createdAt, toolIds }) => ({
-      id, title, instrumentIds, toolIds, length, aims, tries, hints, onPaper, dueAt, students: personId === undefined ? studentIds : null, rulesVersion, withdrawnAt, at: createdAt,
+    .map(({ id, title, subjectIds, length, aims, tries, hints, onPaper, dueAt, studentIds, rulesVersion, withdrawnAt, createdAt, toolIds }) => ({
+      id, title, subjectIds, toolIds, length, aims, tries, hints, onPaper, dueAt, students: personId === undefined ? studentIds : null, rulesVersion, withdrawnAt, at: createdAt,
     }));
 }
 

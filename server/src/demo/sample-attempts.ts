@@ -1,12 +1,14 @@
 import { randomUUID } from 'node:crypto';
 import type { NewAttempt } from '@green-beam/contract';
-import { asOperated, DEFAULT_RULES, expectedReading, instrumentById, predictedEntries, readingTask, slipById, type Done, type Random, type ReadingTask, type Situation, type SlipHistory } from '@green-beam/core';
+import { asOperated, DEFAULT_RULES, entriesWith, EXERCISE_KINDS, expectedReading, instrumentById, isExerciseKind, isExerciseTask, practiceTask, rightEntry, type Done, type Exercise, type ExerciseTask, type PracticeTask, type Random, type ReadingTask, type Situation, type SlipHistory } from '@green-beam/core';
 import { addMinutes, addSeconds, subDays } from 'date-fns';
 import type { CreationAttributes } from 'sequelize';
 import { judgeAttempt } from '../bench/attempt-row.ts';
 import { drawRound } from '../bench/draw-round.ts';
+import { placeOf } from '../bench/place.ts';
 import type { Attempt, Round, Task } from '../models/bench.ts';
-import { learned, NOTHING_KNOWN, type Known } from '../bench/tutor.ts';
+import { NOTHING_WORKED, tellOf } from '../bench/levels.ts';
+import { learned, NOTHING_KNOWN, type Knowledge } from '../bench/tutor.ts';
 import type { SampleStudent } from './people.ts';
 
 /** Rows of three weeks of reading by one student. */
@@ -15,7 +17,7 @@ export interface SampleWork {
   readonly tasks: CreationAttributes<Task>[];
   readonly attempts: CreationAttributes<Attempt>[];
   /** What the three weeks have shown of the student’s habits. */
-  readonly known: Known;
+  readonly known: Knowledge;
 }
 
 /** How long a bulb is left in the liquid by who waits and who does not, in ms. */
@@ -40,14 +42,35 @@ function handling({ settled, loose, left, endOffset = 0 }: Situation, waited: nu
   ];
 }
 
-/** What the student does on one try: the habit that happens, if one does, and where the eye is left. */
-function tryOf(task: ReadingTask, student: SampleStudent, random: Random, calm: number): { entry: string; eyeHeight: number; waited: number } {
+interface Tried {
+  readonly entry: string;
+  readonly eyeHeight: number;
+  readonly waited: number;
+}
+
+/** What the student writes on paper: the habit that happens, if one does. */
+function workedOut(task: ExerciseTask, student: SampleStudent, random: Random, calm: number): Tried {
+  for (const [id, rate] of Object.entries(student.habits)) {
+    const wrong = random.uniform() > rate * calm ? [] : entriesWith(task, id);
+    const entry = wrong[random.below(Math.max(1, wrong.length))];
+    if (entry !== undefined) return { entry, eyeHeight: 0, waited: 0 };
+  }
+  return { entry: rightEntry(task), eyeHeight: 0, waited: 0 };
+}
+
+/** What the student does on one try. */
+function tryOf(task: PracticeTask, student: SampleStudent, random: Random, calm: number): Tried {
+  return isExerciseTask(task) ? workedOut(task, student, random, calm) : readOff(task, student, random, calm);
+}
+
+/** What the student reads: the habit that happens, if one does, and where the eye is left. */
+function readOff(task: ReadingTask, student: SampleStudent, random: Random, calm: number): Tried {
   const level = Number((1.5 * random.normal()).toFixed(1));
   for (const [id, rate] of Object.entries(student.habits)) {
     if (random.uniform() > rate * calm) continue;
     const eye = id.startsWith('eye-') ? (task.situation.eyeHeight ?? 0) : level;
     const waited = id === 'unsettled' ? HASTY : WAITED;
-    const entry = predictedEntries(asOperated(task, { eyeHeight: eye, done: handling(task.situation, waited, waited), at: waited }), slipById(id))[0];
+    const entry = entriesWith(asOperated(task, { eyeHeight: eye, done: handling(task.situation, waited, waited), at: waited }), id)[0];
     if (entry !== undefined) return { entry, eyeHeight: eye, waited };
   }
   return { entry: careful(task, random), eyeHeight: level, waited: WAITED };
@@ -68,6 +91,15 @@ export const CYLINDERS = ['cylinder-10', 'cylinder-25', 'cylinder-50', 'cylinder
 /** What the class went through: cylinders, then what is read downward, then warmth and length. */
 const WEEKS: readonly (readonly string[])[] = [CYLINDERS, [...CYLINDERS, 'burette-25', 'burette-50'], ['burette-50', 'thermometer-degree', 'ruler-millimetre', 'ruler-inch', 'cylinder-100']];
 
+/** What is worked on paper, each kind by itself at first and then together. */
+const KINDS: readonly (readonly string[])[] = [['count-figures', 'round-number', 'add-subtract', 'multiply-divide'], EXERCISE_KINDS.map(({ id }) => id)];
+
+/** What a student’s rounds are made of: weeks at the tools, and two rounds on paper by those who have come so far. */
+function subjectsOf(rounds: number): readonly (readonly string[])[] {
+  const atTools = Array.from({ length: rounds }, (_, i) => WEEKS[Math.min(WEEKS.length - 1, Math.floor((i * WEEKS.length) / rounds))] ?? []);
+  return rounds < 3 ? atTools : [...atTools, ...KINDS];
+}
+
 interface SampleClass {
   readonly classId: string;
   readonly schoolId: string;
@@ -78,22 +110,25 @@ export function sampleWork({ classId, schoolId }: SampleClass, student: SampleSt
   const work: Omit<SampleWork, 'known'> = { rounds: [], tasks: [], attempts: [] };
   const slips: Record<string, number> = {};
   let known = NOTHING_KNOWN;
-  const starts = Array.from({ length: student.rounds }, () => schoolDay(now, random)).sort((a, b) => a.getTime() - b.getTime());
+  const planned = subjectsOf(student.rounds);
+  const starts = planned.map(() => schoolDay(now, random)).sort((a, b) => a.getTime() - b.getTime());
+  const seen = new Set<string>();
   for (const [index, start] of starts.entries()) {
-    const tools = WEEKS[Math.min(WEEKS.length - 1, Math.floor((index * WEEKS.length) / starts.length))] ?? [];
+    const subjectIds = planned[index] ?? [];
     const roundId = randomUUID();
-    work.rounds.push({ classId, schoolId, personId: student.id, id: roundId, instrumentIds: [...tools], createdAt: start });
-    const tasks = drawRound({ classId, schoolId, personId: student.id, instrumentIds: tools, rules: DEFAULT_RULES, rulesVersion: 1, set: null }, known, random.below(2 ** 40), roundId);
+    work.rounds.push({ classId, schoolId, personId: student.id, id: roundId, subjectIds: [...subjectIds], place: placeOf(subjectIds), createdAt: start });
+    const tasks = drawRound({ classId, schoolId, personId: student.id, subjectIds, rules: DEFAULT_RULES, rulesVersion: 1, set: null }, { knowledge: known, worked: { ...NOTHING_WORKED, seen } }, random.below(2 ** 40), roundId);
+    for (const { subjectId, situation } of tasks) if (isExerciseKind(subjectId)) seen.add(tellOf(situation as Exercise));
     let at = start;
     for (const task of tasks) {
       const calm = 1 - 0.12 * index;
       at = addSeconds(at, 20 + random.below(50));
       let closes = false;
       for (let tryNumber = 1; tryNumber <= 2 && !closes; tryNumber += 1) {
-        const reading = readingTask(task.instrumentId, task.situation, DEFAULT_RULES);
+        const reading = practiceTask(task.subjectId, task.situation, DEFAULT_RULES);
         const { entry, eyeHeight, waited } = tryOf(reading, student, random, tryNumber === 1 ? calm : calm * 0.3);
         const timeTaken = (22 + random.below(40)) * 1000;
-        const actions = handling(task.situation, waited, timeTaken);
+        const actions = isExerciseTask(reading) ? [] : handling(reading.situation, waited, timeTaken);
         const body: NewAttempt = { id: randomUUID(), taskId: task.id, kind: 'reading', entry, eyeHeight, actions, hints: random.uniform() < 0.08 ? 1 : 0, timeTaken };
         const history: SlipHistory = { readings: work.attempts.length, slips: { ...slips } };
         const judged = judgeAttempt(task, body, tryNumber, DEFAULT_RULES, history);

@@ -12,6 +12,8 @@ import { seedCabinet } from './sample-cabinet.ts';
 import { seedRuns } from './sample-runs.ts';
 import { FIRST_ROUND, seedSetRounds } from './sample-set-rounds.ts';
 
+const DOMAINS = ['reading', 'calculating'] as const;
+
 async function seedTeachers(): Promise<void> {
   for (const { id, givenName, familyName, email, role } of SAMPLE_TEACHERS) {
     await Person.create({ id, schoolId: DEMO_SCHOOL, givenName, familyName });
@@ -43,7 +45,7 @@ async function seedClass({ classId, name, code, students, seed, begunTogether }:
   await Task.bulkCreate(works.flatMap((work) => work.tasks));
   const attempts = works.flatMap((work) => work.attempts).sort((a, b) => (a.createdAt?.getTime() ?? 0) - (b.createdAt?.getTime() ?? 0));
   await Attempt.bulkCreate(attempts);
-  await Promise.all(works.map(({ known }, i) => keep({ classId, schoolId, personId: students[i]?.id ?? '' }, known)));
+  await Promise.all(works.flatMap(({ known }, i) => DOMAINS.map((domain) => keep({ classId, schoolId, personId: students[i]?.id ?? '' }, domain, known[domain]))));
 }
 
 /** Fills an empty database with the sample world; `fresh` empties it first. */

@@ -1,21 +1,24 @@
 import type { BenchAction } from '@green-beam/contract';
-import type { Diagnosis, Picture, Remark, Situation } from '@green-beam/core';
+import type { Diagnosis, Exercise, ItemShown, Remark, Situation } from '@green-beam/core';
 import { DataTypes, Model, type CreationOptional, type InferAttributes, type InferCreationAttributes, type Sequelize } from 'sequelize';
 
-/** A round of readings taken by one person. */
+/** A round of readings and exercises worked by one person. */
 export class Round extends Model<InferAttributes<Round>, InferCreationAttributes<Round>> {
   declare classId: string;
   declare id: string;
   declare schoolId: string;
   declare personId: string;
-  declare instrumentIds: string[];
+  /** Ids of tools and of kinds of exercises. */
+  declare subjectIds: string[];
+  /** Where it is gone on with. */
+  declare place: CreationOptional<'bench' | 'numbers'>;
   declare setRoundId: CreationOptional<string | null>;
   /** What stands on the printed sheet; null for rounds read on the bench. */
   declare sheetCode: CreationOptional<string | null>;
   declare createdAt: CreationOptional<Date>;
 }
 
-/** One reading set, with everything from which it was drawn; none of that but the picture leaves the server before the answer. */
+/** One item set, with everything from which it was drawn; none of that but what is shown leaves the server before the answer. */
 export class Task extends Model<InferAttributes<Task>, InferCreationAttributes<Task>> {
   declare classId: string;
   declare id: string;
@@ -23,10 +26,11 @@ export class Task extends Model<InferAttributes<Task>, InferCreationAttributes<T
   declare roundId: string;
   declare personId: string;
   declare position: number;
-  declare instrumentId: string;
+  declare subjectId: string;
   declare seed: number;
-  declare situation: Situation;
-  declare picture: Picture;
+  /** What is at the tool, or the exercise. */
+  declare situation: Situation | Exercise;
+  declare picture: ItemShown;
   declare rulesVersion: number;
   declare coreVersion: string;
   declare tries: CreationOptional<number>;
@@ -43,7 +47,7 @@ export class SetRound extends Model<InferAttributes<SetRound>, InferCreationAttr
   declare schoolId: string;
   declare setBy: string;
   declare title: string;
-  declare instrumentIds: string[];
+  declare subjectIds: string[];
   /** Tools of the cabinet that are used; none means any of their kinds. */
   declare toolIds: CreationOptional<string[]>;
   declare length: number;
@@ -68,12 +72,12 @@ export class Attempt extends Model<InferAttributes<Attempt>, InferCreationAttrib
   declare serverOrder: CreationOptional<string>;
   declare taskId: string;
   declare personId: string;
-  declare instrumentId: string;
+  declare subjectId: string;
   declare skill: string;
   declare entry: string;
-  /** As it stood at Enter, with the final height of the eye. */
-  declare situation: Situation;
-  declare picture: Picture;
+  /** As it stood at Enter, with the final height of the eye; an exercise stays as it is. */
+  declare situation: Situation | Exercise;
+  declare picture: ItemShown;
   declare actions: BenchAction[];
   /** What was remarked on how the tool was handled; null where that was not kept yet. */
   declare remarks: CreationOptional<Remark[] | null>;
@@ -93,8 +97,8 @@ export class Attempt extends Model<InferAttributes<Attempt>, InferCreationAttrib
 
 export function defineBench(sequelize: Sequelize): void {
   const key = { classId: { type: DataTypes.UUID, primaryKey: true }, id: { type: DataTypes.UUID, primaryKey: true }, schoolId: DataTypes.UUID, personId: DataTypes.UUID };
-  const judged = { situation: DataTypes.JSONB, picture: DataTypes.JSONB, rulesVersion: DataTypes.INTEGER, coreVersion: DataTypes.TEXT, instrumentId: DataTypes.TEXT };
-  Round.init({ ...key, instrumentIds: DataTypes.ARRAY(DataTypes.TEXT), setRoundId: DataTypes.UUID, sheetCode: DataTypes.TEXT, createdAt: DataTypes.DATE }, { sequelize, tableName: 'rounds' });
+  const judged = { situation: DataTypes.JSONB, picture: DataTypes.JSONB, rulesVersion: DataTypes.INTEGER, coreVersion: DataTypes.TEXT, subjectId: DataTypes.TEXT };
+  Round.init({ ...key, subjectIds: DataTypes.ARRAY(DataTypes.TEXT), place: { type: DataTypes.TEXT, defaultValue: 'bench' }, setRoundId: DataTypes.UUID, sheetCode: DataTypes.TEXT, createdAt: DataTypes.DATE }, { sequelize, tableName: 'rounds' });
   Task.init({ ...key, ...judged, roundId: DataTypes.UUID, position: DataTypes.INTEGER, seed: DataTypes.BIGINT, tries: { type: DataTypes.INTEGER, defaultValue: 2 }, hints: { type: DataTypes.BOOLEAN, defaultValue: true }, toolCode: DataTypes.TEXT, closedAt: DataTypes.DATE }, { sequelize, tableName: 'tasks' });
   SetRound.init(
     {
@@ -103,7 +107,7 @@ export function defineBench(sequelize: Sequelize): void {
       schoolId: DataTypes.UUID,
       setBy: DataTypes.UUID,
       title: DataTypes.TEXT,
-      instrumentIds: DataTypes.ARRAY(DataTypes.TEXT),
+      subjectIds: DataTypes.ARRAY(DataTypes.TEXT),
       toolIds: { type: DataTypes.ARRAY(DataTypes.UUID), defaultValue: [] },
       length: DataTypes.INTEGER,
       aims: DataTypes.ARRAY(DataTypes.TEXT),

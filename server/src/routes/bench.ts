@@ -1,15 +1,15 @@
 import { newAttempt, newRound, type AttemptPage, type BenchRound, type SkillSummary, type StudentRecord } from '@green-beam/contract';
-import { instrumentIds as knownInstrumentIds } from '@green-beam/core';
 import { Router, type Request } from 'express';
 import { Op, QueryTypes } from 'sequelize';
 import { checkNotArchived, classInReach, classTaught } from '../auth/access.ts';
 import { beginSetRound } from '../bench/begin-set-round.ts';
 import { createRound } from '../bench/draw-round.ts';
 import { recordAttempt } from '../bench/record-attempt.ts';
+import { checkSubjects } from '../bench/set-rounds.ts';
 import { attemptShown, benchTask, stripMarks } from '../bench/show.ts';
 import { HouseRulesVersion, Student } from '../models/classes.ts';
 import { Attempt, Round, SetRound, Task } from '../models/bench.ts';
-import { notFound, Refusal } from '../refusal.ts';
+import { notFound } from '../refusal.ts';
 import { rulesByVersion, rulesOf } from '../rules.ts';
 import { idFrom, validated } from '../validated.ts';
 
@@ -79,24 +79,23 @@ export function benchRoutes(): Router {
 
   routes.get('/classes/:classId/rounds/current', async (request, response) => {
     const { schoolClass, present } = await classInReach(request);
-    const round = await Round.findOne({ where: { classId: schoolClass.id, personId: present.personId, sheetCode: null }, order: [['createdAt', 'DESC']] });
+    const place = request.query['place'] === 'numbers' ? 'numbers' : 'bench';
+    const round = await Round.findOne({ where: { classId: schoolClass.id, personId: present.personId, sheetCode: null, place }, order: [['createdAt', 'DESC']] });
     response.json(round ? await roundShown(round) : null);
   });
 
   routes.post('/classes/:classId/rounds', async (request, response) => {
     const { schoolClass, present } = await classInReach(request);
     checkNotArchived(schoolClass);
-    const { instrumentIds, setRoundId } = await validated(request, newRound);
+    const { subjectIds, setRoundId } = await validated(request, newRound);
     const person = { classId: schoolClass.id, schoolId: schoolClass.schoolId, personId: present.personId };
     if (setRoundId !== null) {
       response.status(201).json(await roundShown(await beginSetRound(person, setRoundId, schoolClass.rulesVersion)));
       return;
     }
-    const known = knownInstrumentIds();
-    const unknown = instrumentIds.find((id) => !known.includes(id));
-    if (unknown !== undefined) throw new Refusal(400, `“${unknown}” is not a tool on the bench.`, 'instrumentIds');
+    checkSubjects(subjectIds);
     const rules = await rulesOf(schoolClass.id, schoolClass.rulesVersion);
-    const round = await createRound({ ...person, instrumentIds, rules, rulesVersion: schoolClass.rulesVersion, set: null });
+    const round = await createRound({ ...person, subjectIds, rules, rulesVersion: schoolClass.rulesVersion, set: null });
     response.status(201).json(await roundShown(round));
   });
 

@@ -1,5 +1,5 @@
 import type { AttemptPage, AttemptShown } from '@green-beam/contract';
-import { instrumentById, type Remark } from '@green-beam/core';
+import { subjectById, type Picture, type Remark } from '@green-beam/core';
 import { format } from 'date-fns';
 import { useState, type ReactNode } from 'react';
 import { seenAtEnter } from '../instruments/seen-first.ts';
@@ -9,10 +9,12 @@ import { ToolStage } from '../instruments/tool-stage.tsx';
 import { useNumerals } from '../numbers/decimal-mark.ts';
 import { MeasuredNumber } from '../numbers/measured-number.tsx';
 import { Button } from '../ui/button.tsx';
+import { ExercisePaper } from './bench/exercise/exercise-paper.tsx';
+import { answerInWords } from './bench/exercise/answer-in-words.ts';
 
 const VERDICTS: Record<AttemptShown['verdict'], string> = {
   sound: 'sound',
-  record: 'right eye, wrong record',
+  record: 'right value, wrong record',
   slip: 'slip',
   unexplained: 'unexplained',
   unreadable: 'could not be read',
@@ -24,8 +26,13 @@ function howItWasRead({ timeTaken, hints }: AttemptShown): string {
   return `As it stood at Enter. ${Math.round(timeTaken / 1000)} s, ${hints === 0 ? 'no hints' : hints === 1 ? 'one hint' : `${hints} hints`}.`;
 }
 
+function howItWasWorked({ timeTaken, hints }: AttemptShown): string {
+  if (timeTaken === null) return 'Worked on paper.';
+  return `${Math.round(timeTaken / 1000)} s, ${hints === 0 ? 'no hints' : hints === 1 ? 'one hint' : `${hints} hints`}.`;
+}
+
 /** The tool as it was read: what was not noticed is still in it. */
-function asItWas({ picture, remarks }: AttemptShown): ToolState {
+function asItWas(picture: Picture, { remarks }: AttemptShown): ToolState {
   const missed = (id: Remark['id']): boolean => remarks.some((remark) => remark.id === id);
   return { ...readOff(picture, untouched(picture)), left: missed('funnel-left') ? 'funnel' : missed('bubble-left') ? 'bubble' : null };
 }
@@ -34,24 +41,25 @@ function Attempt({ attempt }: { readonly attempt: AttemptShown }): ReactNode {
   const numerals = useNumerals();
   const [open, setOpen] = useState(false);
   const { picture } = attempt;
-  const name = instrumentById(attempt.instrumentId).name;
+  const { name } = subjectById(attempt.subjectId);
+  const exercise = picture.kind === 'exercise';
   return (
     <li className="border-t border-hairline">
       <button type="button" aria-expanded={open} className="grid min-h-12 w-full grid-cols-[7.5rem_8rem_7rem_minmax(0,1fr)_8rem] items-center gap-3 py-1 text-left hover:bg-wash max-sm:grid-cols-2" onClick={() => setOpen(!open)}>
         <span className="text-small text-muted">{format(new Date(attempt.at), 'd MMM, HH:mm')}</span>
         <span>{name}</span>
-        <span className={`font-mono ${attempt.verdict === 'sound' ? '' : 'text-slip'}`}>{attempt.entry.slice(0, 20) || '–'}</span>
+        <span className={`font-mono ${attempt.verdict === 'sound' ? '' : 'text-slip'}`}>{(exercise ? answerInWords(picture, attempt.entry) : attempt.entry).slice(0, 24) || '–'}</span>
         <span>
           {attempt.slips.length > 0 ? attempt.slips.map((slip) => slip.name).join(', ') : VERDICTS[attempt.verdict]}
           {attempt.tryNumber > 1 ? ', second try' : ''}
         </span>
-        <span className="text-right">{attempt.expected !== null && <MeasuredNumber text={attempt.expected.text} unit={attempt.expected.unit} />}</span>
+        <span className="text-right">{attempt.expected !== null && (exercise && picture.answered.by !== 'number' ? answerInWords(picture, attempt.expected.text).slice(0, 24) : <MeasuredNumber text={attempt.expected.text} unit={attempt.expected.unit} />)}</span>
       </button>
       {open && (
         <div className="max-w-3xl pb-6">
-          <ToolStage picture={picture} name={name} sight={createSight(seenAtEnter(picture, attempt.eyeHeight))} tool={asItWas(attempt)} closed wrongPath={attempt.slips.flatMap((slip) => slip.path)} />
+          {exercise ? <ExercisePaper shown={picture} question={attempt.question} /> : <ToolStage picture={picture} name={name} sight={createSight(seenAtEnter(picture, attempt.eyeHeight))} tool={asItWas(picture, attempt)} closed wrongPath={attempt.slips.flatMap((slip) => slip.path)} />}
           <p className="text-muted">
-            {howItWasRead(attempt)}
+            {exercise ? howItWasWorked(attempt) : howItWasRead(attempt)}
             {attempt.offBy === null ? '' : numerals(` Off by ${attempt.offBy.toFixed(2).replace('-', '−')} division.`)} {numerals([attempt.slips[0]?.why ?? '', ...attempt.remarks.map(({ text }) => text)].join(' '))}
           </p>
         </div>
@@ -68,7 +76,7 @@ interface AttemptListProps {
 /** Attempts, newest first; each opens to the picture as it was. */
 export function AttemptList({ pages, onMore }: AttemptListProps): ReactNode {
   const attempts = pages.flatMap((page) => page.attempts);
-  if (attempts.length === 0) return <p className="border-t border-hairline py-6 text-muted">No readings yet. A round on the bench takes about ten minutes.</p>;
+  if (attempts.length === 0) return <p className="border-t border-hairline py-6 text-muted">Nothing yet. A round on the bench takes about ten minutes.</p>;
   return (
     <>
       <ol>

@@ -1,17 +1,22 @@
 import type { SkillSummary } from '@green-beam/contract';
-import { SKILLS, slipById } from '@green-beam/core';
+import { practiceSlipById, SKILLS } from '@green-beam/core';
 import type { ReactNode } from 'react';
 
-/** How somebody reads a family of tools, in words. */
-export function skillInWords({ skill, readings, sound, slips }: SkillSummary): string {
-  const object = SKILLS.find((one) => one.id === skill)?.object ?? skill;
-  const part = sound / Math.max(1, readings);
-  const how = part >= 0.9 ? `Reads ${object} soundly` : part >= 0.6 ? `Mostly reads ${object} right` : `Is learning to read ${object}`;
-  const worst = slips[0];
-  return worst && worst.count > 1 ? `${how}; watch: ${slipById(worst.id).name.toLowerCase()}.` : `${how}.`;
+function capital(words: string): string {
+  return words.charAt(0).toUpperCase() + words.slice(1);
 }
 
-/** A person's skills, a line each, with the slips behind wrong readings. */
+/** How somebody reads a family of tools, or does something on paper, in words. */
+export function skillInWords({ skill, readings, sound, slips }: SkillSummary): string {
+  const known = SKILLS.find((one) => one.id === skill);
+  const [third, infinitive, object] = known ? [...known.verb, known.object] : ['works on', 'work on', skill];
+  const part = sound / Math.max(1, readings);
+  const how = part >= 0.9 ? `${capital(third)} ${object} soundly` : part >= 0.6 ? `Mostly ${third} ${object} right` : `Is learning to ${infinitive} ${object}`;
+  const worst = slips[0];
+  return worst && worst.count > 1 ? `${how}; watch: ${practiceSlipById(worst.id).name.toLowerCase()}.` : `${how}.`;
+}
+
+/** A person's skills, a line each, with the slips behind wrong answers. */
 export function SkillLines({ skills }: { readonly skills: readonly SkillSummary[] }): ReactNode {
   return (
     <ul className="mt-4">
@@ -20,7 +25,7 @@ export function SkillLines({ skills }: { readonly skills: readonly SkillSummary[
           <p className="text-lg font-semibold">{skillInWords(skill)}</p>
           <p className="text-muted">
             {skill.sound} of {skill.readings} right at the first try.
-            {skill.slips.length > 0 && ` Slips so far: ${skill.slips.map((slip) => `${slipById(slip.id).name.toLowerCase()} ${slip.count}`).join(', ')}.`}
+            {skill.slips.length > 0 && ` Slips so far: ${skill.slips.map((slip) => `${practiceSlipById(slip.id).name.toLowerCase()} ${slip.count}`).join(', ')}.`}
           </p>
         </li>
       ))}

@@ -1,8 +1,9 @@
 import type { ReactNode, Ref } from 'react';
 import { MeasuredNumber } from '../../numbers/measured-number.tsx';
-import type { Reading } from './use-reading.ts';
+import type { Entry } from './use-entry.ts';
 
-const UNITS = ['mL', 'cm³', 'mm', 'cm', 'in', '°C', 'g', 'g/mL', 'g/cm³'];
+/** Units that readings are written in. */
+const READ_IN = ['mL', 'cm³', 'mm', 'cm', 'in', '°C', 'g', 'g/mL', 'g/cm³'];
 
 /** The entry with another unit at its end. */
 function withUnit(entry: string, unit: string): string {
@@ -10,22 +11,27 @@ function withUnit(entry: string, unit: string): string {
 }
 
 function EntryShown({ text, sound }: { readonly text: string; readonly sound: boolean }): ReactNode {
-  const [, digits = text, unit = ''] = /^\s*([\d.,−-]+)\s*(.*)$/u.exec(text) ?? [];
-  const plain = /^[−-]?\d[\d.,]*$/.test(digits);
+  const [, digits = text, unit = ''] = /^\s*([\d.,eE−-]+)\s*(.*)$/u.exec(text) ?? [];
+  const plain = /^[−-]?\d[\d.,]*(?:[eE][−-]?\d+)?$/.test(digits);
   return plain ? <MeasuredNumber text={digits} unit={unit} struck={!sound} /> : <span className={sound ? '' : 'text-slip line-through'}>{text.slice(0, 24)}</span>;
 }
 
 const ORDINALS = ['first', 'second', 'third'];
 
 interface AnswerLineProps {
-  readonly reading: Reading;
+  readonly entry: Entry;
+  /** What is to be written, for who cannot see the line. */
+  readonly label: string;
+  readonly placeholder?: string;
+  /** Units to pick from; none where the answer has none. */
+  readonly units?: readonly string[];
   readonly inputRef: Ref<HTMLInputElement>;
   readonly onEnter: () => void;
 }
 
 /** What was written before, struck through where it was wrong, and the line to write on. */
-export function AnswerLine({ reading, inputRef, onEnter }: AnswerLineProps): ReactNode {
-  const { made, entry, last, sending, notChecked } = reading;
+export function AnswerLine({ entry: work, label, placeholder = 'number and unit', units = READ_IN, inputRef, onEnter }: AnswerLineProps): ReactNode {
+  const { made, entry, last, sending, notChecked } = work;
   const closed = last?.closed ?? false;
   const readable = made.filter(({ result }) => result.verdict !== 'unreadable' && result.verdict !== 'shown');
   return (
@@ -49,22 +55,22 @@ export function AnswerLine({ reading, inputRef, onEnter }: AnswerLineProps): Rea
           <input
             ref={inputRef}
             value={entry}
-            onChange={(event) => reading.write(event.target.value)}
-            aria-label="Your reading, with its unit"
-            placeholder="number and unit"
+            onChange={(event) => work.write(event.target.value)}
+            aria-label={label}
+            placeholder={placeholder}
             autoComplete="off"
             spellCheck={false}
             enterKeyHint="go"
             className="min-h-14 min-w-0 flex-1 bg-transparent px-3 font-mono text-reading placeholder:font-sans placeholder:text-base placeholder:text-muted"
           />
-          <select aria-label="Unit" value="" onChange={(event) => reading.write(withUnit(entry, event.target.value))} className="w-20 border-l border-hairline bg-transparent px-2 text-muted">
+          {units.length > 0 && <select aria-label="Unit" value="" onChange={(event) => work.write(withUnit(entry, event.target.value))} className="w-20 border-l border-hairline bg-transparent px-2 text-muted">
             <option value="" disabled>
               unit
             </option>
-            {UNITS.map((unit) => (
+            {units.map((unit) => (
               <option key={unit}>{unit}</option>
             ))}
-          </select>
+          </select>}
         </form>
       )}
       {sending && !notChecked && (

@@ -2,12 +2,13 @@ import type { SignedIn } from '@green-beam/contract';
 import { lazy, type ReactNode } from 'react';
 import { BenchRoundView } from './bench-round.tsx';
 import { useVisitorBench } from './visitor-bench.ts';
+import { VISITOR_TOOLS } from './visitor-tools.ts';
 
 // Whoever looks in without signing in needs nothing of a class.
 const ClassBench = lazy(() => import('./class-bench-view.tsx'));
 
 function VisitorBench(): ReactNode {
-  return <BenchRoundView source={useVisitorBench()} visitor />;
+  return <BenchRoundView source={useVisitorBench(VISITOR_TOOLS)} visitor />;
 }
 
 /** The bench: for visitors at once, for a class with everything kept. */

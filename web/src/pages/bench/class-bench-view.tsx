@@ -8,7 +8,7 @@ export default function ClassBench({ classId, personId }: { readonly classId: st
   const source = useClassBench(classId, personId);
   return (
     <>
-      <SetForYou classId={classId} present={source.round?.title ?? null} onBegin={source.round === null ? null : source.beginSetRound} />
+      <SetForYou classId={classId} place="bench" present={source.round?.title ?? null} onBegin={source.round === null ? null : source.beginSetRound} />
       <BenchRoundView source={source} visitor={false} />
     </>
   );

@@ -7,27 +7,31 @@ import type { BenchSource } from './bench-source.ts';
 import { useNotChecked } from './not-checked.ts';
 import { useMade } from './use-made.ts';
 
-/** The bench of somebody signed in: the server draws, judges and stores. */
-export function useClassBench(classId: string, personId: string): BenchSource & { beginSetRound(setRoundId: string): Promise<void> } {
+/** Where rounds are worked: at the tools, or on paper. */
+export type Place = 'bench' | 'numbers';
+
+/** The bench of somebody signed in: the server draws, judges and stores. On paper no round begins by itself: its kinds are chosen first. */
+export function useClassBench(classId: string, personId: string, place: Place = 'bench'): BenchSource & { beginSetRound(setRoundId: string): Promise<void> } {
   const queries = useQueryClient();
-  const [key] = useState(() => ['round', classId, personId]);
+  const [key] = useState(() => ['round', classId, personId, place]);
   const [added, setAdded] = useState<readonly StripMark[]>([]);
   const { made, add, clear } = useMade();
   const [postedHere] = useState(() => new Set<string>());
-  const current = useCallback(() => ask<BenchRound | null>('GET', `/classes/${classId}/rounds/current`), [classId]);
-  const startRound = (instrumentIds: readonly string[]): Promise<BenchRound> => ask<BenchRound>('POST', `/classes/${classId}/rounds`, { instrumentIds });
-  const { data, error } = useQuery({
+  const current = useCallback(() => ask<BenchRound | null>('GET', `/classes/${classId}/rounds/current?place=${place}`), [classId, place]);
+  const startRound = (subjectIds: readonly string[]): Promise<BenchRound> => ask<BenchRound>('POST', `/classes/${classId}/rounds`, { subjectIds });
+  const { data, error, isPending } = useQuery({
     queryKey: key,
     staleTime: Infinity,
     queryFn: async () => {
       const round = await current();
-      return round?.tasks.some((task) => task.state !== 'closed') ? round : startRound([]);
+      if (round?.tasks.some((task) => task.state !== 'closed')) return round;
+      return place === 'bench' ? startRound([]) : null;
     },
   });
   // The round on the page is looked at again, and not another one begun.
   const lookAgain = useCallback(async (): Promise<void> => {
     const round = await current().catch(() => null);
-    if (round) queries.setQueryData<BenchRound>(key, (shown) => (shown && shown.id !== round.id ? shown : round));
+    if (round) queries.setQueryData<BenchRound | null>(key, (shown) => (shown && shown.id !== round.id ? shown : round));
   }, [current, queries, key]);
   const notChecked = useNotChecked(classId, personId, postedHere, () => void lookAgain());
 
@@ -49,9 +53,9 @@ export function useClassBench(classId: string, personId: string): BenchSource & 
     setAdded([]);
     clear();
   };
-  const newRound = async (instrumentIds: readonly string[]): Promise<void> => show(await startRound(instrumentIds));
+  const newRound = async (subjectIds: readonly string[]): Promise<void> => show(await startRound(subjectIds));
   const beginSetRound = async (setRoundId: string): Promise<void> => show(await ask<BenchRound>('POST', `/classes/${classId}/rounds`, { setRoundId }));
 
   const known = new Set(data?.strip.map((mark) => mark.taskId));
-  return { round: data ?? null, length: data?.tasks.length ?? 0, strip: [...(data?.strip ?? []), ...added.filter((mark) => !known.has(mark.taskId))], error, made, notChecked, submit, newRound, beginSetRound };
+  return { round: data ?? null, idle: !isPending && !error && data === null, length: data?.tasks.length ?? 0, strip: [...(data?.strip ?? []), ...added.filter((mark) => !known.has(mark.taskId))], error, made, notChecked, submit, newRound, beginSetRound };
 }

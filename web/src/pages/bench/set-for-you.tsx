@@ -31,6 +31,8 @@ const MOST = { wide: 2, narrow: 1 } as const;
 
 interface SetForYouProps {
   readonly classId: string;
+  /** Where this page is: a round that is worked elsewhere is begun there. */
+  readonly place: SetRoundShown['place'];
   /** Title of the set round on the bench; null while it is one’s own practice. */
   readonly present: string | null;
   /** Null until the bench has its own round: one begun before that would be covered by it. */
@@ -38,7 +40,7 @@ interface SetForYouProps {
 }
 
 /** What a teacher has set and is not finished yet. */
-export function SetForYou({ classId, present, onBegin }: SetForYouProps): ReactNode {
+export function SetForYou({ classId, place, present, onBegin }: SetForYouProps): ReactNode {
   const { rounds = [] } = useSetRounds(classId);
   const [refused, setRefused] = useState<string | null>(null);
   const most = useNarrow() ? MOST.narrow : MOST.wide;
@@ -55,6 +57,10 @@ export function SetForYou({ classId, present, onBegin }: SetForYouProps): ReactN
           </span>
           {round.onPaper ? (
             <OnPaper round={round} />
+          ) : round.place !== place ? (
+            <Link to={round.place === 'numbers' ? '/numbers/practice' : '/'} className="inline-flex min-h-11 items-center font-semibold underline decoration-beam decoration-2 underline-offset-4">
+              {round.place === 'numbers' ? 'To the numbers' : 'To the bench'}
+            </Link>
           ) : (
             <button type="button" disabled={onBegin === null} className="min-h-11 font-semibold underline decoration-beam decoration-2 underline-offset-4" onClick={() => void onBegin?.(round.id).catch((error: unknown) => setRefused(error instanceof Error ? error.message : 'The round could not be begun.'))}>
               {(round.progress[0]?.done ?? 0) > 0 ? 'Go on' : 'Begin'}

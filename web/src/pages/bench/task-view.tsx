@@ -1,4 +1,3 @@
-import type { BenchTask } from '@green-beam/contract';
 import { instrumentById, type Done } from '@green-beam/core';
 import { lazy, Suspense, useCallback, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { parted } from '../../instruments/held-state.ts';
@@ -7,9 +6,10 @@ import { Button } from '../../ui/button.tsx';
 import { Notice } from '../../ui/notice.tsx';
 import { useShortcuts } from '../../ui/shortcuts.ts';
 import { AnswerLine } from './answer-line.tsx';
-import type { BenchSource } from './bench-source.ts';
+import type { BenchSource, ReadingTask } from './bench-source.ts';
+import { Hints, progressOf } from './beside.tsx';
 import { Handling } from './handling/handling.tsx';
-import { useReading, type Reading } from './use-reading.ts';
+import { useReading } from './use-reading.ts';
 import { useReveal } from './use-reveal.ts';
 import { Verdict } from './verdict.tsx';
 
@@ -17,29 +17,10 @@ import { Verdict } from './verdict.tsx';
 const Described = lazy(() => import('./described.tsx'));
 
 interface TaskViewProps {
-  readonly task: BenchTask;
+  readonly task: ReadingTask;
   readonly source: BenchSource;
   readonly of: number;
   readonly onNext: () => void;
-}
-
-function progress(task: BenchTask, of: number, reading: Reading): string {
-  const { last } = reading;
-  if (!last || last.closed || last.verdict === 'unreadable') return `Reading ${task.position + 1} of ${of}`;
-  return `Reading ${task.position + 1} of ${of}, ${last.tryNumber === 1 ? 'second' : 'third'} try next`;
-}
-
-function Hints({ hints, shown }: { readonly hints: readonly string[]; readonly shown: number }): ReactNode {
-  if (shown === 0) return null;
-  return (
-    <ol className="mt-4 list-decimal pl-5" aria-label="Hints">
-      {hints.slice(0, shown).map((hint) => (
-        <li key={hint} className="py-1">
-          {hint}
-        </li>
-      ))}
-    </ol>
-  );
 }
 
 /** One reading: the tool at the left, the question and the answer line at the right. */
@@ -111,7 +92,7 @@ export function TaskView({ task, source, of, onNext }: TaskViewProps): ReactNode
       </div>
       <section className="pb-6 wide:pt-6" aria-label="The question">
         <p className="text-small font-semibold text-muted">
-          {progress(task, of, reading)}
+          {progressOf('Reading', task, of, reading)}
           {task.toolCode === null ? '' : `, on ${task.toolCode}`}
         </p>
         <h1 className="mt-1 text-2xl font-bold">{task.question}</h1>
@@ -121,7 +102,7 @@ export function TaskView({ task, source, of, onNext }: TaskViewProps): ReactNode
           </Suspense>
         )}
         <Handling picture={picture} sight={sight} tool={tool} change={changeTool} note={note} closed={closed} cautions={task.cautions} />
-        <AnswerLine reading={reading} inputRef={input} onEnter={check} />
+        <AnswerLine label="Your reading, with its unit" entry={reading} inputRef={input} onEnter={check} />
         {reading.refused !== null && (
           <p role="alert" className="mt-3 text-slip">
             {reading.refused}

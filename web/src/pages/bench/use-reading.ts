@@ -1,80 +1,32 @@
-import type { AttemptResult, BenchAction, BenchTask, NewAttempt } from '@green-beam/contract';
-import { useCallback, useEffect, useRef, useState } from 'react';
-import { RefusedError } from '../../api/request.ts';
+import { useCallback, useEffect, useState } from 'react';
 import { restingAt, seenFirst } from '../../instruments/seen-first.ts';
 import { createSight, type Sight } from '../../instruments/sight.ts';
 import { readOff, untouched, type ToolState } from '../../instruments/tool-state.ts';
-import { newId } from '../../outbox/new-id.ts';
-import type { BenchSource } from './bench-source.ts';
-import type { EntryMade } from './use-made.ts';
+import type { BenchSource, ReadingTask } from './bench-source.ts';
+import { useEntry, type Entry } from './use-entry.ts';
 
-/** Work on one reading: what is seen, what has been written, what came of it, and everything done with the tool. */
-export interface Reading {
+/** Work on one reading: what is seen, and what has been done with the tool, beside what is entered. */
+export interface Reading extends Entry {
   readonly sight: Sight;
-  readonly entry: string;
-  readonly made: readonly EntryMade[];
-  readonly last: AttemptResult | null;
-  readonly sending: boolean;
-  /** An entry is kept here until the server can be reached. */
-  readonly notChecked: boolean;
-  readonly refused: string | null;
-  readonly hints: number;
   restEye(eyeHeight: number): void;
-  write(entry: string): void;
-  note(kind: BenchAction['kind'], to?: number): void;
   /** What has been done with the tool, as far as it shows. */
   readonly tool: ToolState;
   changeTool(part: Partial<ToolState>): void;
-  nextHint(): void;
-  send(kind: NewAttempt['kind'], entry: string): Promise<void>;
 }
 
 /** Keeps the state of one reading; mount it with the task's id as key. */
-export function useReading(task: BenchTask, source: BenchSource): Reading {
+export function useReading(task: ReadingTask, source: BenchSource): Reading {
   const [sight] = useState(() => createSight(seenFirst(task.picture)));
-  const [entry, setEntry] = useState('');
-  const made = source.made.get(task.id) ?? [];
-  const [sending, setSending] = useState(false);
-  const [refused, setRefused] = useState<string | null>(null);
-  const [hints, setHints] = useState(0);
+  const entry = useEntry(task, source, () => sight.seen().height);
   const [tool, setTool] = useState<ToolState>(() => untouched(task.picture));
   const changeTool = useCallback((part: Partial<ToolState>) => setTool((now) => ({ ...now, ...part })), []);
-  const actions = useRef<BenchAction[]>([]);
-  const since = useRef(0);
-  useEffect(() => {
-    since.current = performance.now();
-  }, []);
-  const last = made.at(-1)?.result ?? null;
-
-  const isClosed = last?.closed ?? false;
+  const { note } = entry;
+  const isClosed = entry.last?.closed ?? false;
   useEffect(() => {
     if (!isClosed) return;
     sight.moveEye(0);
     if (task.picture.kind === 'liquid-column') sight.moveMark(restingAt(task.picture));
     setTool((now) => readOff(task.picture, now));
   }, [isClosed, sight, task]);
-
-  const note = useCallback((kind: BenchAction['kind'], to: number | null = null): void => {
-    if (actions.current.length < 400) actions.current.push({ kind, at: Math.round(performance.now() - since.current), to });
-  }, []);
-  const nextHint = (): void => {
-    if (hints >= task.hints.length || last?.closed) return;
-    note('hint', hints + 1);
-    setHints(hints + 1);
-  };
-  const send = async (kind: NewAttempt['kind'], text: string): Promise<void> => {
-    if (sending || source.notChecked.has(task.id) || last?.closed) return;
-    setSending(true);
-    setRefused(null);
-    const timeTaken = Math.round(performance.now() - since.current);
-    try {
-      const result = await source.submit(task, { id: newId(), taskId: task.id, kind, entry: text, eyeHeight: sight.seen().height, actions: [...actions.current], hints, timeTaken });
-      if (result.verdict !== 'unreadable') setEntry('');
-    } catch (error) {
-      setRefused(error instanceof RefusedError ? error.message : 'The entry could not be sent. It is still in the line.');
-    } finally {
-      setSending(false);
-    }
-  };
-  return { sight, entry, made, last, sending, notChecked: source.notChecked.has(task.id), refused, hints, restEye: (to) => note('eye', to), write: setEntry, note, nextHint, send, tool, changeTool };
+  return { ...entry, sight, restEye: (to) => note('eye', to), tool, changeTool };
 }

@@ -4,42 +4,7 @@ import type { ReactNode } from 'react';
 import { useNumerals } from '../../numbers/decimal-mark.ts';
 import { MeasuredNumber } from '../../numbers/measured-number.tsx';
 import { Notice } from '../../ui/notice.tsx';
-
-function Findings({ result }: { readonly result: AttemptResult }): ReactNode {
-  const numerals = useNumerals();
-  const [first, second] = result.slips;
-  if (!first) {
-    return (
-      <Notice tone="slip" title="No slip known here explains it">
-        <p>It lies outside the accepted band. Go through the reading once more: level, label below, marks, estimate.</p>
-      </Notice>
-    );
-  }
-  const record = result.verdict === 'record';
-  return (
-    <>
-      <Notice tone={record ? 'doubt' : 'slip'} title={second ? `${first.name}, and: ${second.name.toLowerCase()}` : first.name}>
-        {record && <p className="font-semibold">The eye was right, the record is not yet.</p>}
-        <p>{numerals(first.why)}</p>
-        {second && <p className="mt-1">{numerals(second.why)}</p>}
-      </Notice>
-      <dl className="mt-4">
-        {[first, ...(second ? [second] : [])].map((slip) => (
-          <div key={slip.id} className="grid grid-cols-[7rem_1fr] gap-3 border-t border-hairline py-2.5">
-            <dt className="text-muted">Look at</dt>
-            <dd>{numerals(slip.lookAt)}</dd>
-          </div>
-        ))}
-        {result.alsoPossible.length > 0 && (
-          <div className="grid grid-cols-[7rem_1fr] gap-3 border-t border-hairline py-2.5">
-            <dt className="text-muted">Or it was</dt>
-            <dd>{result.alsoPossible.slice(0, 2).join('; ')}</dd>
-          </div>
-        )}
-      </dl>
-    </>
-  );
-}
+import { Findings } from './findings.tsx';
 
 function Revealed({ steps }: { readonly steps: readonly RevealStep[] }): ReactNode {
   const numerals = useNumerals();
@@ -68,7 +33,7 @@ export function Verdict({ result, steps }: VerdictProps): ReactNode {
     <div className="mt-5" role="status">
       {result.verdict === 'unreadable' && <Notice tone="doubt" title="That cannot be read as a reading"><p>{numerals(result.message ?? '')}</p></Notice>}
       {result.verdict === 'sound' && <Notice tone="sound" title="Sound reading"><p>Within the accepted band, every digit written, with its unit.</p></Notice>}
-      {(result.verdict === 'slip' || result.verdict === 'record' || result.verdict === 'unexplained') && <Findings result={result} />}
+      {(result.verdict === 'slip' || result.verdict === 'record' || result.verdict === 'unexplained') && <Findings result={result} record="The eye was right, the record is not yet." unexplained="It lies outside the accepted band. Go through the reading once more: level, label below, marks, estimate." />}
       {result.remarks.length > 0 && (
         <div className="mt-4">
           <Notice tone="doubt" title="How it was handled">

@@ -1,5 +1,5 @@
 import type { BoardCell, BoardRow } from '@green-beam/contract';
-import { SKILLS, slipById } from '@green-beam/core';
+import { practiceSlipById, SKILLS } from '@green-beam/core';
 import { useQuery } from '@tanstack/react-query';
 import { createColumnHelper } from '@tanstack/react-table';
 import { formatDistanceToNowStrict } from 'date-fns';
@@ -34,7 +34,7 @@ function Skill({ cell }: { readonly cell: BoardCell | undefined }): ReactNode {
       </span>
       {shown.map((slip) => (
         <span key={slip.id} className={`block text-small ${slip.count >= 5 ? 'text-slip' : ''}`}>
-          {slipById(slip.id).name} <span className="font-mono">{slip.count}</span>
+          {practiceSlipById(slip.id).name} <span className="font-mono">{slip.count}</span>
         </span>
       ))}
       {more > 0 && <span className="block text-small text-muted">and {more} more</span>}
@@ -72,7 +72,7 @@ function Commonest({ rows }: { readonly rows: readonly BoardRow[] }): ReactNode 
   if (!first || first[1] < 2) return null;
   return (
     <p className="mt-1 text-lg text-muted">
-      Most shared: {slipById(first[0]).name.toLowerCase()} ({first[1]} students){second && second[1] > 1 ? `, then ${slipById(second[0]).name.toLowerCase()} (${second[1]})` : ''}.
+      Most shared: {practiceSlipById(first[0]).name.toLowerCase()} ({first[1]} students){second && second[1] > 1 ? `, then ${practiceSlipById(second[0]).name.toLowerCase()} (${second[1]})` : ''}.
     </p>
   );
 }

@@ -1,15 +1,17 @@
 import type { SignedIn } from '@green-beam/contract';
 import { useEffect, useState, type ReactNode } from 'react';
 import { useNumerals } from '../../numbers/decimal-mark.ts';
+import { Steps } from '../../numbers/steps.tsx';
 import { CalculatedNumber } from '../../numbers/calculated-number.tsx';
 import { useHouseRules, VISITORS } from '../../rules/house-rules.ts';
 import { Button } from '../../ui/button.tsx';
 import { Failed, Loading } from '../../ui/notice.tsx';
 import { CopyLine } from './copy-line.tsx';
-import { Chain, InAnotherUnit, isConversion } from './in-another-unit.tsx';
+import { Chain, isConversion } from '../../numbers/chain.tsx';
+import { InAnotherUnit } from './in-another-unit.tsx';
 import { EXAMPLE, keepTape, keptTape } from './kept-tape.ts';
+import { NumbersPlaces } from './places.tsx';
 import { Schools } from './schools.tsx';
-import { Steps } from './steps.tsx';
 import { Tape } from './tape.tsx';
 import { useTape } from './use-tape.ts';
 
@@ -39,6 +41,8 @@ export default function Desk({ signedIn, classId }: DeskProps): ReactNode {
   if (error && !shown) return <div className="px-7"><Failed error={error} /></div>;
   if (!shown) return <div className="px-7"><Loading what="the house rules" /></div>;
   return (
+    <>
+    <NumbersPlaces />
     <main className="grid gap-x-12 gap-y-8 px-4 py-6 wide:grid-cols-[minmax(0,7fr)_minmax(0,5fr)] wide:px-7">
       <section aria-labelledby="tape">
         <h1 id="tape" className="text-2xl font-bold">Numbers</h1>
@@ -75,5 +79,6 @@ export default function Desk({ signedIn, classId }: DeskProps): ReactNode {
         )}
       </section>
     </main>
+    </>
   );
 }

@@ -1,28 +1,9 @@
-import { chainLatex, LAST, nameLatex, unitsLike, type Calculation, type Conversion, type HouseRules } from '@green-beam/core';
-import { lazy, Suspense, useState, type ReactNode } from 'react';
+import { LAST, nameLatex, unitsLike, type Calculation, type HouseRules } from '@green-beam/core';
+import { useState, type ReactNode } from 'react';
 import { CalculatedNumber } from '../../numbers/calculated-number.tsx';
+import { Chain } from '../../numbers/chain.tsx';
 import { Button } from '../../ui/button.tsx';
 import { useTape } from './use-tape.ts';
-
-const Typeset = lazy(() => import('../../numbers/typeset.tsx'));
-
-/** True for a line that ends in a conversion. */
-export function isConversion(calculation: Calculation): calculation is Conversion {
-  return 'chain' in calculation;
-}
-
-/** How a result came into its unit: the chain of fractions, or the formula of a temperature. */
-export function Chain({ calculation }: { readonly calculation: Calculation }): ReactNode {
-  if (!isConversion(calculation)) return null;
-  const { from, chain, formula, unit } = calculation;
-  const latex = formula ?? (chain.length > 0 ? chainLatex(from, chain, unit) : null);
-  if (latex === null) return null;
-  return (
-    <Suspense fallback={<p className="text-muted">Typesetting …</p>}>
-      <Typeset latex={latex} />
-    </Suspense>
-  );
-}
 
 /** A unit for a list of choices, which holds plain characters only. */
 function withSuperscripts(unit: string): string {

@@ -1,17 +1,23 @@
 import type { PrintedReading, PrintedRound, PrintedSheet as Sheet } from '@green-beam/contract';
-import { needsWholeWidth, noteOn } from '@green-beam/core';
+import { needsWholeWidth, noteOn, type Picture } from '@green-beam/core';
 import { format } from 'date-fns';
 import { memo, type ReactNode } from 'react';
 import { PaperPicture } from '../../instruments/paper/paper-picture.tsx';
 import { useNumerals } from '../../numbers/decimal-mark.ts';
+import { PrintedExercise } from './printed-exercise.tsx';
 import { rulesInWords } from '../../rules/rules-in-words.ts';
 
 /** What a reader needs to know of the rules while reading from paper. */
 const ON_THE_SHEET = ['Estimating', 'Volumes'];
 
-function Reading({ reading, number }: { readonly reading: PrintedReading; readonly number: number }): ReactNode {
+function Item({ reading, number }: { readonly reading: PrintedReading; readonly number: number }): ReactNode {
+  const { picture, question } = reading;
+  return picture.kind === 'exercise' ? <PrintedExercise shown={picture} question={question} number={number} /> : <Reading reading={reading} picture={picture} number={number} />;
+}
+
+function Reading({ reading, picture, number }: { readonly reading: PrintedReading; readonly picture: Picture; readonly number: number }): ReactNode {
   const numerals = useNumerals();
-  const { picture, question, tool } = reading;
+  const { question, tool } = reading;
   const note = noteOn(picture);
   return (
     <li className={`flex break-inside-avoid flex-col ${needsWholeWidth(picture) ? 'col-span-2' : ''}`}>
@@ -54,7 +60,7 @@ export const PrintedSheet = memo(function PrintedSheet({ round, sheet }: { reado
       <p className="mt-[2mm] text-small text-muted">Your eye is level with the mark in every picture. {rules.map(({ rule }) => rule).join(' ')}</p>
       <ol className="mt-[3mm] grid grid-cols-2 gap-x-[7mm] gap-y-[3mm]">
         {sheet.readings.map((reading, i) => (
-          <Reading key={i} reading={reading} number={i + 1} />
+          <Item key={i} reading={reading} number={i + 1} />
         ))}
       </ol>
     </article>

@@ -1,8 +1,8 @@
 import { newSetRound, type NewSetRound, type SetRoundShown } from '@green-beam/contract';
-import { instrumentIds, instrumentById, PRESETS, shownOnPaper, SKILLS, SLIPS } from '@green-beam/core';
+import { DEFAULT_RULES, EXERCISE_KINDS, exerciseSubject, instrumentById, instrumentIds, practiceSlipById, PRESETS, shownOnPaper, SKILLS, SLIPS } from '@green-beam/core';
 import { yupResolver } from '@hookform/resolvers/yup';
 import { useQuery, type UseMutationResult } from '@tanstack/react-query';
-import { useState, type ReactNode } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
 import { useForm } from 'react-hook-form';
 import { ask } from '../../api/request.ts';
 import { Button } from '../../ui/button.tsx';
@@ -11,8 +11,12 @@ import { useToolChoices } from '../cabinet/use-cabinet.ts';
 
 const TOOLS = instrumentIds().map(instrumentById);
 const FAMILIES = SKILLS.map((skill) => ({ ...skill, tools: TOOLS.filter((tool) => tool.skill === skill.id) })).filter(({ tools }) => tools.length > 0);
-/** Slips that an item can be built around. */
-const AIMS = SLIPS.filter(({ stage, id }) => stage === 'sight' || stage === 'count' || stage === 'correction' || id === 'trailing-zero-dropped');
+/** Slips that a reading can be built around, and those of the exercises named. */
+const READING_AIMS = SLIPS.filter(({ stage, id }) => stage === 'sight' || stage === 'count' || stage === 'correction' || id === 'trailing-zero-dropped');
+
+function aimsOf(kinds: readonly string[]): { readonly id: string; readonly name: string }[] {
+  return [...new Set(kinds.flatMap((kind) => exerciseSubject(kind).aims(DEFAULT_RULES)))].map(practiceSlipById);
+}
 
 interface NewRoundFormProps {
   readonly classId: string;
@@ -49,32 +53,41 @@ function Ticks({ legend, options, chosen, onChange, error }: TicksProps): ReactN
   );
 }
 
-/** Sets a round: what is read, how often, at what it aims, by when, by whom, and by which rules. */
+/** Sets a round: what is worked, how often, at what it aims, by when, by whom, and by which rules. */
 export function NewRoundForm({ classId, change, onDone }: NewRoundFormProps): ReactNode {
   const { data: students = [] } = useQuery({ queryKey: ['classmates', classId], queryFn: () => ask<{ id: string; label: string }[]>('GET', `/classes/${classId}/classmates`) });
-  const { register, handleSubmit, formState, watch, setValue } = useForm({ resolver: yupResolver(newSetRound), defaultValues: { title: '', instrumentIds: [], toolIds: [], length: 10, aims: [], tries: 2, hints: true, dueAt: null, studentIds: null, preset: null, onPaper: false } });
+  const { register, handleSubmit, formState, watch, setValue } = useForm({ resolver: yupResolver(newSetRound), defaultValues: { title: '', subjectIds: [], toolIds: [], length: 10, aims: [], tries: 2, hints: true, dueAt: null, studentIds: null, preset: null, onPaper: false } });
   const [families, setFamilies] = useState<readonly string[]>([]);
+  const [kinds, setKinds] = useState<readonly string[]>([]);
   const { errors } = formState;
   const [aims, chosen, onPaper, toolIds] = [watch('aims'), watch('studentIds'), watch('onPaper'), watch('toolIds')];
   const tools = useToolChoices(classId);
-  const showing = onPaper ? AIMS.filter(({ id }) => shownOnPaper(id)) : AIMS;
+  // Where only exercises are set, nothing is read.
+  const reading = kinds.length === 0 || families.length > 0 || (toolIds ?? []).length > 0;
+  const readingAims = reading ? READING_AIMS.filter(({ id }) => !onPaper || shownOnPaper(id)) : [];
+  const exerciseAims = useMemo(() => aimsOf(kinds), [kinds]);
+  const setSubjects = (chosenFamilies: readonly string[], chosenKinds: readonly string[]): void => {
+    setFamilies(chosenFamilies);
+    setKinds(chosenKinds);
+    setValue('subjectIds', [...FAMILIES.filter(({ id }) => chosenFamilies.includes(id)).flatMap((family) => family.tools.map(({ id }) => id)), ...chosenKinds]);
+    setValue('aims', []);
+  };
   const send = handleSubmit((round) => change.mutate({ ...round, dueAt: round.dueAt === null ? null : new Date(round.dueAt).toISOString() }, { onSuccess: onDone }));
   return (
     <form className="mt-4 flex flex-col gap-6 border-y border-ink py-6" onSubmit={(event) => void send(event)}>
       <div className="grid gap-4 sm:grid-cols-[minmax(0,1fr)_8rem_8rem_14rem]">
         <Field label="Title" error={errors.title?.message} {...register('title')} />
-        <Field label="Readings" type="number" min={1} max={30} error={errors.length?.message} {...register('length', { valueAsNumber: true })} />
+        <Field label="Items" type="number" min={1} max={30} error={errors.length?.message} {...register('length', { valueAsNumber: true })} />
         <Field label="Tries each" type="number" min={1} max={3} readOnly={onPaper ?? false} error={errors.tries?.message} {...register('tries', { valueAsNumber: true })} />
         <Field label="Due" type="datetime-local" error={errors.dueAt?.message} {...register('dueAt', { setValueAs: (value: string | null) => (value === '' ? null : value) })} />
       </div>
       <Ticks
-        legend="Tools (none ticked: every tool)"
+        legend="Tools (nothing ticked here or below: every tool)"
         options={FAMILIES}
         chosen={families}
         onChange={(ids) => {
-          setFamilies(ids);
           setValue('toolIds', []);
-          setValue('instrumentIds', FAMILIES.filter(({ id }) => ids.includes(id)).flatMap(({ tools }) => tools.map(({ id }) => id)));
+          setSubjects(ids, kinds);
         }}
       />
       {tools.length > 0 && (
@@ -84,17 +97,18 @@ export function NewRoundForm({ classId, change, onDone }: NewRoundFormProps): Re
           chosen={toolIds ?? []}
           onChange={(ids) => {
             setValue('toolIds', [...ids]);
-            if (ids.length > 0) setFamilies([]);
+            if (ids.length > 0) setSubjects([], kinds);
           }}
           error={errors.toolIds?.message}
         />
       )}
-      <Ticks legend="Aim at these slips (none ticked: find out which each student makes)" options={showing} chosen={aims ?? []} onChange={(ids) => setValue('aims', [...ids])} error={errors.aims?.message} />
+      <Ticks legend="Exercises in numbers" options={EXERCISE_KINDS} chosen={kinds} onChange={(ids) => setSubjects(families, ids)} error={errors.subjectIds?.message} />
+      <Ticks legend="Aim at these slips (none ticked: find out which each student makes)" options={[...readingAims, ...exerciseAims.filter(({ id }) => !readingAims.some((aim) => aim.id === id))]} chosen={aims ?? []} onChange={(ids) => setValue('aims', [...ids])} error={errors.aims?.message} />
       <div className="flex flex-wrap gap-x-10 gap-y-2">
         <label className="flex min-h-11 items-center gap-2">
-          Read
+          Worked
           <select
-            aria-label="Where it is read"
+            aria-label="Where it is worked"
             className="min-h-11 bg-surface px-2"
             value={onPaper ? 'paper' : 'bench'}
             onChange={(event) => {

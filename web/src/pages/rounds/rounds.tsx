@@ -1,5 +1,5 @@
 import type { SetRoundProgress, SetRoundShown } from '@green-beam/contract';
-import { instrumentById, SKILLS, slipById } from '@green-beam/core';
+import { practiceSlipById, SKILLS, subjectById } from '@green-beam/core';
 import { format } from 'date-fns';
 import { useState, type ReactNode } from 'react';
 import { Link, useNavigate } from 'react-router';
@@ -10,16 +10,23 @@ import { Failed, Loading } from '../../ui/notice.tsx';
 import { NewRoundForm } from './new-round-form.tsx';
 import { useSetRoundChange, useSetRounds } from './set-rounds.ts';
 
-/** The tools of a round in words: families where all of one are named. */
-function toolsInWords(ids: readonly string[]): string {
+/** What a round is made of, in words: skills where there are many. */
+function subjectsInWords(ids: readonly string[]): string {
   if (ids.length === 0) return 'every tool';
-  const skills = new Set(ids.map((id) => instrumentById(id).skill));
-  return ids.length > 2 ? SKILLS.filter(({ id }) => skills.has(id)).map(({ name }) => name.toLowerCase()).join(', ') : ids.map((id) => instrumentById(id).name).join(' and ');
+  const skills = new Set(ids.map((id) => subjectById(id).skill));
+  return ids.length > 2 ? SKILLS.filter(({ id }) => skills.has(id)).map(({ name }) => name.toLowerCase()).join(', ') : ids.map((id) => subjectById(id).name).join(' and ');
 }
 
-function conditions({ instrumentIds, toolCodes, length, aims, tries, hints, rulesName, onPaper }: SetRoundShown): string {
-  const aim = aims.length === 0 ? 'finding out' : aims.map((id) => slipById(id).name.toLowerCase()).join(', ');
-  return [`${length} readings, ${toolCodes.length > 0 ? toolCodes.join(', ') : toolsInWords(instrumentIds)}`, aim, ...(onPaper ? ['on paper'] : [tries === 1 ? 'one try' : `${tries} tries`, hints ? 'with hints' : 'without hints']), ...(rulesName === null ? [] : [`rules: ${rulesName}`])].join('; ');
+function madeOf(subjectIds: readonly string[], toolCodes: readonly string[]): string {
+  if (toolCodes.length === 0) return subjectsInWords(subjectIds);
+  // Beside the very tools of the cabinet there may be exercises.
+  const exercises = subjectIds.filter((id) => subjectById(id).domain === 'calculating');
+  return [toolCodes.join(', '), ...(exercises.length > 0 ? [subjectsInWords(exercises)] : [])].join(', ');
+}
+
+function conditions({ subjectIds, toolCodes, length, aims, tries, hints, rulesName, onPaper }: SetRoundShown): string {
+  const aim = aims.length === 0 ? 'finding out' : aims.map((id) => practiceSlipById(id).name.toLowerCase()).join(', ');
+  return [`${length} items, ${madeOf(subjectIds, toolCodes)}`, aim, ...(onPaper ? ['on paper'] : [tries === 1 ? 'one try' : `${tries} tries`, hints ? 'with hints' : 'without hints']), ...(rulesName === null ? [] : [`rules: ${rulesName}`])].join('; ');
 }
 
 function Student({ progress, round }: { readonly progress: SetRoundProgress; readonly round: SetRoundShown }): ReactNode {

@@ -1,10 +1,11 @@
-import type { Diagnosis } from './diagnose.ts';
-import { expectedReading } from './expected-reading.ts';
-import { explainSlips, type SlipExplained } from './explain.ts';
-import type { ReadingTask } from './reading-task.ts';
-import type { Remark } from './remarks.ts';
-import { revealOf, type RevealStep } from './reveal.ts';
-import { slipById } from './slips/registry.ts';
+import type { Solution } from '../exercises/solution.ts';
+import type { Diagnosis } from '../reading/diagnose.ts';
+import type { SlipExplained } from '../reading/explain.ts';
+import type { Remark } from '../reading/remarks.ts';
+import { revealOf, type RevealStep } from '../reading/reveal.ts';
+import { isExerciseTask, type PracticeTask } from './practice-task.ts';
+import { answerTo, explainFinding, solutionTo } from './practice-words.ts';
+import { practiceSlipById } from './slips.ts';
 
 /** Readable entries a task usually takes before the answer is shown. */
 export const TRIES = 2;
@@ -21,6 +22,14 @@ export function closesTask(outcome: Outcome, tryNumber: number, tries = TRIES): 
 /** Other explanations are mentioned from this probability on. */
 const WORTH_MENTIONING = 0.15;
 
+/** The right answer, and how it comes about: on the picture of a tool, or in a working. */
+export interface ClosedAnswer {
+  readonly text: string;
+  readonly unit: string;
+  readonly reveal: readonly RevealStep[];
+  readonly solution: Solution | null;
+}
+
 /** What a student is told after an entry. */
 export interface Feedback {
   readonly message: string | null;
@@ -31,21 +40,20 @@ export interface Feedback {
   /** What is to be said about how the tool was handled. */
   readonly remarks: readonly Remark[];
   /** Only when the task is closed. */
-  readonly answer: { readonly text: string; readonly unit: string; readonly reveal: readonly RevealStep[] } | null;
+  readonly answer: ClosedAnswer | null;
 }
 
 /**
  * Puts a diagnosis (null when the student asked to be shown) into what is told; the answer only when `closed`.
  * @param task as it stood at Enter. @param remarks on how the tool was handled, made on the task as it was set.
  */
-export function feedbackOn(task: ReadingTask, diagnosis: Diagnosis | null, closed: boolean, remarks: readonly Remark[] = []): Feedback {
+export function feedbackOn(task: PracticeTask, diagnosis: Diagnosis | null, closed: boolean, remarks: readonly Remark[] = []): Feedback {
   const [first, ...others] = diagnosis?.slips ?? [];
-  const { text, unit } = expectedReading(task);
   return {
     message: diagnosis?.message ?? null,
-    slips: first ? explainSlips(task, first) : [],
-    alsoPossible: others.filter((other) => other.probability > WORTH_MENTIONING).map((other) => other.ids.map((id) => slipById(id).name).join(' and ')),
+    slips: first ? explainFinding(task, first) : [],
+    alsoPossible: others.filter((other) => other.probability > WORTH_MENTIONING).map((other) => other.ids.map((id) => practiceSlipById(id).name).join(' and ')),
     remarks: diagnosis?.verdict === 'unreadable' ? [] : remarks,
-    answer: closed ? { text, unit, reveal: revealOf(task) } : null,
+    answer: closed ? { ...answerTo(task), reveal: isExerciseTask(task) ? [] : revealOf(task), solution: solutionTo(task) } : null,
   };
 }

@@ -1,15 +1,10 @@
-import { instrumentById, instrumentIds } from '../instruments/catalogue.ts';
-import { seededRandom, type Random } from '../simulation/random.ts';
-import { singleExplanations } from './diagnose.ts';
-import { predictedEntries, slipsOn } from './draw-task.ts';
-import { drawSituation } from './draw-situation.ts';
-import { acceptedAnswers } from './expected-reading.ts';
 import type { HouseRules } from '../rules/house-rules.ts';
-import { asLaid } from './operation.ts';
+import { seededRandom, type Random } from '../simulation/random.ts';
 import type { PlannedItem } from './plan-round.ts';
-import { readingTask, type ReadingTask } from './reading-task.ts';
-import { slipById, SLIPS } from './slips/registry.ts';
-import type { Slip } from './slips/slip.ts';
+import { entriesWith, explanationsFor, isExerciseTask, isRightNumber, sampleItem, type PracticeTask } from './practice-task.ts';
+import { EXERCISE_SLIPS } from '../exercises/slips/registry.ts';
+import { SLIPS } from '../reading/slips/registry.ts';
+import type { Domain, Subject } from './subject.ts';
 
 /**
  * What is believed of a student: the probability of each habit, `none` among them. A hidden Markov model with one habit at a time,
@@ -30,15 +25,14 @@ const CAREFUL = 0.35;
 /** A number nobody would come to by any one slip, or without one: a floor under each likelihood. */
 const FLOOR = 1e-4;
 
-/** Slips that stand for a habit of their own: `other` ways to the same number are left to the diagnosis. */
-const HABITS: readonly Slip[] = SLIPS;
+function priorOver(slips: readonly { readonly id: string; readonly baseRate: number }[]): Belief {
+  const total = slips.reduce((sum, { baseRate }) => sum + baseRate, 0);
+  const share = (baseRate: number): number => 0.5 / slips.length + (0.5 * baseRate) / total;
+  return { [NO_HABIT]: CAREFUL, ...Object.fromEntries(slips.map(({ id, baseRate }) => [id, (1 - CAREFUL) * share(baseRate)])) };
+}
 
-/** Before anything was read: half alike, half by how often each slip is made. */
-export const PRIOR: Belief = (() => {
-  const total = HABITS.reduce((sum, slip) => sum + slip.baseRate, 0);
-  const share = (slip: Slip): number => 0.5 / HABITS.length + (0.5 * slip.baseRate) / total;
-  return { [NO_HABIT]: CAREFUL, ...Object.fromEntries(HABITS.map((slip) => [slip.id, (1 - CAREFUL) * share(slip)])) };
-})();
+/** Before anything was read or calculated: half alike, half by how often each slip is made. What the hand does at a tool and on paper are two habits. */
+export const PRIORS: Readonly<Record<Domain, Belief>> = { reading: priorOver(SLIPS), calculating: priorOver(EXERCISE_SLIPS) };
 
 function normalised(weights: Record<string, number>): Belief {
   const total = Object.values(weights).reduce((sum, weight) => sum + weight, 0);
@@ -46,39 +40,31 @@ function normalised(weights: Record<string, number>): Belief {
 }
 
 /** The belief some time later: what was learned of a habit fades toward the prior. */
-export function faded(belief: Belief, part = FORGOTTEN): Belief {
-  return Object.fromEntries(Object.entries(PRIOR).map(([id, prior]) => [id, (1 - part) * (belief[id] ?? prior) + part * prior]));
+export function faded(belief: Belief, domain: Domain, part = FORGOTTEN): Belief {
+  return Object.fromEntries(Object.entries(PRIORS[domain]).map(([id, prior]) => [id, (1 - part) * (belief[id] ?? prior) + part * prior]));
 }
 
 /** Whether a slip would show on a task: somebody who made it would write something that does not count as right. */
-function shows(task: ReadingTask, slip: Slip): boolean {
-  const entries = predictedEntries(task, slip);
-  if (slip.stage === 'form') return entries.length > 0;
-  const accepted = acceptedAnswers(task);
-  const [low, high] = [accepted[0] ?? 0, accepted.at(-1) ?? 0];
-  return entries.some((entry) => {
-    const number = Number.parseFloat(entry);
-    return number < low - 1e-9 || number > high + 1e-9;
-  });
+function shows(task: PracticeTask, slip: string): boolean {
+  return entriesWith(task, slip).some((entry) => !isRightNumber(task, slip, entry));
 }
 
 /**
- * What is believed after one more reading.
+ * What is believed after one more item.
  * @param drawn the task as it was set, with the eye off the level: what could have been done wrong.
  * @param read the same as it stood at Enter, after what was done with the tool.
  */
-export function updated(belief: Belief, drawn: ReadingTask, read: ReadingTask, entry: string): Belief {
-  const masses = singleExplanations(read, entry);
+export function updated(belief: Belief, drawn: PracticeTask, read: PracticeTask, entry: string): Belief {
+  const masses = explanationsFor(read, entry);
   if (!masses) return belief;
   const careful = (masses.get('') ?? 0) + FLOOR;
-  const before = faded(belief);
+  const before = faded(belief, isExerciseTask(read) ? 'calculating' : 'reading');
   return normalised(
     Object.fromEntries(
       Object.entries(before).map(([id, weight]) => {
         if (id === NO_HABIT) return [id, weight * careful];
-        const slip = slipById(id);
         // Where the slip could not show, the reading tells nothing; where it was avoided (an eye brought to the level), it was not made.
-        if (!shows(read, slip)) return [id, weight * careful * (shows(drawn, slip) ? 1 - MADE : 1)];
+        if (!shows(read, id)) return [id, weight * careful * (shows(drawn, id) ? 1 - MADE : 1)];
         return [id, weight * (MADE * ((masses.get(id) ?? 0) + FLOOR) + (1 - MADE) * careful)];
       }),
     ),
@@ -88,47 +74,46 @@ export function updated(belief: Belief, drawn: ReadingTask, read: ReadingTask, e
 /** What each habit would write on an item, as far as it would show: habits that write the same cannot be told apart by it. */
 type Signature = ReadonlyMap<string, string>;
 
-function signatureOf(task: ReadingTask, slips: readonly string[]): Signature {
-  return new Map(slips.flatMap((id): [string, string][] => (shows(task, slipById(id)) ? [[id, predictedEntries(task, slipById(id))[0] ?? '']] : [])));
+function signatureOf(task: PracticeTask, slips: readonly string[]): Signature {
+  return new Map(slips.flatMap((id): [string, string][] => (shows(task, id) ? [[id, entriesWith(task, id)[0] ?? '']] : [])));
 }
 
-/** A tool and an aim, with what such items would show: a few of them, drawn beforehand. */
+/** A subject and an aim, with what such items would show: a few of them, drawn beforehand. */
 interface Candidate {
-  readonly instrumentId: string;
+  readonly subjectId: string;
   readonly aim: readonly string[];
   readonly signatures: readonly Signature[];
 }
 
 /** Enough items for what shows only now and then to be met as often as it comes; what is aimed at always shows. */
 const SAMPLES = { unaimed: 14, aimed: 3 };
-/** A slip that shows on at most this part of the items of a tool needs to be aimed at. */
+/** A slip that shows on at most this part of the items of a subject needs to be aimed at. */
 const RARE = 0.5;
 
-function sampled(instrumentId: string, aim: readonly string[], slips: readonly string[], rules: HouseRules): Candidate {
+function sampled({ id }: Subject, aim: readonly string[], slips: readonly string[], rules: HouseRules): Candidate {
   const random = seededRandom(7 + aim.join().length);
-  const instrument = instrumentById(instrumentId);
-  const signatures = Array.from({ length: aim.length === 0 ? SAMPLES.unaimed : SAMPLES.aimed }, () => signatureOf(asLaid(readingTask(instrumentId, drawSituation(instrument, random, aim, rules), rules)), slips));
-  return { instrumentId, aim, signatures };
+  const signatures = Array.from({ length: aim.length === 0 ? SAMPLES.unaimed : SAMPLES.aimed }, () => signatureOf(sampleItem(id, aim, rules, random), slips));
+  return { subjectId: id, aim, signatures };
 }
 
-/** Items aimed at nothing, at each slip that seldom shows by itself, and at two of those together. */
-function candidatesOn(instrumentId: string, rules: HouseRules): Candidate[] {
-  const slips = slipsOn(instrumentId, rules);
-  const plain = sampled(instrumentId, [], slips, rules);
+/** Items aimed at nothing, at each slip that seldom shows by itself, and, on a tool, at two of those together. */
+function candidatesOn(subject: Subject, rules: HouseRules): Candidate[] {
+  const slips = subject.slips(rules);
+  const plain = sampled(subject, [], slips, rules);
   const rare = slips.filter((id) => plain.signatures.filter((signature) => signature.has(id)).length <= RARE * plain.signatures.length);
-  const pairs = rare.flatMap((first, i) => rare.slice(i + 1).map((second) => [first, second]));
-  return [plain, ...[...rare.map((id) => [id]), ...pairs].map((aim) => sampled(instrumentId, aim, slips, rules))];
+  const pairs = subject.domain === 'reading' ? rare.flatMap((first, i) => rare.slice(i + 1).map((second) => [first, second])) : [];
+  return [plain, ...[...rare.map((id) => [id]), ...pairs].map((aim) => sampled(subject, aim, slips, rules))];
 }
 
-/** Worked out once for each tool and set of rules: complete rules never change. */
+/** Worked out once for each subject and set of rules: complete rules never change. */
 const CANDIDATES = new WeakMap<HouseRules, Map<string, readonly Candidate[]>>();
 
-function candidates(tools: readonly string[], rules: HouseRules): Candidate[] {
+function candidates(subjects: readonly Subject[], rules: HouseRules): Candidate[] {
   const known = CANDIDATES.get(rules) ?? new Map<string, readonly Candidate[]>();
   CANDIDATES.set(rules, known);
-  return tools.flatMap((id) => {
-    const here = known.get(id) ?? candidatesOn(id, rules);
-    known.set(id, here);
+  return subjects.flatMap((subject) => {
+    const here = known.get(subject.id) ?? candidatesOn(subject, rules);
+    known.set(subject.id, here);
     return here;
   });
 }
@@ -174,8 +159,8 @@ function unshown(belief: Belief, { signatures }: Candidate): Record<string, numb
 const NEARLY_BEST = 0.02;
 
 export interface TutorOptions {
-  /** None named means every tool of the bench. */
-  readonly tools: readonly string[];
+  /** All of the domain that the belief is about. */
+  readonly subjects: readonly Subject[];
   readonly count: number;
   readonly seed: number;
   readonly rules: HouseRules;
@@ -198,16 +183,16 @@ function best(belief: Belief, all: readonly Candidate[], random: Random): Candid
  * Plans the next items so as to learn most about a student’s habits. Each is chosen as if nothing showed on those before it, so that
  * a few planned ahead look at different things.
  */
-export function planForBelief(belief: Belief, { tools, count, seed, rules, revisit = [] }: TutorOptions): PlannedItem[] {
+export function planForBelief(belief: Belief, { subjects, count, seed, rules, revisit = [] }: TutorOptions): PlannedItem[] {
   const random = seededRandom(seed);
-  const all = candidates(tools.length > 0 ? tools : instrumentIds(), rules);
+  const all = candidates(subjects, rules);
   let ahead: Belief = belief;
   return Array.from({ length: count }, (_, position): PlannedItem => {
     const again = revisit.length > 0 && position % REVISIT_EVERY === REVISIT_EVERY - 1 ? revisit[random.below(revisit.length)] : undefined;
     const possible = again === undefined ? all : all.filter((candidate) => candidate.aim.includes(again));
     const chosen = best(ahead, possible.length > 0 ? possible : all, random);
-    if (!chosen) throw new RangeError('tools: there is nothing to choose from.');
+    if (!chosen) throw new RangeError('subjects: there is nothing to choose from.');
     ahead = normalised(unshown(ahead, chosen));
-    return { instrumentId: chosen.instrumentId, seed: random.below(2 ** 48), aim: chosen.aim };
+    return { subjectId: chosen.subjectId, seed: random.below(2 ** 48), aim: chosen.aim };
   });
 }

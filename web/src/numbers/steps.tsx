@@ -1,7 +1,7 @@
 import type { WorkedStep } from '@green-beam/core';
 import { Fragment, type ReactNode } from 'react';
-import { useNumerals } from '../../numbers/decimal-mark.ts';
-import { ShownWorked } from '../../numbers/worked-number.tsx';
+import { useNumerals } from './decimal-mark.ts';
+import { ShownWorked } from './worked-number.tsx';
 
 const SIGNS: Readonly<Record<string, string>> = { '+': '+', '-': '−', '*': '×', '/': '÷', '^': 'to the power' };
 

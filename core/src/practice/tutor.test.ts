@@ -1,17 +1,25 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { seededRandom } from '../simulation/random.ts';
-import { drawTask, predictedEntries } from './draw-task.ts';
-import { expectedReading } from './expected-reading.ts';
+import { drawTask, predictedEntries } from '../reading/draw-task.ts';
+import { expectedReading } from '../reading/expected-reading.ts';
 import { completeRules } from '../rules/house-rules.ts';
-import { asOperated } from './operation.ts';
+import { asOperated } from '../reading/operation.ts';
 import { instrumentIds } from '../instruments/catalogue.ts';
+import { drawExercise } from '../exercises/draw-exercise.ts';
+import type { ExerciseKind } from '../exercises/exercise.ts';
+import { exerciseSubject } from '../exercises/exercise-subject.ts';
+import { EXERCISE_KINDS } from '../exercises/kinds.ts';
 import { planRound } from './plan-round.ts';
-import type { ReadingTask } from './reading-task.ts';
-import { slipById } from './slips/registry.ts';
-import { faded, MADE, NO_HABIT, planForBelief, PRIOR, updated, type Belief } from './tutor.ts';
+import { entriesWith } from './practice-task.ts';
+import { toolSubject } from '../reading/tool-subject.ts';
+import type { ReadingTask } from '../reading/reading-task.ts';
+import { slipById } from '../reading/slips/registry.ts';
+import { faded, MADE, NO_HABIT, planForBelief, PRIORS, updated, type Belief } from './tutor.ts';
 
 const rules = completeRules();
+const PRIOR = PRIORS.reading;
+const TOOLS = instrumentIds().map(toolSubject);
 const total = (belief: Belief): number => Object.values(belief).reduce((sum, weight) => sum + weight, 0);
 const level = (task: ReadingTask): ReadingTask => asOperated(task, { eyeHeight: 0, done: [{ kind: 'lower', at: 0, to: null }, { kind: 'lay', at: 0, to: task.situation.endOffset ?? 0 }], at: 60_000 });
 const right = (task: ReadingTask): string => `${expectedReading(task).text} ${expectedReading(task).unit}`;
@@ -60,8 +68,8 @@ describe('what is believed', () => {
     const sure = after('meniscus-edge', 'cylinder-50', 4);
     const drawn = drawTask('cylinder-50', { seed: 1, rules });
     expect(updated(sure, drawn, drawn, 'about half')).toBe(sure);
-    expect(faded(sure)['meniscus-edge']).toBeLessThan(sure['meniscus-edge']!);
-    expect(total(faded(sure))).toBeCloseTo(1, 12);
+    expect(faded(sure, 'reading')['meniscus-edge']).toBeLessThan(sure['meniscus-edge']!);
+    expect(total(faded(sure, 'reading'))).toBeCloseTo(1, 12);
   });
 
   it('stays a distribution whatever is written', () => {
@@ -78,21 +86,21 @@ describe('what is believed', () => {
 });
 
 describe('what is set next', () => {
-  const plan = (belief: Belief, options: Partial<Parameters<typeof planForBelief>[1]> = {}) => planForBelief(belief, { tools: [], count: 5, seed: 4, rules, ...options });
+  const plan = (belief: Belief, options: Partial<Parameters<typeof planForBelief>[1]> = {}) => planForBelief(belief, { subjects: TOOLS, count: 5, seed: 4, rules, ...options });
 
   it('is the same from the same seed, and names tools of the bench', () => {
     expect(plan(PRIOR)).toEqual(plan(PRIOR));
-    for (const { instrumentId } of plan(PRIOR, { count: 20 })) expect(instrumentIds()).toContain(instrumentId);
+    for (const { subjectId } of plan(PRIOR, { count: 20 })) expect(instrumentIds()).toContain(subjectId);
   });
 
   it('keeps to the tools that are named', () => {
-    expect(new Set(plan(PRIOR, { tools: ['ruler-inch'], count: 8 }).map((item) => item.instrumentId))).toEqual(new Set(['ruler-inch']));
+    expect(new Set(plan(PRIOR, { subjects: [toolSubject('ruler-inch')], count: 8 }).map((item) => item.subjectId))).toEqual(new Set(['ruler-inch']));
   });
 
   it.each([['sign-lost', 'thermometer-degree'], ['what-is-left', 'burette-50'], ['other-scale', 'cylinder-100']])('asks again where it is between %s and nothing', (slip) => {
     const unsure = { ...Object.fromEntries(Object.keys(PRIOR).map((id) => [id, 0.0005])), [slip]: 0.45, [NO_HABIT]: 0.5 };
     const [first] = plan(unsure, { count: 1 });
-    const drawn = level(drawTask(first!.instrumentId, { seed: first!.seed, aim: first!.aim, rules }));
+    const drawn = level(drawTask(first!.subjectId, { seed: first!.seed, aim: first!.aim, rules }));
     expect(predictedEntries(drawn, slipById(slip)).length).toBeGreaterThan(0);
   });
 
@@ -104,16 +112,16 @@ describe('what is set next', () => {
 
   it('plans rounds without a belief too: every family named comes up', () => {
     const families = ['burette-50', 'cylinder-100', 'ruler-inch'];
-    expect(new Set(planRound(families, 9, 1, rules).map((item) => item.instrumentId))).toEqual(new Set(families));
+    expect(new Set(planRound(families.map(toolSubject), 9, 1, rules).map((item) => item.subjectId))).toEqual(new Set(families));
   });
 
   it('finds a learner’s slip sooner than chance does', () => {
     const random = seededRandom(11);
-    const readings = (choose: (belief: Belief) => { instrumentId: string; seed: number; aim: readonly string[] }, slip: string): number => {
+    const readings = (choose: (belief: Belief) => { subjectId: string; seed: number; aim: readonly string[] }, slip: string): number => {
       let belief: Belief = PRIOR;
       for (let count = 1; count <= 40; count += 1) {
         const item = choose(belief);
-        const drawn = drawTask(item.instrumentId, { seed: item.seed, aim: item.aim, rules });
+        const drawn = drawTask(item.subjectId, { seed: item.seed, aim: item.aim, rules });
         const read = level(drawn);
         const wrong = random.uniform() < MADE ? predictedEntries(read, slipById(slip))[0] : undefined;
         belief = updated(belief, drawn, read, wrong ?? right(read));
@@ -123,8 +131,29 @@ describe('what is set next', () => {
     };
     const slips = ['sign-lost', 'zero-ignored', 'what-is-left', 'end-not-zero', 'meniscus-edge', 'other-scale'];
     const chosen = slips.map((slip) => readings((belief) => plan(belief, { count: 1, seed: random.below(1e9) })[0]!, slip));
-    const byChance = slips.map((slip) => readings(() => ({ ...planRound([], 1, random.below(1e9), rules)[0]!, aim: [] }), slip));
+    const byChance = slips.map((slip) => readings(() => ({ ...planRound(TOOLS, 1, random.below(1e9), rules)[0]!, aim: [] }), slip));
     const sum = (values: number[]): number => values.reduce((all, value) => all + value, 0);
     expect(sum(chosen)).toBeLessThan(sum(byChance) / 2);
+  });
+});
+
+describe('habits of calculating', () => {
+  const subjects = EXERCISE_KINDS.map(({ id }) => exerciseSubject(id));
+
+  it.each([['multiply-divide', 'decimals-in-product'], ['convert-units', 'factor-power-forgotten'], ['count-figures', 'leading-zeros-counted'], ['choose-statement', 'precise-is-accurate'], ['spot-the-error', 'unit-overlooked']] as const)('in %s, %s made three times is a habit', (kind, slip) => {
+    let belief: Belief = PRIORS.calculating;
+    for (let seed = 0; seed < 3; seed += 1) {
+      const task = drawExercise(kind, { seed, aim: [slip], rules });
+      belief = updated(belief, task, task, entriesWith(task, slip)[0]!);
+    }
+    expect(total(belief)).toBeCloseTo(1, 9);
+    expect(belief[slip]).toBeGreaterThan(0.8);
+  });
+
+  it('are asked for where one is likely, and by exercises alone', () => {
+    const unsure = { ...Object.fromEntries(Object.keys(PRIORS.calculating).map((id) => [id, 0.0005])), 'percent-of-measured': 0.45, [NO_HABIT]: 0.5 };
+    const [first] = planForBelief(unsure, { subjects, count: 1, seed: 2, rules });
+    const task = drawExercise(first!.subjectId as ExerciseKind, { seed: first!.seed, aim: first!.aim, rules });
+    expect(entriesWith(task, 'percent-of-measured').length).toBeGreaterThan(0);
   });
 });

@@ -1,0 +1,39 @@
+import { isExerciseKind, levelAfter, type Exercise, type Level } from '@green-beam/core';
+import { QueryTypes } from 'sequelize';
+import { Attempt, Task } from '../models/bench.ts';
+
+/** So many exercises of each kind are looked back over. */
+const REMEMBERED = 40;
+
+/** What somebody has worked before: how hard the next exercise of each kind is to be, and those that have been set. */
+export interface Worked {
+  readonly levels: ReadonlyMap<string, Level>;
+  /** Each as `tellOf` tells it. */
+  readonly seen: ReadonlySet<string>;
+}
+
+export const NOTHING_WORKED: Worked = { levels: new Map(), seen: new Set() };
+
+/** What makes an exercise the one it is: what is told, what is given, and what is to be chosen from. */
+export function tellOf(exercise: Exercise): string {
+  return JSON.stringify({ ...exercise, level: 0 });
+}
+
+/** What a student has worked of some kinds of exercises. */
+export async function workedBy(classId: string, personId: string, subjectIds: readonly string[]): Promise<Worked> {
+  const kinds = subjectIds.filter(isExerciseKind);
+  const sequelize = Attempt.sequelize;
+  if (kinds.length === 0 || !sequelize) return NOTHING_WORKED;
+  const firsts = await sequelize.query<{ subject_id: string; sound: boolean }>(
+    `select subject_id, sound from (
+       select subject_id, verdict = 'sound' sound, server_order, row_number() over (partition by subject_id order by server_order desc) back
+       from attempts where class_id = :classId and person_id = :personId and subject_id in (:kinds) and try_number = 1 and verdict <> 'unreadable'
+     ) latest where back <= :remembered order by server_order`,
+    { replacements: { classId, personId, kinds, remembered: REMEMBERED }, type: QueryTypes.SELECT },
+  );
+  const set = await Task.findAll({ attributes: ['classId', 'id', 'situation'], where: { classId, personId, subjectId: kinds } });
+  return {
+    levels: new Map(kinds.map((kind) => [kind, levelAfter(firsts.filter(({ subject_id }) => subject_id === kind).map(({ sound }) => sound))])),
+    seen: new Set(set.map(({ situation }) => tellOf(situation as Exercise))),
+  };
+}

@@ -1,0 +1,40 @@
+import { EXERCISE_KINDS, SKILLS } from '@green-beam/core';
+import type { ReactNode } from 'react';
+import { Button } from '../../ui/button.tsx';
+
+const GROUPS = SKILLS.map((skill) => ({ ...skill, kinds: EXERCISE_KINDS.filter((kind) => kind.skill === skill.id) })).filter(({ kinds }) => kinds.length > 0);
+const ALL = EXERCISE_KINDS.map(({ id }) => id);
+
+interface KindChoiceProps {
+  readonly title: string;
+  readonly onChoose: (kinds: readonly string[]) => void;
+}
+
+/** The kinds of exercises of the next round: something of everything, a skill, or a single kind. */
+export function KindChoice({ title, onChoose }: KindChoiceProps): ReactNode {
+  return (
+    <section aria-labelledby="next-ten" className="mt-6">
+      <h2 id="next-ten" className="font-semibold">
+        {title}
+      </h2>
+      <div className="mt-3">
+        <Button onClick={() => onChoose(ALL)}>Something of everything</Button>
+      </div>
+      <ul className="mt-4">
+        {GROUPS.map(({ id, name, kinds }) => (
+          <li key={id} className="flex flex-wrap items-baseline gap-x-4 border-t border-hairline py-1">
+            <Button look="quiet" className="min-w-44 justify-start" onClick={() => onChoose(kinds.map((kind) => kind.id))}>
+              {name}
+            </Button>
+            {kinds.length > 1 &&
+              kinds.map((kind) => (
+                <Button key={kind.id} look="quiet" className="font-normal" onClick={() => onChoose([kind.id])}>
+                  {kind.name}
+                </Button>
+              ))}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
