@@ -8,16 +8,16 @@ const FOLDER = resolve(ROOT, 'docs', 'screenshots');
 const ENTRY = { name: 'Your reading, with its unit' };
 
 /** A round of certain tools whose first picture is as wanted. */
-async function round(page, instrumentIds, wanted = () => true) {
+async function round(page, subjectIds, wanted = () => true) {
   // The bench draws a round of its own where there is none; that one has to be there first.
   await page.goto('/');
   await page.getByText(/Reading \d+ of|Round finished/).waitFor();
   for (let tried = 0; tried < 40; tried += 1) {
     const { signedIn, csrfToken } = await (await page.request.get('/api/session')).json();
-    const drawn = await (await page.request.post(`/api/classes/${signedIn.class.id}/rounds`, { data: { instrumentIds }, headers: { 'x-csrf-token': csrfToken } })).json();
+    const drawn = await (await page.request.post(`/api/classes/${signedIn.class.id}/rounds`, { data: { subjectIds }, headers: { 'x-csrf-token': csrfToken } })).json();
     if (wanted(drawn.tasks[0].picture)) return drawn;
   }
-  throw new Error(`No such picture of ${instrumentIds.join()} in forty rounds.`);
+  throw new Error(`No such picture of ${subjectIds.join()} in forty rounds.`);
 }
 
 /** Values read from the picture at the wall and at the lowest point, as a student with a ruler would. */

@@ -22,16 +22,19 @@ export function KindChoice({ title, onChoose }: KindChoiceProps): ReactNode {
       </div>
       <ul className="mt-4">
         {GROUPS.map(({ id, name, kinds }) => (
-          <li key={id} className="flex flex-wrap items-baseline gap-x-4 border-t border-hairline py-1">
-            <Button look="quiet" className="min-w-44 justify-start" onClick={() => onChoose(kinds.map((kind) => kind.id))}>
+          <li key={id} className="grid items-baseline border-t border-hairline py-1 sm:grid-cols-[13rem_1fr]">
+            <Button look="quiet" className="-ml-5 justify-start" onClick={() => onChoose(kinds.map((kind) => kind.id))}>
               {name}
             </Button>
-            {kinds.length > 1 &&
-              kinds.map((kind) => (
-                <Button key={kind.id} look="quiet" className="font-normal" onClick={() => onChoose([kind.id])}>
-                  {kind.name}
-                </Button>
-              ))}
+            {kinds.length > 1 && (
+              <span className="flex flex-wrap max-sm:-ml-5">
+                {kinds.map((kind) => (
+                  <Button key={kind.id} look="quiet" className="font-normal" onClick={() => onChoose([kind.id])}>
+                    {kind.name}
+                  </Button>
+                ))}
+              </span>
+            )}
           </li>
         ))}
       </ul>

@@ -20,11 +20,15 @@ export function cellText({ headings, rows }: Extract<ExerciseShown['answered'], 
   return (row === 0 ? headings[column] : rows[row - 1]?.[column]) ?? '';
 }
 
-/** Where a cell stands, as it is spoken: “Start / mL in row 2”. */
+/** Where a cell stands, as it is spoken: “Start / mL of Run 2”, “Working of Volume”. */
 export function cellName({ headings, rows }: Extract<ExerciseShown['answered'], { by: 'marks' }>, cell: number): string {
   const [row, column] = [Math.floor((cell - 1) / headings.length), (cell - 1) % headings.length];
-  if (row === 0) return `heading “${headings[column] ?? ''}”`;
-  return `${headings[column] ?? ''} of ${headings[0]?.split(' / ')[0] ?? 'row'} ${rows[row - 1]?.[0] ?? row}`;
+  const heading = headings[column] ?? '';
+  if (row === 0) return `the heading ${heading}`;
+  const first = rows[row - 1]?.[0] ?? '';
+  // A row that is called by words needs no heading before them.
+  const rowName = /^[\p{L}]/u.test(first) ? first : `${headings[0]?.split(' / ')[0] ?? ''} ${first}`;
+  return column === 0 ? `the line ${rowName}` : `${heading} of ${rowName}`;
 }
 
 export function faultName(id: string): string {
