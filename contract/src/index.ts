@@ -6,3 +6,4 @@ export * from './notebook.ts';
 export * from './problem.ts';
 export * from './set-rounds.ts';
 export * from './sheets.ts';
+export * from './tapes.ts';

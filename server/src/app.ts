@@ -24,6 +24,7 @@ import { schoolRoutes } from './routes/school.ts';
 import { setRoundRoutes } from './routes/set-rounds.ts';
 import { sheetRoutes } from './routes/sheets.ts';
 import { sessionRoutes } from './routes/session.ts';
+import { tapeRoutes } from './routes/tapes.ts';
 
 /** What the application is made of. */
 export interface Parts {
@@ -95,7 +96,7 @@ function api(parts: Parts): express.Router {
     response.set('cache-control', 'no-store');
     next();
   });
-  routes.use(sessionRoutes(config, (request) => generateToken(request)), classRoutes(sequelize), schoolRoutes(), rulesRoutes(), setRoundRoutes(), cabinetRoutes(), sheetRoutes(), benchRoutes(), notebookRoutes(), liveRoutes(events));
+  routes.use(sessionRoutes(config, (request) => generateToken(request)), classRoutes(sequelize), schoolRoutes(), rulesRoutes(), setRoundRoutes(), cabinetRoutes(), sheetRoutes(), benchRoutes(), notebookRoutes(), tapeRoutes(), liveRoutes(events));
   routes.use(() => {
     throw notFound();
   });

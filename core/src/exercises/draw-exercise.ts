@@ -162,7 +162,7 @@ export function drawExercise(kind: ExerciseKind, { seed, level = 1, aim = [], ru
   const random = seededRandom(seed);
   const slips = aim.map((id) => {
     const slip = exerciseSlipById(id);
-    if (!slip || !slipsIn(kind, complete).includes(id)) throw new AimError(id, [kind]);
+    if (!slip || !slipsIn(kind, complete).includes(id)) throw new AimError(id, [exerciseKindById(kind).name]);
     return slip;
   });
   const [wanted = level, ...further] = levelsFrom(level);

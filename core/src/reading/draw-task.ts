@@ -14,11 +14,12 @@ import { SituationError } from './situation.ts';
 import { slipById, SLIPS } from './slips/registry.ts';
 import type { CorrectionSlip, Counted, CountSlip, SightSlip, Slip } from './slips/slip.ts';
 
-/** A slip was aimed at on a tool on which it cannot be made, or not be told apart. */
+/** A slip was aimed at where it cannot be made, or not be told apart. */
 export class AimError extends Error {
   override readonly name = 'AimError';
-  constructor(readonly offending: string, instruments: readonly string[]) {
-    super(`aim: “${offending}” cannot be told apart on ${instruments.length > 3 ? 'any of these tools' : instruments.map((id) => `a ${instrumentById(id).name}`).join(' or ')}.`);
+  /** @param subjects names of the tools or the kinds of exercises that were to show it. */
+  constructor(readonly offending: string, subjects: readonly string[]) {
+    super(`aim: “${offending}” cannot be told apart on ${subjects.length > 3 ? 'any of these' : subjects.map((name) => `“${name}”`).join(' or ')}.`);
   }
 }
 
@@ -140,7 +141,7 @@ function checkAim(instrument: Instrument, aim: readonly string[], rules: HouseRu
   const slips = aim.map(slipById);
   const possible = slips.length > 0 ? slipsOn(instrument.id, rules) : [];
   const impossible = slips.find((slip) => !possible.includes(slip.id));
-  if (impossible) throw new AimError(impossible.id, [instrument.id]);
+  if (impossible) throw new AimError(impossible.id, [instrument.name]);
   return slips;
 }
 

@@ -6,6 +6,7 @@ import { Tool, ToolNoteRow } from '../models/cabinet.ts';
 import { HouseRulesVersion, Student, type SchoolClass } from '../models/classes.ts';
 import { RunEventRow, RunMember, RunRow } from '../models/notebook.ts';
 import { Person } from '../models/people.ts';
+import { Tape } from '../models/tapes.ts';
 import { StudentBelief } from '../models/tutor.ts';
 import { rosterOf } from './roster.ts';
 
@@ -39,8 +40,13 @@ async function beliefOf(classId: string, personId: string): Promise<unknown> {
   return rows.map(({ domain, belief, onceLikely, readings }) => ({ domain, habits: belief, onceLikely, readings }));
 }
 
+async function tapesOf(personId: string): Promise<unknown[]> {
+  const tapes = await Tape.findAll({ where: { personId }, order: [['changedAt', 'ASC']] });
+  return tapes.map(({ id, lines, changedAt }) => ({ id, lines, at: changedAt }));
+}
+
 async function studentPart({ classId, personId, person, archivedAt }: Student): Promise<Record<string, unknown>> {
-  return { id: personId, name: person ? labelOf(person, 'full') : null, archivedAt, rounds: await roundsOf(classId, personId), attempts: await attemptsOf(classId, personId), belief: await beliefOf(classId, personId) };
+  return { id: personId, name: person ? labelOf(person, 'full') : null, archivedAt, rounds: await roundsOf(classId, personId), attempts: await attemptsOf(classId, personId), belief: await beliefOf(classId, personId), tapes: await tapesOf(personId) };
 }
 
 /** Rounds that were set; of one student’s, those that were for them. */

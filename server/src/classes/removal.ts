@@ -3,6 +3,7 @@ import { endSessionsOf } from '../auth/session.ts';
 import { Attempt, Round, Task } from '../models/bench.ts';
 import { SchoolClass, Student } from '../models/classes.ts';
 import { Person } from '../models/people.ts';
+import { Tape } from '../models/tapes.ts';
 import { StudentBelief } from '../models/tutor.ts';
 
 function inTransaction<T>(work: (transaction: Transaction) => Promise<T>): Promise<T> {
@@ -11,7 +12,7 @@ function inTransaction<T>(work: (transaction: Transaction) => Promise<T>): Promi
   return sequelize.transaction(work);
 }
 
-/** Removes a student's name, PIN, rounds and attempts. What they wrote in group runs stays, under a neutral label. */
+/** Removes a student's name, PIN, rounds, attempts and tapes. What they wrote in group runs stays, under a neutral label. */
 export function deleteStudent(classId: string, personId: string): Promise<void> {
   return inTransaction(async (transaction) => {
     const where = { classId, personId };
@@ -19,6 +20,7 @@ export function deleteStudent(classId: string, personId: string): Promise<void> 
     await Task.destroy({ where, transaction });
     await Round.destroy({ where, transaction });
     await StudentBelief.destroy({ where, transaction });
+    await Tape.destroy({ where: { personId }, transaction });
     await Student.destroy({ where, transaction });
     await Person.update({ givenName: null, familyName: null, deletedAt: new Date() }, { where: { id: personId }, transaction });
     await endSessionsOf(personId, transaction);
@@ -30,6 +32,7 @@ export function deleteClass(schoolClass: SchoolClass): Promise<void> {
   return inTransaction(async (transaction) => {
     const students = await Student.findAll({ where: { classId: schoolClass.id }, transaction });
     await schoolClass.destroy({ transaction });
+    await Tape.destroy({ where: { personId: students.map(({ personId }) => personId) }, transaction });
     for (const { personId } of students) await endSessionsOf(personId, transaction);
     await Person.update({ givenName: null, familyName: null, deletedAt: new Date() }, { where: { id: students.map((student) => student.personId) }, transaction });
   });

@@ -94,10 +94,10 @@ const WEEKS: readonly (readonly string[])[] = [CYLINDERS, [...CYLINDERS, 'burett
 /** What is worked on paper, each kind by itself at first and then together. */
 const KINDS: readonly (readonly string[])[] = [['count-figures', 'round-number', 'add-subtract', 'multiply-divide'], EXERCISE_KINDS.map(({ id }) => id)];
 
-/** What a student’s rounds are made of: weeks at the tools, and two rounds on paper by those who have come so far. */
+/** What a student’s rounds are made of: weeks at the tools, and a round or two on paper by those who have come so far. */
 function subjectsOf(rounds: number): readonly (readonly string[])[] {
   const atTools = Array.from({ length: rounds }, (_, i) => WEEKS[Math.min(WEEKS.length - 1, Math.floor((i * WEEKS.length) / rounds))] ?? []);
-  return rounds < 3 ? atTools : [...atTools, ...KINDS];
+  return [...atTools, ...KINDS.slice(rounds < 3 ? 2 : rounds < 5 ? 1 : 0)];
 }
 
 interface SampleClass {

@@ -4,6 +4,7 @@ import { defineCabinet } from './cabinet.ts';
 import { defineClasses } from './classes.ts';
 import { defineNotebook } from './notebook.ts';
 import { definePeople } from './people.ts';
+import { defineTapes } from './tapes.ts';
 import { defineTutor } from './tutor.ts';
 
 /** Binds every model to a database. */
@@ -14,4 +15,5 @@ export function defineModels(sequelize: Sequelize): void {
   defineCabinet(sequelize);
   defineNotebook(sequelize);
   defineTutor(sequelize);
+  defineTapes(sequelize);
 }

@@ -42,7 +42,7 @@ async function problemOf(response: Response): Promise<Refused> {
   return { problem: { message, field, ...(staleToken ? { staleToken } : {}) }, body };
 }
 
-type Method = 'GET' | 'POST' | 'PATCH' | 'DELETE';
+type Method = 'GET' | 'POST' | 'PUT' | 'PATCH' | 'DELETE';
 
 async function send(method: Method, path: string, body: unknown): Promise<Response> {
   const headers: Record<string, string> = { accept: 'application/json' };

@@ -1,5 +1,5 @@
 import type { SignedIn } from '@green-beam/contract';
-import { useEffect, useState, type ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import { useNumerals } from '../../numbers/decimal-mark.ts';
 import { Steps } from '../../numbers/steps.tsx';
 import { CalculatedNumber } from '../../numbers/calculated-number.tsx';
@@ -9,10 +9,12 @@ import { Failed, Loading } from '../../ui/notice.tsx';
 import { CopyLine } from './copy-line.tsx';
 import { Chain, isConversion } from '../../numbers/chain.tsx';
 import { InAnotherUnit } from './in-another-unit.tsx';
-import { EXAMPLE, keepTape, keptTape } from './kept-tape.ts';
+import { EarlierTapes } from './earlier-tapes.tsx';
+import { EXAMPLE, type KeptTape } from './kept-tape.ts';
 import { NumbersPlaces } from './places.tsx';
 import { Schools } from './schools.tsx';
 import { Tape } from './tape.tsx';
+import { useOwnTape } from './use-own-tape.ts';
 import { useTape } from './use-tape.ts';
 
 interface DeskProps {
@@ -23,13 +25,13 @@ interface DeskProps {
 /** The Numbers desk: a tape that computes as the class computes, and shows why each digit stays. */
 export default function Desk({ signedIn, classId }: DeskProps): ReactNode {
   const personId = signedIn?.person.id ?? null;
-  const [lines, setLines] = useState(() => keptTape(personId));
+  const own = useOwnTape(personId);
+  const { tape: { lines }, write: setLines } = own;
   const [selected, setSelected] = useState(lines.length - 1);
-  const [cleared, setCleared] = useState<readonly string[] | null>(null);
+  const [cleared, setCleared] = useState<KeptTape | null>(null);
   const { rules: shown, error } = useHouseRules(classId);
   const { rules, name: ruleName } = shown ?? VISITORS;
   const numerals = useNumerals();
-  useEffect(() => keepTape(personId, lines), [personId, lines]);
   const tape = useTape(lines, rules);
   const at = Math.min(selected, lines.length - 1);
   const worked = tape.lines[at] === lines[at] ? tape.results[at] : undefined;
@@ -50,8 +52,10 @@ export default function Desk({ signedIn, classId }: DeskProps): ReactNode {
         <Tape lines={lines} workedLines={tape.lines} results={tape.results} selected={at} onWrite={setLines} onSelect={setSelected} />
         <div className="mt-4 flex flex-wrap gap-4">
           <Button look="plain" onClick={() => add('')}>New line</Button>
-          {lines.length > 1 || lines[0] !== '' ? <Button look="quiet" onClick={() => { setCleared(lines); setLines(['']); setSelected(0); }}>Clear the tape</Button> : <Button look="quiet" onClick={() => { setLines(cleared ?? EXAMPLE); setSelected((cleared ?? EXAMPLE).length - 1); setCleared(null); }}>{cleared ? 'Bring the tape back' : 'Show an example'}</Button>}
+          {lines.length > 1 || lines[0] !== '' ? <Button look="quiet" onClick={() => { setCleared(own.tape); own.anew(); setSelected(0); }}>Clear the tape</Button> : <Button look="quiet" onClick={() => { if (cleared) own.open(cleared); else own.anew(EXAMPLE); setSelected((cleared?.lines ?? EXAMPLE).length - 1); setCleared(null); }}>{cleared ? 'Bring the tape back' : 'Show an example'}</Button>}
         </div>
+        {own.unsaved !== null && <p role="status" className="mt-3 text-small text-doubt">{own.unsaved}</p>}
+        <EarlierTapes tapes={own.earlier} onOpen={(tape) => { own.open(tape); setSelected(tape.lines.length - 1); }} onRemove={own.remove} />
       </section>
       <section aria-labelledby="working" aria-live="polite">
         <h2 id="working" className="text-lg font-bold">{worked?.name ? `How ${worked.name} comes about` : `How line ${at + 1} comes about`}</h2>
