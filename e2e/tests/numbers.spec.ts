@@ -110,3 +110,27 @@ test('a teacher changes how halves are rounded, and the open desk of a student f
   await expect(result(page, 1)).toContainText('1134.0, doubtful digit 0, grams');
   await room.close();
 });
+
+test('a student finds earlier tapes again, on another computer too, and deletes one', async ({ page, browser }) => {
+  await enterAs(page, 'student');
+  await emptyTape(page);
+  await page.keyboard.type('peg = 41.37 g');
+  const saved = (): Promise<unknown> => page.waitForResponse((response) => response.url().includes('/api/tapes/') && response.ok());
+  await saved();
+  await page.getByRole('button', { name: 'Clear the tape' }).click();
+  await line(page, 1).fill('rod = 2.41 cm');
+  await saved();
+  const earlier = page.getByRole('region', { name: 'Earlier tapes' });
+  await earlier.getByRole('button', { name: /peg = 41.37 g/ }).click();
+  await expect(line(page, 1)).toHaveValue('peg = 41.37 g');
+
+  const room = await browser.newContext();
+  const elsewhere = await room.newPage();
+  await enterAs(elsewhere, 'student');
+  await elsewhere.goto('/numbers');
+  await expect(line(elsewhere, 1)).toHaveValue('rod = 2.41 cm');
+  await elsewhere.getByRole('region', { name: 'Earlier tapes' }).getByRole('listitem').filter({ hasText: 'peg = 41.37 g' }).getByRole('button', { name: /^Delete/ }).click();
+  await elsewhere.getByRole('button', { name: 'Delete it' }).click();
+  await expect(elsewhere.getByText('peg = 41.37 g')).toHaveCount(0);
+  await room.close();
+});

@@ -33,10 +33,10 @@ test('a round on paper: sheets with a key as PDF, typed in by code, diagnosed li
   await teacher.goto('/rounds');
   await teacher.getByRole('button', { name: 'Set a round' }).click();
   await teacher.getByLabel('Title').fill('Three cylinders on paper');
-  await teacher.getByLabel('Readings').fill('3');
+  await teacher.getByLabel('Items').fill('3');
   await teacher.getByLabel('Cylinders').check();
   await expect(teacher.getByLabel('Eye too high')).toBeVisible();
-  await teacher.getByLabel('Where it is read').selectOption('on paper, one try each');
+  await teacher.getByLabel('Where it is worked').selectOption('on paper, one try each');
   await expect(teacher.getByLabel('Eye too high')).toBeHidden();
   await teacher.getByRole('button', { name: 'Set this round' }).click();
   const drawn = teacher.waitForResponse(/\/sheets$/);

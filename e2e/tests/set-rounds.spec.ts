@@ -10,7 +10,7 @@ test('a teacher sets a round; a student sees it, does it, and the teacher sees i
   await teacher.getByRole('button', { name: 'Set this round' }).click();
   await expect(teacher.getByText('Give the round a title.')).toBeVisible();
   await teacher.getByLabel('Title').fill('Two cylinders');
-  await teacher.getByLabel('Readings').fill('2');
+  await teacher.getByLabel('Items').fill('2');
   await teacher.getByLabel('Tries each').fill('1');
   await teacher.getByLabel('Due').fill('2031-03-04T12:00');
   await teacher.getByLabel('Cylinders').check();
@@ -21,7 +21,7 @@ test('a teacher sets a round; a student sees it, does it, and the teacher sees i
   await teacher.getByLabel('Read at the wall', { exact: true }).check();
   await teacher.getByRole('button', { name: 'Set this round' }).click();
   await expect(teacher.getByRole('heading', { name: 'Two cylinders' })).toBeVisible();
-  await expect(teacher.getByText('2 readings, cylinders; read at the wall; one try; with hints')).toBeVisible();
+  await expect(teacher.getByText('2 items, cylinders; read at the wall; one try; with hints')).toBeVisible();
 
   await enterAs(page, 'student');
   await page.goto('/');
@@ -61,7 +61,7 @@ test('a round read by a school of its own says so, one tap away', async ({ page,
   await teacher.goto('/rounds');
   await teacher.getByRole('button', { name: 'Set a round' }).click();
   await teacher.getByLabel('Title').fill('By halves');
-  await teacher.getByLabel('Readings').fill('1');
+  await teacher.getByLabel('Items').fill('1');
   await teacher.getByLabel('Cylinders').check();
   await teacher.getByRole('combobox', { name: /^By/ }).selectOption('Half a division');
   await teacher.getByRole('button', { name: 'Set this round' }).click();

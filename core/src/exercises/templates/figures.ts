@@ -3,7 +3,7 @@ import { beginning, PIECES } from './harbour-kit.ts';
 import type { Drawing, Template } from './template.ts';
 import { endingIn, wholeNumber, written } from './written.ts';
 
-const COUNTED = 'How many significant figures does it have?';
+const COUNTED = 'How many significant figures does the number have?';
 
 /** A number whose figures are counted, in a sentence of the workshop. */
 function counting(levels: Template['levels'], number: (drawing: Drawing) => string, sentence: (number: string, drawing: Drawing) => string): Template<CountingExercise> {

@@ -86,7 +86,7 @@ export default function Board({ classId }: { readonly classId: string | null }):
         <div>
           <h1 className="text-2xl font-bold">Class board</h1>
           {rows && <Commonest rows={rows} />}
-          <p className="text-small text-muted">Right at the first try, of all readings; how long ago the last one was; the slips behind the others.</p>
+          <p className="text-small text-muted">Right at the first try, of all that was read or worked; how long ago the last one was; the slips behind the others.</p>
         </div>
         <div className="flex flex-wrap gap-3">
           <Link to="/demonstrate" className={buttonClass('plain')}>Demonstrate</Link>
