@@ -53,15 +53,6 @@ const VIEWS = {
     await answer(page, `${wall} mL`);
     await page.getByText('second try next').waitFor();
   },
-  'bench-shown': async (page) => {
-    await page.getByRole('button', { name: 'Show me' }).click();
-    await page.getByText('The unit: mL').waitFor();
-  },
-  'bench-burette': async (page) => {
-    await round(page, ['burette-50'], ({ startY }) => startY !== null);
-    await page.goto('/');
-    await page.getByRole('button', { name: 'Open the tap' }).waitFor();
-  },
   'bench-caliper': async (page) => {
     await round(page, ['caliper-twentieth'], ({ handled, held }) => handled === 'close' && held.use === 'outside');
     await page.goto('/');
@@ -87,6 +78,29 @@ const VIEWS = {
     await page.getByRole('combobox', { name: 'In another unit' }).selectOption('kg/m^3');
     await page.getByText('Why two figures?').click();
     await page.locator('.katex .cancel-lap').first().waitFor({ state: 'attached' });
+  },
+  practice: async (page) => {
+    // Things that are all alike, with all the digits that a calculator gives.
+    const { tasks } = await round(page, ['multiply-divide'], ({ story }) => /all alike/.test(story[0]));
+    const [told, { text: mass }, rest] = tasks[0].picture.story;
+    const count = Number.parseInt(told, 10);
+    const wrong = /together/.test(rest) ? (Number(mass) / count).toPrecision(9) : String(Number((Number(mass) * count).toFixed(4)));
+    await page.goto('/numbers/practice');
+    const answer = page.getByRole('textbox', { name: 'Your result, with its unit' });
+    for (const then of [/second try next/, /the right result/]) {
+      await answer.fill(`${wrong} g`);
+      await answer.press('Enter');
+      await page.getByText(then).waitFor();
+    }
+    await page.locator('.katex').first().waitFor();
+    await page.getByText(/^Why .* figures\?$/).click();
+  },
+  'spot-the-error': async (page) => {
+    await round(page, ['spot-the-error'], ({ answered }) => answered.rows[2][3]?.startsWith('−'));
+    await page.goto('/numbers/practice');
+    await page.getByRole('button', { name: /^−.*of Run 3$/ }).click();
+    await page.getByRole('combobox', { name: /What is wrong with/ }).selectOption('cannot be');
+    await page.getByRole('button', { name: /Run out \/ mL of Run 1$/ }).click();
   },
   'my-record': async (page) => {
     await page.goto('/record');

@@ -10,7 +10,7 @@ import { exerciseKindById } from './kinds.ts';
 import { EXERCISE_SLIPS, exerciseSlipById } from './slips/registry.ts';
 import type { ExerciseSlip } from './slips/slip.ts';
 import { TABLES, type TableTemplate } from './templates/tables.ts';
-import { shuffled } from './templates/written.ts';
+import { shuffled } from '../simulation/shuffled.ts';
 
 export interface ExerciseOptions {
   /** The same seed, level, aim and rules draw the same exercise. */

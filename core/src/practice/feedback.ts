@@ -7,18 +7,6 @@ import { isExerciseTask, type PracticeTask } from './practice-task.ts';
 import { answerTo, explainFinding, solutionTo } from './practice-words.ts';
 import { practiceSlipById } from './slips.ts';
 
-/** Readable entries a task usually takes before the answer is shown. */
-export const TRIES = 2;
-
-/** A verdict, or that the student asked to be shown. */
-export type Outcome = Diagnosis['verdict'] | 'shown';
-
-/** Whether an outcome ends the work on a task that takes so many tries. */
-export function closesTask(outcome: Outcome, tryNumber: number, tries = TRIES): boolean {
-  if (outcome === 'sound' || outcome === 'shown') return true;
-  return outcome !== 'unreadable' && tryNumber >= tries;
-}
-
 /** Other explanations are mentioned from this probability on. */
 const WORTH_MENTIONING = 0.15;
 

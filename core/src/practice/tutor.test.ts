@@ -150,10 +150,15 @@ describe('habits of calculating', () => {
     expect(belief[slip]).toBeGreaterThan(0.8);
   });
 
-  it('are asked for where one is likely, and by exercises alone', () => {
+  it('are asked for where one is likely', () => {
     const unsure = { ...Object.fromEntries(Object.keys(PRIORS.calculating).map((id) => [id, 0.0005])), 'percent-of-measured': 0.45, [NO_HABIT]: 0.5 };
-    const [first] = planForBelief(unsure, { subjects, count: 1, seed: 2, rules });
-    const task = drawExercise(first!.subjectId as ExerciseKind, { seed: first!.seed, aim: first!.aim, rules });
-    expect(entriesWith(task, 'percent-of-measured').length).toBeGreaterThan(0);
+    for (const { subjectId, seed, aim } of planForBelief(unsure, { subjects: [exerciseSubject('percent-error')], count: 4, seed: 2, rules })) {
+      expect(entriesWith(drawExercise(subjectId as ExerciseKind, { seed, aim, rules }), 'percent-of-measured').length).toBeGreaterThan(0);
+    }
+  });
+
+  it('are asked about in exercises of every kind in turn', () => {
+    const ids = planForBelief(PRIORS.calculating, { subjects, count: subjects.length, seed: 3, rules }).map(({ subjectId }) => subjectId);
+    expect(new Set(ids)).toEqual(new Set(subjects.map(({ id }) => id)));
   });
 });

@@ -2,6 +2,8 @@ import type { HouseRules } from '../rules/house-rules.ts';
 import { seededRandom, type Random } from '../simulation/random.ts';
 import type { PlannedItem } from './plan-round.ts';
 import { entriesWith, explanationsFor, isExerciseTask, isRightNumber, sampleItem, type PracticeTask } from './practice-task.ts';
+import { isExerciseKind } from '../exercises/kinds.ts';
+import { shuffled } from '../simulation/shuffled.ts';
 import { EXERCISE_SLIPS } from '../exercises/slips/registry.ts';
 import { SLIPS } from '../reading/slips/registry.ts';
 import type { Domain, Subject } from './subject.ts';
@@ -157,6 +159,8 @@ function unshown(belief: Belief, { signatures }: Candidate): Record<string, numb
 
 /** Items within this many bits of the best one are as good; one of them is taken by lot, so that rounds differ. */
 const NEARLY_BEST = 0.02;
+/** Of exercises all that tell this part of what the best would are: a story that everybody gets first is soon told on. */
+const WORTH_SETTING = 0.5;
 
 export interface TutorOptions {
   /** All of the domain that the belief is about. */
@@ -175,8 +179,15 @@ function best(belief: Belief, all: readonly Candidate[], random: Random): Candid
   const weights = Object.entries(belief);
   const gains = all.map((candidate) => expectedGain(weights, candidate));
   const most = Math.max(...gains);
-  const good = all.filter((_, i) => (gains[i] ?? -Infinity) >= most - NEARLY_BEST);
+  const least = (subjectId: string): number => (isExerciseKind(subjectId) ? most - (1 - WORTH_SETTING) * Math.abs(most - Math.min(...gains)) : most - NEARLY_BEST);
+  const good = all.filter(({ subjectId }, i) => (gains[i] ?? -Infinity) >= least(subjectId));
   return good[random.below(good.length)] ?? null;
+}
+
+/** Kinds of exercises come in turn, in an order by lot: who asks for something of everything gets it. Tools come as they tell most. */
+function turns(subjects: readonly Subject[], random: Random): readonly string[] | null {
+  if (!subjects.every(({ domain }) => domain === 'calculating')) return null;
+  return shuffled(random, subjects.map(({ id }) => id));
 }
 
 /**
@@ -186,11 +197,13 @@ function best(belief: Belief, all: readonly Candidate[], random: Random): Candid
 export function planForBelief(belief: Belief, { subjects, count, seed, rules, revisit = [] }: TutorOptions): PlannedItem[] {
   const random = seededRandom(seed);
   const all = candidates(subjects, rules);
+  const turn = turns(subjects, random);
   let ahead: Belief = belief;
   return Array.from({ length: count }, (_, position): PlannedItem => {
     const again = revisit.length > 0 && position % REVISIT_EVERY === REVISIT_EVERY - 1 ? revisit[random.below(revisit.length)] : undefined;
-    const possible = again === undefined ? all : all.filter((candidate) => candidate.aim.includes(again));
-    const chosen = best(ahead, possible.length > 0 ? possible : all, random);
+    const here = turn === null ? all : all.filter(({ subjectId }) => subjectId === turn[position % turn.length]);
+    const possible = again === undefined ? here : all.filter((candidate) => candidate.aim.includes(again));
+    const chosen = best(ahead, possible.length > 0 ? possible : here, random);
     if (!chosen) throw new RangeError('subjects: there is nothing to choose from.');
     ahead = normalised(unshown(ahead, chosen));
     return { subjectId: chosen.subjectId, seed: random.below(2 ** 48), aim: chosen.aim };

@@ -80,7 +80,7 @@ export async function exportStudent(schoolClass: SchoolClass, personId: string):
   const memberships = await RunMember.findAll({ where: { classId: schoolClass.id, personId } });
   return {
     format: FORMAT,
-    version: 1,
+    version: 2,
     core: CORE_VERSION,
     class: { id: schoolClass.id, name: schoolClass.name },
     student: await studentPart(student),
@@ -96,7 +96,7 @@ export async function exportClass(schoolClass: SchoolClass): Promise<Record<stri
   const runs = await RunRow.findAll({ attributes: ['id'], where: { classId: schoolClass.id } });
   return {
     format: FORMAT,
-    version: 1,
+    version: 2,
     core: CORE_VERSION,
     class: { id: schoolClass.id, name: schoolClass.name },
     students: await Promise.all(students.map(studentPart)),

@@ -6,7 +6,8 @@ import { readingTask } from '../../reading/reading-task.ts';
 import type { ChoiceExercise, Option } from '../exercise.ts';
 import { MANY, PIECES } from './harbour-kit.ts';
 import type { Drawing, Template } from './template.ts';
-import { shuffled, wholeNumber, written } from './written.ts';
+import { wholeNumber, written } from './written.ts';
+import { shuffled } from '../../simulation/shuffled.ts';
 
 const right = (text: string, why: string): Option => ({ text, slip: null, why });
 const wrong = (slip: string, text: string, why: string): Option => ({ text, slip, why });

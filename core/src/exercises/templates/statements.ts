@@ -1,7 +1,8 @@
 import type { ChoiceExercise, Option } from '../exercise.ts';
 import { PIECES } from './harbour-kit.ts';
 import type { Drawing, Template } from './template.ts';
-import { shuffled, wholeNumber, written } from './written.ts';
+import { wholeNumber, written } from './written.ts';
+import { shuffled } from '../../simulation/shuffled.ts';
 
 interface Statements {
   readonly story: string;

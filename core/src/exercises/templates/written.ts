@@ -22,9 +22,3 @@ export function endingIn(random: Random, least: number, most: number, decimals: 
     if (number.endsWith('0') === zero) return number;
   }
 }
-
-/** The items in an order by lot. */
-export function shuffled<T>(random: Random, items: readonly T[]): T[] {
-  const left = [...items];
-  return items.flatMap(() => left.splice(random.below(left.length), 1));
-}

@@ -1,5 +1,5 @@
 import type { SignedIn } from '@green-beam/contract';
-import { useState, type ReactNode } from 'react';
+import { lazy, Suspense, useState, type ReactNode } from 'react';
 import { useNumerals } from '../../numbers/decimal-mark.ts';
 import { Steps } from '../../numbers/steps.tsx';
 import { CalculatedNumber } from '../../numbers/calculated-number.tsx';
@@ -9,13 +9,15 @@ import { Failed, Loading } from '../../ui/notice.tsx';
 import { CopyLine } from './copy-line.tsx';
 import { Chain, isConversion } from '../../numbers/chain.tsx';
 import { InAnotherUnit } from './in-another-unit.tsx';
-import { EarlierTapes } from './earlier-tapes.tsx';
 import { EXAMPLE, type KeptTape } from './kept-tape.ts';
 import { NumbersPlaces } from './places.tsx';
 import { Schools } from './schools.tsx';
 import { Tape } from './tape.tsx';
 import { useOwnTape } from './use-own-tape.ts';
-import { useTape } from './use-tape.ts';
+import { useTape } from '../../numbers/use-tape.ts';
+
+// Only who is signed in has any.
+const EarlierTapes = lazy(() => import('./earlier-tapes.tsx'));
 
 interface DeskProps {
   readonly signedIn: SignedIn | null;
@@ -55,7 +57,7 @@ export default function Desk({ signedIn, classId }: DeskProps): ReactNode {
           {lines.length > 1 || lines[0] !== '' ? <Button look="quiet" onClick={() => { setCleared(own.tape); own.anew(); setSelected(0); }}>Clear the tape</Button> : <Button look="quiet" onClick={() => { if (cleared) own.open(cleared); else own.anew(EXAMPLE); setSelected((cleared?.lines ?? EXAMPLE).length - 1); setCleared(null); }}>{cleared ? 'Bring the tape back' : 'Show an example'}</Button>}
         </div>
         {own.unsaved !== null && <p role="status" className="mt-3 text-small text-doubt">{own.unsaved}</p>}
-        <EarlierTapes tapes={own.earlier} onOpen={(tape) => { own.open(tape); setSelected(tape.lines.length - 1); }} onRemove={own.remove} />
+        {own.earlier.length > 0 && <Suspense><EarlierTapes tapes={own.earlier} onOpen={(tape) => { own.open(tape); setSelected(tape.lines.length - 1); }} onRemove={own.remove} /></Suspense>}
       </section>
       <section aria-labelledby="working" aria-live="polite">
         <h2 id="working" className="text-lg font-bold">{worked?.name ? `How ${worked.name} comes about` : `How line ${at + 1} comes about`}</h2>

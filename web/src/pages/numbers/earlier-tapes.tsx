@@ -18,10 +18,9 @@ function beginningOf({ lines }: TapeShown): string {
 }
 
 /** Tapes worked on before: each can be gone on with, or deleted. */
-export function EarlierTapes({ tapes, onOpen, onRemove }: EarlierTapesProps): ReactNode {
+export default function EarlierTapes({ tapes, onOpen, onRemove }: EarlierTapesProps): ReactNode {
   const numerals = useNumerals();
   const [failed, setFailed] = useState<string | null>(null);
-  if (tapes.length === 0) return null;
   return (
     <section aria-labelledby="earlier" className="mt-10">
       <h2 id="earlier" className="text-lg font-bold">Earlier tapes</h2>

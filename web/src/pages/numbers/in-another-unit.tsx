@@ -3,7 +3,7 @@ import { useState, type ReactNode } from 'react';
 import { CalculatedNumber } from '../../numbers/calculated-number.tsx';
 import { Chain } from '../../numbers/chain.tsx';
 import { Button } from '../../ui/button.tsx';
-import { useTape } from './use-tape.ts';
+import { useTape } from '../../numbers/use-tape.ts';
 
 /** A unit for a list of choices, which holds plain characters only. */
 function withSuperscripts(unit: string): string {

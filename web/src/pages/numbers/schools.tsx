@@ -1,7 +1,7 @@
 import { PRESETS, type Calculation, type HouseRules } from '@green-beam/core';
 import { useState, type ReactNode } from 'react';
 import { CalculatedNumber } from '../../numbers/calculated-number.tsx';
-import { useTape } from './use-tape.ts';
+import { useTape } from '../../numbers/use-tape.ts';
 
 /** Schools a calculation can be looked at by: the presets, and the class’s own rules with one of them changed. */
 function schoolsBeside(rules: HouseRules): readonly { readonly id: string; readonly name: string; readonly rules: HouseRules }[] {

@@ -1,5 +1,5 @@
 import type { SetRoundProgress, SetRoundShown } from '@green-beam/contract';
-import { practiceSlipById, SKILLS, subjectById } from '@green-beam/core';
+import { practiceSlipById, SKILLS, subjectById, type Subject } from '@green-beam/core';
 import { format } from 'date-fns';
 import { useState, type ReactNode } from 'react';
 import { Link, useNavigate } from 'react-router';
@@ -10,11 +10,16 @@ import { Failed, Loading } from '../../ui/notice.tsx';
 import { NewRoundForm } from './new-round-form.tsx';
 import { useSetRoundChange, useSetRounds } from './set-rounds.ts';
 
+/** A tool is called as it is, a kind of exercise as a topic. */
+function inASentence({ name, domain }: Subject): string {
+  return domain === 'calculating' ? name.toLowerCase() : name;
+}
+
 /** What a round is made of, in words: skills where there are many. */
 function subjectsInWords(ids: readonly string[]): string {
   if (ids.length === 0) return 'every tool';
   const skills = new Set(ids.map((id) => subjectById(id).skill));
-  return ids.length > 2 ? SKILLS.filter(({ id }) => skills.has(id)).map(({ name }) => name.toLowerCase()).join(', ') : ids.map((id) => subjectById(id).name).join(' and ');
+  return ids.length > 2 ? SKILLS.filter(({ id }) => skills.has(id)).map(({ name }) => name.toLowerCase()).join(', ') : ids.map((id) => inASentence(subjectById(id))).join(' and ');
 }
 
 function madeOf(subjectIds: readonly string[], toolCodes: readonly string[]): string {

@@ -1,15 +1,18 @@
-import { calculateTape, type HouseRules } from '@green-beam/core';
+import type { HouseRules } from '@green-beam/core';
 import { lazy, Suspense, useMemo, type ReactNode } from 'react';
 import { Chain, isConversion } from '../../../numbers/chain.tsx';
 import { Steps } from '../../../numbers/steps.tsx';
+import { useTape } from '../../../numbers/use-tape.ts';
 
 const Typeset = lazy(() => import('../../../numbers/typeset.tsx'));
 
 /** A line of working, typeset and worked out step by step; each step can be asked why it has the digits it has. */
 export function WorkedLine({ line, rules }: { readonly line: string; readonly rules: HouseRules }): ReactNode {
+  const lines = useMemo(() => [line], [line]);
   // What is set is written with a point, whatever the class writes.
-  const calculation = useMemo(() => calculateTape([line], { ...rules, decimalMark: 'point' })[0]?.calculation ?? null, [line, rules]);
-  if (!calculation) return null;
+  const pointed = useMemo<HouseRules>(() => ({ ...rules, decimalMark: 'point' }), [rules]);
+  const calculation = useTape(lines, pointed).results[0]?.calculation ?? null;
+  if (!calculation) return <div className="min-h-40" />;
   return (
     <section className="mt-8" aria-label="The working">
       <Suspense fallback={<p className="min-h-12" />}>
