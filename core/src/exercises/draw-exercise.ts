@@ -71,17 +71,17 @@ function faultsOf(level: Level, random: Random): number {
   return level === 1 ? 1 : level === 2 ? 1 + random.below(2) : 2 + random.below(2);
 }
 
-function drawTable(random: Random, level: Level, aim: readonly string[]): Exercise {
+function drawTable(random: Random, level: Level, aim: readonly string[], rules: HouseRules): Exercise {
   const wanted = FAULT_KINDS.filter(({ overlooked }) => aim.includes(overlooked.id)).map(({ id }) => id);
   const fitting = TABLES.filter(({ faults }) => wanted.every((id) => faults.includes(id)));
   const template: TableTemplate = fitting[random.below(fitting.length)] ?? random.pick(TABLES);
   const others = shuffled(random, template.faults.filter((id) => !wanted.includes(id)));
   const planted = new Set([...wanted, ...others].slice(0, Math.max(wanted.length, faultsOf(level, random))));
-  return { kind: 'spot-the-error', level, ...template.build(random, planted) };
+  return { kind: 'spot-the-error', level, ...template.build(random, planted, rules) };
 }
 
 function drawOnce(kind: ExerciseKind, random: Random, level: Level, aim: readonly string[], rules: HouseRules): Exercise {
-  if (kind === 'spot-the-error') return drawTable(random, level, aim);
+  if (kind === 'spot-the-error') return drawTable(random, level, aim, rules);
   const { templates } = exerciseKindById(kind);
   const fitting = templates.filter(({ levels: [least, most] }) => least <= level && level <= most);
   const template = fitting[random.below(fitting.length)];

@@ -1,6 +1,6 @@
 import { pictureOf, type Picture } from '../reading/picture.ts';
 import { readingTask } from '../reading/reading-task.ts';
-import { isChoice, isWorking, type Exercise, type ExerciseKind, type ExerciseTask } from './exercise.ts';
+import { isChoice, isWorking, type Exercise, type ExerciseKind, type ExerciseTask, type Level } from './exercise.ts';
 
 /** A piece of a story: words, or a quantity. */
 export type StoryPart = string | { readonly text: string; readonly unit: string };
@@ -16,6 +16,7 @@ export type Answered =
 export interface ExerciseShown {
   readonly kind: 'exercise';
   readonly exercise: ExerciseKind;
+  readonly level: Level;
   readonly story: readonly StoryPart[];
   readonly answered: Answered;
 }
@@ -45,5 +46,5 @@ function answeredBy({ exercise, rules }: ExerciseTask): Answered {
 
 /** An exercise as a browser gets it before the answer. */
 export function shownExercise(task: ExerciseTask): ExerciseShown {
-  return { kind: 'exercise', exercise: task.exercise.kind, story: storyOf(task.exercise), answered: answeredBy(task) };
+  return { kind: 'exercise', exercise: task.exercise.kind, level: task.exercise.level, story: storyOf(task.exercise), answered: answeredBy(task) };
 }

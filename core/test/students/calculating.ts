@@ -190,6 +190,7 @@ export const HABITS: Record<string, (exercise: WorkingExercise) => string> = {
     const { known, pair } = asked(exercise);
     return said(exercise, withFigures(known.value.mul(fraction(LINEAR[pair]!)), known.figures));
   },
+  'not-converted': (exercise) => exercise.given['quantity']!,
   'offset-forgotten': (exercise) => said(exercise, warm(exercise, 'forgotten')),
   'offset-turned': (exercise) => said(exercise, warm(exercise, 'turned')),
   'offset-order': (exercise) => said(exercise, warm(exercise, 'order')),

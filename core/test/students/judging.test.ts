@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { diagnoseExercise, drawExercise, exerciseTask, FAULT_KINDS, LEVELS, slipsIn, writtenMarks, type ChoiceExercise, type TableExercise } from '../../src/index.ts';
+import { diagnoseExercise, drawExercise, exerciseTask, expectedReading, FAULT_KINDS, LEVELS, PRESETS, readingTask, slipsIn, writtenMarks, type ChoiceExercise, type TableExercise } from '../../src/index.ts';
 import { proofRead } from './proof-read.ts';
 import { expectNamed, expectSound } from './prove-students.ts';
 
@@ -52,6 +52,16 @@ describe('writing a reading', () => {
     expectSound((exercise: ChoiceExercise) => withDecimals(exercise, 0), { kind: 'write-reading', many: 300 });
   });
 
+  it.each(PRESETS)('by $name the right one is what such a reading is written as', ({ rules }) => {
+    for (let seed = 0; seed < 60; seed += 1) {
+      const { options, seen } = drawExercise('write-reading', { seed, rules }).exercise as ChoiceExercise;
+      const { text, unit } = expectedReading(readingTask(seen!.instrumentId, seen!.situation, rules));
+      expect(options.find(({ slip }) => slip === null)!.text).toBe(`${text} ${unit}`);
+      expect(new Set(options.map((option) => option.text)).size).toBe(3);
+      expect(options.every((option) => /^-?\d+(\.\d+)? /.test(option.text))).toBe(true);
+    }
+  });
+
   it.each([
     ['dropped-digit', -1],
     ['trailing-zero-dropped', -1],
@@ -64,6 +74,16 @@ describe('writing a reading', () => {
 describe('spotting errors', () => {
   it('a proof-reader who has only the table finds everything that was planted, and nothing else', () => {
     expectSound((exercise: TableExercise) => writtenMarks(proofRead(exercise)), { kind: 'spot-the-error', many: 600 });
+  });
+
+  it('so does one of a class that reads burettes to twentieths, writes cm³, and leaves the sign off percent errors', () => {
+    const half = PRESETS.find(({ rules }) => rules.burettePlace === 'half')!.rules;
+    expectSound((exercise: TableExercise) => writtenMarks(proofRead(exercise)), { kind: 'spot-the-error', many: 300, rules: half });
+    for (let seed = 0; seed < 60; seed += 1) {
+      const { headings, rows, story } = drawExercise('spot-the-error', { seed, rules: half, aim: ['zero-overlooked'] }).exercise as TableExercise;
+      expect(JSON.stringify([headings, rows, story])).not.toContain('mL');
+      if (headings[0] === 'Run') for (const [, start = '', end = ''] of rows) for (const reading of [start, end]) expect(Math.round(Number(reading) * 100) % 5).toBe(0);
+    }
   });
 
   it.each(FAULT_KINDS.map(({ id, overlooked }) => [overlooked.id, id]))('%s: is named first', (slip, fault) => {

@@ -9,8 +9,8 @@ import { ToolStage } from '../instruments/tool-stage.tsx';
 import { useNumerals } from '../numbers/decimal-mark.ts';
 import { MeasuredNumber } from '../numbers/measured-number.tsx';
 import { Button } from '../ui/button.tsx';
-import { ExercisePaper } from './bench/exercise/exercise-paper.tsx';
 import { answerInWords } from './bench/exercise/answer-in-words.ts';
+import { WorkedBefore } from './bench/exercise/worked-before.tsx';
 
 const VERDICTS: Record<AttemptShown['verdict'], string> = {
   sound: 'sound',
@@ -57,7 +57,7 @@ function Attempt({ attempt }: { readonly attempt: AttemptShown }): ReactNode {
       </button>
       {open && (
         <div className="max-w-3xl pb-6">
-          {exercise ? <ExercisePaper shown={picture} question={attempt.question} /> : <ToolStage picture={picture} name={name} sight={createSight(seenAtEnter(picture, attempt.eyeHeight))} tool={asItWas(picture, attempt)} closed wrongPath={attempt.slips.flatMap((slip) => slip.path)} />}
+          {exercise ? <WorkedBefore attempt={attempt} shown={picture} /> : <ToolStage picture={picture} name={name} sight={createSight(seenAtEnter(picture, attempt.eyeHeight))} tool={asItWas(picture, attempt)} closed wrongPath={attempt.slips.flatMap((slip) => slip.path)} />}
           <p className="text-muted">
             {exercise ? howItWasWorked(attempt) : howItWasRead(attempt)}
             {attempt.offBy === null ? '' : numerals(` Off by ${attempt.offBy.toFixed(2).replace('-', '−')} division.`)} {numerals([attempt.slips[0]?.why ?? '', ...attempt.remarks.map(({ text }) => text)].join(' '))}

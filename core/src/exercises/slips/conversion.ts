@@ -39,6 +39,19 @@ export const factorInverted: WorkingSlip = {
   },
 };
 
+export const notConverted: WorkingSlip = {
+  id: 'not-converted',
+  stage: 'working',
+  name: 'Left in the old unit',
+  baseRate: 0.08,
+  why: () => 'This is the quantity as it was given: another unit was asked for, and with it the number becomes another one.',
+  lookAt: () => 'the unit that is asked for',
+  reworked: ({ exercise }) => {
+    const asked = askedOf(exercise);
+    return asked === null ? [] : [{ line: `${asked.number} ${asked.from}` }];
+  },
+};
+
 const RAISED = /^(\p{L}+)\^([23])$/u;
 
 export const factorPowerForgotten: WorkingSlip = {

@@ -1,5 +1,5 @@
 import { BELIEFS, droppedDigit, extraDigit, trailingZeroDropped } from './choosing.ts';
-import { factorInverted, factorPowerForgotten, offsetForgotten, offsetOrder, offsetTurned } from './conversion.ts';
+import { factorInverted, factorPowerForgotten, notConverted, offsetForgotten, offsetOrder, offsetTurned } from './conversion.ts';
 import { bareZerosCounted, decimalsCounted, innerZerosLeftOut, leadingZerosCounted, powerCounted, trailingZerosLeftOut } from './counting.ts';
 import type { AnswerSlip, ExerciseSlip, UnitSlip, WorkingSlip, WritingSlip } from './slip.ts';
 import { faultMisnamed, OVERLOOKED, soundCellMarked } from './tables.ts';
@@ -8,7 +8,7 @@ import { containerNotSubtracted, densityTurnedOver, diameterAsRadius, difference
 import { bareZeros, calculatorDigits, cutOff, decimalsInProduct, exactCounted, fewestFiguresInSum, figuresForDecimals, halfOtherWay, placeLost, powerOfTen, roundedTwice, tooFewFigures, tooManyFigures, transposed, zeroLost } from './writing.ts';
 
 /** Every slip of calculating, by where it happens. Diagnosis and the drawing of exercises go by these lists. */
-export const WORKING_SLIPS: readonly WorkingSlip[] = [roundedBetween, factorInverted, factorPowerForgotten, offsetForgotten, offsetTurned, offsetOrder, percentOfMeasured, hundredForgotten, differenceTurned, minutesAsDecimal, diameterAsRadius, densityTurnedOver, finalAsDifference, containerNotSubtracted, wrongColumnMean];
+export const WORKING_SLIPS: readonly WorkingSlip[] = [roundedBetween, factorInverted, factorPowerForgotten, notConverted, offsetForgotten, offsetTurned, offsetOrder, percentOfMeasured, hundredForgotten, differenceTurned, minutesAsDecimal, diameterAsRadius, densityTurnedOver, finalAsDifference, containerNotSubtracted, wrongColumnMean];
 export const WRITING_SLIPS: readonly WritingSlip[] = [fewestFiguresInSum, decimalsInProduct, exactCounted, calculatorDigits, zeroLost, cutOff, roundedTwice, halfOtherWay, figuresForDecimals, placeLost, bareZeros, tooManyFigures, tooFewFigures, powerOfTen, transposed];
 export const UNIT_SLIPS: readonly UnitSlip[] = [unitMissing, unitWrong];
 export const ANSWER_SLIPS: readonly AnswerSlip[] = [leadingZerosCounted, trailingZerosLeftOut, innerZerosLeftOut, decimalsCounted, bareZerosCounted, powerCounted, droppedDigit, trailingZeroDropped, extraDigit, ...BELIEFS, ...OVERLOOKED, soundCellMarked, faultMisnamed];

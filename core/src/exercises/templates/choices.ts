@@ -2,7 +2,9 @@ import { instrumentById } from '../../instruments/catalogue.ts';
 import { drawTask } from '../../reading/draw-task.ts';
 import { expectedReading } from '../../reading/expected-reading.ts';
 import { questionFor } from '../../reading/question.ts';
-import { readingTask } from '../../reading/reading-task.ts';
+import { readingTask, type ReadingTask } from '../../reading/reading-task.ts';
+import type { HouseRules } from '../../rules/house-rules.ts';
+import type { Random } from '../../simulation/random.ts';
 import type { ChoiceExercise, Option } from '../exercise.ts';
 import { MANY, PIECES } from './harbour-kit.ts';
 import type { Drawing, Template } from './template.ts';
@@ -14,24 +16,31 @@ const wrong = (slip: string, text: string, why: string): Option => ({ text, slip
 
 const SEEN = ['ruler-millimetre', 'cylinder-10', 'cylinder-50', 'cylinder-100', 'burette-50', 'thermometer-degree'] as const;
 
-/** A tool as it is seen; how it is to be written down is chosen. On a mark, where the zero is a reading, as often as not. */
+/** A reading that is written with decimals by a class’s rules: on a mark, where the last digit is a zero, as often as not. */
+function decimalReading(random: Random, rules: HouseRules): ReadingTask {
+  for (;;) {
+    const instrumentId = random.pick(SEEN);
+    const { situation } = drawTask(instrumentId, { seed: random.below(2 ** 40), onPaper: true, rules });
+    const { division } = instrumentById(instrumentId);
+    const value = random.uniform() < 0.5 ? Number((Math.round(situation.value / division) * division).toFixed(6)) : situation.value;
+    const task = readingTask(instrumentId, { ...situation, value, zeroError: 0, ask: 'observed' }, rules);
+    if (expectedReading(task).text.includes('.')) return task;
+  }
+}
+
+/** A tool as it is seen; how it is to be written down is chosen. */
 const writtenReading: Template<ChoiceExercise> = {
   levels: [1, 3],
   draw: ({ random, rules }) => {
-    const instrumentId = random.pick(SEEN);
-    const drawn = drawTask(instrumentId, { seed: random.below(2 ** 40), onPaper: true, rules });
-    const { division } = instrumentById(instrumentId);
-    const onMark = random.uniform() < 0.5;
-    const value = onMark ? Number((Math.round(drawn.situation.value / division) * division).toFixed(6)) : drawn.situation.value;
-    const task = readingTask(instrumentId, { ...drawn.situation, value, zeroError: 0, ask: 'observed' }, rules);
+    const task = decimalReading(random, rules);
     const { text, unit } = expectedReading(task);
     const cut = text.replace(/\.?\d$/, '');
     const options = [
-      right(`${text} ${unit}`, 'Every certain digit, and the one that is estimated between the marks.'),
-      wrong(text.endsWith('0') ? 'trailing-zero-dropped' : 'dropped-digit', `${cut} ${unit}`, text.endsWith('0') ? 'Exactly on a mark means that the estimated digit is zero, and a measured zero is written.' : 'One more digit can be estimated between the marks, and is written.'),
-      wrong('extra-digit', `${text.includes('.') ? text : `${text}.`}0 ${unit}`, 'Nobody can see a digit beyond the estimated one; written down, it claims that somebody has.'),
+      right(`${text} ${unit}`, 'Every digit that is read by this class’s rules, and no other.'),
+      wrong(text.endsWith('0') ? 'trailing-zero-dropped' : 'dropped-digit', `${cut} ${unit}`, text.endsWith('0') ? 'A zero that was read is a digit like any other, and is written.' : 'A digit that can be read is left out.'),
+      wrong('extra-digit', `${text.includes('.') ? text : `${text}.`}0 ${unit}`, 'By this class’s rules no further digit can be read; written down, it claims that somebody has read one.'),
     ];
-    return { kind: 'write-reading', story: 'The eye is level with the mark.', question: `${questionFor(task)} Choose how it is written.`, options: shuffled(random, options), seen: { instrumentId, situation: task.situation } };
+    return { kind: 'write-reading', story: 'The eye is level with the mark.', question: `${questionFor(task)} Choose how it is written.`, options: shuffled(random, options), seen: { instrumentId: task.instrumentId, situation: task.situation } };
   },
 };
 
@@ -51,15 +60,15 @@ function exactNumbers({ random }: Drawing): string[] {
   ]);
 }
 
-function measuredNumbers({ random }: Drawing): string[] {
+function measuredNumbers({ random, rules: { volumeUnit } }: Drawing): string[] {
   const piece = (): string => random.pick(PIECES).thing;
   return shuffled(random, [
     `the ${written(random, 11, 89, 2)} g that a balance shows for a ${piece()}`,
     `the ${written(random, 1.1, 9.8, 2)} cm that a ruler gives for a ${piece()}`,
-    `the ${written(random, 11, 48, 1)} mL in a cylinder`,
+    `the ${written(random, 11, 48, 1)} ${volumeUnit} in a cylinder`,
     `the ${written(random, 15, 24, 1)} °C of a thermometer`,
     `the ${wholeNumber(random, 21, 88)} s on a stopwatch`,
-    `the ${written(random, 1.02, 1.18, 3)} g/mL of a hydrometer in brine`,
+    `the ${written(random, 1.02, 1.18, 3)} g/${volumeUnit} of a hydrometer in brine`,
   ]);
 }
 

@@ -50,27 +50,31 @@ const ERRORS = { signed: '(measured - accepted) / accepted * 100 %', absolute: '
 
 interface Accepted {
   readonly story: string;
-  readonly accepted: number;
+  readonly accepted: (random: Random) => number;
   readonly decimals: readonly [measured: number, accepted: number];
   readonly unit: string;
   /** Largest part by which the measured value misses. */
   readonly miss: number;
 }
 
+/** The density of something solid, as tables have it. */
+const tabled = (thing: string, density: number): Accepted => ({ story: `A class finds {measured} for the density of ${thing}. The accepted value is {accepted}.`, accepted: () => density, decimals: [2, 2], unit: 'g/cm^3', miss: 0.14 });
+
 const ACCEPTED: readonly Accepted[] = [
-  { story: 'A class finds {measured} for the density of tin. The accepted value is {accepted}.', accepted: 7.29, decimals: [2, 2], unit: 'g/cm^3', miss: 0.12 },
-  { story: 'A class finds {measured} for the density of nickel. The accepted value is {accepted}.', accepted: 8.91, decimals: [2, 2], unit: 'g/cm^3', miss: 0.12 },
-  { story: 'A class finds {measured} for the density of glycerol. The accepted value is {accepted}.', accepted: 1.261, decimals: [2, 3], unit: 'g/mL', miss: 0.2 },
-  { story: 'A check mass stamped {accepted} shows {measured} on the bench balance.', accepted: 50, decimals: [1, 2], unit: 'g', miss: 0.05 },
-  { story: 'A gauge rod known to be {accepted} long reads {measured} on a worn ruler.', accepted: 25.4, decimals: [1, 2], unit: 'cm', miss: 0.08 },
-  { story: 'The density of acrylic comes out as {measured}; tables give {accepted}.', accepted: 1.18, decimals: [2, 2], unit: 'g/cm^3', miss: 0.25 },
+  ...[['tin', 7.29], ['nickel', 8.91], ['slate', 2.75], ['soda glass', 2.5], ['acrylic', 1.18]].map(([thing, density]) => tabled(String(thing), Number(density))),
+  { story: 'A class finds {measured} for the density of glycerol. The accepted value is {accepted}.', accepted: () => 1.261, decimals: [2, 3], unit: 'g/mL', miss: 0.2 },
+  { story: 'A check mass stamped {accepted} shows {measured} on the bench balance.', accepted: (random) => random.pick([20, 50, 100, 200]), decimals: [1, 2], unit: 'g', miss: 0.05 },
+  { story: 'A gauge rod known to be {accepted} long reads {measured} on a worn ruler.', accepted: (random) => Number(written(random, 12, 58, 2)), decimals: [1, 2], unit: 'cm', miss: 0.08 },
+  { story: 'Brine made up to {accepted} reads {measured} on a hydrometer.', accepted: (random) => Number(written(random, 1.04, 1.18, 3)), decimals: [3, 3], unit: 'g/mL', miss: 0.04 },
+  { story: 'The volume of an ebony block comes out as {measured}; from its edges it is {accepted}.', accepted: (random) => Number(written(random, 21, 88, 2)), decimals: [1, 2], unit: 'cm^3', miss: 0.15 },
 ];
 
 export const PERCENT_ERRORS: readonly Template<WorkingExercise>[] = ACCEPTED.map(({ story, accepted, decimals, unit, miss }) => ({
   levels: [1, 3],
   draw: ({ random, rules, level }) => {
     const part = (level === 1 ? 0.5 + random.uniform() / 2 : 0.15 + random.uniform() * 0.85) * miss;
-    const measured = (accepted * (1 + (random.uniform() < 0.5 ? -part : part))).toFixed(decimals[0]);
-    return { kind: PERCENT, story, question: 'What is the percent error?', given: { measured: `${measured} ${unit}`, accepted: `${accepted.toFixed(decimals[1])} ${unit}` }, formula: ERRORS[rules.percentError] };
+    const known = accepted(random);
+    const measured = (known * (1 + (random.uniform() < 0.5 ? -part : part))).toFixed(decimals[0]);
+    return { kind: PERCENT, story, question: 'What is the percent error?', given: { measured: `${measured} ${unit}`, accepted: `${known.toFixed(decimals[1])} ${unit}` }, formula: ERRORS[rules.percentError] };
   },
 }));

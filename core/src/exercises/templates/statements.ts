@@ -96,17 +96,17 @@ const timed = statement([1, 2], ({ random }) => {
   };
 });
 
-const difference = statement([2, 3], ({ random }) => {
+const difference = statement([2, 3], ({ random, rules: { volumeUnit: unit } }) => {
   const [before, after] = [written(random, 16, 24, 1), written(random, 29, 38, 1)];
   const [first, second] = random.pick<readonly [string, string]>([['0.3', '0.2'], ['0.5', '0.2'], ['0.4', '0.3']]);
   const sum = (Number(first) + Number(second)).toFixed(1);
   const less = (Number(first) - Number(second)).toFixed(1);
   return {
-    story: `Water stands at (${before} ± ${first}) mL, and with a pebble in it at (${after} ± ${second}) mL.`,
+    story: `Water stands at (${before} ± ${first}) ${unit}, and with a pebble in it at (${after} ± ${second}) ${unit}.`,
     question: 'What is true of the volume of the pebble?',
     options: [
-      right(`It is uncertain by more than ${first} mL, at most by ${sum} mL.`, 'Both readings may be off, and off to opposite sides: uncertainties add, plainly or in quadrature.'),
-      wrong('uncertainties-subtracted', `It is uncertain by ${less} mL, the difference of the two.`, 'The readings are subtracted, their uncertainties are not: nobody knows that both are off to the same side.'),
+      right(`It is uncertain by more than ${first} ${unit}, at most by ${sum} ${unit}.`, 'Both readings may be off, and off to opposite sides: uncertainties add, plainly or in quadrature.'),
+      wrong('uncertainties-subtracted', `It is uncertain by ${less} ${unit}, the difference of the two.`, 'The readings are subtracted, their uncertainties are not: nobody knows that both are off to the same side.'),
       wrong('uncertainties-subtracted', 'The uncertainties cancel.', 'They would only if both readings were off by the same amount to the same side.'),
     ],
   };

@@ -1,3 +1,4 @@
+import type { HouseRules } from '../../rules/house-rules.ts';
 import type { WorkingExercise } from '../exercise.ts';
 import { beginning, LIQUIDS, SINKING, twoThings, withArticle } from './harbour-kit.ts';
 import { volumeUnit, type Template } from './template.ts';
@@ -49,11 +50,16 @@ const displaced: Template<WorkingExercise> = {
   },
 };
 
+/** A reading as far as the class reads a burette: to hundredths, or to the nearer twentieth below. */
+function onBurette(reading: string, { burettePlace }: HouseRules): string {
+  return burettePlace === 'half' ? (Math.floor(Math.round(Number(reading) * 100) / 5) / 20).toFixed(2) : reading;
+}
+
 const delivered: Template<WorkingExercise> = {
   levels: [1, 3],
   draw: ({ random, rules, level }) => {
-    const before = written(random, 0.4, 9, 2);
-    const run = endingIn(random, 9, 34, 2, level > 1);
+    const before = onBurette(written(random, 0.4, 9, 2), rules);
+    const run = onBurette(endingIn(random, 9, 34, 2, level > 1), rules);
     const after = (Number(before) + Number(run)).toFixed(2);
     return {
       kind,

@@ -1,4 +1,5 @@
 import { calculate } from '../../numbers/calculate.ts';
+import type { HouseRules } from '../../rules/house-rules.ts';
 import type { Random } from '../../simulation/random.ts';
 import type { Fault, TableExercise } from '../exercise.ts';
 import { LIQUIDS } from './harbour-kit.ts';
@@ -8,7 +9,7 @@ import { written } from './written.ts';
 export interface TableTemplate {
   /** Faults it can hold, one of each. */
   readonly faults: readonly string[];
-  readonly build: (random: Random, planted: ReadonlySet<string>) => Omit<TableExercise, 'kind' | 'level'>;
+  readonly build: (random: Random, planted: ReadonlySet<string>, rules: HouseRules) => Omit<TableExercise, 'kind' | 'level'>;
 }
 
 interface Planted extends Omit<Fault, 'cells' | 'called'> {
@@ -28,26 +29,27 @@ const hundredths = (random: Random, least: number, most: number): number => Math
 const inHundredths = (number: number): string => (number / 100).toFixed(2);
 /** Hundredths that end in a zero that is written, and not in two. */
 const tens = (random: Random, least: number, most: number): number => Math.floor(hundredths(random, least, most) / 100) * 100 + 10 * (1 + random.below(9));
-/** Hundredths that end in another digit. */
-const uneven = (random: Random, least: number, most: number): number => tens(random, least, most) - 1 - random.below(8);
+/** Hundredths that end in another digit; in a five where a class reads to twentieths. */
+const uneven = (random: Random, least: number, most: number, twentieths = false): number => tens(random, least, most) - (twentieths ? 5 : 1 + random.below(8));
 
 const NO_UNIT = 'The heading says in which unit the column is; without it the numbers below are none of anything.';
-const SHORT = 'This tool is read to the hundredth in every row; a zero at the end is a reading too, and is written.';
+const SHORT = 'This tool is read to two decimals in every row; a zero at the end is a reading too, and is written.';
 
 /** Three runs of a burette: start, end, and what ran out. */
 const burette: TableTemplate = {
   faults: ['heading-without-unit', 'uneven-decimals', 'wrong-result', 'zero-dropped', 'impossible-value'],
-  build: (random, planted) => {
+  build: (random, planted, { volumeUnit: unit, burettePlace }) => {
     const liquid = random.pick(LIQUIDS).thing;
-    const starts = [tens(random, 0.3, 3), uneven(random, 0.3, 3), uneven(random, 0.3, 3)];
+    const half = burettePlace === 'half';
+    const starts = [tens(random, 0.3, 3), uneven(random, 0.3, 3, half), uneven(random, 0.3, 3, half)];
     // What runs out in the second run ends in a zero, in the others in another digit.
-    const runs = [uneven(random, 12, 30), tens(random, 12, 30), uneven(random, 12, 30)];
+    const runs = [uneven(random, 12, 30, half), tens(random, 12, 30), uneven(random, 12, 30, half)];
     const ends = starts.map((start, i) => start + (runs[i] ?? 0));
     const slip = random.pick([100, -100, 10, -10] as const);
     const unlabelled = 1 + random.below(3);
-    const headings = ['Run', 'Start / mL', 'End / mL', 'Run out / mL'];
+    const headings = ['Run', ...['Start', 'End', 'Run out'].map((name) => `${name} / ${unit}`)];
     const rows = starts.map((start, i) => [String(i + 1), inHundredths(start), inHundredths(ends[i] ?? 0), inHundredths(runs[i] ?? 0)]);
-    const cells = [headings.map((heading, i) => (planted.has('heading-without-unit') && i === unlabelled ? heading.replace(' / mL', '') : heading)), ...rows];
+    const cells = [headings.map((heading, i) => (planted.has('heading-without-unit') && i === unlabelled ? (heading.split(' / ')[0] ?? '') : heading)), ...rows];
     const set = (row: number, column: number, text: string): void => {
       const line = cells[row];
       if (line) line[column] = text;
@@ -61,7 +63,7 @@ const burette: TableTemplate = {
       set(3, 3, `−${inHundredths(runs[2] ?? 0)}`);
     }
     return {
-      story: `Three runs of ${liquid} from a 50 mL burette, read to a hundredth of a millilitre.`,
+      story: `Three runs of ${liquid} from a 50 ${unit} burette, read to ${half ? '0.05' : '0.01'} ${unit}.`,
       question: 'Mark what is wrong, and say what it is.',
       headings: cells[0] ?? [],
       rows: cells.slice(1),
@@ -146,7 +148,7 @@ const block: TableTemplate = {
 /** How far a density is off, line by line. */
 const percent: TableTemplate = {
   faults: ['wrong-base', 'wrong-result', 'rounded-on-the-way'],
-  build: (random, planted) => {
+  build: (random, planted, { percentError }) => {
     const accepted = random.pick(['7.29', '8.91', '2.75', '8.55'] as const);
     const volume = written(random, 6.1, 9.8, 1);
     const mass = (Number(volume) * Number(accepted) * (0.9 + 0.06 * random.uniform())).toFixed(2);
@@ -156,7 +158,8 @@ const percent: TableTemplate = {
     const wrong = (Number(difference) + 0.1).toFixed(4);
     const said = (planted.has('wrong-result') ? wrong : difference).replace('-', '−');
     const base = planted.has('wrong-base') ? wentOnWith : accepted;
-    const ratio = ((Number(said.replace('−', '-')) / Number(base)) * 100).toFixed(1).replace('-', '−');
+    const size = percentError === 'absolute' ? said.replace('−', '') : said;
+    const ratio = ((Number(size.replace('−', '-')) / Number(base)) * 100).toFixed(1).replace('-', '−');
     return {
       story: `A piece of ${mass} g takes up ${volume} cm³. The accepted density of its material is ${accepted} g/cm³; all digits are carried to the last line.`,
       question: 'Mark what is wrong in this working, and say what it is.',
@@ -164,7 +167,7 @@ const percent: TableTemplate = {
       rows: [
         ['Density', `${mass} g ÷ ${volume} cm³`, `${full} g/cm³`],
         ['Difference', `${wentOnWith} g/cm³ − ${accepted} g/cm³`, `${said} g/cm³`],
-        ['Percent error', `${said} g/cm³ ÷ ${base} g/cm³ × 100 %`, `${ratio} %`],
+        ['Percent error', `${size} g/cm³ ÷ ${base} g/cm³ × 100 %`, `${ratio} %`],
       ],
       faults: faultsIn(3, [
         planted.has('wrong-base') && { at: [3, 1], called: 'wrong-base', right: `÷ ${accepted} g/cm³`, why: 'An error is judged by what should have come out: the accepted value stands below.' },

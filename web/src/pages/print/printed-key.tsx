@@ -22,7 +22,7 @@ export function PrintedKey({ round }: { readonly round: PrintedRound }): ReactNo
             {readings.map(({ answer: { text, accepts }, unit }, i) => (
               <li key={i}>
                 <span className="mr-2 font-bold text-muted">{i + 1}</span>
-                <MeasuredNumber text={text} unit={unit} />
+                {unit === '' ? <span className="font-mono">{text}</span> : <MeasuredNumber text={text} unit={unit} />}
                 <span className="block font-mono text-muted">{accepts[0] === accepts[1] ? 'exactly' : numerals(`${accepts[0]}…${accepts[1]}`.replaceAll('-', '−'))}</span>
               </li>
             ))}

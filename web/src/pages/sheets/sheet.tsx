@@ -26,7 +26,7 @@ function Outcome({ reading }: { readonly reading: SheetReading }): ReactNode {
     <div className="flex flex-wrap items-baseline gap-x-6">
       <span className={`font-mono ${sound ? '' : 'text-slip line-through'}`}>{entry?.slice(0, 24)}</span>
       <span className={sound ? 'text-beam' : 'text-slip'}>{result.slips.length > 0 ? result.slips.map(({ name }) => name).join(', and: ') : VERDICTS[result.verdict]}</span>
-      {!sound && result.answer && <MeasuredNumber text={result.answer.text} unit={result.answer.unit} />}
+      {!sound && result.answer && (result.answer.unit === '' ? <span className="font-mono">{result.answer.text}</span> : <MeasuredNumber text={result.answer.text} unit={result.answer.unit} />)}
       {!sound && result.slips[0] && <p className="basis-full text-small text-muted">{numerals(result.slips[0].why)}</p>}
     </div>
   );

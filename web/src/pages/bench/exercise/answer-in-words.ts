@@ -6,7 +6,7 @@ export function cellsIn({ headings, rows }: Extract<ExerciseShown['answered'], {
 }
 
 /** Marks that can be read; none of those that cannot. */
-function marksIn(entry: string, cells: number): readonly Marked[] {
+export function marksIn(entry: string, cells: number): readonly Marked[] {
   try {
     return parseMarks(entry, cells);
   } catch {

@@ -90,7 +90,7 @@ export default function ExerciseView({ task, source, of, onNext }: ExerciseViewP
         {closed && last?.answer && rules && <Solved answer={last.answer} shown={picture} rules={rules} />}
       </div>
       <section className="pb-8" aria-label="The question">
-        <p className="text-small font-semibold text-muted">{progressOf('Exercise', task, of, work)}</p>
+        <p className="text-small font-semibold text-muted">{progressOf('Exercise', task, of, work)}, level {picture.level}</p>
         <h1 className="mt-1 text-2xl font-bold">{task.question}</h1>
         {answered.by === 'number' && <AnswerLine entry={work} label="Your result, with its unit" units={WRITTEN_IN} inputRef={input} onEnter={check} />}
         {answered.by === 'count' && <AnswerLine entry={work} label="How many significant figures" placeholder="how many" units={[]} inputRef={input} onEnter={check} />}
