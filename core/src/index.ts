@@ -57,6 +57,7 @@ export { EXERCISE_KINDS, exerciseKindById, isExerciseKind, UnknownExerciseError 
 export { drawExercise, rightEntry, slipEntries, slipsIn, type ExerciseOptions } from './exercises/draw-exercise.ts';
 export { diagnoseExercise } from './exercises/diagnose-exercise.ts';
 export { rightAnswer, type Answer } from './exercises/answer.ts';
+export { indexOfLetter, letterOf } from './exercises/letters.ts';
 export { FAULT_KINDS, parseMarks, writtenMarks, type FaultKind, type Marked } from './exercises/faults.ts';
 export { EXERCISE_SLIPS } from './exercises/slips/registry.ts';
 

@@ -2,7 +2,7 @@ import { isChoice, type ExerciseTask } from './exercise.ts';
 import { writtenMarks } from './faults.ts';
 import { rightOf } from './candidates.ts';
 import type { NumberTask } from './result.ts';
-import { letterOf } from './slips/choosing.ts';
+import { letterOf } from './letters.ts';
 import { rightCount } from './slips/counting.ts';
 import { rightMarks } from './slips/tables.ts';
 

@@ -11,6 +11,7 @@ import { ANSWER_SLIPS, WORKING_SLIPS, WRITING_SLIPS } from './slips/registry.ts'
 import { cellsOf, faultMisnamed, soundCellMarked } from './slips/tables.ts';
 import { unitMissing, unitWrong } from './slips/units.ts';
 import { bareZeros, lastPlace } from './slips/writing.ts';
+import { indexOfLetter } from './letters.ts';
 import { parseWrittenNumber, type WrittenNumber } from '../numbers/written-number.ts';
 
 /** One way to have come to an answer, with how much speaks for it. */
@@ -122,7 +123,7 @@ function countIn(typed: string): Understood | string {
 
 function letterIn(typed: string, options: number): Understood | string {
   const letter = typed.normalize('NFKC').trim().toLowerCase();
-  const index = letter.length === 1 ? letter.charCodeAt(0) - 'a'.charCodeAt(0) : -1;
+  const index = indexOfLetter(letter);
   return index >= 0 && index < options ? letter : { unreadable: `Choose one of the ${options} answers.` };
 }
 

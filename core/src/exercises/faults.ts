@@ -1,3 +1,5 @@
+import { indexOfLetter, letterOf } from './letters.ts';
+
 /** What can be wrong in a table or a working. */
 export interface FaultKind {
   readonly id: string;
@@ -26,7 +28,7 @@ export interface Marked {
 
 /** The letter under which a fault is chosen on paper. */
 function letterOfFault(fault: string): string {
-  return String.fromCharCode('a'.charCodeAt(0) + FAULT_KINDS.findIndex(({ id }) => id === fault));
+  return letterOf(FAULT_KINDS.findIndex(({ id }) => id === fault));
 }
 
 /** Marks as they are entered: `7c 12a`. */
@@ -52,7 +54,7 @@ export function parseMarks(typed: string, cells: number): Marked[] {
   const parts = plain.match(/\d+\s*[a-z]|[^\s,;]+/g) ?? [];
   const marks = parts.map((part): Marked => {
     const [, number = '', letter = ''] = /^(\d+)\s*([a-z])$/.exec(part) ?? [];
-    const kind = FAULT_KINDS[letter.charCodeAt(0) - 'a'.charCodeAt(0)];
+    const kind = FAULT_KINDS[indexOfLetter(letter)];
     if (number === '' || !kind) throw new UnreadableMarksError(`“${part.slice(0, 20)}” is not the number of a cell and a letter from a to ${letterOfFault(FAULT_KINDS.at(-1)?.id ?? '')}.`);
     if (Number(number) < 1 || Number(number) > cells) throw new UnreadableMarksError(`There is no cell ${number.slice(0, 6)}; they go from 1 to ${cells}.`);
     return { cell: Number(number), fault: kind.id };

@@ -1,11 +1,7 @@
 import { droppedDigit as droppedDigitRead, extraDigit as extraDigitRead, trailingZeroDropped as zeroDroppedRead } from '../../reading/slips/record.ts';
 import { isChoice, type ExerciseTask, type Option } from '../exercise.ts';
+import { letterOf } from '../letters.ts';
 import { sharedWith, type AnswerSlip } from './slip.ts';
-
-/** The letter before an option. */
-export function letterOf(index: number): string {
-  return String.fromCharCode('a'.charCodeAt(0) + index);
-}
 
 function optionsWith({ exercise }: ExerciseTask, slip: string): { readonly option: Option; readonly letter: string }[] {
   return isChoice(exercise) ? exercise.options.flatMap((option, index) => (option.slip === slip ? [{ option, letter: letterOf(index) }] : [])) : [];

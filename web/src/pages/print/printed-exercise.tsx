@@ -1,10 +1,8 @@
-import { FAULT_KINDS, type Answered, type ExerciseShown } from '@green-beam/core';
+import { FAULT_KINDS, letterOf, type Answered, type ExerciseShown } from '@green-beam/core';
 import type { ReactNode } from 'react';
 import { PaperPicture } from '../../instruments/paper/paper-picture.tsx';
 import { useNumerals } from '../../numbers/decimal-mark.ts';
 import { Story } from '../bench/exercise/story.tsx';
-
-const letterOf = (index: number): string => String.fromCharCode('a'.charCodeAt(0) + index);
 
 /** A table whose cells are numbered, so that they can be named on paper. */
 function NumberedTable({ table: { headings, rows } }: { readonly table: Extract<Answered, { by: 'marks' }> }): ReactNode {

@@ -1,4 +1,4 @@
-import { FAULT_KINDS, parseMarks, type ExerciseShown, type Marked } from '@green-beam/core';
+import { FAULT_KINDS, indexOfLetter, parseMarks, type ExerciseShown, type Marked } from '@green-beam/core';
 
 /** How many cells a table has, headings included. */
 export function cellsIn({ headings, rows }: Extract<ExerciseShown['answered'], { by: 'marks' }>): number {
@@ -37,7 +37,7 @@ export function faultName(id: string): string {
 
 /** An answer as somebody would say it: the option rather than its letter, cells and what is wrong with them. */
 export function answerInWords({ answered }: ExerciseShown, entry: string): string {
-  if (answered.by === 'choice') return answered.options[entry.trim().toLowerCase().charCodeAt(0) - 'a'.charCodeAt(0)] ?? entry;
+  if (answered.by === 'choice') return answered.options[indexOfLetter(entry.trim())] ?? entry;
   if (answered.by !== 'marks') return entry;
   const marks = marksIn(entry, cellsIn(answered));
   return marks.length === 0 ? entry : marks.map(({ cell, fault }) => `${cellText(answered, cell)}: ${faultName(fault)}`).join('; ');

@@ -1,3 +1,4 @@
+import { letterOf } from '@green-beam/core';
 import type { ReactNode } from 'react';
 import { useNumerals } from '../../../numbers/decimal-mark.ts';
 import type { Entry } from '../use-entry.ts';
@@ -8,8 +9,6 @@ interface ChoiceLineProps {
   /** The letter of the right one and why each is right or is not; once the answer is known. */
   readonly known: { readonly right: string; readonly whys: readonly string[] } | null;
 }
-
-const letterOf = (index: number): string => String.fromCharCode('a'.charCodeAt(0) + index);
 
 /** Answers to choose from; those tried stay struck through. */
 export function ChoiceLine({ work, options, known }: ChoiceLineProps): ReactNode {

@@ -1,5 +1,5 @@
 import type { AttemptShown } from '@green-beam/contract';
-import type { ExerciseShown } from '@green-beam/core';
+import { letterOf, type ExerciseShown } from '@green-beam/core';
 import type { ReactNode } from 'react';
 import { useNumerals } from '../../../numbers/decimal-mark.ts';
 import { cellsIn, marksIn } from './answer-in-words.ts';
@@ -16,7 +16,7 @@ export function WorkedBefore({ attempt, shown }: { readonly attempt: AttemptShow
       {answered.by === 'choice' && (
         <ul className="mt-3">
           {answered.options.map((option, i) => {
-            const letter = String.fromCharCode('a'.charCodeAt(0) + i);
+            const letter = letterOf(i);
             return (
               <li key={option} className="py-1">
                 <span className={letter === letters.chosen && letter !== letters.right ? 'text-slip line-through' : ''}>{numerals(option)}</span>
