@@ -3,6 +3,9 @@ import { enterAs, expect, test } from './world.ts';
 
 test.skip(!mayOwnDatabases, 'a database that was given is not stopped by a test');
 
+// It fills a database of its own with the sample class first.
+test.setTimeout(300_000);
+
 test('the database stops in the middle: nothing typed is lost, and nothing acknowledged is missing after it is back', async ({ browser }) => {
   const { base, interrupt, resume, stop } = await ownServer('outage', { GREEN_BEAM_DEMO: '1' });
   const room = await browser.newContext({ baseURL: base });

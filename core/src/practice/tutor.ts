@@ -89,12 +89,15 @@ interface Candidate {
 
 /** Enough items for what shows only now and then to be met as often as it comes; what is aimed at always shows. */
 const SAMPLES = { unaimed: 14, aimed: 3 };
+/** Exercises take longer to draw, and one that is aimed at tells what its like would. */
+const EXERCISE_SAMPLES = { unaimed: 10, aimed: 1 };
 /** A slip that shows on at most this part of the items of a subject needs to be aimed at. */
 const RARE = 0.5;
 
-function sampled({ id }: Subject, aim: readonly string[], slips: readonly string[], rules: HouseRules): Candidate {
+function sampled({ id, domain }: Subject, aim: readonly string[], slips: readonly string[], rules: HouseRules): Candidate {
   const random = seededRandom(7 + aim.join().length);
-  const signatures = Array.from({ length: aim.length === 0 ? SAMPLES.unaimed : SAMPLES.aimed }, () => signatureOf(sampleItem(id, aim, rules, random), slips));
+  const samples = domain === 'calculating' ? EXERCISE_SAMPLES : SAMPLES;
+  const signatures = Array.from({ length: aim.length === 0 ? samples.unaimed : samples.aimed }, () => signatureOf(sampleItem(id, aim, rules, random), slips));
   return { subjectId: id, aim, signatures };
 }
 

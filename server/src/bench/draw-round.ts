@@ -47,13 +47,14 @@ function byKnowledge(subjects: readonly Subject[], count: number, knowledge: Kno
   return mixed ? readings.flatMap((reading, i) => [reading, ...exercises.slice(i, i + 1)]) : [...readings, ...exercises];
 }
 
-function planned(round: RoundFor, knowledge: Knowledge, seed: number): PlannedItem[] {
+function planned(round: RoundFor, knowledge: Knowledge | null, seed: number): PlannedItem[] {
   const { rules, set } = round;
   const subjects = subjectsNamed(round.subjectIds);
   const count = set?.length ?? ROUND_LENGTH;
   if (set && set.aims.length > 0) return planForAims(subjects, set.aims, count, seed, rules);
   // A sheet of paper has something of everything: what is known of a student may have to do with an eye that it cannot show.
   if (set?.onPaper) return planRound(subjects, count, seed, rules, shownOnPaper);
+  if (knowledge === null) return planRound(subjects, count, seed, rules);
   return byKnowledge(subjects, count, knowledge, round, seed);
 }
 
@@ -72,7 +73,8 @@ function drawnNew({ seed, subjectId }: PlannedItem, draw: (seed: number) => Prac
 
 /** What is drawn for: what is known of the student’s habits, and what was worked before. */
 export interface DrawnFor {
-  readonly knowledge: Knowledge;
+  /** Null where a round has something of everything, whatever is known. */
+  readonly knowledge: Knowledge | null;
   readonly worked: Worked;
 }
 
