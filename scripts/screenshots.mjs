@@ -12,12 +12,12 @@ async function round(page, subjectIds, wanted = () => true) {
   // The bench draws a round of its own where there is none; that one has to be there first.
   await page.goto('/');
   await page.getByText(/Reading \d+ of|Round finished/).waitFor();
-  for (let tried = 0; tried < 40; tried += 1) {
+  for (let tried = 0; tried < 150; tried += 1) {
     const { signedIn, csrfToken } = await (await page.request.get('/api/session')).json();
     const drawn = await (await page.request.post(`/api/classes/${signedIn.class.id}/rounds`, { data: { subjectIds }, headers: { 'x-csrf-token': csrfToken } })).json();
     if (wanted(drawn.tasks[0].picture)) return drawn;
   }
-  throw new Error(`No such picture of ${subjectIds.join()} in forty rounds.`);
+  throw new Error(`No such picture of ${subjectIds.join()} in 150 rounds.`);
 }
 
 /** Values read from the picture at the wall and at the lowest point, as a student with a ruler would. */

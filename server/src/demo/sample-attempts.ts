@@ -117,7 +117,7 @@ export function sampleWork({ classId, schoolId }: SampleClass, student: SampleSt
     const subjectIds = planned[index] ?? [];
     const roundId = randomUUID();
     work.rounds.push({ classId, schoolId, personId: student.id, id: roundId, subjectIds: [...subjectIds], place: placeOf(subjectIds), createdAt: start });
-    const tasks = drawRound({ classId, schoolId, personId: student.id, subjectIds, rules: DEFAULT_RULES, rulesVersion: 1, set: null }, { knowledge: null, worked: { ...NOTHING_WORKED, seen } }, random.below(2 ** 40), roundId);
+    const tasks = drawRound({ classId, schoolId, personId: student.id, subjectIds, rules: DEFAULT_RULES, rulesVersion: 1, set: null }, { knowledge: placeOf(subjectIds) === 'bench' ? known : null, worked: { ...NOTHING_WORKED, seen } }, random.below(2 ** 40), roundId);
     for (const { subjectId, situation } of tasks) if (isExerciseKind(subjectId)) seen.add(tellOf(situation as Exercise));
     let at = start;
     for (const task of tasks) {
