@@ -28,7 +28,6 @@ function refresh(queries: QueryClient, { classId, kind, id }: Heard): void {
 const ASK_AGAIN = 3000;
 
 function stream(classId: string, hear: (heard: Heard) => void): () => void {
-  let broken = false;
   let source: EventSource;
   let again: ReturnType<typeof setTimeout> | undefined;
   const idOf = (event: MessageEvent<string>): string => (JSON.parse(event.data) as { id: string }).id;
@@ -37,13 +36,10 @@ function stream(classId: string, hear: (heard: Heard) => void): () => void {
     for (const kind of ['attempt', 'run', 'rules'] as const) source.addEventListener(kind, (event) => hear({ classId, kind, id: idOf(event) }));
     source.addEventListener('refetch', () => hear({ classId, kind: 'refetch', id: null }));
     source.addEventListener('error', () => {
-      broken = true;
       if (source.readyState === EventSource.CLOSED) again = setTimeout(connect, ASK_AGAIN);
     });
-    source.addEventListener('open', () => {
-      if (broken) hear({ classId, kind: 'refetch', id: null });
-      broken = false;
-    });
+    // What happened after something was fetched and before the stream was open was told to nobody here.
+    source.addEventListener('open', () => hear({ classId, kind: 'refetch', id: null }));
   };
   connect();
   return () => {

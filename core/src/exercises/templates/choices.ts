@@ -2,11 +2,12 @@ import { instrumentById } from '../../instruments/catalogue.ts';
 import { drawTask } from '../../reading/draw-task.ts';
 import { expectedReading } from '../../reading/expected-reading.ts';
 import { questionFor } from '../../reading/question.ts';
+import { longThing, weighedThing } from '../../reading/things.ts';
 import { readingTask, type ReadingTask } from '../../reading/reading-task.ts';
 import type { HouseRules } from '../../rules/house-rules.ts';
 import type { Random } from '../../simulation/random.ts';
 import type { ChoiceExercise, Option } from '../exercise.ts';
-import { MANY, PIECES } from './harbour-kit.ts';
+import { manyOf, withArticle } from './harbour-kit.ts';
 import type { Drawing, Template } from './template.ts';
 import { wholeNumber, written } from './written.ts';
 import { shuffled } from '../../simulation/shuffled.ts';
@@ -50,7 +51,7 @@ export const WRITTEN_READINGS: readonly Template<ChoiceExercise>[] = [writtenRea
 function exactNumbers({ random }: Drawing): string[] {
   const count = wholeNumber(random, 3, 29);
   return shuffled(random, [
-    `the ${count} of ${count} ${random.pick(MANY)} counted into the tray`,
+    `the ${count} of ${count} ${manyOf(Number(written(random, 1, 20, 1)), random)} counted into the tray`,
     'the 2.54 of 1 in = 2.54 cm',
     'the 1000 of 1 L = 1000 mL',
     'the 2 in “radius = diameter ÷ 2”',
@@ -61,10 +62,10 @@ function exactNumbers({ random }: Drawing): string[] {
 }
 
 function measuredNumbers({ random, rules: { volumeUnit } }: Drawing): string[] {
-  const piece = (): string => random.pick(PIECES).thing;
+  const [mass, length] = [written(random, 11, 89, 2), written(random, 3.1, 9.8, 2)];
   return shuffled(random, [
-    `the ${written(random, 11, 89, 2)} g that a balance shows for a ${piece()}`,
-    `the ${written(random, 1.1, 9.8, 2)} cm that a ruler gives for a ${piece()}`,
+    `the ${mass} g that a balance shows for ${withArticle(weighedThing(Number(mass), random))}`,
+    `the ${length} cm that a ruler gives for ${withArticle(longThing(10 * Number(length), random))}`,
     `the ${written(random, 11, 48, 1)} ${volumeUnit} in a cylinder`,
     `the ${written(random, 15, 24, 1)} °C of a thermometer`,
     `the ${wholeNumber(random, 21, 88)} s on a stopwatch`,

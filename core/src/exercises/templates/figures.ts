@@ -1,5 +1,6 @@
 import type { CountingExercise, RoundingExercise } from '../exercise.ts';
-import { beginning, PIECES } from './harbour-kit.ts';
+import { weighedThing } from '../../reading/things.ts';
+import { beginning } from './harbour-kit.ts';
 import type { Drawing, Template } from './template.ts';
 import { endingIn, wholeNumber, written } from './written.ts';
 
@@ -16,8 +17,8 @@ function counting(levels: Template['levels'], number: (drawing: Drawing) => stri
   };
 }
 
-function weighed(unit: string) {
-  return (number: string, { random }: Drawing): string => `${beginning(random.pick(PIECES).thing)} weighs ${number} ${unit}.`;
+function weighed(unit: 'g' | 'kg') {
+  return (number: string, { random }: Drawing): string => `${beginning(weighedThing(Number(number) * (unit === 'kg' ? 1000 : 1), random))} weighs ${number} ${unit}.`;
 }
 
 /** Nought point nought…: leading zeros, and one at the end now and then. */

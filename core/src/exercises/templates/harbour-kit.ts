@@ -1,3 +1,4 @@
+import { weighedThing } from '../../reading/things.ts';
 import type { Random } from '../../simulation/random.ts';
 
 /** What things of the harbour kit are made of, with a density in g/cm³ that such a thing may well have. */
@@ -33,16 +34,31 @@ export const LIQUIDS: readonly [Piece, ...Piece[]] = [
   { thing: 'glycerol', material: 'glycerol', density: 1.261 },
 ];
 
-/** Small things that come by the dozen. */
-export const MANY: readonly [string, ...string[]] = ['nickel washers', 'cork bungs', 'bronze deck nails', 'beeswax nightlights'];
+/** What runs out of a burette as it should: glycerol is too stiff for it. */
+export const RUNNING: readonly [string, ...string[]] = ['brine', 'water'];
 
-/** Two different things. */
-export function twoThings(random: Random): readonly [string, string] {
-  const first = random.pick(PIECES).thing;
-  for (;;) {
-    const second = random.pick(PIECES).thing;
+/** Small things that come by the dozen, by the mass in g that one of them can have. */
+const MANY: readonly { readonly things: string; readonly least: number; readonly most: number }[] = [
+  { things: 'nickel washers', least: 0.3, most: 6 },
+  { things: 'cork bungs', least: 0.5, most: 20 },
+  { things: 'bronze deck nails', least: 4, most: 90 },
+  { things: 'beeswax nightlights', least: 8, most: 60 },
+];
+
+/** Things of which one can be as heavy as this, in g. */
+export function manyOf(grams: number, random: Random): string {
+  const fitting = MANY.filter(({ least, most }) => least <= grams && grams <= most);
+  return fitting[random.below(Math.max(1, fitting.length))]?.things ?? 'bronze deck nails';
+}
+
+/** Two different things that can be as heavy as these, in g. */
+export function twoThings(masses: readonly [number, number], random: Random): readonly [string, string] {
+  const first = weighedThing(masses[0], random);
+  for (let chance = 0; chance < 20; chance += 1) {
+    const second = weighedThing(masses[1], random);
     if (second !== first) return [first, second];
   }
+  return [first, `second ${first}`];
 }
 
 /** “A” or “an”, before a thing. */

@@ -74,7 +74,7 @@ const wall: Template<WorkingExercise> = {
 const meanDiameter: Template<WorkingExercise> = {
   levels: [1, 3],
   draw: ({ random }) => {
-    const about = 3 + random.uniform() * 18;
+    const about = 9 + random.uniform() * 21;
     const width = (): string => `${(about + 0.06 * random.normal()).toFixed(2)} mm`;
     const long = about * (1.5 + random.uniform());
     const height = (): string => `${(long + 0.09 * random.normal()).toFixed(2)} mm`;

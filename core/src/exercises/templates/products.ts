@@ -1,5 +1,5 @@
 import type { WorkingExercise } from '../exercise.ts';
-import { LIQUIDS, MANY, PIECES, withArticle } from './harbour-kit.ts';
+import { LIQUIDS, manyOf, PIECES } from './harbour-kit.ts';
 import { volumeUnit, type Template } from './template.ts';
 import { wholeNumber, written } from './written.ts';
 
@@ -16,10 +16,10 @@ const area: Template<WorkingExercise> = {
 const solidDensity: Template<WorkingExercise> = {
   levels: [1, 3],
   draw: ({ random, level }) => {
-    const { thing, density } = random.pick(PIECES);
+    const { material, density } = random.pick(PIECES);
     const volume = written(random, level === 3 ? 2 : 6, level === 3 ? 9 : 24, level === 2 ? 2 : 1);
     const mass = (Number(volume) * density * (0.97 + 0.06 * random.uniform())).toFixed(random.pick([1, 2] as const));
-    return { kind, story: `${withArticle(thing).replace(/^a/, 'A')} weighs {mass} and takes up {volume}.`, question: 'What is its density?', given: { mass: `${mass} g`, volume: `${volume} cm^3` }, formula: 'mass / volume' };
+    return { kind, story: `A piece of ${material} weighs {mass} and takes up {volume}.`, question: 'What is its density?', given: { mass: `${mass} g`, volume: `${volume} cm^3` }, formula: 'mass / volume' };
   },
 };
 
@@ -37,7 +37,8 @@ const manyTogether: Template<WorkingExercise> = {
   levels: [1, 3],
   draw: ({ random }) => {
     const count = wholeNumber(random, 3, 24);
-    return { kind, story: `${count} ${random.pick(MANY)}, all alike, weigh {each} each.`, question: 'What do they weigh together?', given: { each: `${written(random, 2, 19, 2)} g`, count }, formula: 'exact(count) * each' };
+    const each = written(random, 2, 19, 2);
+    return { kind, story: `${count} ${manyOf(Number(each), random)}, all alike, weigh {each} each.`, question: 'What do they weigh together?', given: { each: `${each} g`, count }, formula: 'exact(count) * each' };
   },
 };
 
@@ -45,7 +46,8 @@ const oneOfMany: Template<WorkingExercise> = {
   levels: [1, 3],
   draw: ({ random }) => {
     const count = wholeNumber(random, 3, 12);
-    return { kind, story: `${count} ${random.pick(MANY)}, all alike, weigh {together} together.`, question: 'What does one of them weigh?', given: { together: `${written(random, 40, 160, random.pick([1, 2] as const))} g`, count }, formula: 'together / exact(count)' };
+    const together = written(random, 40, 160, random.pick([1, 2] as const));
+    return { kind, story: `${count} ${manyOf(Number(together) / Number(count), random)}, all alike, weigh {together} together.`, question: 'What does one of them weigh?', given: { together: `${together} g`, count }, formula: 'together / exact(count)' };
   },
 };
 

@@ -1,6 +1,6 @@
 import type { HouseRules } from '../../rules/house-rules.ts';
 import type { WorkingExercise } from '../exercise.ts';
-import { beginning, LIQUIDS, SINKING, twoThings, withArticle } from './harbour-kit.ts';
+import { beginning, LIQUIDS, RUNNING, SINKING, twoThings, withArticle } from './harbour-kit.ts';
 import { volumeUnit, type Template } from './template.ts';
 import { endingIn, written } from './written.ts';
 
@@ -9,13 +9,14 @@ const kind = 'add-subtract' as const;
 const together: Template<WorkingExercise> = {
   levels: [1, 2],
   draw: ({ random, level }) => {
-    const [first, second] = twoThings(random);
     const decimals = random.pick<readonly [number, number]>([[1, 2], [2, 1], [1, 3], [2, 3]]);
+    const masses = [written(random, 12, 95, decimals[0]), written(random, 3, level === 1 ? 60 : 9.9, decimals[1])] as const;
+    const [first, second] = twoThings([Number(masses[0]), Number(masses[1])], random);
     return {
       kind,
       story: `${beginning(first)} weighs {first} on one balance, and ${withArticle(second)} {second} on another.`,
       question: 'What do they weigh together?',
-      given: { first: `${written(random, 12, 95, decimals[0])} g`, second: `${written(random, 3, level === 1 ? 60 : 9.9, decimals[1])} g` },
+      given: { first: `${masses[0]} g`, second: `${masses[1]} g` },
       formula: 'first + second',
     };
   },
@@ -64,7 +65,7 @@ const delivered: Template<WorkingExercise> = {
     return {
       kind,
       story: `A burette reads {before} at the start and {after} at the end.`,
-      question: `How much ${random.pick(LIQUIDS).thing} has run out?`,
+      question: `How much ${random.pick(RUNNING)} has run out?`,
       given: { before: `${before} ${volumeUnit(rules)}`, after: `${after} ${volumeUnit(rules)}` },
       formula: '(after - before)',
     };

@@ -2,7 +2,7 @@ import { calculate } from '../../numbers/calculate.ts';
 import type { HouseRules } from '../../rules/house-rules.ts';
 import type { Random } from '../../simulation/random.ts';
 import type { Fault, TableExercise } from '../exercise.ts';
-import { LIQUIDS } from './harbour-kit.ts';
+import { RUNNING } from './harbour-kit.ts';
 import { written } from './written.ts';
 
 /** A table in which faults can be planted: what it says follows from those that are. */
@@ -39,7 +39,7 @@ const SHORT = 'This tool is read to two decimals in every row; a zero at the end
 const burette: TableTemplate = {
   faults: ['heading-without-unit', 'uneven-decimals', 'wrong-result', 'zero-dropped', 'impossible-value'],
   build: (random, planted, { volumeUnit: unit, burettePlace }) => {
-    const liquid = random.pick(LIQUIDS).thing;
+    const liquid = random.pick(RUNNING);
     const half = burettePlace === 'half';
     const starts = [tens(random, 0.3, 3), uneven(random, 0.3, 3, half), uneven(random, 0.3, 3, half)];
     // What runs out in the second run ends in a zero, in the others in another digit.

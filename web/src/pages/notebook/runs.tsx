@@ -14,7 +14,7 @@ import { Failed, Loading } from '../../ui/notice.tsx';
 function NewRunForm({ classId, signedIn }: { readonly classId: string; readonly signedIn: SignedIn }): ReactNode {
   const navigate = useNavigate();
   const queries = useQueryClient();
-  const { data: classmates = [] } = useQuery({ queryKey: ['classmates', classId], queryFn: () => ask<{ id: string; label: string }[]>('GET', `/classes/${classId}/classmates`) });
+  const { data: classmates, error } = useQuery({ queryKey: ['classmates', classId], queryFn: () => ask<{ id: string; label: string }[]>('GET', `/classes/${classId}/classmates`) });
   const { register, handleSubmit, formState } = useForm({ resolver: yupResolver(newRun), defaultValues: { protocolId: protocolIds()[0] ?? '', specimen: '', memberIds: [] as string[] } });
   const begin = useMutation({
     mutationFn: (body: NewRun) => ask<RunPage>('POST', `/classes/${classId}/runs`, body),
@@ -23,6 +23,8 @@ function NewRunForm({ classId, signedIn }: { readonly classId: string; readonly 
       await navigate(`/notebook/${page.id}`);
     },
   });
+  // With names still to come the button would move from under the finger.
+  if (!classmates) return error ? <Failed error={error} /> : <Loading what="your class" />;
   return (
     <form className="mt-10 max-w-3xl border-t border-hairline pt-6" onSubmit={(event) => void handleSubmit((body) => begin.mutate({ ...body, memberIds: body.memberIds ?? [] }))(event)}>
       <h2 className="text-lg font-bold">Begin a laboratory</h2>

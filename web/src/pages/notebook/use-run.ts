@@ -1,7 +1,7 @@
 import type { NewRunEvent, NewRunEvents, RunPage, SignedIn, StoredRunEvents } from '@green-beam/contract';
 import { evaluateRun, type EvaluatedRun, type RunEvent } from '@green-beam/core';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { useCallback, useMemo } from 'react';
+import { useCallback, useEffect, useMemo, useRef } from 'react';
 import { ask } from '../../api/request.ts';
 import { newId } from '../../outbox/new-id.ts';
 import { outbox } from '../../outbox/outbox.ts';
@@ -28,6 +28,12 @@ export function useRun(classId: string, runId: string, signedIn: SignedIn, write
   const { data: page, error } = useQuery({ queryKey: key, queryFn: () => ask<RunPage>('GET', path) });
   const { waiting } = useOutbox();
   const unsent = useMemo(() => waiting.filter((letter) => letter.path === `${path}/events`).flatMap((letter) => (letter.body as NewRunEvents).events.map(asEvent)), [waiting, path]);
+  // What waited here from before a reload was taken by the server after this page had fetched the run.
+  const waited = useRef(0);
+  useEffect(() => {
+    if (waited.current > 0 && unsent.length === 0) void queries.invalidateQueries({ queryKey: key });
+    waited.current = unsent.length;
+  }, [unsent.length, queries, key]);
   const evaluated = useMemo(() => (page ? evaluateRun(page.protocol, { events: [...page.events, ...unsent] }, page.rules) : null), [page, unsent]);
 
   const write = useCallback(
