@@ -1,6 +1,8 @@
 import type { BenchTask } from '@green-beam/contract';
-import type { ReactNode } from 'react';
+import type { ReactNode, Ref } from 'react';
 import { useNumerals } from '../../numbers/decimal-mark.ts';
+import { Button } from '../../ui/button.tsx';
+import { Notice } from '../../ui/notice.tsx';
 import type { Entry } from './use-entry.ts';
 
 /** Which item of the round this is, and which try comes next. */
@@ -22,5 +24,63 @@ export function Hints({ hints, shown }: { readonly hints: readonly string[]; rea
         </li>
       ))}
     </ol>
+  );
+}
+
+/** What became of an entry that the server refused, or that it could not be reached for. */
+export function Standing({ work }: { readonly work: Entry }): ReactNode {
+  return (
+    <>
+      {work.refused !== null && (
+        <p role="alert" className="mt-3 text-slip">
+          {work.refused}
+        </p>
+      )}
+      {work.notChecked && !(work.last?.closed ?? false) && (
+        <div className="mt-4" role="status">
+          <Notice tone="doubt" title="Not checked yet">
+            <p>The server cannot be reached. Your entry is kept in this browser and judged when it can be; nothing is lost. What comes next is here already.</p>
+          </Notice>
+        </div>
+      )}
+    </>
+  );
+}
+
+interface OnwardProps {
+  readonly work: Entry;
+  /** What the items are called: reading, exercise. */
+  readonly what: string;
+  readonly isLast: boolean;
+  readonly nextRef: Ref<HTMLButtonElement>;
+  readonly ready?: boolean;
+  readonly onCheck: () => void;
+  readonly onNext: () => void;
+}
+
+/** The one thing to do: check, ask to be shown, or go on. */
+export function Onward({ work, what, isLast, nextRef, ready = true, onCheck, onNext }: OnwardProps): ReactNode {
+  const { last, notChecked, sending } = work;
+  const closed = last?.closed ?? false;
+  const tried = last !== null && last.verdict !== 'unreadable';
+  return (
+    <div className="mt-6 flex flex-wrap gap-3">
+      {closed || notChecked ? (
+        <Button ref={nextRef} onClick={onNext}>
+          {!closed ? `Go on to the next ${what}` : isLast ? 'Finish the round' : `Next ${what}`}
+        </Button>
+      ) : (
+        <>
+          <Button onClick={onCheck} disabled={sending || !ready}>
+            {tried ? 'Check again' : 'Check'}
+          </Button>
+          {tried && (
+            <Button look="plain" onClick={() => void work.send('shown', '')}>
+              Show me
+            </Button>
+          )}
+        </>
+      )}
+    </div>
   );
 }

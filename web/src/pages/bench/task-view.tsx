@@ -3,11 +3,10 @@ import { lazy, Suspense, useCallback, useEffect, useMemo, useRef, useState, type
 import { parted } from '../../instruments/held-state.ts';
 import { ToolStage } from '../../instruments/tool-stage.tsx';
 import { Button } from '../../ui/button.tsx';
-import { Notice } from '../../ui/notice.tsx';
 import { useShortcuts } from '../../ui/shortcuts.ts';
 import { AnswerLine } from './answer-line.tsx';
 import type { BenchSource, ReadingTask } from './bench-source.ts';
-import { Hints, progressOf } from './beside.tsx';
+import { Hints, Onward, progressOf, Standing } from './beside.tsx';
 import { Handling } from './handling/handling.tsx';
 import { useReading } from './use-reading.ts';
 import { useReveal } from './use-reveal.ts';
@@ -103,42 +102,10 @@ export function TaskView({ task, source, of, onNext }: TaskViewProps): ReactNode
         )}
         <Handling picture={picture} sight={sight} tool={tool} change={changeTool} note={note} closed={closed} cautions={task.cautions} />
         <AnswerLine label="Your reading, with its unit" entry={reading} inputRef={input} onEnter={check} />
-        {reading.refused !== null && (
-          <p role="alert" className="mt-3 text-slip">
-            {reading.refused}
-          </p>
-        )}
-        {notChecked && !closed && (
-          <div className="mt-4" role="status">
-            <Notice tone="doubt" title="Not checked yet">
-              <p>The server cannot be reached. Your entry is kept in this browser and judged when it can be; nothing is lost. The next readings are here already.</p>
-            </Notice>
-          </div>
-        )}
+        <Standing work={reading} />
         {last && <Verdict result={last} steps={steps} />}
         {!closed && <Hints hints={task.hints} shown={reading.hints} />}
-        <div className="mt-6 flex flex-wrap gap-3">
-          {reading.notChecked && !closed ? (
-            <Button ref={next} onClick={onNext}>
-              Go on to the next reading
-            </Button>
-          ) : closed ? (
-            <Button ref={next} onClick={onNext}>
-              {task.position + 1 === of ? 'Finish the round' : 'Next reading'}
-            </Button>
-          ) : (
-            <>
-              <Button onClick={check} disabled={reading.sending}>
-                {last && last.verdict !== 'unreadable' ? 'Check again' : 'Check'}
-              </Button>
-              {last && last.verdict !== 'unreadable' && (
-                <Button look="plain" onClick={() => void reading.send('shown', '')}>
-                  Show me
-                </Button>
-              )}
-            </>
-          )}
-        </div>
+        <Onward work={reading} what="reading" isLast={task.position + 1 === of} nextRef={next} onCheck={check} onNext={onNext} />
         <div className="mt-4 -ml-5 flex flex-wrap">
           {(picture.kind === 'liquid-column' || picture.kind === 'ruler') && (
             <Button look="quiet" aria-pressed={loupe} onClick={toggleLoupe}>

@@ -16,7 +16,7 @@ import { Tape } from './tape.tsx';
 import { useOwnTape } from './use-own-tape.ts';
 import { useTape } from '../../numbers/use-tape.ts';
 
-// Only who is signed in has any.
+// A visitor has none.
 const EarlierTapes = lazy(() => import('./earlier-tapes.tsx'));
 
 interface DeskProps {

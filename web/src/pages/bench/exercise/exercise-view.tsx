@@ -6,7 +6,7 @@ import { Notice } from '../../../ui/notice.tsx';
 import { useShortcuts } from '../../../ui/shortcuts.ts';
 import { AnswerLine } from '../answer-line.tsx';
 import type { BenchSource, ExerciseTask } from '../bench-source.ts';
-import { Hints, progressOf } from '../beside.tsx';
+import { Hints, Onward, progressOf, Standing } from '../beside.tsx';
 import { Findings } from '../findings.tsx';
 import { useEntry, type Entry } from '../use-entry.ts';
 import { answerInWords } from './answer-in-words.ts';
@@ -101,38 +101,10 @@ export default function ExerciseView({ task, source, of, onNext }: ExerciseViewP
             {!closed && !notChecked && <MarksLine table={answered} marks={marks} onChange={setMarks} />}
           </>
         )}
-        {work.refused !== null && (
-          <p role="alert" className="mt-3 text-slip">
-            {work.refused}
-          </p>
-        )}
-        {notChecked && !closed && (
-          <div className="mt-4" role="status">
-            <Notice tone="doubt" title="Not checked yet">
-              <p>The server cannot be reached. Your answer is kept in this browser and judged when it can be; nothing is lost.</p>
-            </Notice>
-          </div>
-        )}
+        <Standing work={work} />
         {last && <Verdict result={last} task={task} />}
         {!closed && <Hints hints={task.hints} shown={work.hints} />}
-        <div className="mt-6 flex flex-wrap gap-3">
-          {closed || notChecked ? (
-            <Button ref={next} onClick={onNext}>
-              {closed && task.position + 1 === of ? 'Finish the round' : closed ? 'Next exercise' : 'Go on to the next one'}
-            </Button>
-          ) : (
-            <>
-              <Button onClick={check} disabled={work.sending || !ready}>
-                {last && last.verdict !== 'unreadable' ? 'Check again' : 'Check'}
-              </Button>
-              {last && last.verdict !== 'unreadable' && (
-                <Button look="plain" onClick={() => void send('shown', '')}>
-                  Show me
-                </Button>
-              )}
-            </>
-          )}
-        </div>
+        <Onward work={work} what="exercise" isLast={task.position + 1 === of} nextRef={next} ready={ready} onCheck={check} onNext={onNext} />
         {!closed && task.hints.length > 0 && (
           <div className="mt-4 -ml-5">
             <Button look="quiet" onClick={nextHint} disabled={work.hints >= task.hints.length}>
