@@ -58,6 +58,10 @@ describe('writing a reading', () => {
       const { text, unit } = expectedReading(readingTask(seen!.instrumentId, seen!.situation, rules));
       expect(options.find(({ slip }) => slip === null)!.text).toBe(`${text} ${unit}`);
       expect(new Set(options.map((option) => option.text)).size).toBe(3);
+      // Nothing is taken off: what is asked for stands at the one mark that is seen.
+      expect(Number(text)).toBeCloseTo(seen!.situation.value, 0);
+      expect(seen!.situation).not.toHaveProperty('from');
+      expect(seen!.situation).not.toHaveProperty('endOffset');
       expect(options.every((option) => /^-?\d+(\.\d+)? /.test(option.text))).toBe(true);
     }
   });

@@ -24,7 +24,10 @@ function decimalReading(random: Random, rules: HouseRules): ReadingTask {
     const { situation } = drawTask(instrumentId, { seed: random.below(2 ** 40), onPaper: true, rules });
     const { division } = instrumentById(instrumentId);
     const value = random.uniform() < 0.5 ? Number((Math.round(situation.value / division) * division).toFixed(6)) : situation.value;
-    const task = readingTask(instrumentId, { ...situation, value, zeroError: 0, ask: 'observed' }, rules);
+    // One mark is read: a thing begins at zero, and nothing is to be taken off.
+    const { eyeHeight = 0, surface, liquid, thing } = situation;
+    const shown = { value, eyeHeight, ...(surface ? { surface } : {}), ...(liquid ? { liquid } : {}), ...(thing ? { thing } : {}) };
+    const task = readingTask(instrumentId, shown, rules);
     if (expectedReading(task).text.includes('.')) return task;
   }
 }

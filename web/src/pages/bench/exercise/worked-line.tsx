@@ -1,5 +1,6 @@
 import type { HouseRules } from '@green-beam/core';
 import { lazy, Suspense, useMemo, type ReactNode } from 'react';
+import { CalculatedNumber } from '../../../numbers/calculated-number.tsx';
 import { Chain, isConversion } from '../../../numbers/chain.tsx';
 import { Steps } from '../../../numbers/steps.tsx';
 import { useTape } from '../../../numbers/use-tape.ts';
@@ -15,13 +16,21 @@ export function WorkedLine({ line, rules }: { readonly line: string; readonly ru
   if (!calculation) return <div className="min-h-40" />;
   return (
     <section className="mt-8" aria-label="The working">
-      <Suspense fallback={<p className="min-h-12" />}>
-        <Typeset latex={calculation.latex} />
-      </Suspense>
-      <div className="border-t border-hairline">
-        <Steps steps={calculation.steps} />
-      </div>
+      {calculation.steps.length > 0 && (
+        <>
+          <Suspense fallback={<p className="min-h-12" />}>
+            <Typeset latex={calculation.latex} />
+          </Suspense>
+          <div className="border-t border-hairline">
+            <Steps steps={calculation.steps} />
+          </div>
+        </>
+      )}
       {isConversion(calculation) && <Chain calculation={calculation} />}
+      <p className="flex items-baseline justify-between border-y border-hairline py-3">
+        <span className="text-muted">Written, rounded once</span>
+        <span className="text-reading"><CalculatedNumber calculation={calculation} /></span>
+      </p>
     </section>
   );
 }
