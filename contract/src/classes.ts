@@ -62,9 +62,13 @@ export interface BoardCell {
   readonly slips: readonly { readonly id: string; readonly count: number; readonly lastSeen: string }[];
 }
 
+/** What the event stream of a class tells of: an attempt, a laboratory, other rules, a round set or taken back. */
+export const LIVE_KINDS = ['attempt', 'run', 'rules', 'set-round'] as const;
+export type LiveKind = (typeof LIVE_KINDS)[number];
+
 /** What the event stream of a class says: ids only; the page asks again for what it shows. */
 export interface LiveEvent {
-  readonly kind: 'attempt' | 'run' | 'rules';
+  readonly kind: LiveKind;
   /** Of rules, their version. */
   readonly id: string;
 }

@@ -12,8 +12,9 @@ import * as cabinet from './migrations/0008-cabinet.ts';
 import * as rulesTold from './migrations/0009-rules-told.ts';
 import * as exercises from './migrations/0010-exercises.ts';
 import * as tapes from './migrations/0011-tapes.ts';
+import * as setRoundsTold from './migrations/0012-set-rounds-told.ts';
 
-const MIGRATIONS = [firstLight, handingIn, studentsArchive, roundTools, tutor, setRounds, sheets, cabinet, rulesTold, exercises, tapes];
+const MIGRATIONS = [firstLight, handingIn, studentsArchive, roundTools, tutor, setRounds, sheets, cabinet, rulesTold, exercises, tapes, setRoundsTold];
 
 /** Brings the database to the present shape; each migration runs once, in its own transaction. */
 export async function migrate(sequelize: Sequelize): Promise<void> {

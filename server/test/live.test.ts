@@ -50,6 +50,16 @@ describe('the stream of a class', () => {
     expect(heard).not.toContain('event: attempt');
   });
 
+  it('tells students of a round that is set, and of one that is taken back', async () => {
+    const stream = await streamOf(student, events());
+    const { body } = await teacher.post(`/classes/${classId}/set-rounds`, { title: 'Two cylinders', subjectIds: ['cylinder-50'], length: 2 });
+    const told = `event: set-round\ndata: {"id":"${body[0].id}"}`;
+    expect(await stream.until(/event: set-round/)).toContain(told);
+    await teacher.post(`/classes/${classId}/set-rounds/${body[0].id}/withdraw`);
+    expect((await stream.until(/event: set-round[^]*event: set-round/)).split(told)).toHaveLength(3);
+    stream.close();
+  });
+
   it('has every page fetch again after its connection broke, and goes on', async () => {
     const stream = await streamOf(teacher, events());
     expect(await cutListeners()).toBe(1);

@@ -1,5 +1,5 @@
 import { EventEmitter } from 'node:events';
-import type { LiveEvent } from '@green-beam/contract';
+import { LIVE_KINDS, type LiveEvent } from '@green-beam/contract';
 import pg from 'pg';
 import type { Logger } from 'pino';
 
@@ -57,8 +57,9 @@ export class ClassEvents {
   }
 
   private hand(payload: string): void {
-    const [classId = '', kind, id = ''] = payload.split(' ');
-    if (kind === 'attempt' || kind === 'run' || kind === 'rules') this.emitter.emit(classId, { kind, id } satisfies LiveEvent);
+    const [classId = '', told, id = ''] = payload.split(' ');
+    const kind = LIVE_KINDS.find((known) => known === told);
+    if (kind) this.emitter.emit(classId, { kind, id } satisfies LiveEvent);
   }
 
   private broken = new WeakSet<pg.Client>();

@@ -10,7 +10,7 @@ function write(response: Response, event: LiveEvent | 'refetch'): void {
   response.flush?.();
 }
 
-/** One stream of server-sent events per class: ids only. Students hear of runs and rules, teachers of attempts too. */
+/** One stream of server-sent events per class: ids only. Students hear of runs, rules and rounds that are set, teachers of attempts too. */
 export function liveRoutes(events: ClassEvents): Router {
   const routes = Router();
 

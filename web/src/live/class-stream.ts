@@ -1,27 +1,29 @@
+import type { LiveKind } from '@green-beam/contract';
 import { useQueryClient, type QueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
+import { fetchAgain } from '../api/fetch-again.ts';
 
 const CHANNEL = 'green-beam-live';
 
 interface Heard {
   readonly classId: string;
-  readonly kind: 'attempt' | 'run' | 'rules' | 'refetch';
+  readonly kind: LiveKind | 'refetch';
   readonly id: string | null;
 }
 
-/** What is fetched again for each kind of event; after a gap, everything. */
+/** What is fetched again when something is told; how far everybody has come with what is set changes with every attempt. */
+const SHOWN_OF: Readonly<Record<LiveKind, readonly string[]>> = {
+  attempt: ['board', 'student-record', 'set-rounds'],
+  run: ['run', 'runs'],
+  rules: ['rules'],
+  'set-round': ['set-rounds'],
+};
+const KINDS = Object.keys(SHOWN_OF) as LiveKind[];
+
+/** Fetches again what an event has changed; after a gap, everything. */
 function refresh(queries: QueryClient, { classId, kind, id }: Heard): void {
-  const again = (...queryKey: readonly unknown[]): void => void queries.invalidateQueries({ queryKey });
-  if (kind === 'attempt' || kind === 'refetch') {
-    again('board', classId);
-    again('student-record', classId);
-  }
-  if (kind === 'run' || kind === 'refetch') {
-    if (id) again('run', classId, id);
-    else again('run', classId);
-    again('runs', classId);
-  }
-  if (kind === 'rules' || kind === 'refetch') again('rules', classId);
+  const changed = kind === 'refetch' ? [...new Set(Object.values(SHOWN_OF).flat())] : SHOWN_OF[kind];
+  for (const shown of changed) void fetchAgain(queries, shown === 'run' && id !== null ? [shown, classId, id] : [shown, classId]);
 }
 
 /** Milliseconds until a stream the server refused, as while its database is away, is asked for again; one that only broke comes back by itself. */
@@ -33,7 +35,7 @@ function stream(classId: string, hear: (heard: Heard) => void): () => void {
   const idOf = (event: MessageEvent<string>): string => (JSON.parse(event.data) as { id: string }).id;
   const connect = (): void => {
     source = new EventSource(`/api/classes/${classId}/events`);
-    for (const kind of ['attempt', 'run', 'rules'] as const) source.addEventListener(kind, (event) => hear({ classId, kind, id: idOf(event) }));
+    for (const kind of KINDS) source.addEventListener(kind, (event) => hear({ classId, kind, id: idOf(event) }));
     source.addEventListener('refetch', () => hear({ classId, kind: 'refetch', id: null }));
     source.addEventListener('error', () => {
       if (source.readyState === EventSource.CLOSED) again = setTimeout(connect, ASK_AGAIN);
