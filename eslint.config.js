@@ -31,12 +31,12 @@ export default tseslint.config(
     },
   },
   {
-    files: ['**/*.test.ts', '**/*.spec.ts', 'server/test/**', 'core/test/**', 'e2e/**'],
+    files: ['**/*.test.{ts,tsx}', '**/*.spec.ts', 'server/test/**', 'core/test/**', 'e2e/**'],
     rules: { '@typescript-eslint/no-non-null-assertion': 'off', '@typescript-eslint/no-explicit-any': 'off' },
   },
   {
     files: ['core/src/**/*.ts'],
-    ignores: ['**/*.test.ts'],
+    ignores: ['**/*.test.{ts,tsx}'],
     rules: {
       'no-restricted-globals': ['error', 'window', 'document', 'fetch', 'process', 'setTimeout', 'performance', 'Date'],
       'no-restricted-properties': ['error', { object: 'Math', property: 'random', message: 'Core is given its random source.' }],

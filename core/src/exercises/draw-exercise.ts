@@ -89,8 +89,13 @@ function drawOnce(kind: ExerciseKind, random: Random, level: Level, aim: readonl
   return { ...template.draw({ random, level, rules }), level };
 }
 
-/** Two faults in one cell could not be told apart: such a table is drawn again. */
-function isClear(exercise: Exercise): boolean {
+/**
+ * Two faults in one cell could not be told apart, and a percent error of 10 % to two figures would have to be written with a power of
+ * ten, which nobody does: such exercises are drawn again.
+ */
+function isClear(task: ExerciseTask): boolean {
+  const { exercise } = task;
+  if (exercise.kind === 'percent-error') return !rightAnswer(task).text.includes('e');
   if (exercise.kind !== 'spot-the-error') return true;
   const cells = exercise.faults.flatMap((fault) => fault.cells);
   return new Set(cells).size === cells.length;
@@ -109,9 +114,8 @@ function bestAt(kind: ExerciseKind, level: Level, random: Random, aim: readonly 
   const ids = aim.map(({ id }) => id);
   let best: { task: ExerciseTask; count: number } | null = null;
   for (let tried = 0; tried < TRIES; tried += 1) {
-    const exercise = drawOnce(kind, random, level, ids, rules);
-    if (!isClear(exercise)) continue;
-    const task = exerciseTask(exercise, rules);
+    const task = exerciseTask(drawOnce(kind, random, level, ids, rules), rules);
+    if (!isClear(task)) continue;
     const answered = answersFor(task, aim);
     const apart = answered === aim.length && (kind === 'spot-the-error' || toldApart(task));
     if (apart) return { task, all: true };
@@ -144,9 +148,8 @@ function toldIn(kind: ExerciseKind, rules: HouseRules): string[] {
   const told = new Set<ExerciseSlip>();
   for (const level of LEVELS) {
     for (let chance = 0; chance < CHANCES; chance += 1) {
-      const exercise = drawOnce(kind, random, level, [], rules);
-      if (!isClear(exercise)) continue;
-      const task = exerciseTask(exercise, rules);
+      const task = exerciseTask(drawOnce(kind, random, level, [], rules), rules);
+      if (!isClear(task)) continue;
       for (const slip of EXERCISE_SLIPS) if (!told.has(slip) && answersFor(task, [slip]) === 1) told.add(slip);
     }
   }

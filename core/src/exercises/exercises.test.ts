@@ -1,7 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { UnknownInstrumentError } from '../instruments/catalogue.ts';
+import { calculate } from '../numbers/calculate.ts';
 import { AimError } from '../reading/draw-task.ts';
+import { parseUnit, writtenUnit } from '../units/unit.ts';
 import { completeRules, PRESETS, type HouseRules } from '../rules/house-rules.ts';
 import { subjectById, subjectIds, subjectsNamed } from '../practice/subjects.ts';
 import { feedbackOn } from '../practice/feedback.ts';
@@ -162,6 +164,31 @@ describe('drawing', () => {
     for (let seed = 0; seed < 20; seed += 1) {
       const task = drawExercise(kind, { seed, level: LEVELS[seed % 3]! });
       expect(JSON.stringify(shownExercise(task))).not.toMatch(/"(formula|given|slip|why|faults|called|right|situation|value|rules|seed)"/);
+    }
+  });
+
+  it.each(KINDS)('%s: units stand there as the class writes them, never as a keyboard does', (kind) => {
+    for (let seed = 0; seed < 120; seed += 1) {
+      const { story } = shownExercise(drawExercise(kind, { seed, level: LEVELS[seed % 3]! }));
+      for (const part of story) if (typeof part !== 'string') expect(writtenUnit(parseUnit(part.unit))).toBe(part.unit);
+    }
+  });
+
+  it('a percent error is never written with a power of ten', () => {
+    const errors = Array.from({ length: 400 }, (_, seed) => rightAnswer(drawExercise('percent-error', { seed, level: LEVELS[seed % 3]! })));
+    expect(errors.filter(({ text, unit }) => unit !== '%' || text.includes('e'))).toEqual([]);
+  });
+
+  it('a percent error in a table has as many figures as its difference', () => {
+    const percents = Array.from({ length: 150 }, (_, seed) => drawExercise('spot-the-error', { seed, level: LEVELS[seed % 3]! }).exercise).flatMap((exercise) => (exercise.kind === 'spot-the-error' && exercise.rows[2]?.[0] === 'Percent error' ? [exercise] : []));
+    expect(percents.length).toBeGreaterThan(10);
+    for (const { story, rows, faults } of percents) {
+      if (faults.some(({ called }) => !called.includes('wrong-base'))) continue;
+      const [, mass = '', volume = '', accepted = ''] = /^A piece of (\S+) g takes up (\S+) cm³\. The accepted density of its material is (\S+) g/.exec(story) ?? [];
+      const base = /÷ (\S+) g\/cm³ × 100/.exec(rows[2]?.[1] ?? '')?.[1] ?? '';
+      expect([accepted, Number(calculate(`${mass} g / ${volume} cm^3`).full).toFixed(4)]).toContain(base);
+      expect(calculate(`(${mass} g / ${volume} cm^3 - ${accepted} g/cm^3) / ${accepted} g/cm^3 * 100 %`).text).toMatch(/^-?\d\.\d$/);
+      expect(rows[2]?.[2]).toMatch(/^−?\d\.\d %$/);
     }
   });
 

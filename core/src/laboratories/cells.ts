@@ -1,11 +1,11 @@
-import { reasonFor } from '../numbers/explain-step.ts';
 import { namesIn, ExpressionError } from '../numbers/expression.ts';
 import { latexOf, unitLatex } from '../numbers/latex.ts';
-import { evaluateMeasured, withGuardDigits, type Measured, type Step } from '../numbers/measured.ts';
+import { evaluateMeasured, type Measured, type Step } from '../numbers/measured.ts';
 import { parseExpression } from '../numbers/parse-expression.ts';
 import { Rational } from '../numbers/rational.ts';
-import { resolveUnits, type Resolved } from '../numbers/resolve-units.ts';
+import { resolveParts, type ResolvedParts } from '../numbers/resolve-units.ts';
 import { unambiguousAtPlace } from '../numbers/rounding.ts';
+import { workedStep, type WorkedStep } from '../numbers/working.ts';
 import { instrumentById } from '../instruments/catalogue.ts';
 import { parseEntry, UnreadableEntryError } from '../reading/entry.ts';
 import { readingStep } from '../reading/expected-reading.ts';
@@ -20,13 +20,9 @@ export interface Working {
   /** `V = V_2 - V_1` and the same with numbers, in LaTeX. */
   readonly symbolic: string;
   readonly substituted: string;
-  /** The digits kept, and up to three guard digits that were carried. */
-  readonly kept: string;
-  readonly guard: string;
-  readonly text: string;
+  /** Each with the digits it keeps, the guard digits it carries, and why; none where a number is taken over as it is. */
+  readonly steps: readonly WorkedStep[];
   readonly unit: string;
-  /** Which rule decided the digits, in words. */
-  readonly why: string;
 }
 
 export type Cell =
@@ -84,7 +80,7 @@ export function readingCell(quantity: ReadQuantity, { instrumentId, tool }: { re
 /** A computed quantity's formula, parsed and with its units checked once for the whole run. */
 export interface Formula {
   readonly quantity: ComputedQuantity;
-  readonly resolved: Resolved;
+  readonly resolved: ResolvedParts;
 }
 
 /**
@@ -97,18 +93,12 @@ export function formulaOf(quantity: ComputedQuantity, protocol: Protocol): Formu
     if (!used || !('unit' in used)) throw new ExpressionError(`The formula of ${quantity.id} uses ${name}, which is not a quantity of ${protocol.id}.`);
     return parseUnit(used.unit);
   };
-  return { quantity, resolved: resolveUnits(parseExpression(quantity.formula), unitOf, parseUnit(quantity.unit)) };
+  return { quantity, resolved: resolveParts(parseExpression(quantity.formula), unitOf, parseUnit(quantity.unit)) };
 }
 
 function symbolOf(protocol: Protocol, id: string): string {
   const quantity = protocol.quantities.find((candidate) => candidate.id === id);
   return quantity && 'symbol' in quantity ? quantity.symbol : `\\mathrm{${id}}`;
-}
-
-/** Says in words which operand decided the digits; bringing the result to the column’s unit decides nothing. */
-function whyOf(steps: readonly Step[], rules: HouseRules): string {
-  const last = steps.findLast(({ operation }) => operation !== 'convert');
-  return last ? reasonFor(last, last.operands.map(({ value, place }) => (place === -Infinity ? value.toDecimal().toString() : unambiguousAtPlace(value, place, rules.rounding))), rules.rounding) : 'It is taken over as it is.';
 }
 
 /** Works out a computed cell of one trial from the cells before it. */
@@ -121,15 +111,14 @@ export function computedCell(formula: Formula, protocol: Protocol, cells: Readon
   if (namesIn(resolved.tree).some((name) => !numberOf(name))) return { kind: 'pending', reason: null };
   try {
     const result = evaluateMeasured(resolved.tree, numberOf, rules);
-    return { kind: 'computed', number: { value: result.value, place: result.place }, text: unambiguousAtPlace(result.value, result.place, rules.rounding), working: workingOf(formula, protocol, result, numberOf, rules) };
+    return { kind: 'computed', number: { value: result.value, place: result.place }, text: unambiguousAtPlace(result.value, result.place, rules.rounding), working: workingOf(formula, protocol, result.steps, numberOf, rules) };
   } catch (error) {
     if (error instanceof ExpressionError) return { kind: 'pending', reason: error.reason };
     throw error;
   }
 }
 
-function workingOf(formula: Formula, protocol: Protocol, result: ReturnType<typeof evaluateMeasured>, numberOf: (name: string) => Measured | undefined, rules: HouseRules): Working {
-  const { quantity } = formula;
+function workingOf({ quantity, resolved }: Formula, protocol: Protocol, steps: readonly Step[], numberOf: (name: string) => Measured | undefined, rules: HouseRules): Working {
   const tree = parseExpression(quantity.formula);
   const withNumber = (name: string): string => {
     const number = numberOf(name);
@@ -140,9 +129,7 @@ function workingOf(formula: Formula, protocol: Protocol, result: ReturnType<type
   return {
     symbolic: `${quantity.symbol} = ${latexOf(tree, (name) => symbolOf(protocol, name))}`,
     substituted: `${quantity.symbol} = ${latexOf(tree, withNumber)}`,
-    ...withGuardDigits(result),
-    text: unambiguousAtPlace(result.value, result.place, rules.rounding),
+    steps: steps.map((step) => workedStep(step, resolved.unitOf, rules)),
     unit: quantity.unit,
-    why: whyOf(result.steps, rules),
   };
 }

@@ -77,13 +77,21 @@ describe('a nail by displacement', () => {
 
   it('shows the working of a cell as a stacked fraction with its guard digits and the rule', () => {
     const cell = run.rows[1]!.cells['density']!;
+    expect(cell).toMatchObject({ kind: 'computed', text: '9.1' });
     expect(cell.kind === 'computed' && cell.working).toMatchObject({
       symbolic: '\\rho = \\dfrac{m}{V}',
       substituted: '\\rho = \\dfrac{54.30\\,\\mathrm{g}}{6.0\\,\\mathrm{mL}}',
-      kept: '9.0',
-      guard: '5',
-      text: '9.1',
-      why: 'A product or quotient keeps as many figures as its poorest factor: 6.0 has 2.',
+      steps: [
+        {
+          operation: '/',
+          operands: [{ text: '54.30', unit: 'g' }, { text: '6.0', unit: 'mL' }],
+          result: { kept: '9.0', guard: '5', unit: 'g/mL' },
+          ruledBy: 1,
+          question: 'Why two figures?',
+          answer: 'A product or quotient keeps as many figures as its poorest factor: 6.0 has 2.',
+        },
+      ],
+      unit: 'g/mL',
     });
   });
 });

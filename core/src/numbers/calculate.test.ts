@@ -155,17 +155,6 @@ describe('the working', () => {
     expect(quotient).toMatchObject({ rule: 'figures', ruledBy: 1, question: 'Why two figures?', answer: 'A product or quotient keeps as many figures as its poorest factor: 9.4 has 2.' });
   });
 
-  it.each([
-    ['log10(2.00e3)', 'A logarithm has as many decimals as its argument has figures: 2.00e3 has 3.'],
-    ['10^2.35', 'An antilogarithm has as many figures as the logarithm has decimals: 2.35 has 2.'],
-    ['exact(2) * exact(3)', 'Every number in it is exact, and exact numbers limit nothing.'],
-    ['2.0^3', 'A power or root keeps the figures of what it is taken of: 2.0 has 2.'],
-    ['mean(4.7, 4.72)', 'A mean is written to the place of its readings, and of the least certain where they differ: 4.7 ends at the tenths.'],
-    ['12:41:20 - 12:09:47', 'A sum or difference keeps the places its least certain term has: 12:41:20 ends at the ones.'],
-  ])('%s: %s', (expression, answer) => {
-    expect(calculate(expression).steps.at(-1)?.answer).toBe(answer);
-  });
-
   it('names ambiguous zeros and numbers that may be counts', () => {
     expect(calculate('1500 g / 3').notes).toEqual([
       '1500 has 2 to 4 figures: its zeros may be measured or not, and are not counted; write a point or a power of ten to say which.',

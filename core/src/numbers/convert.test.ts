@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { HouseRuleError } from '../rules/house-rules.ts';
+import { HouseRuleError, type HouseRules } from '../rules/house-rules.ts';
 import { conversionChain, factorOf } from '../units/chain.ts';
 import { conversionFactor, parseUnit, UnitMismatchError, UnknownUnitError } from '../units/unit.ts';
 import { convert } from './convert.ts';
@@ -105,5 +105,25 @@ describe('what cannot be converted', () => {
   ])('%s to %s', (quantity, unit, kind, says) => {
     expect(() => convert(quantity, unit)).toThrow(kind);
     expect(() => convert(quantity, unit)).toThrow(says);
+  });
+});
+
+describe('the step of a conversion', () => {
+  it.each<[string, string, Partial<HouseRules>, string, string, string]>([
+    ['4.67 lb', 'g', {}, '211|8.276', 'Why three figures?', 'The factor is exact, so the digits stay as certain as they were in 4.67.'],
+    ['335 cm^2', 'in^2', {}, '51.9|251', 'Why three figures?', 'The factor is exact, so the digits stay as certain as they were in 335.'],
+    ['25.0 degC', 'K', {}, '298.1|5', 'Why one decimal?', 'What the scales are defined by is exact, so the digits stay as certain as they were in 25.0.'],
+    ['2.5000 lb', 'g', { quotedFactors: ['1 lb = 454 g'] }, '113|5', 'Why three figures?', 'A product or quotient keeps as many figures as its poorest factor: the 454 this class quotes has 3.'],
+    ['2.5 lb', 'g', { quotedFactors: ['1 lb = 454 g'] }, '11|35', 'Why two figures?', 'A product or quotient keeps as many figures as its poorest factor: 2.5 has 2.'],
+    ['exact(12 in)', 'cm', {}, '30.48|', 'Why does no digit end it?', 'Every number in it is exact, and exact numbers limit nothing.'],
+  ])('%s in %s', (quantity, unit, rules, carried, question, answer) => {
+    const step = convert(quantity, unit, rules).steps.at(-1)!;
+    expect(step).toMatchObject({ operation: 'convert', question, answer });
+    expect(`${step.result.kept || step.result.text}|${step.result.guard}`).toBe(carried);
+  });
+
+  it('follows those of the calculation, and is none where the unit stays', () => {
+    expect(convert('24.31 g / 9.4 mL', 'kg/m^3').steps.map(({ operation }) => operation)).toEqual(['/', 'convert']);
+    expect(convert('24.31 g', 'g').steps).toEqual([]);
   });
 });

@@ -10,6 +10,12 @@ export function placeInWords(place: number): string {
   return PLACES[String(place)] ?? `the place of 10^${place}`;
 }
 
+/** Where a number as written ends: a time of day ends at its seconds, or parts of them. */
+function lastPlaceInWords(text: string, place: number): string {
+  if (!text.includes(':')) return placeInWords(place);
+  return place === 0 ? 'the seconds' : `${placeInWords(place)} of a second`;
+}
+
 /** So many of something: `one figure`, `two decimals`. */
 export function counted(count: number, thing: string): string {
   const words = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten'];
@@ -17,7 +23,7 @@ export function counted(count: number, thing: string): string {
 }
 
 /** Asks of a step what a student asks: why two decimals, why three figures. */
-export function questionAbout({ result, rule }: Step, rounding: RoundingRule): string {
+export function questionAbout({ result, rule }: Pick<Step, 'result' | 'rule'>, rounding: RoundingRule): string {
   if (result.place === -Infinity) return 'Why does no digit end it?';
   const figures = figuresOf(result, rounding);
   if (figures === 0) return 'Why is no figure left?';
@@ -41,7 +47,7 @@ export function reasonFor(step: Step, texts: readonly string[], rounding: Roundi
   if (rule === 'figures' && figures === 0) return `${name} has no figure left, and nothing that is multiplied by it has one.`;
   switch (rule) {
     case 'places': {
-      const sentence = `${PLACES_RULE[operation] ?? SUM_RULE}: ${name} ends at ${placeInWords(ruler.place)}.`;
+      const sentence = `${PLACES_RULE[operation] ?? SUM_RULE}: ${name} ends at ${lastPlaceInWords(name, ruler.place)}.`;
       return figuresOf(result, rounding) === 0 ? `${sentence} What remains is smaller than that, so no figure is left.` : sentence;
     }
     case 'figures':

@@ -2,7 +2,7 @@ import type { HouseRules } from '../rules/house-rules.ts';
 import { CLOCK, writtenUnit, type Unit } from '../units/unit.ts';
 import { questionAbout, reasonFor } from './explain-step.ts';
 import type { Expression } from './expression.ts';
-import { withGuardDigits, type DigitRule, type Measured, type Step } from './measured.ts';
+import { figuresOf, withGuardDigits, type DigitRule, type Measured, type Step } from './measured.ts';
 import { unambiguousAtPlace } from './rounding.ts';
 import { writtenTime } from './time-of-day.ts';
 
@@ -30,6 +30,8 @@ export interface WorkedStep {
   readonly rule: DigitRule;
   /** Index of the operand that decided, or null when all are exact. */
   readonly ruledBy: number | null;
+  /** Indices of all operands that decide alike: the one that ruled, and those known no further. */
+  readonly deciding: readonly number[];
   /** “Why two decimals?”, and the answer. */
   readonly question: string;
   readonly answer: string;
@@ -77,6 +79,15 @@ function partsOf(node: Expression): readonly Expression[] {
   }
 }
 
+/** Operands that would have ruled as well: as few figures, or the same last place. */
+function decidingIn({ operands, rule, ruledBy }: Step, rules: HouseRules): number[] {
+  const ruler = ruledBy === null ? undefined : operands[ruledBy];
+  // A mean’s scatter comes of all its readings together.
+  if (!ruler || rule === 'standard-error') return [];
+  const asFar = (operand: Measured): boolean => (rule === 'figures' ? operand.place !== -Infinity && figuresOf(operand, rules.rounding) === figuresOf(ruler, rules.rounding) : operand.place === ruler.place);
+  return operands.flatMap((operand, i) => (asFar(operand) ? [i] : []));
+}
+
 /** A step of an evaluation, ready to be shown and asked about. */
 export function workedStep(step: Step, unitOf: (part: Expression) => Unit, rules: HouseRules): WorkedStep {
   const { operation, node, operands, result, rule, ruledBy } = step;
@@ -88,9 +99,19 @@ export function workedStep(step: Step, unitOf: (part: Expression) => Unit, rules
     result: worked(result, unitOf(node), rules),
     rule,
     ruledBy,
+    deciding: decidingIn(step, rules),
     question: questionAbout(step, rules.rounding),
     answer: reasonFor(step, shown.map(({ text }) => text), rules.rounding),
   };
+}
+
+/**
+ * The step that brings a quantity to another unit.
+ * @param answer why its digits stay, from the quantity as written before.
+ */
+export function conversionStep(from: Quantity, to: Quantity, rule: DigitRule, answer: (text: string) => string, rules: HouseRules): WorkedStep {
+  const before = worked(from, from.unit, rules);
+  return { operation: 'convert', operands: [before], result: worked(to, to.unit, rules), rule, ruledBy: from.place === -Infinity ? null : 0, deciding: [], question: questionAbout({ result: to, rule }, rules.rounding), answer: answer(before.text) };
 }
 
 /** All digits of a quantity, a time as hours, minutes and seconds. */

@@ -5,23 +5,25 @@ import { ShownWorked } from './worked-number.tsx';
 
 const SIGNS: Readonly<Record<string, string>> = { '+': '+', '-': '−', '*': '×', '/': '÷', '^': 'to the power' };
 
-function Operands({ step }: { readonly step: WorkedStep }): ReactNode {
-  const sign = SIGNS[step.operation];
-  if (step.operation === 'convert') return step.operands[0] && <ShownWorked number={step.operands[0]} />;
+/** What is combined in a step; of several numbers those that decide are marked. */
+function Operands({ step: { operation, operands, deciding } }: { readonly step: WorkedStep }): ReactNode {
+  const sign = SIGNS[operation];
+  const shown = (operand: WorkedStep['operands'][number], i: number): ReactNode => <ShownWorked number={operand} decides={operands.length > 1 && deciding.includes(i)} />;
+  if (operation === 'convert') return operands[0] && <ShownWorked number={operands[0]} />;
   if (sign === undefined) {
     return (
       <>
-        {step.operation} of{' '}
-        {step.operands.map((operand, i) => (
-          <Fragment key={i}>{i > 0 && ', '}<ShownWorked number={operand} /></Fragment>
+        {operation} of{' '}
+        {operands.map((operand, i) => (
+          <Fragment key={i}>{i > 0 && ', '}{shown(operand, i)}</Fragment>
         ))}
       </>
     );
   }
-  return step.operands.map((operand, i) => (
+  return operands.map((operand, i) => (
     <Fragment key={i}>
-      {i > 0 && <span className="px-2 text-muted">{sign}</span>}
-      <ShownWorked number={operand} />
+      {i > 0 && <> <span className="px-1 text-muted">{sign}</span> </>}
+      {shown(operand, i)}
     </Fragment>
   ));
 }
@@ -34,9 +36,7 @@ export function Steps({ steps }: { readonly steps: readonly WorkedStep[] }): Rea
       {steps.map((step, i) => (
         <li key={i} className="border-b border-hairline py-3 last:border-b-0">
           <p className="text-lg">
-            <Operands step={step} />
-            <span className="px-2 text-muted">=</span>
-            <ShownWorked number={step.result} />
+            <Operands step={step} /> <span className="px-1 text-muted">=</span> <ShownWorked number={step.result} />
           </p>
           <details className="mt-1 text-small">
             <summary className="inline-flex min-h-8 cursor-pointer items-center font-semibold underline decoration-hairline decoration-2 underline-offset-4">{step.question}</summary>

@@ -31,7 +31,7 @@ const CONVERTED: readonly Converted[] = [
   { story: 'A basalt pebble weighs {quantity}.', asked: 'How heavy is that in kilograms?', quantity: between(112, 890, 1, 'g'), to: 'kg', levels: [1, 1] },
   { story: 'A tin ballast ingot weighs {quantity}.', asked: 'How heavy is that in grams?', quantity: between(1.1, 4.9, 2, 'lb'), to: 'g', levels: [1, 3] },
   { story: 'A brass bush weighs {quantity}.', asked: 'How heavy is that in ounces?', quantity: between(88, 240, 1, 'g'), to: 'oz', levels: [1, 3] },
-  { story: 'The harbour water is at {quantity}.', asked: 'What is that in kelvin?', quantity: between(2, 24, 1, 'degC'), to: 'K', levels: [1, 2] },
+  { story: 'The harbour water is at {quantity}.', asked: 'What is that in kelvin?', quantity: between(2, 24, 1, '°C'), to: 'K', levels: [1, 2] },
   { story: 'The workshop is at {quantity}.', asked: 'What is that in degrees Celsius?', quantity: between(51, 88, 1, '°F'), to: '°C', levels: [2, 3] },
   { story: 'Melted beeswax is at {quantity}.', asked: 'What is that in degrees Fahrenheit?', quantity: between(61, 94, 1, '°C'), to: '°F', levels: [2, 3] },
   { story: 'The density of a basalt pebble is {quantity}.', asked: 'What is that in kilograms per cubic metre?', quantity: between(2.7, 3.1, 2, 'g/cm^3'), to: 'kg/m^3', levels: [3, 3] },

@@ -96,7 +96,7 @@ const cooling: TableTemplate = {
     const top = rows[0];
     if (top && planted.has('impossible-value')) top[1] = impossible.toFixed(1);
     return {
-      story: 'Water is boiled at sea level, taken off the plate and left to cool in an open beaker.',
+      story: 'Hot water, at sea level, is taken off the plate and left to cool in an open beaker.',
       question: 'Mark what is wrong, and say what it is.',
       headings: headings.map((heading, i) => (planted.has('heading-without-unit') && i === unlabelled ? (heading.split(' / ')[0] ?? '') : heading)),
       rows,
@@ -150,8 +150,9 @@ const percent: TableTemplate = {
   faults: ['wrong-base', 'wrong-result', 'rounded-on-the-way'],
   build: (random, planted, { percentError }) => {
     const accepted = random.pick(['7.29', '8.91', '2.75', '8.55'] as const);
-    const volume = written(random, 6.1, 9.8, 1);
-    const mass = (Number(volume) * Number(accepted) * (0.9 + 0.06 * random.uniform())).toFixed(2);
+    // Three figures in the density leave two in the difference, and so one decimal in a percent error below ten.
+    const volume = written(random, 6.1, 9.8, 2);
+    const mass = (Number(volume) * Number(accepted) * (0.91 + 0.045 * random.uniform())).toFixed(2);
     const full = (Number(mass) / Number(volume)).toFixed(4);
     const wentOnWith = planted.has('rounded-on-the-way') ? Number(full).toFixed(1) : full;
     const difference = (Number(wentOnWith) - Number(accepted)).toFixed(4);

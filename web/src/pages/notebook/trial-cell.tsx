@@ -33,9 +33,9 @@ function signed(event: RunEvent, people: RunPage['people']): string {
 /** A cell's contents as a screen reader says them, with everything that can be seen. */
 export function wordsFor(cell: Cell, people: RunPage['people']): string {
   if (cell.kind !== 'reading' && cell.kind !== 'unusable') return 'empty';
-  const { struck, event } = cell;
-  if (struck.length === 0) return event.text;
-  return `${event.text}, corrected from ${struck.map((old) => old.text).join(', ')} by ${signed(event, people)}${event.reason ? `: ${event.reason}` : ''}`;
+  const { struck, event, rivals } = cell;
+  const corrected = struck.length === 0 ? '' : `, corrected from ${struck.map((old) => old.text).join(', ')} by ${signed(event, people)}${event.reason ? `: ${event.reason}` : ''}`;
+  return `${event.text}${rivals.map((rival) => `, or ${rival.text}?`).join('')}${corrected}`;
 }
 
 /** What stands in a cell. */

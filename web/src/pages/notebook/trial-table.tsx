@@ -27,8 +27,9 @@ function ReadCell({ page, label, slot, cell, onWrite }: ReadCellProps): ReactNod
   const shown = <CellShown cell={cell} people={page.people} />;
   if (!page.mayWrite) return <span className="inline-flex min-h-11 items-center">{shown}</span>;
   return (
-    <button type="button" aria-label={`${label}, ${wordsFor(cell, page.people)}`} className="min-h-11 min-w-16 text-right hover:bg-wash" onClick={() => setEditing(true)}>
-      {shown}
+    <button type="button" className="min-h-11 min-w-16 text-right hover:bg-wash" onClick={() => setEditing(true)}>
+      <span className="sr-only">{`${label}, ${wordsFor(cell, page.people)}`}</span>
+      <span aria-hidden="true">{shown}</span>
     </button>
   );
 }

@@ -2,6 +2,7 @@ import type { NewRunEvent, NewRunEvents, RunPage, SignedIn, StoredRunEvents } fr
 import { evaluateRun, type EvaluatedRun, type RunEvent } from '@green-beam/core';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useMemo, useRef } from 'react';
+import { fetchAgain } from '../../api/fetch-again.ts';
 import { ask } from '../../api/request.ts';
 import { newId } from '../../outbox/new-id.ts';
 import { outbox } from '../../outbox/outbox.ts';
@@ -31,7 +32,7 @@ export function useRun(classId: string, runId: string, signedIn: SignedIn, write
   // What waited here from before a reload was taken by the server after this page had fetched the run.
   const waited = useRef(0);
   useEffect(() => {
-    if (waited.current > 0 && unsent.length === 0) void queries.invalidateQueries({ queryKey: key });
+    if (waited.current > 0 && unsent.length === 0) void fetchAgain(queries, key);
     waited.current = unsent.length;
   }, [unsent.length, queries, key]);
   const evaluated = useMemo(() => (page ? evaluateRun(page.protocol, { events: [...page.events, ...unsent] }, page.rules) : null), [page, unsent]);

@@ -1,7 +1,8 @@
 import type { EvaluatedRun, Protocol } from '@green-beam/core';
 import { lazy, Suspense, type ReactNode } from 'react';
-import { useNumerals } from '../../numbers/decimal-mark.ts';
 import { MeasuredNumber } from '../../numbers/measured-number.tsx';
+import { Steps } from '../../numbers/steps.tsx';
+import { WrittenResult } from '../../numbers/written-result.tsx';
 import { Dialog } from '../../ui/dialog.tsx';
 
 const Typeset = lazy(() => import('../../numbers/typeset.tsx'));
@@ -14,33 +15,20 @@ interface WorkingSheetProps {
   readonly onClose: () => void;
 }
 
-/** How a computed number came about: the formula, the numbers in it, the digits carried, and the rule that decided the digits. */
+/** How a computed number came about: the formula, the numbers in it, and each step with the digits carried and the rule that decided them. */
 export function WorkingSheet({ protocol, evaluated, trial, quantity, onClose }: WorkingSheetProps): ReactNode {
-  const numerals = useNumerals();
   const cell = evaluated.rows.find((row) => row.trial === trial)?.cells[quantity];
   const name = protocol.quantities.find((one) => one.id === quantity)?.name ?? quantity;
   if (cell?.kind !== 'computed') return null;
-  const { working } = cell;
+  const { working, text } = cell;
   return (
     <Dialog open onOpenChange={(open) => !open && onClose()} title={`${name}, trial ${trial}`}>
       <Suspense fallback={<p className="text-muted">Typesetting …</p>}>
         <Typeset latex={working.symbolic} />
         <Typeset latex={working.substituted} />
       </Suspense>
-      <dl>
-        <div className="grid grid-cols-[8rem_1fr] gap-4 border-t border-hairline py-3">
-          <dt className="text-muted">Digits carried</dt>
-          <dd className="text-xl"><MeasuredNumber text={working.kept} guard={working.guard} unit={working.unit} /></dd>
-        </div>
-        <div className="grid grid-cols-[8rem_1fr] gap-4 border-t border-hairline py-3">
-          <dt className="text-muted">Written</dt>
-          <dd className="text-xl"><MeasuredNumber text={working.text} unit={working.unit} /></dd>
-        </div>
-        <div className="grid grid-cols-[8rem_1fr] gap-4 border-t border-hairline py-3">
-          <dt className="text-muted">Why these digits</dt>
-          <dd>{numerals(working.why)}</dd>
-        </div>
-      </dl>
+      {working.steps.length === 0 ? <p className="border-t border-hairline py-3 text-muted">It is taken over as it is.</p> : <Steps steps={working.steps} />}
+      <WrittenResult><MeasuredNumber text={text} unit={working.unit} /></WrittenResult>
     </Dialog>
   );
 }
