@@ -11,6 +11,7 @@ import { MeasuredNumber } from '../numbers/measured-number.tsx';
 import { Button } from '../ui/button.tsx';
 import { answerInWords } from './bench/exercise/answer-in-words.ts';
 import { WorkedBefore } from './bench/exercise/worked-before.tsx';
+import { shortened } from './shortened.ts';
 
 const VERDICTS: Record<AttemptShown['verdict'], string> = {
   sound: 'sound',
@@ -37,23 +38,28 @@ function asItWas(picture: Picture, { remarks }: AttemptShown): ToolState {
   return { ...readOff(picture, untouched(picture)), left: missed('funnel-left') ? 'funnel' : missed('bubble-left') ? 'bubble' : null };
 }
 
+/** Longest answer in words that stands in a line of the list. */
+const IN_WORDS = 90;
+
 function Attempt({ attempt }: { readonly attempt: AttemptShown }): ReactNode {
   const numerals = useNumerals();
   const [open, setOpen] = useState(false);
   const { picture } = attempt;
   const { name } = subjectById(attempt.subjectId);
   const exercise = picture.kind === 'exercise';
+  const inWords = exercise && (picture.answered.by === 'choice' || picture.answered.by === 'marks');
+  const entered = (entry: string): string => (inWords ? numerals(shortened(answerInWords(picture, entry), IN_WORDS)) : shortened(entry));
   return (
     <li className="border-t border-hairline">
       <button type="button" aria-expanded={open} className="grid min-h-12 w-full grid-cols-[7.5rem_8rem_7rem_minmax(0,1fr)_8rem] items-center gap-3 py-1 text-left hover:bg-wash max-sm:grid-cols-2" onClick={() => setOpen(!open)}>
         <span className="text-small text-muted">{format(new Date(attempt.at), 'd MMM, HH:mm')}</span>
         <span>{name}</span>
-        <span className={`font-mono ${attempt.verdict === 'sound' ? '' : 'text-slip'}`}>{(exercise ? answerInWords(picture, attempt.entry) : attempt.entry).slice(0, 24) || '–'}</span>
+        <span className={`${inWords ? 'text-small' : 'font-mono'} ${attempt.verdict === 'sound' ? '' : 'text-slip'}`}>{entered(attempt.entry) || '–'}</span>
         <span>
           {attempt.slips.length > 0 ? attempt.slips.map((slip) => slip.name).join(', ') : VERDICTS[attempt.verdict]}
           {attempt.tryNumber > 1 ? ', second try' : ''}
         </span>
-        <span className="text-right">{attempt.expected !== null && (exercise && picture.answered.by !== 'number' ? answerInWords(picture, attempt.expected.text).slice(0, 24) : <MeasuredNumber text={attempt.expected.text} unit={attempt.expected.unit} />)}</span>
+        <span className="text-right max-sm:text-left">{attempt.expected !== null && (exercise && picture.answered.by !== 'number' ? <span className={inWords ? 'text-small' : 'font-mono'}>{entered(attempt.expected.text)}</span> : <MeasuredNumber text={attempt.expected.text} unit={attempt.expected.unit} />)}</span>
       </button>
       {open && (
         <div className="max-w-3xl pb-6">

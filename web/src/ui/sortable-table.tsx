@@ -11,12 +11,15 @@ interface SortableTableProps<Row extends { readonly id: string }> {
   readonly rowClass?: (row: Row) => string;
 }
 
+/** What a row is about stays in sight while a wide table is moved aside. */
+const STAYS = 'first:sticky first:left-0 first:z-10 first:bg-paper';
+
 /** A table whose headings are pressed to sort by them, where a column can be sorted. */
 export function SortableTable<Row extends { readonly id: string }>({ rows, columns, className = '', cellClass, rowClass = () => '' }: SortableTableProps<Row>): ReactNode {
   const [sorting, setSorting] = useState<SortingState>([]);
   const table = useReactTable({ data: rows, columns, state: { sorting }, onSortingChange: setSorting, getCoreRowModel: getCoreRowModel(), getSortedRowModel: getSortedRowModel(), getRowId: (row) => row.id });
   return (
-    <div className="relative mt-6 overflow-x-auto">
+    <div className="relative mt-6 scroll-pl-32 overflow-x-auto">
       <table className={`w-full text-left ${className}`}>
         <thead>
           {table.getHeaderGroups().map((group) => (
@@ -26,7 +29,7 @@ export function SortableTable<Row extends { readonly id: string }>({ rows, colum
                 const way = column.getIsSorted() || 'none';
                 const heading = flexRender(column.columnDef.header, header.getContext());
                 return (
-                  <th key={header.id} scope="col" className="pr-4 align-bottom text-small font-semibold" aria-sort={WAYS[way]}>
+                  <th key={header.id} scope="col" className={`pr-4 align-bottom text-small font-semibold ${STAYS}`} aria-sort={WAYS[way]}>
                     {column.getCanSort() ? (
                       <button type="button" className="min-h-11 text-left font-semibold" onClick={column.getToggleSortingHandler()}>
                         {heading} {{ asc: '↑', desc: '↓', none: '' }[way]}
@@ -44,7 +47,7 @@ export function SortableTable<Row extends { readonly id: string }>({ rows, colum
           {table.getRowModel().rows.map((row) => (
             <tr key={row.id} className={`border-b border-hairline ${rowClass(row.original)}`}>
               {row.getVisibleCells().map((cell) => (
-                <td key={cell.id} className={cellClass}>
+                <td key={cell.id} className={`${cellClass} ${STAYS}`}>
                   {flexRender(cell.column.columnDef.cell, cell.getContext())}
                 </td>
               ))}

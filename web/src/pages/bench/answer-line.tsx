@@ -1,5 +1,6 @@
 import type { ReactNode, Ref } from 'react';
 import { MeasuredNumber } from '../../numbers/measured-number.tsx';
+import { shortened } from '../shortened.ts';
 import type { Entry } from './use-entry.ts';
 
 /** Units that readings are written in. */
@@ -13,7 +14,7 @@ function withUnit(entry: string, unit: string): string {
 function EntryShown({ text, sound }: { readonly text: string; readonly sound: boolean }): ReactNode {
   const [, digits = text, unit = ''] = /^\s*([\d.,eE−-]+)\s*(.*)$/u.exec(text) ?? [];
   const plain = /^[−-]?\d[\d.,]*(?:[eE][−-]?\d+)?$/.test(digits);
-  return plain ? <MeasuredNumber text={digits} unit={unit} struck={!sound} /> : <span className={sound ? '' : 'text-slip line-through'}>{text.slice(0, 24)}</span>;
+  return plain ? <MeasuredNumber text={digits} unit={unit} struck={!sound} /> : <span className={sound ? '' : 'text-slip line-through'}>{shortened(text)}</span>;
 }
 
 const ORDINALS = ['first', 'second', 'third'];

@@ -115,7 +115,7 @@ function Wall({ rules }: { readonly rules: HouseRules }): ReactNode {
   const slip = readAs && shown.slip !== null ? slipShown(readAs, shown.slip) : null;
   return (
     <div className="projector flex min-h-screen flex-col">
-      <main className="grid flex-1 items-start gap-8 px-8 pt-6 wide:grid-cols-[minmax(0,1fr)_minmax(22rem,34%)]">
+      <main className="grid flex-1 grid-cols-1 items-start gap-8 px-8 pt-6 wide:grid-cols-[minmax(0,1fr)_minmax(22rem,34%)]">
         <div className="min-w-0">
           {picture && typeof task !== 'string' && (
             <ToolStage

@@ -9,12 +9,13 @@ import { Failed, Loading } from '../../ui/notice.tsx';
 import { CopyLine } from './copy-line.tsx';
 import { Chain, isConversion } from '../../numbers/chain.tsx';
 import { InAnotherUnit } from './in-another-unit.tsx';
-import { EXAMPLE, type KeptTape } from './kept-tape.ts';
+import { EXAMPLE, newTape, type KeptTape } from './kept-tape.ts';
 import { NumbersPlaces } from './places.tsx';
 import { Schools } from './schools.tsx';
 import { Tape } from './tape.tsx';
 import { useOwnTape } from './use-own-tape.ts';
 import { useTape } from '../../numbers/use-tape.ts';
+import { WrittenResult } from '../../numbers/written-result.tsx';
 
 // A visitor has none.
 const EarlierTapes = lazy(() => import('./earlier-tapes.tsx'));
@@ -30,6 +31,7 @@ export default function Desk({ signedIn, classId }: DeskProps): ReactNode {
   const own = useOwnTape(personId);
   const { tape: { lines }, write: setLines } = own;
   const [selected, setSelected] = useState(lines.length - 1);
+  const [goTo, setGoTo] = useState<{ readonly line: number } | null>(null);
   const [cleared, setCleared] = useState<KeptTape | null>(null);
   const { rules: shown, error } = useHouseRules(classId);
   const { rules, name: ruleName } = shown ?? VISITORS;
@@ -40,24 +42,37 @@ export default function Desk({ signedIn, classId }: DeskProps): ReactNode {
   const calculation = worked?.calculation ?? null;
   const add = (line: string): void => {
     setLines([...lines.slice(0, at + 1), line, ...lines.slice(at + 1)]);
-    setSelected(at + 1);
+    setGoTo({ line: at + 1 });
+  };
+  const open = (tape: KeptTape): void => {
+    own.open(tape);
+    setGoTo({ line: tape.lines.length - 1 });
+  };
+  const clear = (): void => {
+    setCleared(own.tape);
+    own.anew();
+    setGoTo({ line: 0 });
+  };
+  const fill = (): void => {
+    open(cleared ?? newTape(EXAMPLE));
+    setCleared(null);
   };
   if (error && !shown) return <div className="px-7"><Failed error={error} /></div>;
   if (!shown) return <div className="px-7"><Loading what="the house rules" /></div>;
   return (
     <>
     <NumbersPlaces />
-    <main className="grid gap-x-12 gap-y-8 px-4 py-6 wide:grid-cols-[minmax(0,7fr)_minmax(0,5fr)] wide:px-7">
+    <main className="grid grid-cols-1 gap-x-12 gap-y-8 px-4 py-6 wide:grid-cols-[minmax(0,7fr)_minmax(0,5fr)] wide:px-7">
       <section aria-labelledby="tape">
         <h1 id="tape" className="text-2xl font-bold">Numbers</h1>
         <p className="mt-1 text-muted">Write what you measured, with its units. A line can have a name, and later lines use it with all its digits.</p>
-        <Tape lines={lines} workedLines={tape.lines} results={tape.results} selected={at} onWrite={setLines} onSelect={setSelected} />
+        <Tape lines={lines} workedLines={tape.lines} results={tape.results} selected={at} goTo={goTo} onGoTo={(line) => setGoTo({ line })} onWrite={setLines} onSelect={setSelected} />
         <div className="mt-4 flex flex-wrap gap-4">
           <Button look="plain" onClick={() => add('')}>New line</Button>
-          {lines.length > 1 || lines[0] !== '' ? <Button look="quiet" onClick={() => { setCleared(own.tape); own.anew(); setSelected(0); }}>Clear the tape</Button> : <Button look="quiet" onClick={() => { if (cleared) own.open(cleared); else own.anew(EXAMPLE); setSelected((cleared?.lines ?? EXAMPLE).length - 1); setCleared(null); }}>{cleared ? 'Bring the tape back' : 'Show an example'}</Button>}
+          {lines.length > 1 || lines[0] !== '' ? <Button look="quiet" onClick={clear}>Clear the tape</Button> : <Button look="quiet" onClick={fill}>{cleared ? 'Bring the tape back' : 'Show an example'}</Button>}
         </div>
         {own.unsaved !== null && <p role="status" className="mt-3 text-small text-doubt">{own.unsaved}</p>}
-        {own.earlier.length > 0 && <Suspense><EarlierTapes tapes={own.earlier} onOpen={(tape) => { own.open(tape); setSelected(tape.lines.length - 1); }} onRemove={own.remove} /></Suspense>}
+        {own.earlier.length > 0 && <Suspense><EarlierTapes tapes={own.earlier} onOpen={open} onRemove={own.remove} /></Suspense>}
       </section>
       <section aria-labelledby="working" aria-live="polite">
         <h2 id="working" className="text-lg font-bold">{worked?.name ? `How ${worked.name} comes about` : `How line ${at + 1} comes about`}</h2>
@@ -69,10 +84,7 @@ export default function Desk({ signedIn, classId }: DeskProps): ReactNode {
               <Steps steps={calculation.steps} />
             </div>
             <Chain calculation={calculation} />
-            <p className="flex items-baseline justify-between border-y border-hairline py-3">
-              <span className="text-muted">Written, rounded once</span>
-              <span className="text-reading"><CalculatedNumber calculation={calculation} /></span>
-            </p>
+            <WrittenResult><CalculatedNumber calculation={calculation} /></WrittenResult>
             {calculation.notes.length > 0 && (
               <ul className="mt-3 space-y-1 text-small text-doubt">
                 {calculation.notes.map((note) => <li key={note}>{numerals(note)}</li>)}

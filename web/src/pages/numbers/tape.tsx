@@ -7,27 +7,27 @@ interface TapeProps {
   readonly workedLines: readonly string[];
   readonly results: readonly Worked[];
   readonly selected: number;
+  /** The line to be written on next; a new object each time somebody is to be taken there. */
+  readonly goTo: { readonly line: number } | null;
+  readonly onGoTo: (line: number) => void;
   readonly onWrite: (lines: readonly string[]) => void;
   readonly onSelect: (index: number) => void;
 }
 
 /** The tape: Enter begins a line, Backspace in an empty one takes it away, the arrows go from line to line. */
-export function Tape({ lines, workedLines, results, selected, onWrite, onSelect }: TapeProps): ReactNode {
+export function Tape({ lines, workedLines, results, selected, goTo, onGoTo, onWrite, onSelect }: TapeProps): ReactNode {
   const inputs = useRef<(HTMLInputElement | null)[]>([]);
-  const goTo = useRef<number | null>(null);
   useEffect(() => {
-    if (goTo.current === null) return;
-    inputs.current[goTo.current]?.focus();
-    goTo.current = null;
-  }, [lines]);
+    if (goTo) inputs.current[goTo.line]?.focus();
+  }, [goTo]);
   const onKey = (index: number, event: KeyboardEvent<HTMLInputElement>): void => {
     if (event.key === 'Enter') {
       event.preventDefault();
-      goTo.current = index + 1;
+      onGoTo(index + 1);
       onWrite([...lines.slice(0, index + 1), '', ...lines.slice(index + 1)]);
     } else if (event.key === 'Backspace' && lines[index] === '' && lines.length > 1) {
       event.preventDefault();
-      goTo.current = Math.max(0, index - 1);
+      onGoTo(Math.max(0, index - 1));
       onWrite(lines.filter((_, i) => i !== index));
     } else if (event.key === 'ArrowDown' || event.key === 'ArrowUp') {
       const next = inputs.current[index + (event.key === 'ArrowDown' ? 1 : -1)];

@@ -13,7 +13,7 @@ export interface OwnTape {
   readonly tape: KeptTape;
   write(lines: readonly string[]): void;
   /** Begins a new tape; the present one stays among the earlier ones. */
-  anew(lines?: readonly string[]): void;
+  anew(): void;
   open(tape: KeptTape): void;
   remove(tapeId: string): Promise<void>;
   /** Other tapes of this person, the latest first; none for a visitor. */
@@ -70,5 +70,5 @@ export function useOwnTape(personId: string | null): OwnTape {
     await ask('DELETE', `/tapes/${tapeId}`);
     queries.setQueryData<TapeShown[]>(['tapes', personId], (tapes = []) => tapes.filter(({ id }) => id !== tapeId));
   };
-  return { tape, write: (lines) => change({ ...tape, lines }), anew: (lines) => change(newTape(lines)), open: change, remove, earlier: (data ?? []).filter(({ id }) => id !== tape.id), unsaved };
+  return { tape, write: (lines) => change({ ...tape, lines }), anew: () => change(newTape()), open: change, remove, earlier: (data ?? []).filter(({ id }) => id !== tape.id), unsaved };
 }

@@ -83,7 +83,7 @@ function Editor({ classId, present, onSaved }: EditorProps): ReactNode {
     setName(preset.name);
   };
   return (
-    <div className="grid gap-x-10 gap-y-8 wide:grid-cols-[minmax(0,1fr)_19rem]">
+    <div className="grid grid-cols-1 gap-x-10 gap-y-8 wide:grid-cols-[minmax(0,1fr)_19rem]">
       <form
         onSubmit={(event) => {
           event.preventDefault();

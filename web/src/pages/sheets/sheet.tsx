@@ -9,6 +9,7 @@ import { newId } from '../../outbox/new-id.ts';
 import { Button } from '../../ui/button.tsx';
 import { Failed, Loading } from '../../ui/notice.tsx';
 import { useDraft } from '../../ui/use-draft.ts';
+import { shortened } from '../shortened.ts';
 
 function isTaken({ result }: SheetReading): boolean {
   return result?.closed ?? false;
@@ -24,7 +25,7 @@ function Outcome({ reading }: { readonly reading: SheetReading }): ReactNode {
   const sound = result.verdict === 'sound';
   return (
     <div className="flex flex-wrap items-baseline gap-x-6">
-      <span className={`font-mono ${sound ? '' : 'text-slip line-through'}`}>{entry?.slice(0, 24)}</span>
+      <span className={`font-mono ${sound ? '' : 'text-slip line-through'}`}>{shortened(entry ?? '')}</span>
       <span className={sound ? 'text-beam' : 'text-slip'}>{result.slips.length > 0 ? result.slips.map(({ name }) => name).join(', and: ') : VERDICTS[result.verdict]}</span>
       {!sound && result.answer && (result.answer.unit === '' ? <span className="font-mono">{result.answer.text}</span> : <MeasuredNumber text={result.answer.text} unit={result.answer.unit} />)}
       {!sound && result.slips[0] && <p className="basis-full text-small text-muted">{numerals(result.slips[0].why)}</p>}
@@ -56,7 +57,7 @@ function Line({ reading, number, entry, onWrite }: LineProps): ReactNode {
             <input id={id} value={entry} onChange={(event) => onWrite(event.target.value)} autoComplete="off" spellCheck={false} aria-describedby={unreadable ? `${id}-note` : undefined} className="min-h-11 w-full border-b-2 border-ink bg-surface px-3 font-mono text-lg" />
             {unreadable && (
               <p id={`${id}-note`} role="alert" className="text-small text-slip">
-                “{reading.entry?.slice(0, 24)}”: {reading.result?.message}
+                “{shortened(reading.entry ?? '')}”: {reading.result?.message}
               </p>
             )}
           </>

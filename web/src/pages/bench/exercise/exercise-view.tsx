@@ -84,12 +84,11 @@ export default function ExerciseView({ task, source, of, onNext }: ExerciseViewP
   const mark = (cell: number): void => setMarks(marks.some((one) => one.cell === cell) ? marks.filter((one) => one.cell !== cell) : [...marks, { cell, fault: null }]);
   const faulty = useMemo(() => new Set(solution?.by === 'faults' ? solution.faults.map(({ cells }) => cells[0] ?? 0) : []), [solution]);
   return (
-    <main className="mx-auto grid w-full max-w-7xl flex-1 grid-cols-1 content-start gap-x-16 gap-y-2 px-4 pt-6 wide:grid-cols-[minmax(0,1fr)_24rem] wide:px-7">
+    <main className="mx-auto grid w-full max-w-7xl flex-1 grid-cols-1 content-start gap-x-16 gap-y-2 px-4 pt-6 wide:grid-cols-[minmax(0,1fr)_24rem] wide:grid-rows-[auto_1fr] wide:px-7">
       <div className="min-w-0 wide:pt-9">
         <ExercisePaper shown={picture} marks={complete(marks.map(({ cell, fault }) => ({ cell, fault: fault ?? '' })))} faulty={faulty} onMark={closed || notChecked ? null : mark} />
-        {closed && last?.answer && rules && <Solved answer={last.answer} shown={picture} rules={rules} />}
       </div>
-      <section className="pb-8" aria-label="The question">
+      <section className="pb-8 wide:row-span-2" aria-label="The question">
         <p className="text-small font-semibold text-muted">{progressOf('Exercise', task, of, work)}, level {picture.level}</p>
         <h1 className="mt-1 text-2xl font-bold">{task.question}</h1>
         {answered.by === 'number' && <AnswerLine entry={work} label="Your result, with its unit" units={WRITTEN_IN} inputRef={input} onEnter={check} />}
@@ -113,6 +112,11 @@ export default function ExerciseView({ task, source, of, onNext }: ExerciseViewP
           </div>
         )}
       </section>
+      {closed && last?.answer && rules && (
+        <div className="min-w-0 pb-8 wide:col-start-1 wide:row-start-2">
+          <Solved answer={last.answer} shown={picture} rules={rules} />
+        </div>
+      )}
     </main>
   );
 }

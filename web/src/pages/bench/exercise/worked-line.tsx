@@ -4,6 +4,7 @@ import { CalculatedNumber } from '../../../numbers/calculated-number.tsx';
 import { Chain, isConversion } from '../../../numbers/chain.tsx';
 import { Steps } from '../../../numbers/steps.tsx';
 import { useTape } from '../../../numbers/use-tape.ts';
+import { WrittenResult } from '../../../numbers/written-result.tsx';
 
 const Typeset = lazy(() => import('../../../numbers/typeset.tsx'));
 
@@ -16,21 +17,16 @@ export function WorkedLine({ line, rules }: { readonly line: string; readonly ru
   if (!calculation) return <div className="min-h-40" />;
   return (
     <section className="mt-8" aria-label="The working">
-      {calculation.steps.length > 0 && (
-        <>
-          <Suspense fallback={<p className="min-h-12" />}>
-            <Typeset latex={calculation.latex} />
-          </Suspense>
-          <div className="border-t border-hairline">
-            <Steps steps={calculation.steps} />
-          </div>
-        </>
+      {calculation.steps.some(({ operation }) => operation !== 'convert') && (
+        <Suspense fallback={<p className="min-h-12" />}>
+          <Typeset latex={calculation.latex} />
+        </Suspense>
       )}
       {isConversion(calculation) && <Chain calculation={calculation} />}
-      <p className="flex items-baseline justify-between border-y border-hairline py-3">
-        <span className="text-muted">Written, rounded once</span>
-        <span className="text-reading"><CalculatedNumber calculation={calculation} /></span>
-      </p>
+      <div className="border-t border-hairline">
+        <Steps steps={calculation.steps} />
+      </div>
+      <WrittenResult><CalculatedNumber calculation={calculation} /></WrittenResult>
     </section>
   );
 }
