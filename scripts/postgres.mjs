@@ -86,6 +86,12 @@ export async function ownDatabase(name) {
   };
 }
 
+/** Makes a cluster as another is that is not running, with all that is in it. */
+export function copyCluster(from, to) {
+  mkdirSync(resolve(clusterFolder(to), '..'), { recursive: true });
+  must(ask('cp', ['-a', clusterFolder(from), clusterFolder(to)]), 'Copying a database');
+}
+
 /** Removes a cluster that is not running. */
 export function removeCluster(name) {
   rmSync(clusterFolder(name), { recursive: true, force: true });

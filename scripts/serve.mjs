@@ -1,7 +1,7 @@
 import { resolve } from 'node:path';
 import { buildPages } from './build-pages.mjs';
 import { checkNode, installPackages } from './packages.mjs';
-import { ownDatabase, removeCluster, sessionSecret } from './postgres.mjs';
+import { copyCluster, ownDatabase, removeCluster, sessionSecret } from './postgres.mjs';
 import { ended, freePort, isFree, ROOT, start } from './processes.mjs';
 
 /** Environment of the server for a database. */
@@ -40,10 +40,13 @@ export async function serve(cluster, extra) {
   }
 }
 
-/** Starts a server with fresh sample data on a database and a free port, hands its address to the work, and stops it. */
-export async function withSampleServer(url, work) {
+/**
+ * Starts a server with sample data on a database and a free port, hands its address to the work, and stops it.
+ * @param fresh whether the sample data are made anew; otherwise those that are there stand.
+ */
+export async function withSampleServer(url, work, { fresh = true } = {}) {
   const port = await freePort();
-  const server = startServer(serverEnvironment(url, { GREEN_BEAM_DEMO: '1', GREEN_BEAM_FRESH: '1', PORT: String(port) }), { stdio: ['ignore', 'pipe', 'inherit'] });
+  const server = startServer(serverEnvironment(url, { GREEN_BEAM_DEMO: '1', ...(fresh ? { GREEN_BEAM_FRESH: '1' } : {}), PORT: String(port) }), { stdio: ['ignore', 'pipe', 'inherit'] });
   try {
     await new Promise((ready, fail) => {
       server.stdout.on('data', (chunk) => String(chunk).includes('is ready') && ready());
@@ -56,15 +59,35 @@ export async function withSampleServer(url, work) {
   }
 }
 
-/** Hands a database of its own to the work, and removes it afterwards. */
-export async function withOwnDatabase(purpose, work) {
+/**
+ * Hands a database of its own to the work, and removes it afterwards.
+ * @param copyOf a cluster that is not running, whose contents it begins with.
+ */
+export async function withOwnDatabase(purpose, work, { copyOf = null } = {}) {
   const cluster = `${purpose}-${process.pid}`;
+  if (copyOf !== null) copyCluster(copyOf, cluster);
   const database = await ownDatabase(cluster);
   try {
     return await work(database.url);
   } finally {
     database.stop();
     if (!process.env.DATABASE_URL) removeCluster(cluster);
+  }
+}
+
+/** Fills a cluster with the sample data once, hands its name to the work to be copied, and removes it afterwards. */
+export async function withSampleCluster(work) {
+  const cluster = `sample-${process.pid}`;
+  const database = await ownDatabase(cluster);
+  try {
+    try {
+      await withSampleServer(database.url, () => undefined);
+    } finally {
+      database.stop();
+    }
+    return await work(cluster);
+  } finally {
+    removeCluster(cluster);
   }
 }
 

@@ -3,7 +3,7 @@ import { resolve } from 'node:path';
 import { buildPages } from './build-pages.mjs';
 import { checkNode, chromiumPath, installPackages, pdfPrograms } from './packages.mjs';
 import { listen, ROOT } from './processes.mjs';
-import { orSayWhy, withOwnDatabase, withSampleServer } from './serve.mjs';
+import { orSayWhy, withOwnDatabase, withSampleCluster, withSampleServer } from './serve.mjs';
 
 const REPORTS = resolve(ROOT, '.local', 'reports');
 
@@ -36,14 +36,21 @@ function unitTests() {
     suite('Unit tests', ['vitest', 'run', '--reporter=default', '--reporter=json'], () => ({ DATABASE_URL: url, VITEST_JSON: resolve(REPORTS, 'unit.json') }), 'unit.json', (report) => ({ passed: report.numPassedTests, failed: report.numFailedTests + report.numFailedTestSuites })));
 }
 
-function endToEnd(group) {
+/** @param sample a cluster with the sample data, copied for each group; null where the one database that is given is filled. */
+function endToEnd(group, sample) {
   const shard = `${group}/${GROUPS}`;
-  return withOwnDatabase(`test-pages-${group}`, (url) =>
+  const work = (url) =>
     withSampleServer(url, (base) => {
-      const environment = (file) => ({ BASE_URL: base, CHROMIUM: chromiumPath(), PLAYWRIGHT_JSON_OUTPUT_NAME: file });
+      const environment = (file) => ({ BASE_URL: base, CHROMIUM: chromiumPath(), PLAYWRIGHT_JSON_OUTPUT_NAME: file, ...(sample ? { SAMPLE_CLUSTER: sample } : {}) });
       const args = ['playwright', 'test', '--config', 'e2e/playwright.config.ts', '--shard', shard, '--output', `test-results/${group}`];
       return suite(`End-to-end tests in Chromium, group ${shard}`, args, environment, `end-to-end-${group}.json`, ({ stats }) => ({ passed: stats.expected + stats.flaky, failed: stats.unexpected }));
-    }));
+    }, { fresh: sample === null });
+  return withOwnDatabase(`test-pages-${group}`, work, { copyOf: sample });
+}
+
+/** All groups at a time. */
+function allGroups(sample) {
+  return Promise.all(Array.from({ length: GROUPS }, (_, group) => endToEnd(group + 1, sample)));
 }
 
 async function test() {
@@ -57,7 +64,7 @@ async function test() {
   results.push(await unitTests());
   buildPages();
   console.log('\nEnd-to-end tests …');
-  results.push(...(await Promise.all(Array.from({ length: GROUPS }, (_, group) => endToEnd(group + 1)))));
+  results.push(...(await (process.env.DATABASE_URL ? allGroups(null) : withSampleCluster(allGroups))));
   const total = (key) => results.reduce((sum, result) => sum + result[key], 0);
   process.exitCode = total('failed') > 0 ? 1 : 0;
   console.log(`\n${total('passed')} passed, ${total('failed')} failed`);

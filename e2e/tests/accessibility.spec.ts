@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import type { BeamPicture, CaliperPicture, DisplayPicture, MicrometerPicture } from '@green-beam/core';
 import type { Page } from '@playwright/test';
-import { begunLike, enterAs, expect, test } from './world.ts';
+import { begunLike, expect, signIn, test } from './world.ts';
 
 const AXE = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 
@@ -22,7 +22,7 @@ async function violations(page: Page): Promise<string[]> {
 
 for (const [role, path] of [['visitor', '/'], ['visitor', '/sign-in'], ['visitor', '/numbers'], ['visitor', '/numbers/practice'], ['student', '/numbers/practice'], ['student', '/'], ['student', '/numbers'], ['student', '/notebook'], ['student', '/record'], ['teacher', '/class'], ['teacher', '/class/people'], ['teacher', '/rounds'], ['teacher', '/cabinet'], ['teacher', '/rules'], ['teacher', '/demonstrate'], ['teacher', '/notebook'], ['administrator', '/school']] as const) {
   test(`${path} as ${role} passes the accessibility rules and fits a phone`, async ({ page }) => {
-    if (role !== 'visitor') await enterAs(page, role);
+    if (role !== 'visitor') await signIn(page, role);
     await page.goto(path);
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
     await expect(page.getByText(/^Loading/)).toHaveCount(0);
@@ -58,7 +58,7 @@ const REACHED: readonly [name: string, role: 'visitor' | 'student' | 'teacher', 
   ['a round being set', 'teacher', '/rounds', async (page) => { await page.getByRole('button', { name: 'Set a round' }).click(); await page.getByRole('button', { name: 'Set this round' }).click(); await expect(page.getByText('Give the round a title.')).toBeVisible(); }],
   ['a student with an open attempt', 'teacher', '/class', async (page) => { await page.getByRole('link', { name: 'Ines V.' }).click(); await page.locator('button[aria-expanded]').first().click(); await expect(page.getByText(/As it stood at Enter\.|\d+ s, /)).toBeVisible(); }],
   ['a key to be printed', 'teacher', PRINT, async (page) => { await page.getByLabel('key only').check(); await expect(page.getByRole('article', { name: 'Key' })).toBeVisible(); }],
-  ['a sheet being typed in', 'teacher', PRINT, async (page) => { const code = await page.getByRole('article', { name: /^Sheet of/ }).first().getByText(/^[A-Z]{3}-\d{4}$/).innerText(); await page.goto(`/sheets/${code}`); await expect(page.getByRole('button', { name: 'Take the answers' })).toBeVisible(); }],
+  ['a sheet being typed in', 'teacher', PRINT, async (page) => { const code = await page.getByRole('article', { name: /^Sheet of/ }).first().getByText(/^[A-Z]{3}-\d{4}$/).textContent(); await page.goto(`/sheets/${code}`); await expect(page.getByRole('button', { name: 'Take the answers' })).toBeVisible(); }],
   ['a balance of the cabinet', 'teacher', '/cabinet', async (page) => { await page.getByRole('link', { name: 'B-01' }).click(); await expect(page.getByRole('img', { name: /checks/ })).toBeVisible(); }],
   ['a list of tools being added', 'teacher', '/cabinet', async (page) => { await page.getByRole('button', { name: 'Add a list' }).click(); await expect(page.getByRole('textbox', { name: /Paste the list/ })).toBeVisible(); }],
   ['a beam balance in use', 'student', '/', async (page) => { await begunLike<BeamPicture>(page, { tool: 'beam-balance-tenth', wanted: ({ handled, laden }) => handled === 'weigh' && !laden }); await page.getByRole('button', { name: /^Put the/ }).last().click(); await expect(page.getByRole('slider', { name: /^Sliding rider/ })).toBeVisible(); }],
@@ -70,7 +70,7 @@ const REACHED: readonly [name: string, role: 'visitor' | 'student' | 'teacher', 
 
 for (const [name, role, path, reach] of REACHED) {
   test(`${name} passes the accessibility rules and fits a phone`, async ({ page }) => {
-    if (role !== 'visitor') await enterAs(page, role);
+    if (role !== 'visitor') await signIn(page, role);
     await page.goto(path);
     await reach(page);
     // What fades in is judged once it is there.

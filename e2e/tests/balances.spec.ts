@@ -1,6 +1,6 @@
 import type { BeamPicture, DisplayPicture } from '@green-beam/core';
 import type { Page } from '@playwright/test';
-import { begunLike, enterAs, expect, test } from './world.ts';
+import { begunLike, expect, signIn, test } from './world.ts';
 
 const entry = (page: Page) => page.getByRole('textbox', { name: 'Your reading, with its unit' });
 
@@ -57,7 +57,7 @@ async function ridersRead(page: Page): Promise<number> {
 test('weighed by difference on a beam balance, from the empty pan to a recorded reading, by keys alone', async ({ page }) => {
   test.setTimeout(240_000);
   await page.emulateMedia({ reducedMotion: 'reduce' });
-  await enterAs(page, 'student');
+  await signIn(page, 'student');
   const picture = await begunLike<BeamPicture>(page, { tool: 'beam-balance-tenth', aims: ['container-included'], wanted: (one) => one.handled === 'weigh' && !one.laden && one.vessel !== null });
   await tabTo(page, 'In words');
   await page.keyboard.press('Enter');
@@ -85,7 +85,7 @@ test('weighed by difference on a beam balance, from the empty pan to a recorded 
 });
 
 test('read while the pointer is off its mark, it is told', async ({ page }) => {
-  await enterAs(page, 'student');
+  await signIn(page, 'student');
   const picture = await begunLike<BeamPicture>(page, { tool: 'beam-balance-tenth', aims: ['not-balanced'], wanted: (one) => one.handled === 'weigh' && one.laden });
   const numbers = picture.beams.map(({ marks, length }, i) => (picture.views[0].riderX[i]! / length) * Number(marks.at(-1)!.label));
   await entry(page).fill(`${numbers.reduce((sum, one) => sum + one, 0).toFixed(2)} g`);
@@ -94,7 +94,7 @@ test('read while the pointer is off its mark, it is told', async ({ page }) => {
 });
 
 test('a digital balance: tared with the vessel on, laden, waited for; every digit is written', async ({ page }) => {
-  await enterAs(page, 'student');
+  await signIn(page, 'student');
   const picture = await begunLike<DisplayPicture>(page, { tool: 'digital-balance-hundredth', aims: ['container-included'], wanted: ({ weighables }) => weighables !== null && weighables.vessel !== null });
   const { vessel, thing } = picture.weighables!;
   await page.getByRole('button', { name: 'Switch on' }).click();

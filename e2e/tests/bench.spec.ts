@@ -1,7 +1,7 @@
 import type { Page } from '@playwright/test';
 import type { LiquidColumnPicture } from '@green-beam/core';
 import type { BenchTask } from '@green-beam/contract';
-import { startRound, enterAs, expect, levelTheEye, readPicture, test } from './world.ts';
+import { enterAs, expect, levelTheEye, readPicture, signIn, startRound, test } from './world.ts';
 
 const entry = (page: Page) => page.getByRole('textbox', { name: 'Your reading, with its unit' });
 
@@ -55,13 +55,12 @@ test('the eye can be dragged, and the surface slides against the marks', async (
 test('a student’s sound reading is on the teacher’s board within two seconds', async ({ page, browser }) => {
   const room = await browser.newContext();
   const teacher = await room.newPage();
-  await enterAs(teacher, 'teacher');
-  await teacher.goto('/class');
+  await enterAs(teacher, 'teacher', '/class');
   const row = teacher.getByRole('row', { name: /Ines V\./ });
   await expect(row).toBeVisible();
   const before = await row.innerText();
 
-  await enterAs(page, 'student');
+  await signIn(page, 'student');
   const round = await startRound(page, ['cylinder-50', 'cylinder-100']);
   await levelTheEye(page);
   const [open] = round.tasks as [BenchTask];
@@ -79,7 +78,6 @@ test('a student’s sound reading is on the teacher’s board within two seconds
 
 test('what is typed badly is answered clearly and stays in the line', async ({ page }) => {
   await enterAs(page, 'student');
-  await page.goto('/');
   for (const typed of ['about half', '12.3.4 mL', 'x'.repeat(10_000)]) {
     await entry(page).fill(typed);
     await entry(page).press('Enter');

@@ -45,8 +45,7 @@ test('two teachers change one tool: the later one is told, keeps what was typed,
 });
 
 test('a list goes out as CSV and comes in again; rows that are wrong are named and nothing is added', async ({ page }) => {
-  await enterAs(page, 'teacher');
-  await page.goto('/cabinet');
+  await enterAs(page, 'teacher', '/cabinet');
   const coming = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Save as CSV' }).click();
   const text = await readFile(await (await coming).path(), 'utf8');
@@ -71,8 +70,7 @@ test('a laboratory column names the very balance, and what it shows at zero is t
   await teacher.getByRole('button', { name: 'Note it' }).last().click();
   await expect(teacher.getByText('+0.02 g', { exact: true })).toBeVisible();
   await teacher.close();
-  await enterAs(page, 'student');
-  await page.goto('/notebook');
+  await enterAs(page, 'student', '/notebook');
   await page.getByText('Tin ballast ingot').click();
   await page.getByRole('combobox', { name: 'Tool for dry mass' }).selectOption({ label: 'B-02, 0.01 g digital balance' });
   await expect(page.getByText('+0.02 g taken off')).toBeVisible();

@@ -10,8 +10,7 @@ async function fillCell(page: Page, name: string, text: string): Promise<void> {
 }
 
 test('a group finds a density with its uncertainty, corrects a cell, and the teacher reads it', async ({ page, browser }) => {
-  await enterAs(page, 'student');
-  await page.goto('/notebook');
+  await enterAs(page, 'student', '/notebook');
   await page.getByLabel('What you measure').fill('Brass bush');
   await page.getByLabel('Tomasz B.').check();
   await page.getByRole('button', { name: 'Begin' }).click();
@@ -43,8 +42,7 @@ test('a group finds a density with its uncertainty, corrects a cell, and the tea
 
   const room = await browser.newContext();
   const teacher = await room.newPage();
-  await enterAs(teacher, 'teacher');
-  await teacher.goto(new URL(page.url()).pathname);
+  await enterAs(teacher, 'teacher', new URL(page.url()).pathname);
   await expect(teacher.getByText('You can read this page.')).toBeVisible();
   await expect(teacher.locator('.line-through', { hasText: '27.0' })).toBeVisible();
   await expect(teacher.getByRole('button', { name: /^Dry mass/ })).toHaveCount(0);
@@ -55,8 +53,7 @@ test('a group finds a density with its uncertainty, corrects a cell, and the tea
 });
 
 test('while the server cannot be reached nothing written is lost', async ({ page }) => {
-  await enterAs(page, 'student');
-  await page.goto('/notebook');
+  await enterAs(page, 'student', '/notebook');
   await page.getByText('Tin ballast ingot').click();
   await expect(page.getByRole('heading', { name: 'Tin ballast ingot' })).toBeVisible();
   await page.route('**/events', (route) => (route.request().method() === 'POST' ? route.fulfill({ status: 503, json: { message: 'The database is away.', field: null } }) : route.continue()));
@@ -71,8 +68,7 @@ test('while the server cannot be reached nothing written is lost', async ({ page
 });
 
 test('a group chooses its tools, leaves a trial out with a reason, and hands the page in', async ({ page, browser }) => {
-  await enterAs(page, 'student');
-  await page.goto('/notebook');
+  await enterAs(page, 'student', '/notebook');
   await page.getByLabel('What you measure').fill('Nickel washers, five');
   await page.getByRole('button', { name: 'Begin' }).click();
   await page.getByLabel('Tool for water before').selectOption({ label: '10 mL cylinder' });
@@ -109,8 +105,7 @@ test('a group chooses its tools, leaves a trial out with a reason, and hands the
 
   const room = await browser.newContext();
   const teacher = await room.newPage();
-  await enterAs(teacher, 'teacher');
-  await teacher.goto(new URL(page.url()).pathname);
+  await enterAs(teacher, 'teacher', new URL(page.url()).pathname);
   await teacher.getByRole('button', { name: 'Give back' }).click();
   await expect(page.getByRole('button', { name: 'Dry mass, trial 1, 8.91' })).toBeVisible({ timeout: 5000 });
   await teacher.getByRole('link', { name: 'All laboratories' }).click();
@@ -120,8 +115,7 @@ test('a group chooses its tools, leaves a trial out with a reason, and hands the
 });
 
 test('a partner joins with the PIN, and one tap says who is writing', async ({ page }) => {
-  await enterAs(page, 'student');
-  await page.goto('/notebook');
+  await enterAs(page, 'student', '/notebook');
   await page.getByText('Tin ballast ingot').click();
   await page.getByRole('button', { name: 'A partner joins' }).click();
   const names = page.getByLabel('Partner’s name');
@@ -144,8 +138,7 @@ test('a partner joins with the PIN, and one tap says who is writing', async ({ p
 });
 
 test('what the server will not take stays legible, and can be sent again', async ({ page }) => {
-  await enterAs(page, 'student');
-  await page.goto('/notebook');
+  await enterAs(page, 'student', '/notebook');
   await page.getByText('Tin ballast ingot').click();
   await expect(page.getByRole('heading', { name: 'Tin ballast ingot' })).toBeVisible();
   await page.route('**/events', (route) => (route.request().method() === 'POST' ? route.fulfill({ status: 409, json: { message: 'This page has been handed in.', field: null } }) : route.continue()));

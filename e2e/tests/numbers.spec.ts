@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { enterAs, expect, test } from './world.ts';
+import { enterAs, expect, signIn, test } from './world.ts';
 
 const line = (page: Page, number: number): ReturnType<Page['getByRole']> => page.getByRole('textbox', { name: `Line ${number}`, exact: true });
 const result = (page: Page, number: number): ReturnType<Page['locator']> => page.getByRole('list', { name: 'Tape' }).getByRole('listitem').nth(number - 1).locator('output');
@@ -8,7 +8,7 @@ async function emptyTape(page: Page): Promise<void> {
   await page.goto('/numbers');
   await expect(line(page, 1)).toBeVisible();
   await page.getByRole('button', { name: 'Clear the tape' }).click();
-  await line(page, 1).focus();
+  await expect(line(page, 1)).toBeFocused();
 }
 
 test('a visitor works out a density in three lines, asks why, converts it, and finds it again after a reload', async ({ page, context }) => {
@@ -49,7 +49,7 @@ test('a visitor works out a density in three lines, asks why, converts it, and f
 
 test('what is unfinished or wrong is pointed at where it is typed, and the page goes on', async ({ page }) => {
   await emptyTape(page);
-  const marked = page.locator('mark');
+  const marked = page.getByRole('list', { name: 'Tape' }).locator('mark');
   for (const [typed, says, mark] of [
     ['18.6 mL - ', 'ends too early', ' '],
     ['24.31 g + 9.2 mL', 'g and mL are units of different kinds', '+'],
@@ -70,7 +70,7 @@ test('what is unfinished or wrong is pointed at where it is typed, and the page 
 });
 
 test('a teacher changes how halves are rounded, and the open desk of a student follows', async ({ page, browser }) => {
-  await enterAs(page, 'student');
+  await signIn(page, 'student');
   await emptyTape(page);
   await page.keyboard.type('0.25 mL + 0.0 mL');
   await expect(result(page, 1)).toContainText('0.3, doubtful digit 3');
@@ -112,7 +112,7 @@ test('a teacher changes how halves are rounded, and the open desk of a student f
 });
 
 test('a student finds earlier tapes again, on another computer too, and deletes one', async ({ page, browser }) => {
-  await enterAs(page, 'student');
+  await signIn(page, 'student');
   await emptyTape(page);
   await page.keyboard.type('peg = 41.37 g');
   const saved = (): Promise<unknown> => page.waitForResponse((response) => response.url().includes('/api/tapes/') && response.ok());
@@ -126,8 +126,7 @@ test('a student finds earlier tapes again, on another computer too, and deletes 
 
   const room = await browser.newContext();
   const elsewhere = await room.newPage();
-  await enterAs(elsewhere, 'student');
-  await elsewhere.goto('/numbers');
+  await enterAs(elsewhere, 'student', '/numbers');
   await expect(line(elsewhere, 1)).toHaveValue('rod = 2.41 cm');
   await elsewhere.getByRole('region', { name: 'Earlier tapes' }).getByRole('listitem').filter({ hasText: 'peg = 41.37 g' }).getByRole('button', { name: /^Delete/ }).click();
   await elsewhere.getByRole('button', { name: 'Delete it' }).click();

@@ -1,8 +1,8 @@
 import type { LiquidColumnPicture } from '@green-beam/core';
-import { enterAs, expect, levelTheEye, readPicture, startRound, test } from './world.ts';
+import { expect, levelTheEye, readPicture, signIn, startRound, test } from './world.ts';
 
 test('while the server cannot be reached readings go on; their entries wait here and are judged on return', async ({ page }) => {
-  await enterAs(page, 'student');
+  await signIn(page, 'student');
   const { tasks } = await startRound(page, ['cylinder-50']);
   const line = page.getByRole('textbox', { name: 'Your reading, with its unit' });
   const number = (position: number): string => readPicture(tasks[position]!.picture as LiquidColumnPicture).text;
@@ -35,7 +35,7 @@ test('while the server cannot be reached readings go on; their entries wait here
 });
 
 test('a round that ended without a server says what waits, and what came of it', async ({ page }) => {
-  await enterAs(page, 'student');
+  await signIn(page, 'student');
   const { tasks } = await startRound(page, ['cylinder-100']);
   const line = page.getByRole('textbox', { name: 'Your reading, with its unit' });
   for (const [i, task] of tasks.entries()) {

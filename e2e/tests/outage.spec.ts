@@ -1,4 +1,4 @@
-import { mayOwnDatabases, ownServer } from './own-server.ts';
+import { mayOwnDatabases, ownSampleServer } from './own-server.ts';
 import { enterAs, expect, test } from './world.ts';
 
 test.skip(!mayOwnDatabases, 'a database that was given is not stopped by a test');
@@ -7,7 +7,7 @@ test.skip(!mayOwnDatabases, 'a database that was given is not stopped by a test'
 test.setTimeout(300_000);
 
 test('the database stops in the middle: nothing typed is lost, and nothing acknowledged is missing after it is back', async ({ browser }) => {
-  const { base, interrupt, resume, stop } = await ownServer('outage', { GREEN_BEAM_DEMO: '1' });
+  const { base, interrupt, resume, stop } = await ownSampleServer('outage');
   const room = await browser.newContext({ baseURL: base });
   const page = await room.newPage();
   const acknowledged: string[] = [];
@@ -16,7 +16,6 @@ test('the database stops in the middle: nothing typed is lost, and nothing ackno
   });
   try {
     await enterAs(page, 'student');
-    await page.goto('/');
     const entry = page.getByRole('textbox', { name: 'Your reading, with its unit' });
     await entry.fill('0.7 mL');
     await entry.press('Enter');

@@ -1,4 +1,4 @@
-import { ownDatabase, removeCluster } from '../../scripts/postgres.mjs';
+import { copyCluster, ownDatabase, removeCluster } from '../../scripts/postgres.mjs';
 import { freePort } from '../../scripts/processes.mjs';
 import { serverEnvironment, startServer } from '../../scripts/serve.mjs';
 
@@ -15,9 +15,18 @@ export interface OwnServer {
 /** True where the tests may make databases of their own. */
 export const mayOwnDatabases = !process.env['DATABASE_URL'];
 
-/** @param settings environment of the server beyond the usual: with none it is a real installation. */
-export async function ownServer(purpose: string, settings: Record<string, string> = {}): Promise<OwnServer> {
+/** A server with the sample class, from the copy that the tests were given where there is one. */
+export function ownSampleServer(purpose: string): Promise<OwnServer> {
+  return ownServer(purpose, { GREEN_BEAM_DEMO: '1' }, process.env['SAMPLE_CLUSTER'] ?? null);
+}
+
+/**
+ * @param settings environment of the server beyond the usual: with none it is a real installation.
+ * @param copyOf a cluster that is not running, whose contents it begins with.
+ */
+export async function ownServer(purpose: string, settings: Record<string, string> = {}, copyOf: string | null = null): Promise<OwnServer> {
   const cluster = `${purpose}-${process.pid}`;
+  if (copyOf !== null) copyCluster(copyOf, cluster);
   const database = await ownDatabase(cluster);
   const port = String(await freePort());
   const server = startServer(serverEnvironment(database.url, { ...settings, PORT: port }), { stdio: ['ignore', 'pipe', 'inherit'] });

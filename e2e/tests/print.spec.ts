@@ -29,8 +29,7 @@ const pagesOf = (pdf: string): string => execFileSync('pdfinfo', [pdf]).toString
 test('a round on paper: sheets with a key as PDF, typed in by code, diagnosed like any other', async ({ page, browser }, info) => {
   const room = await browser.newContext();
   const teacher = await room.newPage();
-  await enterAs(teacher, 'teacher');
-  await teacher.goto('/rounds');
+  await enterAs(teacher, 'teacher', '/rounds');
   await teacher.getByRole('button', { name: 'Set a round' }).click();
   await teacher.getByLabel('Title').fill('Three cylinders on paper');
   await teacher.getByLabel('Items').fill('3');
@@ -71,9 +70,8 @@ test('a round on paper: sheets with a key as PDF, typed in by code, diagnosed li
   expect(text(letter)).not.toContain('For the teacher only');
 
   await enterAs(page, 'student');
-  await page.goto('/');
   await page.getByRole('link', { name: `Type in sheet ${own.code}` }).click();
-  await expect(page.getByText(`Sheet ${own.code}`)).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Three cylinders on paper', level: 1 })).toBeVisible();
   const [right] = own.readings.map(({ picture }) => readPicture(picture as LiquidColumnPicture).text);
   const lines = page.getByRole('textbox');
   await lines.nth(0).fill(`${right} mL`);

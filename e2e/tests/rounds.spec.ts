@@ -1,13 +1,13 @@
 import type { LiquidColumnPicture } from '@green-beam/core';
 import type { Page } from '@playwright/test';
-import { currentRound, enterAs, expect, levelTheEye, readPicture, startRound, test } from './world.ts';
+import { currentRound, expect, levelTheEye, readPicture, signIn, startRound, test } from './world.ts';
 
 const CYLINDERS = ['cylinder-10', 'cylinder-25', 'cylinder-50', 'cylinder-100', 'cylinder-250', 'cylinder-500'];
 
 const entry = (page: Page) => page.getByRole('textbox', { name: 'Your reading, with its unit' });
 
 test('a round to its end: sound, corrected at the second try, shown, and the strip and the record follow', async ({ page }) => {
-  await enterAs(page, 'student');
+  await signIn(page, 'student');
   const round = await startRound(page, CYLINDERS);
   let rightAtFirst = 0;
   for (const task of round.tasks) {
@@ -67,7 +67,7 @@ test('the answer line takes the unit from its list, and keeps the number', async
 });
 
 test('every spelling of a right reading is taken', async ({ page }) => {
-  await enterAs(page, 'student');
+  await signIn(page, 'student');
   await startRound(page, CYLINDERS);
   const spellings = [(text: string) => `${text}ml`, (text: string) => `${text.replace('.', ',')} mL`, (text: string) => `${text} cm3`, (text: string) => text.replace(/\d/g, (digit) => String.fromCodePoint(0xff10 + Number(digit))) + ' ｍＬ'];
   for (const spell of spellings) {

@@ -1,6 +1,6 @@
 import type { BenchTask } from '@green-beam/contract';
 import type { LiquidColumnPicture } from '@green-beam/core';
-import { enterAs, expect, levelTheEye, readAt, startRound, test } from './world.ts';
+import { enterAs, expect, levelTheEye, readAt, signIn, startRound, test } from './world.ts';
 
 const answer = async (page: import('@playwright/test').Page, text: string): Promise<void> => {
   await page.getByRole('textbox', { name: 'Your reading, with its unit' }).fill(text);
@@ -21,7 +21,7 @@ test('a teacher changes the house rules; the next readings follow them, and thos
   const examples = teacher.getByRole('complementary', { name: 'Examples' });
   await expect(examples).toContainText('37.4');
 
-  await enterAs(page, 'student');
+  await signIn(page, 'student');
   const before = await startRound(page, ['cylinder-50']);
   await levelTheEye(page);
 
@@ -57,7 +57,7 @@ test('a teacher changes the house rules; the next readings follow them, and thos
 });
 
 test('a demonstration reads aloud with a clicker, shows the eye off the level, and what a slip makes of it', async ({ page }) => {
-  await enterAs(page, 'teacher');
+  await enterAs(page, 'teacher', '/class');
   await page.getByRole('link', { name: 'Demonstrate' }).click();
   await page.getByLabel('Tool').selectOption('50 mL burette');
   await page.getByLabel('Value in mL').fill('14.28');

@@ -1,6 +1,6 @@
 import type { CaliperPicture, MicrometerPicture } from '@green-beam/core';
 import type { Page } from '@playwright/test';
-import { begunLike, enterAs, expect, test } from './world.ts';
+import { begunLike, expect, signIn, test } from './world.ts';
 
 async function answer(page: Page, text: string): Promise<void> {
   const line = page.getByRole('textbox', { name: 'Your reading, with its unit' });
@@ -28,7 +28,7 @@ async function drawnOn(page: Page, where: 'middle' | 'glass'): Promise<{ main: {
 }
 
 test('a caliper: the lines as they are drawn give the reading; the edge of the slide does not', async ({ page }) => {
-  await enterAs(page, 'student');
+  await signIn(page, 'student');
   const picture = await begunLike<CaliperPicture>(page, { tool: 'caliper-tenth', aims: ['main-mark-after'], wanted: ({ handled, held }) => handled === null && held.turnedX === null });
   const eye = page.getByRole('slider', { name: 'How far your eye is to the side' });
   await eye.focus();
@@ -47,7 +47,7 @@ test('a caliper: the lines as they are drawn give the reading; the edge of the s
 });
 
 test('a micrometer: who misses the half millimetre is told, by keys and in words', async ({ page }) => {
-  await enterAs(page, 'student');
+  await signIn(page, 'student');
   const picture = await begunLike<MicrometerPicture>(page, { tool: 'micrometer-hundredth', aims: ['half-missed'], wanted: ({ handled, openX }) => handled === null && openX % 1 > 0.55 && openX % 1 < 0.95 });
   const error = picture.closedX ?? 0;
   await page.getByRole('button', { name: 'In words' }).click();
@@ -78,7 +78,7 @@ async function readCaliper(page: Page, least: number, lines: number): Promise<nu
 }
 
 test('an oval float: closed jaws for the zero error, two ways at right angles, their mean corrected', async ({ page }) => {
-  await enterAs(page, 'student');
+  await signIn(page, 'student');
   const picture = await begunLike<CaliperPicture>(page, { tool: 'caliper-twentieth', aims: ['zero-ignored'], wanted: ({ handled, held, closedX }) => handled === 'close' && held.turnedX !== null && held.grit === 0 && closedX !== null && closedX !== 0 });
   const eye = page.getByRole('slider', { name: 'How far your eye is to the side' });
   await eye.focus();
@@ -104,7 +104,7 @@ test('an oval float: closed jaws for the zero error, two ways at right angles, t
 });
 
 test('a micrometer is turned until its ratchet clicks; forced, it says so', async ({ page }) => {
-  await enterAs(page, 'student');
+  await signIn(page, 'student');
   const picture = await begunLike<MicrometerPicture>(page, { tool: 'micrometer-hundredth', wanted: ({ handled, held }) => handled === 'close' && held.grit === 0 });
   await page.getByRole('button', { name: 'Turn by the ratchet' }).click();
   await expect(page.getByText(/^The faces touch/)).toBeVisible();

@@ -1,7 +1,7 @@
 import type { BenchTask } from '@green-beam/contract';
 import type { LiquidColumnPicture, RulerPicture } from '@green-beam/core';
 import type { Locator, Page } from '@playwright/test';
-import { enterAs, expect, levelTheEye, readAt, startRound, test, writtenOn } from './world.ts';
+import { expect, levelTheEye, readAt, signIn, startRound, test, writtenOn } from './world.ts';
 
 const entry = (page: Page) => page.getByRole('textbox', { name: 'Your reading, with its unit' });
 
@@ -52,7 +52,7 @@ async function layAt(page: Page, name: string, x: number): Promise<Locator> {
 const column = (task: BenchTask): LiquidColumnPicture => task.picture as LiquidColumnPicture;
 
 test('a burette: the start is read, the tap opened, the end read, and the difference is what was delivered', async ({ page }) => {
-  await enterAs(page, 'student');
+  await signIn(page, 'student');
   const task = await findTask(page, 'burette-50', (one) => column(one).startY !== null);
   const picture = column(task);
   await expect(page.getByRole('heading', { name: /How much .* has run out of the burette/ })).toBeVisible();
@@ -78,7 +78,7 @@ test('a burette: the start is read, the tap opened, the end read, and the differ
 });
 
 test('a burette: who does not notice what was left in it is told, and the reading stays sound', async ({ page }) => {
-  await enterAs(page, 'student');
+  await signIn(page, 'student');
   const task = await findTask(page, 'burette-25', (one) => column(one).left !== null);
   const picture = column(task);
   const delivered = Number(writtenOn(picture, readAt(picture, picture.surfaceY))) - Number(writtenOn(picture, readAt(picture, picture.startY!)));
@@ -91,7 +91,7 @@ test('a burette: who does not notice what was left in it is told, and the readin
 });
 
 test('a burette is read downward, and who counts upward is told so', async ({ page }) => {
-  await enterAs(page, 'student');
+  await signIn(page, 'student');
   const task = await findTask(page, 'burette-25', (one) => column(one).startY === null && (readAt(column(one), column(one).surfaceY) % 1) > 0.15 && (readAt(column(one), column(one).surfaceY) % 1) < 0.35);
   await levelTheEye(page);
   const number = readAt(column(task), column(task).surfaceY);
@@ -101,7 +101,7 @@ test('a burette is read downward, and who counts upward is told so', async ({ pa
 });
 
 test('a thermometer: who reads at once is told to wait; the thread comes to rest in the liquid', async ({ page }) => {
-  await enterAs(page, 'student');
+  await signIn(page, 'student');
   const task = await findTask(page, 'thermometer-degree', (one) => column(one).startY !== null && column(one).note === null && Math.abs(column(one).startY! - column(one).surfaceY) > 20);
   const picture = column(task);
   await levelTheEye(page);
@@ -125,7 +125,7 @@ test('a thermometer: who reads at once is told to wait; the thread comes to rest
 });
 
 test('a ruler: the thing’s length from both of its ends, wherever it begins', async ({ page }) => {
-  await enterAs(page, 'student');
+  await signIn(page, 'student');
   const task = await findTask(page, 'ruler-millimetre', (one) => (one.picture as RulerPicture).handled === null);
   const { thing } = task.picture as RulerPicture;
   await eyeOver(page);
@@ -134,7 +134,7 @@ test('a ruler: the thing’s length from both of its ends, wherever it begins', 
 });
 
 test('a ruler: a thing is laid at the zero mark by keys, then its other end is read', async ({ page }) => {
-  await enterAs(page, 'student');
+  await signIn(page, 'student');
   const task = await findTask(page, 'ruler-millimetre', (one) => (one.picture as RulerPicture).handled === 'lay');
   const { thing } = task.picture as RulerPicture;
   await eyeOver(page);
@@ -146,7 +146,7 @@ test('a ruler: a thing is laid at the zero mark by keys, then its other end is r
 });
 
 test('a ruler: a thing laid at the wood’s end, and its other end written down, is named as that', async ({ page }) => {
-  await enterAs(page, 'student');
+  await signIn(page, 'student');
   const task = await findTask(page, 'ruler-millimetre', (one) => (one.picture as RulerPicture).handled === 'lay' && (one.picture as RulerPicture).marks[0]!.x > 1);
   const { thing } = task.picture as RulerPicture;
   await eyeOver(page);
@@ -156,7 +156,7 @@ test('a ruler: a thing laid at the wood’s end, and its other end written down,
 });
 
 test('a hydrometer: the ranges are tried from the lightest up, and a heavy one first is remarked on', async ({ page }) => {
-  await enterAs(page, 'student');
+  await signIn(page, 'student');
   const task = await findTask(page, 'hydrometer-0900', (one) => column(one).handled === 'try');
   await page.getByRole('button', { name: '1.00–1.10' }).click();
   await expect(page.getByText('It has sunk')).toBeVisible();
@@ -170,7 +170,7 @@ test('a hydrometer: the ranges are tried from the lightest up, and a heavy one f
 });
 
 test('a volumetric pipette: filled, wiped, let down to its ring, delivered and given time; nothing to remark on', async ({ page }) => {
-  await enterAs(page, 'student');
+  await signIn(page, 'student');
   await startRound(page, ['volumetric-pipette-10']);
   await page.getByRole('button', { name: 'In words' }).click();
   await page.getByRole('button', { name: 'Fill it above the ring' }).click();
@@ -190,7 +190,7 @@ test('a volumetric pipette: filled, wiped, let down to its ring, delivered and g
 
 for (const [tool, text] of [['volumetric-pipette-25', '25.00 mL'], ['volumetric-flask-250', '250.0 mL']] as const) {
   test(`${tool}: its ring stands for one volume, with the digits its maker answers for`, async ({ page }) => {
-    await enterAs(page, 'student');
+    await signIn(page, 'student');
     await startRound(page, [tool]);
     await answer(page, text.replace(/0 mL$/, ' mL'));
     await expect(page.getByText('The eye was right, the record is not yet.')).toBeVisible();
@@ -200,7 +200,7 @@ for (const [tool, text] of [['volumetric-pipette-25', '25.00 mL'], ['volumetric-
 }
 
 test('every family of tools has a round of its own, drawn and described', async ({ page }) => {
-  await enterAs(page, 'student');
+  await signIn(page, 'student');
   for (const tool of ['cylinder-250', 'beaker-100', 'conical-flask-250', 'graduated-pipette-10', 'thermometer-tenth', 'hydrometer-1000', 'ruler-inch']) {
     const { tasks } = await startRound(page, [tool]);
     if ((tasks[0]!.picture as LiquidColumnPicture).handled === 'try') await page.getByRole('button', { name: '1.00–1.10' }).click();
