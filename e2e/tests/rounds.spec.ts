@@ -1,5 +1,5 @@
 import type { LiquidColumnPicture } from '@green-beam/core';
-import type { Page } from '@playwright/test';
+import type { Page, Route } from '@playwright/test';
 import { currentRound, expect, levelTheEye, readPicture, signIn, startRound, test } from './world.ts';
 
 const CYLINDERS = ['cylinder-10', 'cylinder-25', 'cylinder-50', 'cylinder-100', 'cylinder-250', 'cylinder-500'];
@@ -80,6 +80,28 @@ test('every spelling of a right reading is taken', async ({ page }) => {
     await expect(page.getByText('Sound reading')).toBeVisible();
     await page.keyboard.press('Enter');
   }
+});
+
+test('an entry that is long in coming says so; once it is judged, what is next stands still under the hand', async ({ page }) => {
+  await signIn(page, 'student');
+  const { tasks } = await startRound(page, CYLINDERS);
+  const late = (time: number) => async (route: Route): Promise<void> => {
+    await new Promise((over) => setTimeout(over, time));
+    await route.continue();
+  };
+  await page.route('**/attempts', late(1500));
+  await page.route('**/set-rounds', late(1500));
+  await levelTheEye(page);
+  await entry(page).fill(readPicture(tasks[0]!.picture as LiquidColumnPicture).text + ' mL');
+  await entry(page).press('Enter');
+  await expect(page.getByText('Not saved yet')).toBeVisible();
+  await expect(page.getByText('Sound reading')).toBeVisible();
+  await expect(page.getByText('Not saved yet')).toHaveCount(0, { timeout: 1 });
+  const next = page.getByRole('button', { name: 'Next reading' });
+  await expect(next).toBeFocused({ timeout: 1 });
+  const { y } = (await next.boundingBox())!;
+  await page.waitForResponse('**/set-rounds');
+  expect((await next.boundingBox())!.y).toBe(y);
 });
 
 test('touch: the eye follows a finger, the glass shows the loupe while it is held, and every target is large enough', async ({ browser }) => {

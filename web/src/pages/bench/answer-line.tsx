@@ -32,7 +32,7 @@ interface AnswerLineProps {
 
 /** What was written before, struck through where it was wrong, and the line to write on. */
 export function AnswerLine({ entry: work, label, placeholder = 'number and unit', units = READ_IN, inputRef, onEnter }: AnswerLineProps): ReactNode {
-  const { made, entry, last, sending, notChecked } = work;
+  const { made, entry, last, notChecked } = work;
   const closed = last?.closed ?? false;
   const readable = made.filter(({ result }) => result.verdict !== 'unreadable' && result.verdict !== 'shown');
   return (
@@ -73,11 +73,6 @@ export function AnswerLine({ entry: work, label, placeholder = 'number and unit'
             ))}
           </select>}
         </form>
-      )}
-      {sending && !notChecked && (
-        <p role="status" className="mt-2 animate-[appear_0.2s_0.5s_both] text-small text-doubt">
-          Not saved yet. Your entry is kept in this browser and sent again until it arrives.
-        </p>
       )}
     </div>
   );

@@ -3,6 +3,7 @@ import type { ReactNode, Ref } from 'react';
 import { useNumerals } from '../../numbers/decimal-mark.ts';
 import { Button } from '../../ui/button.tsx';
 import { Notice } from '../../ui/notice.tsx';
+import { useLasting } from '../../ui/use-lasting.ts';
 import type { Entry } from './use-entry.ts';
 
 /** Which item of the round this is, and which try comes next. */
@@ -27,10 +28,16 @@ export function Hints({ hints, shown }: { readonly hints: readonly string[]; rea
   );
 }
 
-/** What became of an entry that the server refused, or that it could not be reached for. */
+/** What became of an entry that is long in coming, that the server refused, or that it could not be reached for. */
 export function Standing({ work }: { readonly work: Entry }): ReactNode {
+  const slow = useLasting(work.sending, 500);
   return (
     <>
+      {slow && !work.notChecked && (
+        <p role="status" className="mt-2 animate-[appear_0.2s_both] text-small text-doubt">
+          Not saved yet. Your entry is kept in this browser and sent again until it arrives.
+        </p>
+      )}
       {work.refused !== null && (
         <p role="alert" className="mt-3 text-slip">
           {work.refused}

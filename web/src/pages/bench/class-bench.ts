@@ -1,6 +1,7 @@
 import type { AttemptResult, BenchRound, BenchTask, NewAttempt, StripMark } from '@green-beam/contract';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useState } from 'react';
+import { fetchAgain } from '../../api/fetch-again.ts';
 import { ask } from '../../api/request.ts';
 import { outbox } from '../../outbox/outbox.ts';
 import type { BenchSource } from './bench-source.ts';
@@ -42,7 +43,7 @@ export function useClassBench(classId: string, personId: string, place: Place = 
       add(task.id, { text: attempt.entry, result });
       if (result.closed) {
         setAdded((before) => [...before, ...result.strip]);
-        await queries.invalidateQueries({ queryKey: ['set-rounds', classId] });
+        void fetchAgain(queries, ['set-rounds', classId]);
       }
       return result;
     },

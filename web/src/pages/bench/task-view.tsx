@@ -1,5 +1,5 @@
 import { instrumentById, type Done } from '@green-beam/core';
-import { lazy, Suspense, useCallback, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import { lazy, Suspense, useCallback, useLayoutEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { parted } from '../../instruments/held-state.ts';
 import { ToolStage } from '../../instruments/tool-stage.tsx';
 import { Button } from '../../ui/button.tsx';
@@ -34,7 +34,8 @@ export function TaskView({ task, source, of, onNext }: TaskViewProps): ReactNode
   const steps = useReveal(last?.verdict === 'sound' ? null : (last?.answer?.reveal ?? null));
   const { name } = instrumentById(task.picture.instrumentId);
 
-  useEffect(() => {
+  // With the picture that shows it: whatever the focus brings into sight does not move a moment later.
+  useLayoutEffect(() => {
     if (closed) next.current?.focus();
   }, [closed]);
   const { note, nextHint, tool, changeTool, notChecked } = reading;

@@ -1,6 +1,6 @@
 import type { AttemptResult } from '@green-beam/contract';
 import { writtenMarks, type HouseRules } from '@green-beam/core';
-import { useCallback, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import { useCallback, useLayoutEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { Button } from '../../../ui/button.tsx';
 import { Notice } from '../../../ui/notice.tsx';
 import { useShortcuts } from '../../../ui/shortcuts.ts';
@@ -67,7 +67,8 @@ export default function ExerciseView({ task, source, of, onNext }: ExerciseViewP
   const rules: HouseRules | null = source.round?.rules.rules ?? null;
   const solution = last?.answer?.solution ?? null;
 
-  useEffect(() => {
+  // With the picture that shows it: whatever the focus brings into sight does not move a moment later.
+  useLayoutEffect(() => {
     if (closed) next.current?.focus();
   }, [closed]);
   const goOn = useCallback((): void => {
