@@ -1,33 +1,12 @@
-import type { BenchTask } from '@green-beam/contract';
 import type { LiquidColumnPicture, RulerPicture } from '@green-beam/core';
 import type { Locator, Page } from '@playwright/test';
-import { expect, levelTheEye, readAt, signIn, startRound, test, writtenOn } from './world.ts';
+import { begunLike, expect, levelTheEye, readAt, signIn, startRound, test, writtenOn } from './world.ts';
 
 const entry = (page: Page) => page.getByRole('textbox', { name: 'Your reading, with its unit' });
 
 async function answer(page: Page, text: string): Promise<void> {
   await entry(page).fill(text);
   await entry(page).press('Enter');
-}
-
-/** Goes through a round until an item of the kind wanted comes up, asking to be shown what comes before it. */
-async function goTo(page: Page, tasks: readonly BenchTask[], wanted: (task: BenchTask) => boolean): Promise<BenchTask | null> {
-  for (const task of tasks) {
-    await expect(page.getByText(`Reading ${task.position + 1} of 10`)).toBeVisible();
-    if (wanted(task)) return task;
-    await answer(page, '0 s');
-    await page.getByRole('button', { name: 'Show me' }).click();
-    await page.getByRole('button', { name: /Next reading|Finish the round/ }).click();
-  }
-  return null;
-}
-
-async function findTask(page: Page, tool: string, wanted: (task: BenchTask) => boolean): Promise<BenchTask> {
-  for (let round = 0; round < 6; round += 1) {
-    const { tasks } = await startRound(page, [tool]);
-    if (tasks.some(wanted)) return (await goTo(page, tasks, wanted))!;
-  }
-  throw new Error(`No item of the kind wanted on ${tool} in six rounds.`);
 }
 
 /** Brings the eye straight over the end that is read. */
@@ -49,12 +28,9 @@ async function layAt(page: Page, name: string, x: number): Promise<Locator> {
   return where;
 }
 
-const column = (task: BenchTask): LiquidColumnPicture => task.picture as LiquidColumnPicture;
-
 test('a burette: the start is read, the tap opened, the end read, and the difference is what was delivered', async ({ page }) => {
   await signIn(page, 'student');
-  const task = await findTask(page, 'burette-50', (one) => column(one).startY !== null);
-  const picture = column(task);
+  const picture = await begunLike<LiquidColumnPicture>(page, { tool: 'burette-50', aims: ['final-as-delivered'], wanted: ({ startY }) => startY !== null });
   await expect(page.getByRole('heading', { name: /How much .* has run out of the burette/ })).toBeVisible();
   const initial = Number(writtenOn(picture, readAt(picture, picture.startY!)));
   await page.getByRole('button', { name: 'In words' }).click();
@@ -79,8 +55,7 @@ test('a burette: the start is read, the tap opened, the end read, and the differ
 
 test('a burette: who does not notice what was left in it is told, and the reading stays sound', async ({ page }) => {
   await signIn(page, 'student');
-  const task = await findTask(page, 'burette-25', (one) => column(one).left !== null);
-  const picture = column(task);
+  const picture = await begunLike<LiquidColumnPicture>(page, { tool: 'burette-25', aims: ['final-as-delivered'], wanted: ({ left }) => left !== null });
   const delivered = Number(writtenOn(picture, readAt(picture, picture.surfaceY))) - Number(writtenOn(picture, readAt(picture, picture.startY!)));
   await page.getByRole('button', { name: 'Open the tap' }).click();
   await levelTheEye(page);
@@ -92,9 +67,11 @@ test('a burette: who does not notice what was left in it is told, and the readin
 
 test('a burette is read downward, and who counts upward is told so', async ({ page }) => {
   await signIn(page, 'student');
-  const task = await findTask(page, 'burette-25', (one) => column(one).startY === null && (readAt(column(one), column(one).surfaceY) % 1) > 0.15 && (readAt(column(one), column(one).surfaceY) % 1) < 0.35);
+  // Under a label, where who counts upward goes furthest wrong.
+  const underLabel = (picture: LiquidColumnPicture): boolean => readAt(picture, picture.surfaceY) % 1 > 0.15 && readAt(picture, picture.surfaceY) % 1 < 0.35;
+  const picture = await begunLike<LiquidColumnPicture>(page, { tool: 'burette-25', aims: ['upside-down'], wanted: (one) => one.startY === null && underLabel(one) });
   await levelTheEye(page);
-  const number = readAt(column(task), column(task).surfaceY);
+  const number = readAt(picture, picture.surfaceY);
   const next = Math.floor(number) + 1;
   await answer(page, `${(next + (next - number)).toFixed(2)} mL`);
   await expect(page.getByText('Counted upward', { exact: true })).toBeVisible();
@@ -102,8 +79,7 @@ test('a burette is read downward, and who counts upward is told so', async ({ pa
 
 test('a thermometer: who reads at once is told to wait; the thread comes to rest in the liquid', async ({ page }) => {
   await signIn(page, 'student');
-  const task = await findTask(page, 'thermometer-degree', (one) => column(one).startY !== null && column(one).note === null && Math.abs(column(one).startY! - column(one).surfaceY) > 20);
-  const picture = column(task);
+  const picture = await begunLike<LiquidColumnPicture>(page, { tool: 'thermometer-degree', aims: ['unsettled'], wanted: ({ startY, note, surfaceY }) => startY !== null && note === null && Math.abs(startY - surfaceY) > 20 });
   await levelTheEye(page);
   await answer(page, `${writtenOn(picture, readAt(picture, picture.startY!))} °C`);
   await expect(page.getByText('Read before it was at rest')).toBeVisible();
@@ -126,8 +102,7 @@ test('a thermometer: who reads at once is told to wait; the thread comes to rest
 
 test('a ruler: the thing’s length from both of its ends, wherever it begins', async ({ page }) => {
   await signIn(page, 'student');
-  const task = await findTask(page, 'ruler-millimetre', (one) => (one.picture as RulerPicture).handled === null);
-  const { thing } = task.picture as RulerPicture;
+  const { thing } = await begunLike<RulerPicture>(page, { tool: 'ruler-millimetre', aims: ['eye-aside'], wanted: ({ handled }) => handled === null });
   await eyeOver(page);
   await answer(page, `${(thing.toX - thing.fromX).toFixed(1)} mm`);
   await expect(page.getByText('Sound reading')).toBeVisible();
@@ -135,10 +110,9 @@ test('a ruler: the thing’s length from both of its ends, wherever it begins', 
 
 test('a ruler: a thing is laid at the zero mark by keys, then its other end is read', async ({ page }) => {
   await signIn(page, 'student');
-  const task = await findTask(page, 'ruler-millimetre', (one) => (one.picture as RulerPicture).handled === 'lay');
-  const { thing } = task.picture as RulerPicture;
+  const { thing, marks } = await begunLike<RulerPicture>(page, { tool: 'ruler-millimetre', aims: ['eye-aside'], wanted: ({ handled }) => handled === 'lay' });
   await eyeOver(page);
-  const where = await layAt(page, thing.name, (task.picture as RulerPicture).marks[0]!.x);
+  const where = await layAt(page, thing.name, marks[0]!.x);
   await expect(where).toHaveAttribute('aria-valuetext', /on the line labelled 0\./);
   await page.getByRole('button', { name: 'Look at its right end' }).click();
   await answer(page, `${(thing.toX - thing.fromX).toFixed(1)} mm`);
@@ -147,8 +121,7 @@ test('a ruler: a thing is laid at the zero mark by keys, then its other end is r
 
 test('a ruler: a thing laid at the wood’s end, and its other end written down, is named as that', async ({ page }) => {
   await signIn(page, 'student');
-  const task = await findTask(page, 'ruler-millimetre', (one) => (one.picture as RulerPicture).handled === 'lay' && (one.picture as RulerPicture).marks[0]!.x > 1);
-  const { thing } = task.picture as RulerPicture;
+  const { thing } = await begunLike<RulerPicture>(page, { tool: 'ruler-millimetre', aims: ['eye-aside'], wanted: ({ handled, marks }) => handled === 'lay' && marks[0]!.x > 1 });
   await eyeOver(page);
   await expect(await layAt(page, thing.name, 0)).toHaveAttribute('aria-valuetext', /own end/);
   await answer(page, `${(thing.toX - thing.fromX - 5).toFixed(1)} mm`);
@@ -157,14 +130,14 @@ test('a ruler: a thing laid at the wood’s end, and its other end written down,
 
 test('a hydrometer: the ranges are tried from the lightest up, and a heavy one first is remarked on', async ({ page }) => {
   await signIn(page, 'student');
-  const task = await findTask(page, 'hydrometer-0900', (one) => column(one).handled === 'try');
+  const picture = await begunLike<LiquidColumnPicture>(page, { tool: 'hydrometer-0900', aims: ['eye-high'], wanted: ({ handled }) => handled === 'try' });
   await page.getByRole('button', { name: '1.00–1.10' }).click();
   await expect(page.getByText('It has sunk')).toBeVisible();
   await page.getByRole('button', { name: '0.70–0.80' }).click();
   await expect(page.getByText('rides with all of its scale above')).toBeVisible();
   await page.getByRole('button', { name: '0.90–1.00' }).click();
   await levelTheEye(page);
-  await answer(page, `${writtenOn(column(task), readAt(column(task), column(task).surfaceY))} g/mL`);
+  await answer(page, `${writtenOn(picture, readAt(picture, picture.surfaceY))} g/mL`);
   await expect(page.getByText('How it was handled')).toBeVisible();
   await expect(page.getByText(/begin with the lightest/)).toBeVisible();
 });

@@ -97,8 +97,9 @@ export async function levelTheEye(page: Page): Promise<void> {
 /**
  * Sets rounds of one reading for the student on the page, as the class’s teacher would, until its picture is as wanted, and shows it.
  * What was set is taken back each time, so that nothing is left over.
+ * @param aims slips the picture shows; without, the tutor would choose the same one each time, by what the student has done before.
  */
-export async function begunLike<Picture>(page: Page, { tool, aims = [], wanted }: { readonly tool: string; readonly aims?: readonly string[]; readonly wanted: (picture: Picture) => boolean }): Promise<Picture> {
+export async function begunLike<Picture>(page: Page, { tool, aims, wanted }: { readonly tool: string; readonly aims: readonly string[]; readonly wanted: (picture: Picture) => boolean }): Promise<Picture> {
   const desk = await request.newContext({ baseURL: base.info().project.use.baseURL! });
   const token = await entered(desk, 'teacher');
   const here = await (await page.request.get('/api/session')).json();
