@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { UnknownInstrumentError } from '../instruments/catalogue.ts';
 import { calculate } from '../numbers/calculate.ts';
+import { significantFigures } from '../numbers/written-number.ts';
 import { AimError } from '../reading/draw-task.ts';
 import { parseUnit, writtenUnit } from '../units/unit.ts';
 import { completeRules, PRESETS, type HouseRules } from '../rules/house-rules.ts';
@@ -177,6 +178,24 @@ describe('drawing', () => {
   it('a percent error is never written with a power of ten', () => {
     const errors = Array.from({ length: 400 }, (_, seed) => rightAnswer(drawExercise('percent-error', { seed, level: LEVELS[seed % 3]! })));
     expect(errors.filter(({ text, unit }) => unit !== '%' || text.includes('e'))).toEqual([]);
+  });
+
+  it('what is given to compute with ends in no doubtful zero, and a calculator shows none', () => {
+    const doubtful = KINDS.flatMap((kind) => Array.from({ length: 400 }, (_, seed) => drawExercise(kind, { seed, level: LEVELS[seed % 3]! }).exercise)).flatMap((exercise) => {
+      if (exercise.kind === 'round-number') return /0$/.test(exercise.number) ? [exercise.number] : [];
+      if (!('given' in exercise)) return [];
+      const measured = Object.entries(exercise.given).filter(([name, quantity]) => !exercise.formula.includes(`exact(${name})`) && !quantity.includes(':'));
+      return measured.map(([, quantity]) => quantity.split(' ')[0]!).filter((number) => significantFigures(number).atLeast !== significantFigures(number).atMost);
+    });
+    expect(doubtful).toEqual([]);
+  });
+
+  it('who goes on with a rounded number in a table has lost something by it', () => {
+    const lost = Array.from({ length: 300 }, (_, seed) => drawExercise('spot-the-error', { seed, level: LEVELS[seed % 3]!, aim: ['rounding-overlooked'] }).exercise).map((exercise) => {
+      const [[, , carried = ''] = [], [, working = ''] = []] = exercise.kind === 'spot-the-error' ? exercise.rows : [];
+      return Math.abs(Number(carried.split(' ')[0]) - Number(/[\d.]+/.exec(working)?.[0]));
+    });
+    expect(Math.min(...lost)).toBeGreaterThan(0.005);
   });
 
   it('a percent error in a table has as many figures as its difference', () => {

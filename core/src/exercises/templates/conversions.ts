@@ -1,7 +1,7 @@
 import type { Random } from '../../simulation/random.ts';
 import type { Level, WorkingExercise } from '../exercise.ts';
 import type { Template } from './template.ts';
-import { written } from './written.ts';
+import { wholeNumber, written } from './written.ts';
 
 const kind = 'convert-units' as const;
 
@@ -35,7 +35,7 @@ const CONVERTED: readonly Converted[] = [
   { story: 'The workshop is at {quantity}.', asked: 'What is that in degrees Celsius?', quantity: between(51, 88, 1, '°F'), to: '°C', levels: [2, 3] },
   { story: 'Melted beeswax is at {quantity}.', asked: 'What is that in degrees Fahrenheit?', quantity: between(61, 94, 1, '°C'), to: '°F', levels: [2, 3] },
   { story: 'The density of a basalt pebble is {quantity}.', asked: 'What is that in kilograms per cubic metre?', quantity: between(2.7, 3.1, 2, 'g/cm^3'), to: 'kg/m^3', levels: [3, 3] },
-  { story: 'The density of brine is {quantity}.', asked: 'What is that in grams per cubic centimetre?', quantity: between(1031, 1189, 0, 'kg/m^3'), to: 'g/cm^3', levels: [3, 3] },
+  { story: 'The density of brine is {quantity}.', asked: 'What is that in grams per cubic centimetre?', quantity: (random) => `${wholeNumber(random, 1031, 1189)} kg/m^3`, to: 'g/cm^3', levels: [3, 3] },
 ];
 
 export const CONVERSIONS: readonly Template<WorkingExercise>[] = CONVERTED.map(({ story, asked, quantity, to, levels }) => ({

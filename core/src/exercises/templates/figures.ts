@@ -1,5 +1,6 @@
 import type { CountingExercise, RoundingExercise } from '../exercise.ts';
 import { weighedThing } from '../../reading/things.ts';
+import type { Random } from '../../simulation/random.ts';
 import { beginning } from './harbour-kit.ts';
 import type { Drawing, Template } from './template.ts';
 import { endingIn, wholeNumber, written } from './written.ts';
@@ -62,10 +63,13 @@ function rounding(levels: Template['levels'], number: (drawing: Drawing) => stri
   };
 }
 
+/** As a calculator shows it: without zeros at the end. */
+const shown = (random: Random, least: number, most: number, decimals: number): string => endingIn(random, least, most, decimals, false);
+
 export const ROUNDINGS: readonly Template<RoundingExercise>[] = [
-  rounding([1, 2], ({ random }) => written(random, 12, 89, 4), ({ random }) => ({ figures: random.pick([3, 4] as const) })),
-  rounding([1, 2], ({ random }) => written(random, 12, 189, 4), ({ random }) => ({ decimals: random.pick([1, 2] as const) })),
-  rounding([2, 3], ({ random }) => `0.0${written(random, 10, 98, 3).replace('.', '')}`, ({ random }) => ({ figures: random.pick([2, 3] as const) }), 'kg'),
+  rounding([1, 2], ({ random }) => shown(random, 12, 89, 4), ({ random }) => ({ figures: random.pick([3, 4] as const) })),
+  rounding([1, 2], ({ random }) => shown(random, 12, 189, 4), ({ random }) => ({ decimals: random.pick([1, 2] as const) })),
+  rounding([2, 3], ({ random }) => `0.0${shown(random, 10, 98, 3).replace('.', '')}`, ({ random }) => ({ figures: random.pick([2, 3] as const) }), 'kg'),
   // Up through a nine, so that a zero is written at the end.
   rounding([2, 3], ({ random }) => `${wholeNumber(random, 11, 89)}.${random.below(9)}9${5 + random.below(5)}${1 + random.below(9)}`, ({ random }) => ({ decimals: random.pick([1, 2] as const) })),
   // An exact half.

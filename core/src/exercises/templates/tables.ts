@@ -109,13 +109,24 @@ const cooling: TableTemplate = {
   },
 };
 
+/** Whether a rounding to tenths takes away enough to be seen: who goes on with 2.6 of 2.6000 has lost nothing. */
+const losesByTenths = (full: string): boolean => Math.abs(Number(full) - Number(Number(full).toFixed(1))) > 0.005;
+
+/** An edge in inches and in centimetres, from which a rounding to tenths takes something away. */
+function edgeOf(random: Random, factor: string): { readonly edge: string; readonly centimetres: string } {
+  for (;;) {
+    const edge = written(random, 1.05, 1.85, 2);
+    const centimetres = (Math.round(Number(edge) * Number(factor) * 10_000) / 10_000).toFixed(4);
+    if (losesByTenths(centimetres)) return { edge, centimetres };
+  }
+}
+
 /** A wooden block: its edge in inches, its volume, its mass with and without a tray, its density. */
 const block: TableTemplate = {
   faults: ['wrong-factor', 'rounded-on-the-way', 'wrong-result', 'zero-dropped'],
   build: (random, planted) => {
-    const edge = written(random, 1.05, 1.85, 2);
     const factor = planted.has('wrong-factor') ? random.pick(['2.45', '2.45', '2.64'] as const) : '2.54';
-    const centimetres = (Math.round(Number(edge) * Number(factor) * 10_000) / 10_000).toFixed(4);
+    const { edge, centimetres } = edgeOf(random, factor);
     const wentOnWith = planted.has('rounded-on-the-way') ? Number(centimetres).toFixed(1) : centimetres;
     const volume = (Number(wentOnWith) ** 3).toFixed(3);
     const tray = uneven(random, 21, 48);
@@ -145,15 +156,23 @@ const block: TableTemplate = {
   },
 };
 
+/** A volume, a mass below what would be accepted for it, and their density, from which a rounding to tenths takes something away. */
+function lightPiece(random: Random, accepted: string): { readonly volume: string; readonly mass: string; readonly full: string } {
+  for (;;) {
+    // Three figures in the density leave two in the difference, and so one decimal in a percent error below ten.
+    const volume = written(random, 6.1, 9.8, 2);
+    const mass = (Number(volume) * Number(accepted) * (0.91 + 0.045 * random.uniform())).toFixed(2);
+    const full = (Number(mass) / Number(volume)).toFixed(4);
+    if (losesByTenths(full)) return { volume, mass, full };
+  }
+}
+
 /** How far a density is off, line by line. */
 const percent: TableTemplate = {
   faults: ['wrong-base', 'wrong-result', 'rounded-on-the-way'],
   build: (random, planted, { percentError }) => {
     const accepted = random.pick(['7.29', '8.91', '2.75', '8.55'] as const);
-    // Three figures in the density leave two in the difference, and so one decimal in a percent error below ten.
-    const volume = written(random, 6.1, 9.8, 2);
-    const mass = (Number(volume) * Number(accepted) * (0.91 + 0.045 * random.uniform())).toFixed(2);
-    const full = (Number(mass) / Number(volume)).toFixed(4);
+    const { volume, mass, full } = lightPiece(random, accepted);
     const wentOnWith = planted.has('rounded-on-the-way') ? Number(full).toFixed(1) : full;
     const difference = (Number(wentOnWith) - Number(accepted)).toFixed(4);
     const wrong = (Number(difference) + 0.1).toFixed(4);
