@@ -1,21 +1,44 @@
 import { gzipSync } from 'node:zlib';
+import type { Locator, Page } from '@playwright/test';
 import { enterAs, expect, test } from './world.ts';
 
-const MOST = 200_000;
+interface Fetched {
+  readonly size: number;
+  readonly text: string;
+}
+
+/** Scripts and styles that a page fetches by the time it shows something, by address; sizes in bytes, gzipped. */
+async function fetchedBy(page: Page, path: string, shown: Locator): Promise<Map<string, Fetched>> {
+  const bodies = new Map<string, Promise<Buffer>>();
+  page.on('response', (response) => {
+    const { pathname } = new URL(response.url());
+    if (/\.(js|css)$/.test(pathname)) bodies.set(pathname, response.body());
+  });
+  await page.goto(path);
+  await expect(shown).toBeVisible();
+  return new Map(await Promise.all([...bodies].map(async ([pathname, body]) => [pathname, { size: gzipSync(await body).length, text: (await body).toString() }] as const)));
+}
+
+const weightOf = (fetched: Iterable<Fetched>): number => [...fetched].reduce((sum, { size }) => sum + size, 0);
 
 test('the landing page needs at most 200 kB of gzipped scripts, and no charts, typesetting or teacher pages', async ({ page }) => {
-  const scripts: Promise<{ url: string; size: number; text: string }>[] = [];
-  page.on('response', (response) => {
-    if (response.request().resourceType() === 'script') scripts.push(response.body().then((body) => ({ url: response.url(), size: gzipSync(body).length, text: body.toString() })));
-  });
-  await page.goto('/');
-  await expect(page.getByRole('slider')).toBeVisible();
-  const loaded = await Promise.all(scripts);
-  expect(loaded.length).toBeGreaterThan(0);
-  const total = loaded.reduce((sum, { size }) => sum + size, 0);
-  test.info().annotations.push({ type: 'gzipped scripts', description: `${total} bytes` });
-  expect(total).toBeLessThanOrEqual(MOST);
-  expect(loaded.filter(({ text }) => /KaTeX parse error/.test(text))).toEqual([]);
+  const scripts = [...(await fetchedBy(page, '/', page.getByRole('slider')))].filter(([pathname]) => pathname.endsWith('.js')).map(([, fetched]) => fetched);
+  expect(scripts.length).toBeGreaterThan(0);
+  expect(weightOf(scripts)).toBeLessThanOrEqual(200_000);
+  expect(scripts.filter(({ text }) => /KaTeX parse error/.test(text))).toEqual([]);
+});
+
+test('the Numbers desk adds at most 120 kB of gzipped scripts and styles to what every page needs', async ({ page, browser }) => {
+  const shell = await fetchedBy(page, '/sign-in', page.getByRole('heading', { level: 1 }));
+  const room = await browser.newContext();
+  const desk = await room.newPage();
+  // The typeset result is the last thing to come: what works it out and what sets it are there by then.
+  const added = await fetchedBy(desk, '/numbers', desk.locator('.katex').first());
+  for (const pathname of shell.keys()) added.delete(pathname);
+  expect([...added.values()].some(({ text }) => /KaTeX parse error/.test(text))).toBe(true);
+  expect([...added.keys()].some((pathname) => /worker/.test(pathname))).toBe(true);
+  expect(weightOf(added.values())).toBeLessThanOrEqual(120_000);
+  await room.close();
 });
 
 test('nothing is asked of any other server', async ({ page, baseURL }) => {
