@@ -28,10 +28,15 @@ export function ExercisePaper({ shown, question, marks = [], faulty, onMark = nu
   const { answered, story } = shown;
   return (
     <>
-      {question !== undefined && <p className="font-semibold">{question}</p>}
-      <p className="max-w-prose text-xl leading-relaxed">
-        <Story parts={story} />
-      </p>
+      {question === undefined ? (
+        <p className="max-w-prose text-xl leading-relaxed wide:text-2xl wide:leading-relaxed">
+          <Story parts={story} />
+        </p>
+      ) : (
+        <p className="max-w-prose text-lg">
+          <Story parts={story} /> <strong>{question}</strong>
+        </p>
+      )}
       <Seen shown={shown} />
       {answered.by === 'marks' && (
         <div className="mt-6">

@@ -86,7 +86,7 @@ export default function ExerciseView({ task, source, of, onNext }: ExerciseViewP
   const faulty = useMemo(() => new Set(solution?.by === 'faults' ? solution.faults.map(({ cells }) => cells[0] ?? 0) : []), [solution]);
   return (
     <main className="mx-auto grid w-full max-w-7xl flex-1 grid-cols-1 content-start gap-x-16 gap-y-2 px-4 pt-6 wide:grid-cols-[minmax(0,1fr)_24rem] wide:grid-rows-[auto_1fr] wide:px-7">
-      <div className="min-w-0 wide:pt-9">
+      <div className="min-w-0 wide:pt-5">
         <ExercisePaper shown={picture} marks={complete(marks.map(({ cell, fault }) => ({ cell, fault: fault ?? '' })))} faulty={faulty} onMark={closed || notChecked ? null : mark} />
       </div>
       <section className="pb-8 wide:row-span-2" aria-label="The question">
