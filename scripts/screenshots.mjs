@@ -80,11 +80,10 @@ const VIEWS = {
     await page.locator('.katex .cancel-lap').first().waitFor({ state: 'attached' });
   },
   practice: async (page) => {
-    // Things that are all alike, with all the digits that a calculator gives.
-    const { tasks } = await round(page, ['multiply-divide'], ({ story }) => /all alike/.test(story[0]));
-    const [told, { text: mass }, rest] = tasks[0].picture.story;
-    const count = Number.parseInt(told, 10);
-    const wrong = /together/.test(rest) ? (Number(mass) / count).toPrecision(9) : String(Number((Number(mass) * count).toFixed(4)));
+    // What one of several weighs, with all the digits that a calculator gives.
+    const each = ([told, weight]) => String(Number((Number(weight.text) / Number.parseInt(told, 10)).toPrecision(10)));
+    const { tasks } = await round(page, ['multiply-divide'], ({ story }) => /together/.test(story[2]) && each(story).length > 9);
+    const wrong = each(tasks[0].picture.story);
     await page.goto('/numbers/practice');
     const answer = page.getByRole('textbox', { name: 'Your result, with its unit' });
     for (const then of [/second try next/, /the right result/]) {
