@@ -46,7 +46,8 @@ function Saved({ signedIn }: { readonly signedIn: SignedIn }): ReactNode {
 
 function ClassName({ signedIn, classId }: { readonly signedIn: SignedIn; readonly classId: string | null }): ReactNode {
   const { classes = [] } = useClasses(signedIn);
-  if (signedIn.class) return <span>{signedIn.class.name}</span>;
+  // On a phone a student’s own class gives way to what can be done.
+  if (signedIn.class) return <span className="max-sm:sr-only">{signedIn.class.name}</span>;
   if (classes.length === 0) return null;
   return (
     <select aria-label="Class" value={classId ?? ''} onChange={(event) => chooseClass(event.target.value)} className="min-h-11 bg-transparent">

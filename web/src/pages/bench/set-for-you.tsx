@@ -26,8 +26,11 @@ function OnPaper({ round }: { readonly round: SetRoundShown }): ReactNode {
   );
 }
 
-/** More than these would push the tool down the page. */
-const MOST = { wide: 2, narrow: 1 } as const;
+/** How many others are named beside the one under way: more would push the tool down the page. */
+function mostShown(narrow: boolean, underWay: boolean): number {
+  if (!narrow) return 2;
+  return underWay ? 0 : 1;
+}
 
 interface SetForYouProps {
   readonly classId: string;
@@ -43,7 +46,7 @@ interface SetForYouProps {
 export function SetForYou({ classId, place, present, onBegin }: SetForYouProps): ReactNode {
   const { rounds = [] } = useSetRounds(classId);
   const [refused, setRefused] = useState<string | null>(null);
-  const most = useNarrow() ? MOST.narrow : MOST.wide;
+  const most = mostShown(useNarrow(), rounds.some((round) => isOpen(round) && round.title === present));
   const open = rounds.filter((round) => isOpen(round) && round.title !== present);
   if (open.length === 0 && present === null && refused === null) return null;
   return (

@@ -85,7 +85,7 @@ export default function ExerciseView({ task, source, of, onNext }: ExerciseViewP
   const mark = (cell: number): void => setMarks(marks.some((one) => one.cell === cell) ? marks.filter((one) => one.cell !== cell) : [...marks, { cell, fault: null }]);
   const faulty = useMemo(() => new Set(solution?.by === 'faults' ? solution.faults.map(({ cells }) => cells[0] ?? 0) : []), [solution]);
   return (
-    <main className="mx-auto grid w-full max-w-7xl flex-1 grid-cols-1 content-start gap-x-16 gap-y-2 px-4 pt-6 wide:grid-cols-[minmax(0,1fr)_24rem] wide:grid-rows-[auto_1fr] wide:px-7">
+    <main className="mx-auto grid w-full max-w-7xl flex-1 grid-cols-1 content-start gap-x-16 gap-y-5 px-4 pt-6 wide:grid-cols-[minmax(0,1fr)_24rem] wide:grid-rows-[auto_1fr] wide:px-7">
       <div className="min-w-0 wide:pt-5">
         <ExercisePaper shown={picture} marks={complete(marks.map(({ cell, fault }) => ({ cell, fault: fault ?? '' })))} faulty={faulty} onMark={closed || notChecked ? null : mark} />
       </div>
