@@ -1,13 +1,13 @@
 import { parseEntry, UnreadableEntryError, type Entry } from '../reading/entry.ts';
 import type { Diagnosis, SlipFound, Verdict } from '../reading/diagnose.ts';
 import { ratesFrom, type RateOf, type SlipHistory } from '../reading/hypotheses.ts';
-import type { Unit } from '../units/unit.ts';
 import { isNumberTask, rightAnswer } from './answer.ts';
 import { rightOf, wrongBy } from './candidates.ts';
 import { isChoice, type ExerciseTask, type TableExercise } from './exercise.ts';
 import { FAULT_KINDS, parseMarks, UnreadableMarksError, type Marked } from './faults.ts';
 import type { NumberTask, Result } from './result.ts';
 import { ANSWER_SLIPS, WORKING_SLIPS, WRITING_SLIPS } from './slips/registry.ts';
+import { notConverted } from './slips/conversion.ts';
 import { cellsOf, faultMisnamed, soundCellMarked } from './slips/tables.ts';
 import { unitMissing, unitWrong } from './slips/units.ts';
 import { bareZeros, lastPlace } from './slips/writing.ts';
@@ -86,32 +86,58 @@ function unitSlips(entry: Entry, rateOf: RateOf): { readonly ids: readonly strin
   return { ids: [], prior: 1 };
 }
 
-/** The number as it stands in the unit of the result; in an exercise in conversion only the unit asked for will do. */
-function enteredIn(typed: string, unit: Unit, task: ExerciseTask): { readonly entry: Entry; readonly number: WrittenNumber } {
-  const entry = parseEntry(typed, unit);
+/** What was entered, as it stands in the unit of a result. */
+interface Entered {
+  readonly entry: Entry;
+  readonly number: WrittenNumber;
+}
+
+/** Whether as many figures were written as the result has, and the same quantity as far as they go. */
+function isSameQuantity({ value, number }: Entry, result: Result): boolean {
+  const { atLeast } = parseWrittenNumber(result.text);
+  const perUnit = value / number.value.toNumber();
+  return number.atLeast <= atLeast && atLeast <= number.atMost && Math.abs(value - result.value.toNumber()) <= 0.5 * 10 ** lastPlace(number) * Math.abs(perUnit) * (1 + 1e-9);
+}
+
+/** The number as it stands in the unit of a result; none where no digit can be shifted, since that unit is no power of ten away, and it does not come to the result. */
+function converted(entry: Entry, result: Result): WrittenNumber[] {
   const { number, value } = entry;
-  const same = number.value.toNumber() === value;
-  if (same) return { entry, number };
-  if (task.exercise.kind === 'convert-units') return { entry: { ...entry, unit: 'wrong' }, number };
   const places = entry.place - lastPlace(number);
-  return { entry, number: { ...number, value: number.value.shifted(places), place: number.place + places } };
+  const shifted = { ...number, value: number.value.shifted(places), place: number.place + places };
+  if (shifted.value.toNumber() === value) return [shifted];
+  return isSameQuantity(entry, result) ? [parseWrittenNumber(result.text)] : [];
+}
+
+/** What may have been meant by an entry. In an exercise in conversion only the unit asked for will do: another one was written by mistake, or kept. */
+function enteredIn(typed: string, result: Result, task: ExerciseTask): Entered[] {
+  const entry = parseEntry(typed, result.unit);
+  const { number, value } = entry;
+  if (number.value.toNumber() === value) return [{ entry, number }];
+  const there = converted(entry, result);
+  if (task.exercise.kind !== 'convert-units') return there.map((one) => ({ entry, number: one }));
+  return [number, ...there].map((one) => ({ entry: { ...entry, unit: 'wrong' }, number: one }));
 }
 
 const MOST_TOGETHER = 2;
 
 function numberExplanations(task: NumberTask, typed: string, rateOf: RateOf): Explanation[] {
   const right = rightOf(task);
-  return candidatesOf(task, rateOf).flatMap((candidate) => {
+  const all = candidatesOf(task, rateOf).flatMap((candidate) => {
     // With another working the unit may come out another one; either is what somebody would write.
-    const own = enteredIn(typed, candidate.result.unit, task);
-    const asked = candidate.result.unit === right.unit ? own : enteredIn(typed, right.unit, task);
-    const { entry, number } = own.entry.unit === 'fits' ? own : asked;
-    const unit = unitSlips(entry, rateOf);
-    return writings(candidate, number, task, rateOf).flatMap(({ ids, prior, predicted }): Explanation[] => {
-      const all = [...candidate.ids, ...ids, ...unit.ids];
-      return all.length > MOST_TOGETHER ? [] : [{ ids: all, predicted, weight: candidate.prior * prior * unit.prior }];
+    const own = enteredIn(typed, candidate.result, task);
+    const asked = candidate.result.unit === right.unit ? own : enteredIn(typed, { ...candidate.result, unit: right.unit }, task);
+    const entered = own.some(({ entry }) => entry.unit === 'fits') ? own : asked;
+    return entered.flatMap(({ entry, number }) => {
+      const unit = unitSlips(entry, rateOf);
+      return writings(candidate, number, task, rateOf).flatMap(({ ids, prior, predicted }): Explanation[] => {
+        const together = [...candidate.ids, ...ids, ...unit.ids];
+        return together.length > MOST_TOGETHER ? [] : [{ ids: together, predicted, weight: candidate.prior * prior * unit.prior }];
+      });
     });
   });
+  // What was given is the same quantity in another unit: who copies it has converted nothing.
+  const copied = all.some(({ ids }) => ids.join() === notConverted.id);
+  return copied ? all.filter(({ ids }) => ids.join() !== unitWrong.id) : all;
 }
 
 const COUNT = /^(\d{1,3})(?:\D.*)?$/s;

@@ -110,6 +110,41 @@ describe('verdicts on a density', () => {
   });
 
   it.each([
+    // 2.51 lb = 1138.516… g, three figures.
+    ['2.51 lb', 'g', '1.14e3 g', 'sound', []],
+    ['2.51 lb', 'g', '1.14 × 10³ grams', 'sound', []],
+    ['2.51 lb', 'g', '1.14 kg', 'record', ['unit-wrong']],
+    ['2.51 lb', 'g', '1.139 kg', 'record', ['too-many-figures', 'unit-wrong']],
+    ['2.51 lb', 'g', '1140. g', 'record', ['too-many-figures']],
+    // 12.4 cm = 4.8818… in = 0.40682… ft.
+    ['12.4 cm', 'in', '0.407 ft', 'record', ['unit-wrong']],
+    ['12.4 cm', 'in', '0.488 ft', 'slip', ['power-of-ten', 'unit-wrong']],
+    ['12.4 cm', 'in', '0.4068 ft', 'unexplained', []],
+    ['12.4 cm', 'in', '0.124 m', 'record', ['unit-wrong']],
+    ['12.4 cm', 'in', '12.4 cm', 'slip', ['not-converted']],
+    ['12.4 cm', 'in', '4.88 cm', 'record', ['unit-wrong']],
+    ['25.0 °C', 'K', '298.2 °C', 'record', ['unit-wrong']],
+    ['25.0 °C', 'K', '25.0 °C', 'slip', ['not-converted']],
+    ['152.4 mm', 'm', '152.4 mm', 'slip', ['not-converted']],
+    ['152.4 mm', 'm', '15.24 cm', 'record', ['unit-wrong']],
+  ] as const)('%s in %s: %s is %s', (quantity, unit, entry, verdict, ids) => {
+    const { verdict: found, slips } = diagnoseExercise(working(`quantity -> ${unit}`, { quantity }, 'convert-units'), entry);
+    expect([found, slips[0]?.ids ?? []]).toEqual([verdict, ids]);
+  });
+
+  it.each([
+    // 8.1 cm × 1.54 cm = 12.474 cm², two figures; 61.34 g ÷ 50.2 mL = 1.2219… g/mL = 0.044145… lb/in³, three.
+    ['a * b', { a: '8.1 cm', b: '1.54 cm' }, '12.0 cm²', 'record', ['too-many-figures']],
+    ['a * b', { a: '8.1 cm', b: '1.54 cm' }, '1.2 in²', 'unexplained', []],
+    ['a * b', { a: '8.1 cm', b: '1.54 cm' }, '1.9 in²', 'sound', []],
+    ['a / b', { a: '61.34 g', b: '50.2 mL' }, '0.0441 lb/in^3', 'sound', []],
+    ['a / b', { a: '61.34 g', b: '50.2 mL' }, '0.122 lb/in^3', 'unexplained', []],
+  ] as const)('%s of %j: %s is %s, whatever unit it is in', (formula, given, entry, verdict, ids) => {
+    const { verdict: found, slips } = diagnoseExercise(working(formula, given, 'multiply-divide'), entry);
+    expect([found, slips[0]?.ids ?? []]).toEqual([verdict, ids]);
+  });
+
+  it.each([
     ['flag', '4.0e2 g', 'sound'],
     ['flag', '400 g', 'record'],
     ['not-significant', '400 g', 'record'],

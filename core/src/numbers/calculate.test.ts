@@ -181,6 +181,8 @@ describe('what cannot be calculated', () => {
   it.each([
     ['2 * 3 +', 7, 'ends too early'],
     ['  2 * (3 + 4', 12, 'not closed'],
+    ['sqrt(30.0 foo)', 10, '“foo” is not a unit known here'],
+    ['(2 mass)', 3, '“mass” is not a unit known here'],
     ['2 + 5 foo', 6, 'not a unit'],
     ['2 g + 3 mL', 4, 'g and mL'],
     ['7.1 / (2.0 - 2.0)', 4, 'zero'],

@@ -46,6 +46,7 @@ class Parser {
 
   private expect(symbol: string, openedAt: number): void {
     if (this.take(symbol)) return;
+    if (this.peek().kind === 'name') throw this.unexpected(this.peek());
     throw new ExpressionError(`A parenthesis is opened ${openedAt === 0 ? 'at the beginning' : `after ${openedAt} ${openedAt === 1 ? 'character' : 'characters'}`} and not closed.`, this.peek().at);
   }
 
@@ -127,7 +128,7 @@ function numberIn({ text, at }: Token): ReturnType<typeof parseWrittenNumber> {
   try {
     return parseWrittenNumber(text);
   } catch (error) {
-    if (error instanceof UnreadableNumberError) throw new ExpressionError(`${error.message} It stands.`, at);
+    if (error instanceof UnreadableNumberError) throw new ExpressionError(error.message, at);
     throw error;
   }
 }

@@ -1,6 +1,7 @@
 import { plainText } from '../numbers/plain-text.ts';
 import { parseWrittenNumber, UnreadableNumberError, type WrittenNumber } from '../numbers/written-number.ts';
 import { conversion, conversionFactor, converted, parseUnit, sameKind, UnknownUnitError, writtenUnit, type Unit } from '../units/unit.ts';
+import { inSymbols } from './spelled-unit.ts';
 
 /** A student's entry taken apart: the number as written, and whether its unit fits. */
 export interface Entry {
@@ -22,13 +23,17 @@ export class UnreadableEntryError extends Error {
 const LONGEST = 80;
 const NUMBER_THEN_UNIT = /^(?<number>[+-]? ?(?:\d[\d ]*(?:[.,]\d*)?|[.,]\d+)(?: ?[*x] ?10 ?\^ ?[+-]?\d+|e[+-]?\d+)?)(?<unit>.*)$/i;
 
-function unitOf(text: string): Unit | 'unknown' {
+function knownUnit(text: string): Unit | null {
   try {
     return parseUnit(text);
   } catch (error) {
-    if (error instanceof UnknownUnitError) return 'unknown';
+    if (error instanceof UnknownUnitError) return null;
     throw error;
   }
+}
+
+function unitOf(text: string): Unit | 'unknown' {
+  return knownUnit(text) ?? knownUnit(inSymbols(text)) ?? 'unknown';
 }
 
 function fitted(number: WrittenNumber, unitText: string, wanted: Unit, isFraction = false): Entry {

@@ -87,6 +87,11 @@ export const calculatorDigits: WritingSlip = {
   },
 };
 
+/** The right digits, with zeros behind them that nobody has seen: 12.0 for 12. */
+function isFilledUp({ text }: Result, entered: WrittenNumber): boolean {
+  return parseWrittenNumber(text).value.equals(entered.value);
+}
+
 export const tooManyFigures: WritingSlip = {
   id: 'too-many-figures',
   stage: 'writing',
@@ -96,7 +101,7 @@ export const tooManyFigures: WritingSlip = {
   why: ({ exercise }) => (exercise.kind === 'round-number' ? 'More digits stand there than were asked for.' : 'The last digits claim more than the measured numbers can give.'),
   lookAt: ({ exercise }) => (exercise.kind === 'round-number' ? 'how many are asked for' : 'the number that is known least far'),
   written: (result, task) => (result.place === -Infinity ? [] : [at(result, result.place - 1, task)]),
-  meant: (result, entered) => lastPlace(entered) < result.place && lastPlace(entered) > result.place - COPIED && result.value.roundedTo(lastPlace(entered)).equals(entered.value),
+  meant: (result, entered) => lastPlace(entered) < result.place && (isFilledUp(result, entered) || (lastPlace(entered) > result.place - COPIED && result.value.roundedTo(lastPlace(entered)).equals(entered.value))),
 };
 
 export const tooFewFigures: WritingSlip = {
