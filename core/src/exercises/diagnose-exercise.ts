@@ -1,9 +1,10 @@
-import { parseEntry, UnreadableEntryError, type Entry } from '../reading/entry.ts';
+import { UnreadableEntryError, type Entry } from '../reading/entry.ts';
 import type { Diagnosis, SlipFound, Verdict } from '../reading/diagnose.ts';
 import { ratesFrom, type RateOf, type SlipHistory } from '../reading/hypotheses.ts';
 import { isNumberTask, rightAnswer } from './answer.ts';
 import { rightOf, wrongBy } from './candidates.ts';
 import { isChoice, type ExerciseTask, type TableExercise } from './exercise.ts';
+import { enteredIn } from './entered.ts';
 import { FAULT_KINDS, parseMarks, UnreadableMarksError, type Marked } from './faults.ts';
 import type { NumberTask, Result } from './result.ts';
 import { ANSWER_SLIPS, WORKING_SLIPS, WRITING_SLIPS } from './slips/registry.ts';
@@ -84,38 +85,6 @@ function unitSlips(entry: Entry, rateOf: RateOf): { readonly ids: readonly strin
   if (entry.unit === 'missing') return { ids: [unitMissing.id], prior: rateOf(unitMissing) };
   if (entry.unit === 'wrong') return { ids: [unitWrong.id], prior: rateOf(unitWrong) };
   return { ids: [], prior: 1 };
-}
-
-/** What was entered, as it stands in the unit of a result. */
-interface Entered {
-  readonly entry: Entry;
-  readonly number: WrittenNumber;
-}
-
-/** Whether as many figures were written as the result has, and the same quantity as far as they go. */
-function isSameQuantity({ value, number }: Entry, result: Result): boolean {
-  const { atLeast } = parseWrittenNumber(result.text);
-  const perUnit = value / number.value.toNumber();
-  return number.atLeast <= atLeast && atLeast <= number.atMost && Math.abs(value - result.value.toNumber()) <= 0.5 * 10 ** lastPlace(number) * Math.abs(perUnit) * (1 + 1e-9);
-}
-
-/** The number as it stands in the unit of a result; none where no digit can be shifted, since that unit is no power of ten away, and it does not come to the result. */
-function converted(entry: Entry, result: Result): WrittenNumber[] {
-  const { number, value } = entry;
-  const places = entry.place - lastPlace(number);
-  const shifted = { ...number, value: number.value.shifted(places), place: number.place + places };
-  if (shifted.value.toNumber() === value) return [shifted];
-  return isSameQuantity(entry, result) ? [parseWrittenNumber(result.text)] : [];
-}
-
-/** What may have been meant by an entry. In an exercise in conversion only the unit asked for will do: another one was written by mistake, or kept. */
-function enteredIn(typed: string, result: Result, task: ExerciseTask): Entered[] {
-  const entry = parseEntry(typed, result.unit);
-  const { number, value } = entry;
-  if (number.value.toNumber() === value) return [{ entry, number }];
-  const there = converted(entry, result);
-  if (task.exercise.kind !== 'convert-units') return there.map((one) => ({ entry, number: one }));
-  return [number, ...there].map((one) => ({ entry: { ...entry, unit: 'wrong' }, number: one }));
 }
 
 const MOST_TOGETHER = 2;

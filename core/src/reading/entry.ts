@@ -1,7 +1,7 @@
 import { plainText } from '../numbers/plain-text.ts';
 import { parseWrittenNumber, UnreadableNumberError, type WrittenNumber } from '../numbers/written-number.ts';
 import { conversion, conversionFactor, converted, parseUnit, sameKind, UnknownUnitError, writtenUnit, type Unit } from '../units/unit.ts';
-import { inSymbols } from './spelled-unit.ts';
+import { inSymbols } from '../units/spelled-unit.ts';
 
 /** A student's entry taken apart: the number as written, and whether its unit fits. */
 export interface Entry {
