@@ -12,7 +12,10 @@ const mayNotImport = (folder, forbidden) => ({
       'error',
       {
         patterns: forbidden.flatMap((name) => [
-          { group: [`@green-beam/${name}`, `@green-beam/${name}/*`, `**/${name}/src/*`], message: `${folder} may not import ${name}.` },
+          {
+            group: [`@green-beam/${name}`, `@green-beam/${name}/*`, `**/${name}/src/*`],
+            message: `${folder} may not import ${name}.`,
+          },
         ]),
       },
     ],
@@ -39,7 +42,10 @@ export default tseslint.config(
     ignores: ['**/*.test.{ts,tsx}'],
     rules: {
       'no-restricted-globals': ['error', 'window', 'document', 'fetch', 'process', 'setTimeout', 'performance', 'Date'],
-      'no-restricted-properties': ['error', { object: 'Math', property: 'random', message: 'Core is given its random source.' }],
+      'no-restricted-properties': [
+        'error',
+        { object: 'Math', property: 'random', message: 'Core is given its random source.' },
+      ],
     },
   },
   {

@@ -9,8 +9,25 @@ export default defineConfig({
     maxWorkers: 2,
     projects: [
       // Modules of core keep nothing but what follows from their arguments, so that files can share them.
-      { test: { name: 'core', include: ['core/**/*.test.ts', 'contract/**/*.test.ts', 'web/**/*.test.{ts,tsx}'], environment: 'node', isolate: false, testTimeout: 30_000 } },
-      { test: { name: 'server', include: ['server/**/*.test.ts'], environment: 'node', pool: 'forks', testTimeout: 30_000, hookTimeout: 60_000 } },
+      {
+        test: {
+          name: 'core',
+          include: ['core/**/*.test.ts', 'contract/**/*.test.ts', 'web/**/*.test.{ts,tsx}'],
+          environment: 'node',
+          isolate: false,
+          testTimeout: 30_000,
+        },
+      },
+      {
+        test: {
+          name: 'server',
+          include: ['server/**/*.test.ts'],
+          environment: 'node',
+          pool: 'forks',
+          testTimeout: 30_000,
+          hookTimeout: 60_000,
+        },
+      },
     ],
   },
 });

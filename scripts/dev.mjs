@@ -9,8 +9,18 @@ async function dev() {
   installPackages();
   const database = await ownDatabase('dev');
   const port = String(await freePort());
-  const server = start(process.execPath, ['--import', 'tsx', '--watch', 'server/src/main.ts'], { env: serverEnvironment(database.url, { NODE_ENV: 'development', GREEN_BEAM_DEMO: '1', PORT: port, LOG_LEVEL: 'info' }) });
-  const pages = start('npx', ['vite', '--config', 'web/vite.config.ts'], { cwd: ROOT, env: { ...process.env, API_PORT: port } });
+  const server = start(process.execPath, ['--import', 'tsx', '--watch', 'server/src/main.ts'], {
+    env: serverEnvironment(database.url, {
+      NODE_ENV: 'development',
+      GREEN_BEAM_DEMO: '1',
+      PORT: port,
+      LOG_LEVEL: 'info',
+    }),
+  });
+  const pages = start('npx', ['vite', '--config', 'web/vite.config.ts'], {
+    cwd: ROOT,
+    env: { ...process.env, API_PORT: port },
+  });
   for (const signal of ['SIGINT', 'SIGTERM']) {
     process.on(signal, () => {
       server.kill('SIGTERM');

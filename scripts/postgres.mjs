@@ -20,7 +20,8 @@ function clusterFolder(name) {
   const inside = resolve(LOCAL, 'postgres', name);
   mkdirSync(resolve(LOCAL, 'postgres'), { recursive: true });
   if (!isRoot) return inside;
-  const reachable = ask('runuser', ['-u', 'postgres', '--', 'test', '-x', resolve(LOCAL, 'postgres')], { cwd: '/' }).status === 0;
+  const reachable =
+    ask('runuser', ['-u', 'postgres', '--', 'test', '-x', resolve(LOCAL, 'postgres')], { cwd: '/' }).status === 0;
   return reachable ? inside : resolve('/var/tmp', `green-beam${ROOT.replaceAll('/', '-')}`, name);
 }
 
@@ -30,7 +31,19 @@ function createCluster(programs, data) {
     ask('chown', ['-R', 'postgres', data]);
   }
   chmodSync(data, 0o700);
-  must(asOwner(`${programs}/initdb`, ['-D', data, '-U', 'green_beam', '--auth=trust', '--encoding=UTF8', '--locale=C.UTF-8', '--no-sync']), 'initdb');
+  must(
+    asOwner(`${programs}/initdb`, [
+      '-D',
+      data,
+      '-U',
+      'green_beam',
+      '--auth=trust',
+      '--encoding=UTF8',
+      '--locale=C.UTF-8',
+      '--no-sync',
+    ]),
+    'initdb',
+  );
 }
 
 /** The port a running cluster says it listens on, or null. */
@@ -43,18 +56,48 @@ function runningPort(programs, data) {
 async function startCluster(programs, data, wanted) {
   const port = wanted ?? (await freePort());
   const options = `-p ${port} -c listen_addresses=127.0.0.1 -c unix_socket_directories='' -c max_connections=100 -c log_min_messages=fatal`;
-  must(asOwner(`${programs}/pg_ctl`, ['-D', data, '-w', '-t', '60', '-l', resolve(data, 'server.log'), '-o', options, 'start']), 'Starting PostgreSQL');
+  must(
+    asOwner(`${programs}/pg_ctl`, [
+      '-D',
+      data,
+      '-w',
+      '-t',
+      '60',
+      '-l',
+      resolve(data, 'server.log'),
+      '-o',
+      options,
+      'start',
+    ]),
+    'Starting PostgreSQL',
+  );
   return port;
 }
 
 /** True while somebody else is connected: another demo, say, that shares the cluster. */
 function inUse(programs, url) {
-  const { stdout } = ask(`${programs}/psql`, ['-d', url, '-Atc', "select count(*) from pg_stat_activity where backend_type = 'client backend' and pid <> pg_backend_pid()"]);
+  const { stdout } = ask(`${programs}/psql`, [
+    '-d',
+    url,
+    '-Atc',
+    "select count(*) from pg_stat_activity where backend_type = 'client backend' and pid <> pg_backend_pid()",
+  ]);
   return Number(stdout.trim()) > 0;
 }
 
 function databaseExists(programs, port, database) {
-  const { stdout } = ask(`${programs}/psql`, ['-h', '127.0.0.1', '-p', String(port), '-U', 'green_beam', '-d', 'postgres', '-Atc', `select 1 from pg_database where datname = '${database}'`]);
+  const { stdout } = ask(`${programs}/psql`, [
+    '-h',
+    '127.0.0.1',
+    '-p',
+    String(port),
+    '-U',
+    'green_beam',
+    '-d',
+    'postgres',
+    '-Atc',
+    `select 1 from pg_database where datname = '${database}'`,
+  ]);
   return stdout.trim() === '1';
 }
 
@@ -64,14 +107,18 @@ function databaseExists(programs, port, database) {
  * @param name each purpose has a cluster of its own, so that the demo and the tests can run side by side.
  */
 export async function ownDatabase(name) {
-  if (process.env.DATABASE_URL) return { url: process.env.DATABASE_URL, stop: () => undefined, interrupt: null, resume: null };
+  if (process.env.DATABASE_URL)
+    return { url: process.env.DATABASE_URL, stop: () => undefined, interrupt: null, resume: null };
   const programs = postgresPrograms();
   const data = clusterFolder(name);
   if (!existsSync(resolve(data, 'PG_VERSION'))) createCluster(programs, data);
   const already = runningPort(programs, data);
   const port = already ?? (await startCluster(programs, data));
   if (!databaseExists(programs, port, 'green_beam')) {
-    must(ask(`${programs}/createdb`, ['-h', '127.0.0.1', '-p', String(port), '-U', 'green_beam', 'green_beam']), 'createdb');
+    must(
+      ask(`${programs}/createdb`, ['-h', '127.0.0.1', '-p', String(port), '-U', 'green_beam', 'green_beam']),
+      'createdb',
+    );
   }
   const url = `postgres://green_beam@127.0.0.1:${port}/green_beam`;
   const control = (...args) => asOwner(`${programs}/pg_ctl`, ['-D', data, '-w', ...args]);

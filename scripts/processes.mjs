@@ -24,7 +24,8 @@ export function listen(command, args, options = {}) {
   return new Promise((done) => {
     const child = spawn(command, args, { cwd: ROOT, stdio: ['ignore', 'pipe', 'pipe'], ...options });
     let output = '';
-    for (const stream of [child.stdout, child.stderr]) stream.setEncoding('utf8').on('data', (chunk) => (output += chunk));
+    for (const stream of [child.stdout, child.stderr])
+      stream.setEncoding('utf8').on('data', (chunk) => (output += chunk));
     child.once('error', (error) => done({ status: -1, output: output + String(error) }));
     child.once('close', (code) => done({ status: code ?? 1, output }));
   });

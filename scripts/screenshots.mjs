@@ -14,7 +14,12 @@ async function round(page, subjectIds, wanted = () => true) {
   await page.getByText(/Reading \d+ of|Round finished/).waitFor();
   for (let tried = 0; tried < 150; tried += 1) {
     const { signedIn, csrfToken } = await (await page.request.get('/api/session')).json();
-    const drawn = await (await page.request.post(`/api/classes/${signedIn.class.id}/rounds`, { data: { subjectIds }, headers: { 'x-csrf-token': csrfToken } })).json();
+    const drawn = await (
+      await page.request.post(`/api/classes/${signedIn.class.id}/rounds`, {
+        data: { subjectIds },
+        headers: { 'x-csrf-token': csrfToken },
+      })
+    ).json();
     if (wanted(drawn.tasks[0].picture)) return drawn;
   }
   throw new Error(`No such picture of ${subjectIds.join()} in 150 rounds.`);
@@ -82,7 +87,11 @@ const VIEWS = {
   practice: async (page) => {
     // What one of several weighs, with all the digits that a calculator gives.
     const each = ([told, weight]) => String(Number((Number(weight.text) / Number.parseInt(told, 10)).toPrecision(10)));
-    const { tasks } = await round(page, ['multiply-divide'], ({ story }) => /together/.test(story[2]) && each(story).length > 9);
+    const { tasks } = await round(
+      page,
+      ['multiply-divide'],
+      ({ story }) => /together/.test(story[2]) && each(story).length > 9,
+    );
     const wrong = each(tasks[0].picture.story);
     await page.goto('/numbers/practice');
     const answer = page.getByRole('textbox', { name: 'Your result, with its unit' });
@@ -122,11 +131,18 @@ const VIEWS = {
   },
   'class-student': async (page) => {
     await page.getByRole('link', { name: 'Dilnoza H.' }).click();
-    await page.getByRole('button', { name: /Read at the wall/ }).first().click();
+    await page
+      .getByRole('button', { name: /Read at the wall/ })
+      .first()
+      .click();
   },
   rounds: async (page) => {
     await page.goto('/rounds');
-    await page.getByRole('listitem').filter({ hasText: 'Cylinders, to begin with' }).getByRole('button', { name: 'Show the students' }).click();
+    await page
+      .getByRole('listitem')
+      .filter({ hasText: 'Cylinders, to begin with' })
+      .getByRole('button', { name: 'Show the students' })
+      .click();
   },
   'rounds-on-paper': async (page) => {
     await page.getByRole('link', { name: 'Print the sheets' }).click();
@@ -153,8 +169,22 @@ const VIEWS = {
 
 async function shoot(base) {
   const { chromium } = await import('playwright-core');
-  const browser = await chromium.launch({ executablePath: chromiumPath(), args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run'] });
-  const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, baseURL: base, reducedMotion: 'reduce' });
+  const browser = await chromium.launch({
+    executablePath: chromiumPath(),
+    args: [
+      '--no-sandbox',
+      '--disable-gpu',
+      '--disable-background-networking',
+      '--disable-component-update',
+      '--disable-sync',
+      '--no-first-run',
+    ],
+  });
+  const page = await browser.newPage({
+    viewport: { width: 1280, height: 800 },
+    baseURL: base,
+    reducedMotion: 'reduce',
+  });
   const enter = async (role) => {
     await page.context().clearCookies();
     await page.goto('/sign-in');

@@ -6,12 +6,22 @@ import { ended, freePort, isFree, ROOT, start } from './processes.mjs';
 
 /** Environment of the server for a database. */
 export function serverEnvironment(url, extra = {}) {
-  return { ...process.env, NODE_ENV: 'production', DATABASE_URL: url, SESSION_SECRET: sessionSecret(), GREEN_BEAM_PAGES: resolve(ROOT, 'web', 'dist'), ...extra };
+  return {
+    ...process.env,
+    NODE_ENV: 'production',
+    DATABASE_URL: url,
+    SESSION_SECRET: sessionSecret(),
+    GREEN_BEAM_PAGES: resolve(ROOT, 'web', 'dist'),
+    ...extra,
+  };
 }
 
 /** Starts the server process itself. */
 export function startServer(environment, options = {}) {
-  return start(process.execPath, ['--import', 'tsx', resolve(ROOT, 'server', 'src', 'main.ts')], { env: environment, ...options });
+  return start(process.execPath, ['--import', 'tsx', resolve(ROOT, 'server', 'src', 'main.ts')], {
+    env: environment,
+    ...options,
+  });
 }
 
 const USUAL_PORT = 4710;
@@ -46,7 +56,10 @@ export async function serve(cluster, extra) {
  */
 export async function withSampleServer(url, work, { fresh = true } = {}) {
   const port = await freePort();
-  const server = startServer(serverEnvironment(url, { GREEN_BEAM_DEMO: '1', ...(fresh ? { GREEN_BEAM_FRESH: '1' } : {}), PORT: String(port) }), { stdio: ['ignore', 'pipe', 'inherit'] });
+  const server = startServer(
+    serverEnvironment(url, { GREEN_BEAM_DEMO: '1', ...(fresh ? { GREEN_BEAM_FRESH: '1' } : {}), PORT: String(port) }),
+    { stdio: ['ignore', 'pipe', 'inherit'] },
+  );
   try {
     await new Promise((ready, fail) => {
       server.stdout.on('data', (chunk) => String(chunk).includes('is ready') && ready());

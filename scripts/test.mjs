@@ -33,18 +33,49 @@ async function suite(name, args, environment, report, countsOf) {
 
 function unitTests() {
   return withOwnDatabase('test', (url) =>
-    suite('Unit tests', ['vitest', 'run', '--reporter=default', '--reporter=json'], () => ({ DATABASE_URL: url, VITEST_JSON: resolve(REPORTS, 'unit.json') }), 'unit.json', (report) => ({ passed: report.numPassedTests, failed: report.numFailedTests + report.numFailedTestSuites })));
+    suite(
+      'Unit tests',
+      ['vitest', 'run', '--reporter=default', '--reporter=json'],
+      () => ({ DATABASE_URL: url, VITEST_JSON: resolve(REPORTS, 'unit.json') }),
+      'unit.json',
+      (report) => ({ passed: report.numPassedTests, failed: report.numFailedTests + report.numFailedTestSuites }),
+    ),
+  );
 }
 
 /** @param sample a cluster with the sample data, copied for each group; null where the one database that is given is filled. */
 function endToEnd(group, sample) {
   const shard = `${group}/${GROUPS}`;
   const work = (url) =>
-    withSampleServer(url, (base) => {
-      const environment = (file) => ({ BASE_URL: base, CHROMIUM: chromiumPath(), PLAYWRIGHT_JSON_OUTPUT_NAME: file, ...(sample ? { SAMPLE_CLUSTER: sample } : {}) });
-      const args = ['playwright', 'test', '--config', 'e2e/playwright.config.ts', '--shard', shard, '--output', `test-results/${group}`];
-      return suite(`End-to-end tests in Chromium, group ${shard}`, args, environment, `end-to-end-${group}.json`, ({ stats }) => ({ passed: stats.expected + stats.flaky, failed: stats.unexpected }));
-    }, { fresh: sample === null });
+    withSampleServer(
+      url,
+      (base) => {
+        const environment = (file) => ({
+          BASE_URL: base,
+          CHROMIUM: chromiumPath(),
+          PLAYWRIGHT_JSON_OUTPUT_NAME: file,
+          ...(sample ? { SAMPLE_CLUSTER: sample } : {}),
+        });
+        const args = [
+          'playwright',
+          'test',
+          '--config',
+          'e2e/playwright.config.ts',
+          '--shard',
+          shard,
+          '--output',
+          `test-results/${group}`,
+        ];
+        return suite(
+          `End-to-end tests in Chromium, group ${shard}`,
+          args,
+          environment,
+          `end-to-end-${group}.json`,
+          ({ stats }) => ({ passed: stats.expected + stats.flaky, failed: stats.unexpected }),
+        );
+      },
+      { fresh: sample === null },
+    );
   return withOwnDatabase(`test-pages-${group}`, work, { copyOf: sample });
 }
 
@@ -59,7 +90,10 @@ async function test() {
   pdfPrograms();
   mkdirSync(REPORTS, { recursive: true });
   console.log('Types and lint …');
-  const results = await Promise.all([check('Types', 'npx', ['tsc', '--noEmit', '-p', 'tsconfig.json']), check('Lint', 'npx', ['eslint', '.'])]);
+  const results = await Promise.all([
+    check('Types', 'npx', ['tsc', '--noEmit', '-p', 'tsconfig.json']),
+    check('Lint', 'npx', ['eslint', '.']),
+  ]);
   console.log('\nUnit tests …');
   results.push(await unitTests());
   buildPages();

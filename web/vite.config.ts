@@ -6,7 +6,8 @@ import { defineConfig, type Plugin } from 'vite';
 const oneFontFormat: Plugin = {
   name: 'one-font-format',
   enforce: 'pre',
-  transform: (code, id) => (id.endsWith('katex.min.css') ? code.replace(/,url\([^)]*\) format\("(?:woff|truetype)"\)/g, '') : null),
+  transform: (code, id) =>
+    id.endsWith('katex.min.css') ? code.replace(/,url\([^)]*\) format\("(?:woff|truetype)"\)/g, '') : null,
 };
 
 export default defineConfig({

@@ -1,8 +1,20 @@
-import { DEEDS, type Done, type Feedback, type HouseRules, type ItemShown, type Outcome, type Remark, type SlipExplained } from '@green-beam/core';
+import {
+  DEEDS,
+  type Done,
+  type Feedback,
+  type HouseRules,
+  type ItemShown,
+  type Outcome,
+  type Remark,
+  type SlipExplained,
+} from '@green-beam/core';
 import { array, mixed, number, object, string, type InferType } from 'yup';
 
 /** Tools and kinds of exercises of a round; none named means every tool. */
-export const newRound = object({ subjectIds: array().of(string().max(60).required()).max(80, 'More than 80 tools and kinds of exercises.').default([]), setRoundId: string().uuid('That is not a round.').nullable().default(null) });
+export const newRound = object({
+  subjectIds: array().of(string().max(60).required()).max(80, 'More than 80 tools and kinds of exercises.').default([]),
+  setRoundId: string().uuid('That is not a round.').nullable().default(null),
+});
 export type NewRound = InferType<typeof newRound>;
 
 /** How far a reading has come. */
@@ -66,9 +78,14 @@ const id = string().uuid('That is not an id.').required();
 export const newAttempt = object({
   id,
   taskId: id,
-  kind: string<'reading' | 'shown'>().oneOf(['reading', 'shown'] as const).required(),
+  kind: string<'reading' | 'shown'>()
+    .oneOf(['reading', 'shown'] as const)
+    .required(),
   entry: string().max(20_000, 'The entry has more than 20 000 characters.').default(''),
-  eyeHeight: number().min(-150, 'The eye cannot be that low.').max(150, 'The eye cannot be that high.').required('The height of the eye is missing.'),
+  eyeHeight: number()
+    .min(-150, 'The eye cannot be that low.')
+    .max(150, 'The eye cannot be that high.')
+    .required('The height of the eye is missing.'),
   actions: array().of(benchAction).max(400, 'More than 400 actions.').default([]),
   hints: number().integer().min(0).max(20).default(0),
   timeTaken: number().integer().min(0).max(86_400_000).required('The time taken is missing.'),
@@ -134,7 +151,9 @@ export interface RulesShown {
 /** A new version of a class’s rules; `after` is the version it was made from, so that nobody’s change is lost unseen. */
 export const newRules = object({
   name: string().trim().max(60, 'The name has more than 60 characters.').required('Give these rules a name.'),
-  rules: mixed<Partial<HouseRules>>((value): value is Partial<HouseRules> => typeof value === 'object' && value !== null && !Array.isArray(value)).required('The rules are missing.'),
+  rules: mixed<Partial<HouseRules>>(
+    (value): value is Partial<HouseRules> => typeof value === 'object' && value !== null && !Array.isArray(value),
+  ).required('The rules are missing.'),
   after: number().integer().min(1).required('Say which version these rules change.'),
 });
 export type NewRules = InferType<typeof newRules>;

@@ -9,9 +9,15 @@ export type ToolKind = (typeof TOOL_KINDS)[number];
 const code = string()
   .trim()
   .max(20, 'The code has more than 20 characters.')
-  .matches(/^[\p{L}\p{N}][\p{L}\p{N} ._-]*$/u, { message: 'The code is made of letters, digits, blanks, dots and hyphens.', excludeEmptyString: true });
+  .matches(/^[\p{L}\p{N}][\p{L}\p{N} ._-]*$/u, {
+    message: 'The code is made of letters, digits, blanks, dots and hyphens.',
+    excludeEmptyString: true,
+  });
 const keeper = string().trim().max(60, 'The keeper’s name has more than 60 characters.');
-const tolerance = number().typeError('The tolerance is not a number.').positive('The tolerance is above zero.').nullable();
+const tolerance = number()
+  .typeError('The tolerance is not a number.')
+  .positive('The tolerance is above zero.')
+  .nullable();
 const state = string<ToolState>().oneOf(TOOL_STATES, 'The state is fit, watch or out-of-use.');
 const kind = string<ToolKind>().oneOf(TOOL_KINDS, 'A tool is real or simulated.');
 
@@ -41,7 +47,9 @@ const id = string().uuid('That is not an id.').required();
 /** What was found about a tool on some day: its zero error, or what it showed for a standard mass. Notes are added, never changed. */
 export const newToolNote = object({
   id,
-  kind: string<'zero' | 'check'>().oneOf(['zero', 'check'] as const).required('Say what was found.'),
+  kind: string<'zero' | 'check'>()
+    .oneOf(['zero', 'check'] as const)
+    .required('Say what was found.'),
   reading: number().typeError('The reading is not a number.').required('Write what it showed.'),
   nominal: number().typeError('The standard mass is not a number.').nullable().default(null),
   remark: string().trim().max(200, 'The remark has more than 200 characters.').default(''),
@@ -49,10 +57,18 @@ export const newToolNote = object({
 export type NewToolNote = InferType<typeof newToolNote>;
 
 /** A row of a list of tools, checked on the server, so that each error names its row. */
-export const toolRow = newTool.shape({ zeroError: number().typeError('The zero error is not a number.').nullable().default(null) });
+export const toolRow = newTool.shape({
+  zeroError: number().typeError('The zero error is not a number.').nullable().default(null),
+});
 export type ToolRow = InferType<typeof toolRow>;
 
-export const toolImport = object({ rows: array().of(mixed<NonNullable<unknown>>().required()).min(1, 'The list is empty.').max(300, 'A list has at most 300 tools.').required() });
+export const toolImport = object({
+  rows: array()
+    .of(mixed<NonNullable<unknown>>().required())
+    .min(1, 'The list is empty.')
+    .max(300, 'A list has at most 300 tools.')
+    .required(),
+});
 
 export interface ToolNote {
   readonly id: string;

@@ -11,7 +11,14 @@ export interface ClassDetails extends ClassSummary {
   readonly code: string;
   readonly codeOpen: boolean;
   readonly rulesName: string;
-  readonly roster: readonly { readonly id: string; readonly firstName: string; readonly lastName: string; readonly label: string; readonly hasPin: boolean; readonly archived: boolean }[];
+  readonly roster: readonly {
+    readonly id: string;
+    readonly firstName: string;
+    readonly lastName: string;
+    readonly label: string;
+    readonly hasPin: boolean;
+    readonly archived: boolean;
+  }[];
   readonly teachers: readonly { readonly id: string; readonly name: string; readonly email: string }[];
 }
 
@@ -20,7 +27,11 @@ const className = string().trim().max(60, 'A class name has at most 60 character
 export const newClass = object({ name: className.required('Give the class a name.') });
 export type NewClass = InferType<typeof newClass>;
 
-export const classChange = object({ name: className.min(1, 'Give the class a name.').optional(), codeOpen: boolean().optional(), archived: boolean().optional() }).noUnknown();
+export const classChange = object({
+  name: className.min(1, 'Give the class a name.').optional(),
+  codeOpen: boolean().optional(),
+  archived: boolean().optional(),
+}).noUnknown();
 export type ClassChange = InferType<typeof classChange>;
 
 /** A student who is put away can neither sign in nor be seen among the others; nothing is lost. */
@@ -28,13 +39,22 @@ export const studentChange = object({ archived: boolean().required('Say whether 
 export type StudentChange = InferType<typeof studentChange>;
 
 export const rosterRow = object({
-  firstName: string().trim().max(60, 'The first name has more than 60 characters.').required('The first name is missing.'),
+  firstName: string()
+    .trim()
+    .max(60, 'The first name has more than 60 characters.')
+    .required('The first name is missing.'),
   lastName: string().trim().max(60, 'The last name has more than 60 characters.').default(''),
 });
 export type RosterRow = InferType<typeof rosterRow>;
 
 /** Rows are checked one by one on the server, so that each error names its row. */
-export const rosterImport = object({ rows: array().of(mixed<NonNullable<unknown>>().required()).min(1, 'The list is empty.').max(200, 'A class has at most 200 students.').required() });
+export const rosterImport = object({
+  rows: array()
+    .of(mixed<NonNullable<unknown>>().required())
+    .min(1, 'The list is empty.')
+    .max(200, 'A class has at most 200 students.')
+    .required(),
+});
 export type RosterImport = { rows: RosterRow[] };
 
 export interface RosterResult {
@@ -42,7 +62,13 @@ export interface RosterResult {
   readonly errors: readonly { readonly row: number; readonly field: string; readonly message: string }[];
 }
 
-export const coTeacher = object({ email: string().trim().lowercase().email('Write the whole e-mail address.').required('Write the e-mail address of a teacher of your school.') });
+export const coTeacher = object({
+  email: string()
+    .trim()
+    .lowercase()
+    .email('Write the whole e-mail address.')
+    .required('Write the e-mail address of a teacher of your school.'),
+});
 export type CoTeacher = InferType<typeof coTeacher>;
 
 /** One student's row of the class board. */

@@ -1,10 +1,45 @@
 import { describe, expect, it } from 'vitest';
 import type { Schema } from 'yup';
-import { benchAction, classChange, classCode, coTeacher, demoSignIn, invitation, linkUse, newAttempt, newClass, newRound, newRun, newRunEvent, partnerSignIn, rosterImport, rosterRow, studentSignIn, teacherSignIn } from './index.ts';
+import {
+  benchAction,
+  classChange,
+  classCode,
+  coTeacher,
+  demoSignIn,
+  invitation,
+  linkUse,
+  newAttempt,
+  newClass,
+  newRound,
+  newRun,
+  newRunEvent,
+  partnerSignIn,
+  rosterImport,
+  rosterRow,
+  studentSignIn,
+  teacherSignIn,
+} from './index.ts';
 
 const ID = '5a17a4b0-0000-4000-8000-000000000001';
-const attempt = { id: ID, taskId: ID, kind: 'reading', entry: '52.6 mL', eyeHeight: 0, actions: [], hints: 0, timeTaken: 4200 };
-const event = { id: ID, slot: 'mass.1', text: '54.31', replaces: null, reason: null, person: ID, deviceTime: '2026-03-01T10:00:00.000Z' };
+const attempt = {
+  id: ID,
+  taskId: ID,
+  kind: 'reading',
+  entry: '52.6 mL',
+  eyeHeight: 0,
+  actions: [],
+  hints: 0,
+  timeTaken: 4200,
+};
+const event = {
+  id: ID,
+  slot: 'mass.1',
+  text: '54.31',
+  replaces: null,
+  reason: null,
+  person: ID,
+  deviceTime: '2026-03-01T10:00:00.000Z',
+};
 
 /** What is wrong with a body: the path of each field that is refused. */
 function refused(schema: Schema, body: unknown): string[] {
@@ -19,7 +54,17 @@ function refused(schema: Schema, body: unknown): string[] {
 describe('bodies that are accepted', () => {
   it.each([
     ['an attempt', newAttempt, attempt],
-    ['an attempt with what was done', newAttempt, { ...attempt, actions: [{ kind: 'eye', at: 300, to: -12.5 }, { kind: 'loupe', at: 900 }] }],
+    [
+      'an attempt with what was done',
+      newAttempt,
+      {
+        ...attempt,
+        actions: [
+          { kind: 'eye', at: 300, to: -12.5 },
+          { kind: 'loupe', at: 900 },
+        ],
+      },
+    ],
     ['showing the answer', newAttempt, { ...attempt, kind: 'shown', entry: '' }],
     ['a round of any tool', newRound, {}],
     ['a round of one tool', newRound, { subjectIds: ['cylinder-50'] }],
@@ -55,7 +100,11 @@ describe('bodies that are refused, by the field to blame', () => {
     [newAttempt, { ...attempt, timeTaken: -1 }, 'timeTaken'],
     [newAttempt, { ...attempt, timeTaken: 1.5 }, 'timeTaken'],
     [newAttempt, { ...attempt, hints: 21 }, 'hints'],
-    [newAttempt, { ...attempt, actions: Array.from({ length: 401 }, () => ({ kind: 'eye', at: 1, to: 1 })) }, 'actions'],
+    [
+      newAttempt,
+      { ...attempt, actions: Array.from({ length: 401 }, () => ({ kind: 'eye', at: 1, to: 1 })) },
+      'actions',
+    ],
     [newAttempt, { ...attempt, actions: [{ kind: 'dance', at: 1 }] }, 'actions[0].kind'],
     [benchAction, { kind: 'eye', at: -1 }, 'at'],
     [newRound, { subjectIds: ['x'.repeat(61)] }, 'subjectIds[0]'],
@@ -98,7 +147,10 @@ describe('bodies that are refused, by the field to blame', () => {
 describe('what is tidied on the way', () => {
   it('codes are written in capitals, addresses in small letters, names without blanks around', () => {
     expect(classCode.cast({ code: ' hrn-947 ' }).code).toBe('HRN-947');
-    expect(teacherSignIn.cast({ email: ' M@School.Example ', password: ' keeps its blanks ' })).toEqual({ email: 'm@school.example', password: ' keeps its blanks ' });
+    expect(teacherSignIn.cast({ email: ' M@School.Example ', password: ' keeps its blanks ' })).toEqual({
+      email: 'm@school.example',
+      password: ' keeps its blanks ',
+    });
     expect(rosterRow.cast({ firstName: ' Ines ', lastName: undefined })).toEqual({ firstName: 'Ines', lastName: '' });
   });
 

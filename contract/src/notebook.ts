@@ -5,7 +5,10 @@ const id = string().uuid('That is not an id.').required();
 
 export const newRun = object({
   protocolId: string().max(60).required('Choose a laboratory.'),
-  specimen: string().trim().max(80, 'The name of the piece has more than 80 characters.').required('Say what you measure.'),
+  specimen: string()
+    .trim()
+    .max(80, 'The name of the piece has more than 80 characters.')
+    .required('Say what you measure.'),
   memberIds: array().of(id).max(8, 'A group has at most eight people.').default([]),
 });
 export type NewRun = InferType<typeof newRun>;
@@ -39,7 +42,10 @@ export interface RunPage extends RunSummary {
 
 export const newRunEvent = object({
   id,
-  slot: string().matches(/^[a-zA-Z]+(\.[a-zA-Z0-9]+)?$/, 'That is no place on the page.').max(60).required(),
+  slot: string()
+    .matches(/^[a-zA-Z]+(\.[a-zA-Z0-9]+)?$/, 'That is no place on the page.')
+    .max(60)
+    .required(),
   text: string().max(4000, 'More than 4000 characters.').default(''),
   replaces: string().uuid('That is not an id.').nullable().default(null),
   reason: string().trim().max(300, 'The reason has more than 300 characters.').nullable().default(null),
@@ -48,7 +54,9 @@ export const newRunEvent = object({
 });
 export type NewRunEvent = InferType<typeof newRunEvent>;
 
-export const newRunEvents = object({ events: array().of(newRunEvent.required()).min(1).max(100, 'More than 100 entries at once.').required() });
+export const newRunEvents = object({
+  events: array().of(newRunEvent.required()).min(1).max(100, 'More than 100 entries at once.').required(),
+});
 export type NewRunEvents = InferType<typeof newRunEvents>;
 
 /** The events as stored, each with its place in the server's order. */

@@ -22,12 +22,19 @@ export interface SessionState {
 }
 
 export const teacherSignIn = object({
-  email: string().trim().lowercase().email('Write the whole e-mail address.').max(200).required('Write your e-mail address.'),
+  email: string()
+    .trim()
+    .lowercase()
+    .email('Write the whole e-mail address.')
+    .max(200)
+    .required('Write your e-mail address.'),
   password: string().max(200).required('Write your password.'),
 });
 export type TeacherSignIn = InferType<typeof teacherSignIn>;
 
-export const classCode = object({ code: string().trim().uppercase().max(20).required('Write the class code from the board.') });
+export const classCode = object({
+  code: string().trim().uppercase().max(20).required('Write the class code from the board.'),
+});
 export type ClassCode = InferType<typeof classCode>;
 
 /** The names a class code shows: first name and initial, nothing more. */
@@ -36,7 +43,9 @@ export interface ClassDoor {
   readonly students: readonly { readonly id: string; readonly label: string; readonly hasPin: boolean }[];
 }
 
-const pin = string().matches(/^\d{4,6}$/, 'A PIN has four to six digits.').required('Write your PIN.');
+const pin = string()
+  .matches(/^\d{4,6}$/, 'A PIN has four to six digits.')
+  .required('Write your PIN.');
 const id = string().uuid('That is not an id.').required();
 
 export const studentSignIn = object({ code: string().trim().uppercase().max(20).required(), studentId: id, pin });
@@ -45,7 +54,11 @@ export type StudentSignIn = InferType<typeof studentSignIn>;
 export const partnerSignIn = object({ studentId: id, pin });
 export type PartnerSignIn = InferType<typeof partnerSignIn>;
 
-export const demoSignIn = object({ role: string<Role>().oneOf(['student', 'teacher', 'administrator'] as const).required() });
+export const demoSignIn = object({
+  role: string<Role>()
+    .oneOf(['student', 'teacher', 'administrator'] as const)
+    .required(),
+});
 export type DemoSignIn = InferType<typeof demoSignIn>;
 
 /** What a one-time link is for, shown before it is used. */
@@ -62,13 +75,21 @@ export const linkUse = object({
   name: string().trim().max(80).default(''),
   email: string().trim().lowercase().email('Write the whole e-mail address.').max(200).default(''),
   schoolName: string().trim().max(120).default(''),
-  password: string().min(NEW_PASSWORD_LENGTH, `A password has at least ${NEW_PASSWORD_LENGTH} characters.`).max(200).required('Choose a password.'),
+  password: string()
+    .min(NEW_PASSWORD_LENGTH, `A password has at least ${NEW_PASSWORD_LENGTH} characters.`)
+    .max(200)
+    .required('Choose a password.'),
 });
 export type UseLink = InferType<typeof linkUse>;
 
 export const invitation = object({
   name: string().trim().max(80).required('Write the teacher’s name.'),
-  email: string().trim().lowercase().email('Write the whole e-mail address.').max(200).required('Write the teacher’s e-mail address.'),
+  email: string()
+    .trim()
+    .lowercase()
+    .email('Write the whole e-mail address.')
+    .max(200)
+    .required('Write the teacher’s e-mail address.'),
 });
 export type Invitation = InferType<typeof invitation>;
 

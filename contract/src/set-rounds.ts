@@ -10,14 +10,26 @@ export const newSetRound = object({
   subjectIds: array().of(string().max(60).required()).max(80).default([]),
   /** Tools of the cabinet that are to be used, with the errors they have; none named means any tool of the kinds chosen. */
   toolIds: array().of(string().uuid('That is not a tool of the cabinet.').required()).max(60).default([]),
-  length: number().integer('The number of readings is whole.').min(1, 'A round has at least one reading.').max(MOST_READINGS, `A round has at most ${MOST_READINGS} readings.`).required('Say how many readings.'),
+  length: number()
+    .integer('The number of readings is whole.')
+    .min(1, 'A round has at least one reading.')
+    .max(MOST_READINGS, `A round has at most ${MOST_READINGS} readings.`)
+    .required('Say how many readings.'),
   aims: array().of(string().max(60).required()).max(20).default([]),
-  tries: number().integer('The number of tries is whole.').min(1, 'There is at least one try.').max(MOST_TRIES, `There are at most ${MOST_TRIES} tries.`).default(2),
+  tries: number()
+    .integer('The number of tries is whole.')
+    .min(1, 'There is at least one try.')
+    .max(MOST_TRIES, `There are at most ${MOST_TRIES} tries.`)
+    .default(2),
   hints: boolean().default(true),
   dueAt: string()
     .nullable()
     .default(null)
-    .test('date', 'That is not a date.', (value) => value === null || value === undefined || !Number.isNaN(Date.parse(value))),
+    .test(
+      'date',
+      'That is not a date.',
+      (value) => value === null || value === undefined || !Number.isNaN(Date.parse(value)),
+    ),
   studentIds: array().of(string().uuid('That is not a student.').required()).max(200).nullable().default(null),
   /** Id of a school of thought this round is read by; none means the class’s own rules. */
   preset: string().max(60).nullable().default(null),

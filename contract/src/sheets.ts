@@ -50,7 +50,13 @@ const id = string().uuid('That is not an id.').required();
 /** What stands on a sheet, typed in; what was left blank is left out. */
 export const newSheetAnswers = object({
   answers: array()
-    .of(object({ id, taskId: id, entry: string().max(20_000, 'The entry has more than 20 000 characters.').required('The entry is missing.') }))
+    .of(
+      object({
+        id,
+        taskId: id,
+        entry: string().max(20_000, 'The entry has more than 20 000 characters.').required('The entry is missing.'),
+      }),
+    )
     .min(1, 'No answer was typed in.')
     .max(MOST_READINGS, `More than ${MOST_READINGS} answers.`)
     .required('The answers are missing.'),

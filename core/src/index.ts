@@ -1,7 +1,19 @@
 export { CORE_VERSION } from './core-version.ts';
 
-export { significantFigures, parseWrittenNumber, UnreadableNumberError, type WrittenNumber } from './numbers/written-number.ts';
-export { roundToPlace, uncertaintyPlace, unambiguousAtPlace, writtenAtPlace, type RoundingRule, type UncertaintyFigures } from './numbers/rounding.ts';
+export {
+  significantFigures,
+  parseWrittenNumber,
+  UnreadableNumberError,
+  type WrittenNumber,
+} from './numbers/written-number.ts';
+export {
+  roundToPlace,
+  uncertaintyPlace,
+  unambiguousAtPlace,
+  writtenAtPlace,
+  type RoundingRule,
+  type UncertaintyFigures,
+} from './numbers/rounding.ts';
 export { calculate, type Calculation } from './numbers/calculate.ts';
 export type { WorkedNumber, WorkedStep } from './numbers/working.ts';
 export { convert, type Conversion } from './numbers/convert.ts';
@@ -17,7 +29,16 @@ export { instrumentIds, instrumentById, UnknownInstrumentError } from './instrum
 export type { BeamBalance, Instrument, SkillId, VernierCaliper } from './instruments/instrument.ts';
 export { SKILLS, type Skill } from './instruments/skills.ts';
 
-export { completeRules, contradictionIn, DEFAULT_RULES, HouseRuleError, PRESETS, RULE_CHOICES, type Estimate, type HouseRules } from './rules/house-rules.ts';
+export {
+  completeRules,
+  contradictionIn,
+  DEFAULT_RULES,
+  HouseRuleError,
+  PRESETS,
+  RULE_CHOICES,
+  type Estimate,
+  type HouseRules,
+} from './rules/house-rules.ts';
 export { EYE_REACH, SituationError, type Situation } from './reading/situation.ts';
 export { needsWholeWidth, shownOnPaper } from './reading/on-paper.ts';
 export { asOperated, DEEDS, threadAt, THREAD_TIME, type Done, type Operation } from './reading/operation.ts';
@@ -29,9 +50,24 @@ export { expectedReading, readingStep, writtenUnitOf, type ExpectedReading } fro
 export { diagnose, type Diagnosis, type SlipFound, type Verdict } from './reading/diagnose.ts';
 export type { SlipHistory } from './reading/hypotheses.ts';
 export { drawTask, predictedEntries, slipsOn, AimError, type DrawOptions } from './reading/draw-task.ts';
-export { noteOn, pictureOf, type DrawnMark, type LiquidColumnPicture, type Picture, type RulerPicture, type Vessel } from './reading/picture.ts';
+export {
+  noteOn,
+  pictureOf,
+  type DrawnMark,
+  type LiquidColumnPicture,
+  type Picture,
+  type RulerPicture,
+  type Vessel,
+} from './reading/picture.ts';
 export type { Handled, PicturedEye, RuledMark } from './reading/picture-parts.ts';
-export { riderPlace, type BeamPicture, type DisplayPicture, type DrawnBeam, type Laden, type Weighables } from './reading/balance-pictures.ts';
+export {
+  riderPlace,
+  type BeamPicture,
+  type DisplayPicture,
+  type DrawnBeam,
+  type Laden,
+  type Weighables,
+} from './reading/balance-pictures.ts';
 export { PUTS_RIGHT, settlesFrom, stillAway } from './reading/operate-weighing.ts';
 export { isAtRest, startled, swung, type Pointer, type Swing } from './instruments/pointer-swing.ts';
 export { onThimble, SLEEVE_VERNIER } from './reading/slide-reading.ts';
@@ -39,7 +75,16 @@ export { vernierReading } from './scales/vernier.ts';
 export { gritAt } from './reading/operate-sliding.ts';
 export type { CaliperPicture, Held, MicrometerPicture } from './reading/slide-pictures.ts';
 export { planForAims, plannedItems, planRound, type PlannedItem } from './practice/plan-round.ts';
-export { faded, MADE, NO_HABIT, planForBelief, PRIORS, updated, type Belief, type TutorOptions } from './practice/tutor.ts';
+export {
+  faded,
+  MADE,
+  NO_HABIT,
+  planForBelief,
+  PRIORS,
+  updated,
+  type Belief,
+  type TutorOptions,
+} from './practice/tutor.ts';
 export { revealOf, type RevealStep } from './reading/reveal.ts';
 export { questionFor } from './reading/question.ts';
 export { hintsFor } from './reading/hints.ts';
@@ -48,11 +93,32 @@ export { feedbackOn, type ClosedAnswer, type Feedback } from './practice/feedbac
 export { closesTask, TRIES, type Outcome } from './practice/tries.ts';
 export { describeColumn, describeEnd, describeRuler } from './reading/describe.ts';
 export { describeBeams, describeDisplay, describePointer, describeRiders } from './reading/describe-weighing.ts';
-export { describeCaliper, describeCaliperAt, describeMicrometer, describeMicrometerAt } from './reading/describe-slides.ts';
+export {
+  describeCaliper,
+  describeCaliperAt,
+  describeMicrometer,
+  describeMicrometerAt,
+} from './reading/describe-slides.ts';
 export type { PathPiece } from './reading/path.ts';
 export { SLIPS, slipById, UnknownSlipError } from './reading/slips/registry.ts';
 
-export { exerciseTask, isChoice, isWorking, LEVELS, type ChoiceExercise, type CountingExercise, type Exercise, type ExerciseKind, type ExerciseTask, type Fault, type Level, type Option, type RoundingExercise, type TableExercise, type WorkingExercise } from './exercises/exercise.ts';
+export {
+  exerciseTask,
+  isChoice,
+  isWorking,
+  LEVELS,
+  type ChoiceExercise,
+  type CountingExercise,
+  type Exercise,
+  type ExerciseKind,
+  type ExerciseTask,
+  type Fault,
+  type Level,
+  type Option,
+  type RoundingExercise,
+  type TableExercise,
+  type WorkingExercise,
+} from './exercises/exercise.ts';
 export { EXERCISE_KINDS, exerciseKindById, isExerciseKind, UnknownExerciseError } from './exercises/kinds.ts';
 export { drawExercise, rightEntry, slipEntries, slipsIn, type ExerciseOptions } from './exercises/draw-exercise.ts';
 export { diagnoseExercise } from './exercises/diagnose-exercise.ts';
@@ -70,19 +136,48 @@ export { subjectById, subjectIds, subjectsNamed } from './practice/subjects.ts';
 export { toolSubject } from './reading/tool-subject.ts';
 export { exerciseSubject } from './exercises/exercise-subject.ts';
 export { PRACTICE_SLIPS, practiceSlipById, type PracticeSlip } from './practice/slips.ts';
-export { diagnoseItem, drawItem, entriesWith, isExerciseTask, practiceTask, type PracticeOptions, type PracticeTask } from './practice/practice-task.ts';
-export { answerTo, cautionsAbout, explainFinding, hintsAbout, questionOn, shownItem, unitAsked, type ItemShown } from './practice/practice-words.ts';
+export {
+  diagnoseItem,
+  drawItem,
+  entriesWith,
+  isExerciseTask,
+  practiceTask,
+  type PracticeOptions,
+  type PracticeTask,
+} from './practice/practice-task.ts';
+export {
+  answerTo,
+  cautionsAbout,
+  explainFinding,
+  hintsAbout,
+  questionOn,
+  shownItem,
+  unitAsked,
+  type ItemShown,
+} from './practice/practice-words.ts';
 
 export { controlLimits, judgeCheck, type ControlLimits } from './statistics/control-limits.ts';
 export { CheckError, checkError, checkZeroError, hasZeroError } from './instruments/check-mass.ts';
 export { summarise, type Summary } from './statistics/summarise.ts';
-export { propagate, UncertaintyInputError, type Input, type Propagated, type PropagationOptions } from './uncertainty/propagate.ts';
+export {
+  propagate,
+  UncertaintyInputError,
+  type Input,
+  type Propagated,
+  type PropagationOptions,
+} from './uncertainty/propagate.ts';
 export { waterDensity } from './materials/water-density.ts';
 export { MATERIALS, type Material } from './materials/materials.ts';
 export { seededRandom, type Random } from './simulation/random.ts';
 
 export { protocol, protocolIds } from './laboratories/protocols.ts';
-export { UnknownProtocolError, type ComputedQuantity, type Protocol, type Quantity, type ReadQuantity } from './laboratories/protocol.ts';
+export {
+  UnknownProtocolError,
+  type ComputedQuantity,
+  type Protocol,
+  type Quantity,
+  type ReadQuantity,
+} from './laboratories/protocol.ts';
 export { foldRun, type Run, type RunEvent, type SlotState } from './laboratories/run.ts';
 export { evaluateRun } from './laboratories/evaluate-run.ts';
 export type { EvaluatedRun, Finding, RunResult, TrialRow } from './laboratories/evaluated-run.ts';

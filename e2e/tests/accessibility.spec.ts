@@ -20,7 +20,25 @@ async function violations(page: Page): Promise<string[]> {
   return found.map((one) => `${one.id}: ${one.nodes[0]?.html.slice(0, 160) ?? ''}`);
 }
 
-for (const [role, path] of [['visitor', '/'], ['visitor', '/sign-in'], ['visitor', '/numbers'], ['visitor', '/numbers/practice'], ['student', '/numbers/practice'], ['student', '/'], ['student', '/numbers'], ['student', '/notebook'], ['student', '/record'], ['teacher', '/class'], ['teacher', '/class/people'], ['teacher', '/rounds'], ['teacher', '/cabinet'], ['teacher', '/rules'], ['teacher', '/demonstrate'], ['teacher', '/notebook'], ['administrator', '/school']] as const) {
+for (const [role, path] of [
+  ['visitor', '/'],
+  ['visitor', '/sign-in'],
+  ['visitor', '/numbers'],
+  ['visitor', '/numbers/practice'],
+  ['student', '/numbers/practice'],
+  ['student', '/'],
+  ['student', '/numbers'],
+  ['student', '/notebook'],
+  ['student', '/record'],
+  ['teacher', '/class'],
+  ['teacher', '/class/people'],
+  ['teacher', '/rounds'],
+  ['teacher', '/cabinet'],
+  ['teacher', '/rules'],
+  ['teacher', '/demonstrate'],
+  ['teacher', '/notebook'],
+  ['administrator', '/school'],
+] as const) {
   test(`${path} as ${role} passes the accessibility rules and fits a phone`, async ({ page }) => {
     if (role !== 'visitor') await signIn(page, role);
     await page.goto(path);
@@ -42,30 +60,252 @@ const entered = async (page: Page): Promise<void> => {
 const PRINT = '/rounds/5a17a4b0-0000-4000-8000-00000000e003/print';
 
 /** Views that are reached by doing something, each with what is done and what then has to be there. */
-const REACHED: readonly [name: string, role: 'visitor' | 'student' | 'teacher', path: string, reach: (page: Page) => Promise<void>][] = [
+const REACHED: readonly [
+  name: string,
+  role: 'visitor' | 'student' | 'teacher',
+  path: string,
+  reach: (page: Page) => Promise<void>,
+][] = [
   ['a verdict', 'visitor', '/', entered],
-  ['the answer', 'visitor', '/', async (page) => { await entered(page); await page.getByRole('button', { name: 'Show me' }).click(); await expect(page.getByText('The unit: mL')).toBeVisible({ timeout: 10_000 }); }],
-  ['the loupe and the description', 'visitor', '/', async (page) => { await page.getByRole('button', { name: 'Loupe' }).click(); await page.getByRole('button', { name: 'In words' }).click(); await expect(page.getByText(/^The surface lies/)).toBeVisible(); }],
-  ['an exercise with its working', 'visitor', '/numbers/practice', async (page) => { await page.getByRole('button', { name: 'Several steps' }).click(); await page.getByRole('textbox').fill('777 km'); await page.keyboard.press('Enter'); await page.getByRole('button', { name: 'Show me' }).click(); await expect(page.locator('.katex').first()).toBeVisible(); }],
-  ['a table with a mark', 'visitor', '/numbers/practice', async (page) => { await page.getByRole('button', { name: 'Errors in a table' }).click(); await page.getByRole('table').getByRole('button').first().click(); await expect(page.getByRole('combobox', { name: /What is wrong with/ })).toBeVisible(); }],
-  ['a choice', 'visitor', '/numbers/practice', async (page) => { await page.getByRole('button', { name: 'True statements' }).click(); await page.getByRole('radio').first().check(); await page.getByRole('button', { name: 'Check' }).click(); await expect(page.getByRole('status').first()).toBeVisible(); }],
-  ['the house rules', 'visitor', '/', async (page) => { await page.getByRole('button', { name: /House rules/ }).click(); await expect(page.getByRole('dialog')).toBeVisible(); }],
-  ['the keys', 'visitor', '/', async (page) => { await page.getByRole('button', { name: 'Keys' }).click(); await expect(page.getByRole('dialog')).toBeVisible(); }],
-  ['a laboratory', 'student', '/notebook', async (page) => { await page.getByText('Bronze deck nail').click(); await expect(page.getByText('Where the uncertainty comes from')).toBeVisible(); }],
-  ['a working', 'student', '/notebook', async (page) => { await page.getByText('Bronze deck nail').click(); await page.getByRole('button', { name: /^Density, trial 1, .*: show the working/ }).click(); await expect(page.locator('.katex').first()).toBeVisible(); }],
-  ['a cell being written', 'student', '/notebook', async (page) => { await page.getByText('Tin ballast ingot').click(); await page.getByRole('button', { name: /^Dry mass, trial 1/ }).click(); await expect(page.getByLabel('Why it is corrected')).toBeVisible(); }],
-  ['leaving a trial out', 'student', '/notebook', async (page) => { await page.getByText('Tin ballast ingot').click(); await page.getByRole('button', { name: 'Leave out trial 1' }).click(); await expect(page.getByRole('dialog')).toBeVisible(); }],
-  ['a round being set', 'teacher', '/rounds', async (page) => { await page.getByRole('button', { name: 'Set a round' }).click(); await page.getByRole('button', { name: 'Set this round' }).click(); await expect(page.getByText('Give the round a title.')).toBeVisible(); }],
-  ['a student with an open attempt', 'teacher', '/class', async (page) => { await page.getByRole('link', { name: 'Ines V.' }).click(); await page.locator('button[aria-expanded]').first().click(); await expect(page.getByText(/As it stood at Enter\.|\d+ s, /)).toBeVisible(); }],
-  ['a key to be printed', 'teacher', PRINT, async (page) => { await page.getByLabel('key only').check(); await expect(page.getByRole('article', { name: 'Key' })).toBeVisible(); }],
-  ['a sheet being typed in', 'teacher', PRINT, async (page) => { const code = await page.getByRole('article', { name: /^Sheet of/ }).first().getByText(/^[A-Z]{3}-\d{4}$/).textContent(); await page.goto(`/sheets/${code}`); await expect(page.getByRole('button', { name: 'Take the answers' })).toBeVisible(); }],
-  ['a balance of the cabinet', 'teacher', '/cabinet', async (page) => { await page.getByRole('link', { name: 'B-01' }).click(); await expect(page.getByRole('img', { name: /checks/ })).toBeVisible(); }],
-  ['a list of tools being added', 'teacher', '/cabinet', async (page) => { await page.getByRole('button', { name: 'Add a list' }).click(); await expect(page.getByRole('textbox', { name: /Paste the list/ })).toBeVisible(); }],
-  ['a beam balance in use', 'student', '/', async (page) => { await begunLike<BeamPicture>(page, { tool: 'beam-balance-tenth', aims: ['container-included'], wanted: ({ handled, laden }) => handled === 'weigh' && !laden }); await page.getByRole('button', { name: /^Put the/ }).last().click(); await expect(page.getByRole('slider', { name: /^Sliding rider/ })).toBeVisible(); }],
-  ['a digital balance in use', 'student', '/', async (page) => { await begunLike<DisplayPicture>(page, { tool: 'digital-balance-milligram', aims: ['container-included'], wanted: ({ weighables }) => weighables !== null }); await page.getByRole('button', { name: 'Switch on' }).click(); await expect(page.getByText('stable', { exact: true })).toBeVisible(); }],
-  ['a caliper in use, its parts named', 'student', '/', async (page) => { await begunLike<CaliperPicture>(page, { tool: 'caliper-fiftieth', aims: ['zero-ignored'], wanted: ({ handled }) => handled === 'close' }); await page.getByRole('button', { name: 'Name its parts' }).click(); await expect(page.getByText('depth rod')).toBeVisible(); }],
-  ['a micrometer in use', 'student', '/', async (page) => { await begunLike<MicrometerPicture>(page, { tool: 'micrometer-thousandth', aims: ['zero-ignored'], wanted: ({ handled }) => handled === 'close' }); await page.getByRole('button', { name: 'Turn by the ratchet' }).click(); await expect(page.getByText(/^The faces touch/)).toBeVisible(); }],
-  ['a laboratory as its teacher reads it', 'teacher', '/notebook', async (page) => { await page.getByText('Slate tile').click(); await expect(page.getByRole('button', { name: 'Give back' })).toBeVisible(); }],
+  [
+    'the answer',
+    'visitor',
+    '/',
+    async (page) => {
+      await entered(page);
+      await page.getByRole('button', { name: 'Show me' }).click();
+      await expect(page.getByText('The unit: mL')).toBeVisible({ timeout: 10_000 });
+    },
+  ],
+  [
+    'the loupe and the description',
+    'visitor',
+    '/',
+    async (page) => {
+      await page.getByRole('button', { name: 'Loupe' }).click();
+      await page.getByRole('button', { name: 'In words' }).click();
+      await expect(page.getByText(/^The surface lies/)).toBeVisible();
+    },
+  ],
+  [
+    'an exercise with its working',
+    'visitor',
+    '/numbers/practice',
+    async (page) => {
+      await page.getByRole('button', { name: 'Several steps' }).click();
+      await page.getByRole('textbox').fill('777 km');
+      await page.keyboard.press('Enter');
+      await page.getByRole('button', { name: 'Show me' }).click();
+      await expect(page.locator('.katex').first()).toBeVisible();
+    },
+  ],
+  [
+    'a table with a mark',
+    'visitor',
+    '/numbers/practice',
+    async (page) => {
+      await page.getByRole('button', { name: 'Errors in a table' }).click();
+      await page.getByRole('table').getByRole('button').first().click();
+      await expect(page.getByRole('combobox', { name: /What is wrong with/ })).toBeVisible();
+    },
+  ],
+  [
+    'a choice',
+    'visitor',
+    '/numbers/practice',
+    async (page) => {
+      await page.getByRole('button', { name: 'True statements' }).click();
+      await page.getByRole('radio').first().check();
+      await page.getByRole('button', { name: 'Check' }).click();
+      await expect(page.getByRole('status').first()).toBeVisible();
+    },
+  ],
+  [
+    'the house rules',
+    'visitor',
+    '/',
+    async (page) => {
+      await page.getByRole('button', { name: /House rules/ }).click();
+      await expect(page.getByRole('dialog')).toBeVisible();
+    },
+  ],
+  [
+    'the keys',
+    'visitor',
+    '/',
+    async (page) => {
+      await page.getByRole('button', { name: 'Keys' }).click();
+      await expect(page.getByRole('dialog')).toBeVisible();
+    },
+  ],
+  [
+    'a laboratory',
+    'student',
+    '/notebook',
+    async (page) => {
+      await page.getByText('Bronze deck nail').click();
+      await expect(page.getByText('Where the uncertainty comes from')).toBeVisible();
+    },
+  ],
+  [
+    'a working',
+    'student',
+    '/notebook',
+    async (page) => {
+      await page.getByText('Bronze deck nail').click();
+      await page.getByRole('button', { name: /^Density, trial 1, .*: show the working/ }).click();
+      await expect(page.locator('.katex').first()).toBeVisible();
+    },
+  ],
+  [
+    'a cell being written',
+    'student',
+    '/notebook',
+    async (page) => {
+      await page.getByText('Tin ballast ingot').click();
+      await page.getByRole('button', { name: /^Dry mass, trial 1/ }).click();
+      await expect(page.getByLabel('Why it is corrected')).toBeVisible();
+    },
+  ],
+  [
+    'leaving a trial out',
+    'student',
+    '/notebook',
+    async (page) => {
+      await page.getByText('Tin ballast ingot').click();
+      await page.getByRole('button', { name: 'Leave out trial 1' }).click();
+      await expect(page.getByRole('dialog')).toBeVisible();
+    },
+  ],
+  [
+    'a round being set',
+    'teacher',
+    '/rounds',
+    async (page) => {
+      await page.getByRole('button', { name: 'Set a round' }).click();
+      await page.getByRole('button', { name: 'Set this round' }).click();
+      await expect(page.getByText('Give the round a title.')).toBeVisible();
+    },
+  ],
+  [
+    'a student with an open attempt',
+    'teacher',
+    '/class',
+    async (page) => {
+      await page.getByRole('link', { name: 'Ines V.' }).click();
+      await page.locator('button[aria-expanded]').first().click();
+      await expect(page.getByText(/As it stood at Enter\.|\d+ s, /)).toBeVisible();
+    },
+  ],
+  [
+    'a key to be printed',
+    'teacher',
+    PRINT,
+    async (page) => {
+      await page.getByLabel('key only').check();
+      await expect(page.getByRole('article', { name: 'Key' })).toBeVisible();
+    },
+  ],
+  [
+    'a sheet being typed in',
+    'teacher',
+    PRINT,
+    async (page) => {
+      const code = await page
+        .getByRole('article', { name: /^Sheet of/ })
+        .first()
+        .getByText(/^[A-Z]{3}-\d{4}$/)
+        .textContent();
+      await page.goto(`/sheets/${code}`);
+      await expect(page.getByRole('button', { name: 'Take the answers' })).toBeVisible();
+    },
+  ],
+  [
+    'a balance of the cabinet',
+    'teacher',
+    '/cabinet',
+    async (page) => {
+      await page.getByRole('link', { name: 'B-01' }).click();
+      await expect(page.getByRole('img', { name: /checks/ })).toBeVisible();
+    },
+  ],
+  [
+    'a list of tools being added',
+    'teacher',
+    '/cabinet',
+    async (page) => {
+      await page.getByRole('button', { name: 'Add a list' }).click();
+      await expect(page.getByRole('textbox', { name: /Paste the list/ })).toBeVisible();
+    },
+  ],
+  [
+    'a beam balance in use',
+    'student',
+    '/',
+    async (page) => {
+      await begunLike<BeamPicture>(page, {
+        tool: 'beam-balance-tenth',
+        aims: ['container-included'],
+        wanted: ({ handled, laden }) => handled === 'weigh' && !laden,
+      });
+      await page
+        .getByRole('button', { name: /^Put the/ })
+        .last()
+        .click();
+      await expect(page.getByRole('slider', { name: /^Sliding rider/ })).toBeVisible();
+    },
+  ],
+  [
+    'a digital balance in use',
+    'student',
+    '/',
+    async (page) => {
+      await begunLike<DisplayPicture>(page, {
+        tool: 'digital-balance-milligram',
+        aims: ['container-included'],
+        wanted: ({ weighables }) => weighables !== null,
+      });
+      await page.getByRole('button', { name: 'Switch on' }).click();
+      await expect(page.getByText('stable', { exact: true })).toBeVisible();
+    },
+  ],
+  [
+    'a caliper in use, its parts named',
+    'student',
+    '/',
+    async (page) => {
+      await begunLike<CaliperPicture>(page, {
+        tool: 'caliper-fiftieth',
+        aims: ['zero-ignored'],
+        wanted: ({ handled }) => handled === 'close',
+      });
+      await page.getByRole('button', { name: 'Name its parts' }).click();
+      await expect(page.getByText('depth rod')).toBeVisible();
+    },
+  ],
+  [
+    'a micrometer in use',
+    'student',
+    '/',
+    async (page) => {
+      await begunLike<MicrometerPicture>(page, {
+        tool: 'micrometer-thousandth',
+        aims: ['zero-ignored'],
+        wanted: ({ handled }) => handled === 'close',
+      });
+      await page.getByRole('button', { name: 'Turn by the ratchet' }).click();
+      await expect(page.getByText(/^The faces touch/)).toBeVisible();
+    },
+  ],
+  [
+    'a laboratory as its teacher reads it',
+    'teacher',
+    '/notebook',
+    async (page) => {
+      await page.getByText('Slate tile').click();
+      await expect(page.getByRole('button', { name: 'Give back' })).toBeVisible();
+    },
+  ],
 ];
 
 for (const [name, role, path, reach] of REACHED) {
@@ -74,7 +314,9 @@ for (const [name, role, path, reach] of REACHED) {
     await page.goto(path);
     await reach(page);
     // What fades in is judged once it is there.
-    await page.evaluate(() => Promise.all(document.getAnimations().map((animation) => animation.finished.catch(() => undefined))));
+    await page.evaluate(() =>
+      Promise.all(document.getAnimations().map((animation) => animation.finished.catch(() => undefined))),
+    );
     expect(await violations(page)).toEqual([]);
     await page.setViewportSize({ width: 390, height: 844 });
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);

@@ -8,7 +8,13 @@ const entry = (page: Page) => page.getByRole('textbox', { name: 'Your reading, w
 async function tabTo(page: Page, name: RegExp | string): Promise<void> {
   for (let pressed = 0; pressed < 60; pressed += 1) {
     await page.keyboard.press('Tab');
-    const found = await page.evaluate(() => document.activeElement?.getAttribute('aria-label') ?? (document.activeElement as HTMLInputElement | null)?.labels?.[0]?.textContent ?? document.activeElement?.textContent ?? '');
+    const found = await page.evaluate(
+      () =>
+        document.activeElement?.getAttribute('aria-label') ??
+        (document.activeElement as HTMLInputElement | null)?.labels?.[0]?.textContent ??
+        document.activeElement?.textContent ??
+        '',
+    );
     if (typeof name === 'string' ? found === name : name.test(found)) return;
   }
   throw new Error(`Nothing called ${String(name)} is reached by Tab.`);
@@ -32,12 +38,14 @@ async function balanceByKeys(page: Page, riders: readonly string[], notches: rea
     await tabTo(page, name);
     const sliding = i === riders.length - 1;
     if (!sliding) {
-      for (let notch = 0; notch < notches[i]! && (await pointer(page)) === 'heavier'; notch += 1) await page.keyboard.press('ArrowRight');
+      for (let notch = 0; notch < notches[i]! && (await pointer(page)) === 'heavier'; notch += 1)
+        await page.keyboard.press('ArrowRight');
       if ((await pointer(page)) === 'lighter') await page.keyboard.press('ArrowLeft');
       continue;
     }
     for (const key of ['PageUp', 'Shift+ArrowRight', 'ArrowRight']) {
-      for (let pressed = 0; pressed < 12 && (await pointer(page)) === 'heavier'; pressed += 1) await page.keyboard.press(key);
+      for (let pressed = 0; pressed < 12 && (await pointer(page)) === 'heavier'; pressed += 1)
+        await page.keyboard.press(key);
       const back = { PageUp: 'PageDown', 'Shift+ArrowRight': 'Shift+ArrowLeft', ArrowRight: 'ArrowLeft' }[key]!;
       if (key !== 'ArrowRight' && (await pointer(page)) === 'lighter') await page.keyboard.press(back);
     }
@@ -50,20 +58,31 @@ async function ridersRead(page: Page): Promise<number> {
   const notched = [...text.matchAll(/in its notch at (\d+)/g)].map(([, number]) => Number(number));
   const sliders = await page.getByRole('slider', { name: /^Sliding rider/ }).getAttribute('aria-valuenow');
   // Its slider counts tenths of a line, of which a hundred make the beam.
-  const most = Number((await page.getByRole('slider', { name: /^Sliding rider/ }).getAttribute('aria-label'))!.replace(/\D+/, ''));
+  const most = Number(
+    (await page.getByRole('slider', { name: /^Sliding rider/ }).getAttribute('aria-label'))!.replace(/\D+/, ''),
+  );
   return notched.reduce((sum, one) => sum + one, 0) + (Number(sliders) * most) / 1000;
 }
 
-test('weighed by difference on a beam balance, from the empty pan to a recorded reading, by keys alone', async ({ page }) => {
+test('weighed by difference on a beam balance, from the empty pan to a recorded reading, by keys alone', async ({
+  page,
+}) => {
   test.setTimeout(240_000);
   await page.emulateMedia({ reducedMotion: 'reduce' });
   await signIn(page, 'student');
-  const picture = await begunLike<BeamPicture>(page, { tool: 'beam-balance-tenth', aims: ['container-included'], wanted: (one) => one.handled === 'weigh' && !one.laden && one.vessel !== null });
+  const picture = await begunLike<BeamPicture>(page, {
+    tool: 'beam-balance-tenth',
+    aims: ['container-included'],
+    wanted: (one) => one.handled === 'weigh' && !one.laden && one.vessel !== null,
+  });
   await tabTo(page, 'In words');
   await page.keyboard.press('Enter');
   await expect(page.getByText('On the pan: nothing.')).toBeVisible();
   expect(await pointer(page)).toBe('mark');
-  const riders = picture.beams.map(({ marks, notches }) => `${notches.length === 0 ? 'Sliding rider, to' : 'Rider of the beam to'} ${marks.at(-1)!.label}`);
+  const riders = picture.beams.map(
+    ({ marks, notches }) =>
+      `${notches.length === 0 ? 'Sliding rider, to' : 'Rider of the beam to'} ${marks.at(-1)!.label}`,
+  );
   const notches = picture.beams.map((beam) => beam.notches.length - 1);
   await tabTo(page, `Put the ${picture.vessel!.name} on`);
   await page.keyboard.press('Enter');
@@ -86,8 +105,14 @@ test('weighed by difference on a beam balance, from the empty pan to a recorded 
 
 test('read while the pointer is off its mark, it is told', async ({ page }) => {
   await signIn(page, 'student');
-  const picture = await begunLike<BeamPicture>(page, { tool: 'beam-balance-tenth', aims: ['not-balanced'], wanted: (one) => one.handled === 'weigh' && one.laden });
-  const numbers = picture.beams.map(({ marks, length }, i) => (picture.views[0].riderX[i]! / length) * Number(marks.at(-1)!.label));
+  const picture = await begunLike<BeamPicture>(page, {
+    tool: 'beam-balance-tenth',
+    aims: ['not-balanced'],
+    wanted: (one) => one.handled === 'weigh' && one.laden,
+  });
+  const numbers = picture.beams.map(
+    ({ marks, length }, i) => (picture.views[0].riderX[i]! / length) * Number(marks.at(-1)!.label),
+  );
   await entry(page).fill(`${numbers.reduce((sum, one) => sum + one, 0).toFixed(2)} g`);
   await entry(page).press('Enter');
   await expect(page.getByText('Read before it was in balance')).toBeVisible();
@@ -95,14 +120,19 @@ test('read while the pointer is off its mark, it is told', async ({ page }) => {
 
 test('a digital balance: tared with the vessel on, laden, waited for; every digit is written', async ({ page }) => {
   await signIn(page, 'student');
-  const picture = await begunLike<DisplayPicture>(page, { tool: 'digital-balance-hundredth', aims: ['container-included'], wanted: ({ weighables }) => weighables !== null && weighables.vessel !== null });
+  const picture = await begunLike<DisplayPicture>(page, {
+    tool: 'digital-balance-hundredth',
+    aims: ['container-included'],
+    wanted: ({ weighables }) => weighables !== null && weighables.vessel !== null,
+  });
   const { vessel, thing } = picture.weighables!;
   await page.getByRole('button', { name: 'Switch on' }).click();
   await page.getByRole('button', { name: `Put the ${vessel!.name} on` }).click();
   await expect(page.getByText('stable', { exact: true })).toBeVisible();
   await page.getByRole('button', { name: 'Tare' }).click();
   await expect(page.locator('[data-display="0.00"]')).toBeVisible();
-  for (const care of ['Dry it', 'Move it to the middle', 'Wipe it with a cloth']) await page.getByRole('button', { name: care }).click();
+  for (const care of ['Dry it', 'Move it to the middle', 'Wipe it with a cloth'])
+    await page.getByRole('button', { name: care }).click();
   await page.getByRole('button', { name: `Put the ${thing.name} in` }).click();
   await expect(page.getByText('settling', { exact: true })).toBeVisible();
   await expect(page.getByText('stable', { exact: true })).toBeVisible();

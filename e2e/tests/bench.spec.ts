@@ -71,7 +71,10 @@ test('a student’s sound reading is on the teacher’s board within two seconds
   await expect(row).not.toHaveText(before, { timeout: 2000, useInnerText: true });
 
   await teacher.getByRole('link', { name: 'Ines V.' }).click();
-  await teacher.getByRole('button', { name: new RegExp(text) }).first().click();
+  await teacher
+    .getByRole('button', { name: new RegExp(text) })
+    .first()
+    .click();
   await expect(teacher.getByText('As it stood at Enter.')).toBeVisible();
   await room.close();
 });

@@ -8,7 +8,9 @@ async function toolPage(page: Page, code: string): Promise<void> {
   await expect(page.getByRole('heading', { level: 1 })).toContainText(code);
 }
 
-test('a check with a standard mass is noted, and stands on the chart; one that cannot be is refused by its field', async ({ page }) => {
+test('a check with a standard mass is noted, and stands on the chart; one that cannot be is refused by its field', async ({
+  page,
+}) => {
   await enterAs(page, 'teacher');
   await toolPage(page, 'B-02');
   const chart = page.getByRole('img', { name: /\d+ checks/ });
@@ -23,7 +25,10 @@ test('a check with a standard mass is noted, and stands on the chart; one that c
   await expect(page.getByRole('textbox', { name: 'It shows, g', exact: true })).toHaveValue('500.00');
 });
 
-test('two teachers change one tool: the later one is told, keeps what was typed, and decides', async ({ page, browser }) => {
+test('two teachers change one tool: the later one is told, keeps what was typed, and decides', async ({
+  page,
+  browser,
+}) => {
   await enterAs(page, 'teacher');
   await toolPage(page, 'C-02');
   const other = await browser.newPage({ baseURL: new URL(page.url()).origin });
@@ -44,7 +49,9 @@ test('two teachers change one tool: the later one is told, keeps what was typed,
   await other.close();
 });
 
-test('a list goes out as CSV and comes in again; rows that are wrong are named and nothing is added', async ({ page }) => {
+test('a list goes out as CSV and comes in again; rows that are wrong are named and nothing is added', async ({
+  page,
+}) => {
   await enterAs(page, 'teacher', '/cabinet');
   const coming = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Save as CSV' }).click();
@@ -62,7 +69,10 @@ test('a list goes out as CSV and comes in again; rows that are wrong are named a
   await expect(page.getByRole('row', { name: /C-21/ })).toContainText('−0.04');
 });
 
-test('a laboratory column names the very balance, and what it shows at zero is taken off', async ({ page, browser }) => {
+test('a laboratory column names the very balance, and what it shows at zero is taken off', async ({
+  page,
+  browser,
+}) => {
   const teacher = await browser.newPage({ baseURL: process.env['BASE_URL'] ?? '' });
   await enterAs(teacher, 'teacher');
   await toolPage(teacher, 'B-02');
@@ -72,7 +82,9 @@ test('a laboratory column names the very balance, and what it shows at zero is t
   await teacher.close();
   await enterAs(page, 'student', '/notebook');
   await page.getByText('Tin ballast ingot').click();
-  await page.getByRole('combobox', { name: 'Tool for dry mass' }).selectOption({ label: 'B-02, 0.01 g digital balance' });
+  await page
+    .getByRole('combobox', { name: 'Tool for dry mass' })
+    .selectOption({ label: 'B-02, 0.01 g digital balance' });
   await expect(page.getByText('+0.02 g taken off')).toBeVisible();
   await page.getByRole('combobox', { name: 'Tool for dry mass' }).selectOption({ label: '0.01 g digital balance' });
   await expect(page.getByText('+0.02 g taken off')).toBeHidden();

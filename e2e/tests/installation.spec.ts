@@ -79,7 +79,13 @@ test('the administrator invites a teacher, who makes a class and imports its lis
   await expect(maren.getByText('Row 2, first name: The first name is missing.')).toBeVisible();
   await expect(maren.getByText('Row 3, first name: The same name stands in row 1')).toBeVisible();
   await expect(list).toHaveValue(/Bielak/);
-  await maren.getByLabel('CSV file', { exact: true }).setInputFiles({ name: 'heron.csv', mimeType: 'text/csv', buffer: Buffer.from('Surname;Given name\r\nVarga;Ines\r\nBielak;Tomasz\r\n') });
+  await maren
+    .getByLabel('CSV file', { exact: true })
+    .setInputFiles({
+      name: 'heron.csv',
+      mimeType: 'text/csv',
+      buffer: Buffer.from('Surname;Given name\r\nVarga;Ines\r\nBielak;Tomasz\r\n'),
+    });
   await maren.getByRole('button', { name: 'Add 2 to the class' }).click();
   await expect(maren.getByText('2 added.')).toBeVisible();
   await expect(maren.getByText('Tomasz Bielak')).toBeVisible();
@@ -134,7 +140,10 @@ test('a student joins with code, name and a PIN of their own, and reads', async 
   await expect(page.getByText('This PIN does not fit the name.')).toBeVisible();
 });
 
-test('the teacher resets the PIN, renews and closes the code, puts a student away, exports and deletes', async ({ page, browser }) => {
+test('the teacher resets the PIN, renews and closes the code, puts a student away, exports and deletes', async ({
+  page,
+  browser,
+}) => {
   await signInAsTeacher(page, 'maren@saltmarsh.example');
   await expect(page.getByRole('row', { name: /Ines V\./ })).toContainText('0/1');
   await page.getByRole('link', { name: 'People, code and data' }).click();
@@ -150,14 +159,22 @@ test('the teacher resets the PIN, renews and closes the code, puts a student awa
   await page.getByRole('button', { name: 'Bring back Tomasz B.' }).click();
   await expect(page.getByText('put away')).toHaveCount(0);
 
-  const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Export as JSON' }).click()]);
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: 'Export as JSON' }).click(),
+  ]);
   expect(file.suggestedFilename()).toBe('Heron-9.json');
   const stream = await file.createReadStream();
   let text = '';
   for await (const chunk of stream) text += String(chunk);
-  const exported = JSON.parse(text) as { format: string; students: { name: string; attempts: { entry: string; verdict: string }[] }[] };
+  const exported = JSON.parse(text) as {
+    format: string;
+    students: { name: string; attempts: { entry: string; verdict: string }[] }[];
+  };
   expect(exported.format).toBe('green-beam-export');
-  expect(exported.students.find((student) => student.name === 'Ines Varga')?.attempts.map((attempt) => attempt.entry)).toEqual(['1 mL', '']);
+  expect(
+    exported.students.find((student) => student.name === 'Ines Varga')?.attempts.map((attempt) => attempt.entry),
+  ).toEqual(['1 mL', '']);
 
   await page.getByRole('button', { name: 'Delete Ines V.' }).click();
   await page.getByRole('alertdialog').getByRole('button', { name: 'Keep it' }).click();

@@ -16,19 +16,33 @@ async function fetchedBy(page: Page, path: string, shown: Locator): Promise<Map<
   });
   await page.goto(path);
   await expect(shown).toBeVisible();
-  return new Map(await Promise.all([...bodies].map(async ([pathname, body]) => [pathname, { size: gzipSync(await body).length, text: (await body).toString() }] as const)));
+  return new Map(
+    await Promise.all(
+      [...bodies].map(
+        async ([pathname, body]) =>
+          [pathname, { size: gzipSync(await body).length, text: (await body).toString() }] as const,
+      ),
+    ),
+  );
 }
 
 const weightOf = (fetched: Iterable<Fetched>): number => [...fetched].reduce((sum, { size }) => sum + size, 0);
 
-test('the landing page needs at most 200 kB of gzipped scripts, and no charts, typesetting or teacher pages', async ({ page }) => {
-  const scripts = [...(await fetchedBy(page, '/', page.getByRole('slider')))].filter(([pathname]) => pathname.endsWith('.js')).map(([, fetched]) => fetched);
+test('the landing page needs at most 200 kB of gzipped scripts, and no charts, typesetting or teacher pages', async ({
+  page,
+}) => {
+  const scripts = [...(await fetchedBy(page, '/', page.getByRole('slider')))]
+    .filter(([pathname]) => pathname.endsWith('.js'))
+    .map(([, fetched]) => fetched);
   expect(scripts.length).toBeGreaterThan(0);
   expect(weightOf(scripts)).toBeLessThanOrEqual(200_000);
   expect(scripts.filter(({ text }) => /KaTeX parse error/.test(text))).toEqual([]);
 });
 
-test('the Numbers desk adds at most 120 kB of gzipped scripts and styles to what every page needs', async ({ page, browser }) => {
+test('the Numbers desk adds at most 120 kB of gzipped scripts and styles to what every page needs', async ({
+  page,
+  browser,
+}) => {
   const shell = await fetchedBy(page, '/sign-in', page.getByRole('heading', { level: 1 }));
   const room = await browser.newContext();
   const desk = await room.newPage();
@@ -58,7 +72,9 @@ test('the fonts that are shipped are the ones that are shown', async ({ page }) 
   await page.goto('/');
   await expect(page.getByRole('slider')).toBeVisible();
   await page.evaluate(() => document.fonts.ready);
-  const families = await page.evaluate(() => [...document.fonts].filter((font) => font.status === 'loaded').map((font) => font.family));
+  const families = await page.evaluate(() =>
+    [...document.fonts].filter((font) => font.status === 'loaded').map((font) => font.family),
+  );
   expect(families.join()).toContain('Atkinson Hyperlegible Next');
   expect(families.join()).toContain('Atkinson Hyperlegible Mono');
 });
@@ -78,7 +94,11 @@ test('another group’s page and another school’s are refused in words', async
 });
 
 test('one tap at the door enters the sample school, as whoever it names', async ({ page }) => {
-  for (const [door, at, place] of [[/As Ines/, 'Ines V.', 'Bench'], [/As Maren/, 'Maren', 'Class'], [/As Halima/, 'Halima', 'School']] as const) {
+  for (const [door, at, place] of [
+    [/As Ines/, 'Ines V.', 'Bench'],
+    [/As Maren/, 'Maren', 'Class'],
+    [/As Halima/, 'Halima', 'School'],
+  ] as const) {
     await page.goto('/sign-in');
     await page.getByRole('button', { name: door }).click();
     await expect(page.getByRole('banner').getByText(at)).toBeVisible();

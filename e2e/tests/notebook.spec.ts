@@ -9,14 +9,21 @@ async function fillCell(page: Page, name: string, text: string): Promise<void> {
   await expect(page.getByRole('button', { name: `${name}, ${text}` })).toBeVisible();
 }
 
-test('a group finds a density with its uncertainty, corrects a cell, and the teacher reads it', async ({ page, browser }) => {
+test('a group finds a density with its uncertainty, corrects a cell, and the teacher reads it', async ({
+  page,
+  browser,
+}) => {
   await enterAs(page, 'student', '/notebook');
   await page.getByLabel('What you measure').fill('Brass bush');
   await page.getByLabel('Tomasz B.').check();
   await page.getByRole('button', { name: 'Begin' }).click();
   await expect(page.getByRole('heading', { name: 'Brass bush' })).toBeVisible();
 
-  const trials = [['54.31', '21.4', '27.8'], ['54.30', '22.0', '27.0'], ['54.31', '20.7', '27.0']];
+  const trials = [
+    ['54.31', '21.4', '27.8'],
+    ['54.30', '22.0', '27.0'],
+    ['54.31', '20.7', '27.0'],
+  ];
   for (const [i, [mass = '', before = '', after = '']] of trials.entries()) {
     await fillCell(page, `Dry mass, trial ${i + 1}`, mass);
     await fillCell(page, `Water before, trial ${i + 1}`, before);
@@ -56,7 +63,11 @@ test('while the server cannot be reached nothing written is lost', async ({ page
   await enterAs(page, 'student', '/notebook');
   await page.getByText('Tin ballast ingot').click();
   await expect(page.getByRole('heading', { name: 'Tin ballast ingot' })).toBeVisible();
-  await page.route('**/events', (route) => (route.request().method() === 'POST' ? route.fulfill({ status: 503, json: { message: 'The database is away.', field: null } }) : route.continue()));
+  await page.route('**/events', (route) =>
+    route.request().method() === 'POST'
+      ? route.fulfill({ status: 503, json: { message: 'The database is away.', field: null } })
+      : route.continue(),
+  );
   await fillCell(page, 'Water after, trial 2', '23.6');
   await expect(page.getByText(/Not saved: 1 kept here/)).toBeVisible();
   await page.reload();
@@ -67,13 +78,20 @@ test('while the server cannot be reached nothing written is lost', async ({ page
   await expect(page.getByRole('button', { name: 'Water after, trial 2, 23.6' })).toBeVisible();
 });
 
-test('a group chooses its tools, leaves a trial out with a reason, and hands the page in', async ({ page, browser }) => {
+test('a group chooses its tools, leaves a trial out with a reason, and hands the page in', async ({
+  page,
+  browser,
+}) => {
   await enterAs(page, 'student', '/notebook');
   await page.getByLabel('What you measure').fill('Nickel washers, five');
   await page.getByRole('button', { name: 'Begin' }).click();
   await page.getByLabel('Tool for water before').selectOption({ label: '10 mL cylinder' });
   await page.getByLabel('Tool for water after').selectOption({ label: '10 mL cylinder' });
-  const trials = [['8.91', '4.20', '5.21'], ['8.91', '4.32', '5.30'], ['8.91', '4.11', '5.60']];
+  const trials = [
+    ['8.91', '4.20', '5.21'],
+    ['8.91', '4.32', '5.30'],
+    ['8.91', '4.11', '5.60'],
+  ];
   for (const [i, [mass = '', before = '', after = '']] of trials.entries()) {
     await fillCell(page, `Dry mass, trial ${i + 1}`, mass);
     await fillCell(page, `Water before, trial ${i + 1}`, before);
@@ -119,7 +137,15 @@ test('a partner joins with the PIN, and one tap says who is writing', async ({ p
   await page.getByText('Tin ballast ingot').click();
   await page.getByRole('button', { name: 'A partner joins' }).click();
   const names = page.getByLabel('Partner’s name');
-  const partner = (await page.getByText(/Ines V\., | Ines V\.$/).first().innerText()).split(', ').find((name) => name !== 'Ines V.') ?? '';
+  const partner =
+    (
+      await page
+        .getByText(/Ines V\., | Ines V\.$/)
+        .first()
+        .innerText()
+    )
+      .split(', ')
+      .find((name) => name !== 'Ines V.') ?? '';
   await names.selectOption({ label: partner });
   await page.getByLabel('PIN').fill('0000');
   await page.getByRole('button', { name: 'Join' }).click();
@@ -141,7 +167,11 @@ test('what the server will not take stays legible, and can be sent again', async
   await enterAs(page, 'student', '/notebook');
   await page.getByText('Tin ballast ingot').click();
   await expect(page.getByRole('heading', { name: 'Tin ballast ingot' })).toBeVisible();
-  await page.route('**/events', (route) => (route.request().method() === 'POST' ? route.fulfill({ status: 409, json: { message: 'This page has been handed in.', field: null } }) : route.continue()));
+  await page.route('**/events', (route) =>
+    route.request().method() === 'POST'
+      ? route.fulfill({ status: 409, json: { message: 'This page has been handed in.', field: null } })
+      : route.continue(),
+  );
   await page.getByRole('button', { name: /^Water before, trial 3/ }).click();
   await page.getByRole('textbox', { name: 'Water before, trial 3', exact: true }).fill('18.9');
   await page.keyboard.press('Enter');

@@ -1,8 +1,14 @@
 import type { Page } from '@playwright/test';
 import { enterAs, expect, signIn, test } from './world.ts';
 
-const line = (page: Page, number: number): ReturnType<Page['getByRole']> => page.getByRole('textbox', { name: `Line ${number}`, exact: true });
-const result = (page: Page, number: number): ReturnType<Page['locator']> => page.getByRole('list', { name: 'Tape' }).getByRole('listitem').nth(number - 1).locator('output');
+const line = (page: Page, number: number): ReturnType<Page['getByRole']> =>
+  page.getByRole('textbox', { name: `Line ${number}`, exact: true });
+const result = (page: Page, number: number): ReturnType<Page['locator']> =>
+  page
+    .getByRole('list', { name: 'Tape' })
+    .getByRole('listitem')
+    .nth(number - 1)
+    .locator('output');
 
 async function emptyTape(page: Page): Promise<void> {
   await page.goto('/numbers');
@@ -11,7 +17,10 @@ async function emptyTape(page: Page): Promise<void> {
   await expect(line(page, 1)).toBeFocused();
 }
 
-test('a visitor works out a density in three lines, asks why, converts it, and finds it again after a reload', async ({ page, context }) => {
+test('a visitor works out a density in three lines, asks why, converts it, and finds it again after a reload', async ({
+  page,
+  context,
+}) => {
   await context.grantPermissions(['clipboard-read', 'clipboard-write']);
   await emptyTape(page);
   for (const [i, text] of ['m = 24.31 g', 'V = 18.6 mL - 9.2 mL', 'm / V'].entries()) {
@@ -22,7 +31,9 @@ test('a visitor works out a density in three lines, asks why, converts it, and f
   await expect(result(page, 3)).toContainText('2.6, doubtful digit 6, grams per millilitre');
   await expect(page.getByRole('list', { name: 'Tape' }).locator('.katex').nth(2)).toBeVisible();
   await page.getByText('Why two figures?').click();
-  await expect(page.getByText('A product or quotient keeps as many figures as its poorest factor: 9.4 has 2.')).toBeVisible();
+  await expect(
+    page.getByText('A product or quotient keeps as many figures as its poorest factor: 9.4 has 2.'),
+  ).toBeVisible();
 
   await page.getByRole('combobox', { name: 'In another unit' }).selectOption('kg/m^3');
   const another = page.getByRole('region', { name: 'In another unit' });
@@ -115,7 +126,8 @@ test('a student finds earlier tapes again, on another computer too, and deletes 
   await signIn(page, 'student');
   await emptyTape(page);
   await page.keyboard.type('peg = 41.37 g');
-  const saved = (): Promise<unknown> => page.waitForResponse((response) => response.url().includes('/api/tapes/') && response.ok());
+  const saved = (): Promise<unknown> =>
+    page.waitForResponse((response) => response.url().includes('/api/tapes/') && response.ok());
   await saved();
   await page.getByRole('button', { name: 'Clear the tape' }).click();
   await line(page, 1).fill('rod = 2.41 cm');
@@ -128,7 +140,12 @@ test('a student finds earlier tapes again, on another computer too, and deletes 
   const elsewhere = await room.newPage();
   await enterAs(elsewhere, 'student', '/numbers');
   await expect(line(elsewhere, 1)).toHaveValue('rod = 2.41 cm');
-  await elsewhere.getByRole('region', { name: 'Earlier tapes' }).getByRole('listitem').filter({ hasText: 'peg = 41.37 g' }).getByRole('button', { name: /^Delete/ }).click();
+  await elsewhere
+    .getByRole('region', { name: 'Earlier tapes' })
+    .getByRole('listitem')
+    .filter({ hasText: 'peg = 41.37 g' })
+    .getByRole('button', { name: /^Delete/ })
+    .click();
   await elsewhere.getByRole('button', { name: 'Delete it' }).click();
   await expect(elsewhere.getByText('peg = 41.37 g')).toHaveCount(0);
   await room.close();

@@ -1,7 +1,9 @@
 import type { LiquidColumnPicture } from '@green-beam/core';
 import { expect, levelTheEye, readPicture, signIn, startRound, test } from './world.ts';
 
-test('while the server cannot be reached readings go on; their entries wait here and are judged on return', async ({ page }) => {
+test('while the server cannot be reached readings go on; their entries wait here and are judged on return', async ({
+  page,
+}) => {
   await signIn(page, 'student');
   const { tasks } = await startRound(page, ['cylinder-50']);
   const line = page.getByRole('textbox', { name: 'Your reading, with its unit' });

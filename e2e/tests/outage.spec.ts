@@ -6,13 +6,16 @@ test.skip(!mayOwnDatabases, 'a database that was given is not stopped by a test'
 // It fills a database of its own with the sample class first.
 test.setTimeout(300_000);
 
-test('the database stops in the middle: nothing typed is lost, and nothing acknowledged is missing after it is back', async ({ browser }) => {
+test('the database stops in the middle: nothing typed is lost, and nothing acknowledged is missing after it is back', async ({
+  browser,
+}) => {
   const { base, interrupt, resume, stop } = await ownSampleServer('outage');
   const room = await browser.newContext({ baseURL: base });
   const page = await room.newPage();
   const acknowledged: string[] = [];
   page.on('response', (response) => {
-    if (response.request().method() === 'POST' && response.ok() && /\/(attempts|events)$/.test(response.url())) acknowledged.push(response.request().postData() ?? '');
+    if (response.request().method() === 'POST' && response.ok() && /\/(attempts|events)$/.test(response.url()))
+      acknowledged.push(response.request().postData() ?? '');
   });
   try {
     await enterAs(page, 'student');
@@ -40,7 +43,9 @@ test('the database stops in the middle: nothing typed is lost, and nothing ackno
     await expect(page.getByText('Everything is saved.')).toBeVisible({ timeout: 15_000 });
     expect((await page.request.get('/api/health')).status()).toBe(200);
 
-    const { signedIn } = (await (await page.request.get('/api/session')).json()) as { signedIn: { class: { id: string } } };
+    const { signedIn } = (await (await page.request.get('/api/session')).json()) as {
+      signedIn: { class: { id: string } };
+    };
     const inClass = `/api/classes/${signedIn.class.id}`;
     const record = await (await page.request.get(`${inClass}/record`)).text();
     const run = await (await page.request.get(`${inClass}/runs/${page.url().split('/').at(-1) ?? ''}`)).text();

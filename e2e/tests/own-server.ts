@@ -24,12 +24,18 @@ export function ownSampleServer(purpose: string): Promise<OwnServer> {
  * @param settings environment of the server beyond the usual: with none it is a real installation.
  * @param copyOf a cluster that is not running, whose contents it begins with.
  */
-export async function ownServer(purpose: string, settings: Record<string, string> = {}, copyOf: string | null = null): Promise<OwnServer> {
+export async function ownServer(
+  purpose: string,
+  settings: Record<string, string> = {},
+  copyOf: string | null = null,
+): Promise<OwnServer> {
   const cluster = `${purpose}-${process.pid}`;
   if (copyOf !== null) copyCluster(copyOf, cluster);
   const database = await ownDatabase(cluster);
   const port = String(await freePort());
-  const server = startServer(serverEnvironment(database.url, { ...settings, PORT: port }), { stdio: ['ignore', 'pipe', 'inherit'] });
+  const server = startServer(serverEnvironment(database.url, { ...settings, PORT: port }), {
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
   let said = '';
   await new Promise<void>((ready, fail) => {
     server.once('exit', () => fail(new Error(`The server did not start: ${said}`)));

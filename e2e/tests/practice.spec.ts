@@ -6,26 +6,41 @@ import { enterAs, expect, test } from './world.ts';
 
 /** The exercise on the page, as the server gives it to whoever is signed in. */
 async function shownNow(page: Page): Promise<ExerciseShown[]> {
-  const { signedIn } = (await (await page.request.get('/api/session')).json()) as { signedIn: { class: { id: string } } };
-  const round = (await (await page.request.get(`/api/classes/${signedIn.class.id}/rounds/current?place=numbers`)).json()) as BenchRound;
+  const { signedIn } = (await (await page.request.get('/api/session')).json()) as {
+    signedIn: { class: { id: string } };
+  };
+  const round = (await (
+    await page.request.get(`/api/classes/${signedIn.class.id}/rounds/current?place=numbers`)
+  ).json()) as BenchRound;
   return round.tasks.map(({ picture }) => picture as ExerciseShown);
 }
 
 /** Begins a round of exercises, whatever was under way before. */
 async function newRound(page: Page, subjectIds: readonly string[]): Promise<void> {
-  const { signedIn, csrfToken } = (await (await page.request.get('/api/session')).json()) as { signedIn: { class: { id: string } }; csrfToken: string };
-  const answer = await page.request.post(`/api/classes/${signedIn.class.id}/rounds`, { data: { subjectIds }, headers: { 'x-csrf-token': csrfToken } });
+  const { signedIn, csrfToken } = (await (await page.request.get('/api/session')).json()) as {
+    signedIn: { class: { id: string } };
+    csrfToken: string;
+  };
+  const answer = await page.request.post(`/api/classes/${signedIn.class.id}/rounds`, {
+    data: { subjectIds },
+    headers: { 'x-csrf-token': csrfToken },
+  });
   expect(answer.status()).toBe(201);
 }
 
-test('a visitor counts figures: a slip is named, the right count is explained, and the round goes on', async ({ page }) => {
+test('a visitor counts figures: a slip is named, the right count is explained, and the round goes on', async ({
+  page,
+}) => {
   await page.goto('/numbers');
   await page.getByRole('link', { name: 'Practice' }).click();
   await page.getByRole('button', { name: 'Counting figures' }).click();
   await expect(page.getByText('Exercise 1 of 10')).toBeVisible();
   const answer = page.getByRole('textbox', { name: 'How many significant figures' });
   for (let number = 1; number <= 2; number += 1) {
-    const story = await page.getByText(/(weighs|is|gives) [\d.]/).first().innerText();
+    const story = await page
+      .getByText(/(weighs|is|gives) [\d.]/)
+      .first()
+      .innerText();
     const digits = /([\d.]+)(?: ×| \w+)/.exec(story.replace(/^.*(weighs|is|gives) /, ''))![1]!;
     const count = digits.replace('.', '').replace(/^0+/, '').length;
     if (number === 1) {
@@ -65,14 +80,20 @@ test('a student finds the planted errors of a table', async ({ page }) => {
 
   for (const { cell, fault } of marks) {
     await cells.nth(cell - 1).click();
-    await page.getByRole('combobox', { name: /What is wrong with/ }).last().selectOption(fault);
+    await page
+      .getByRole('combobox', { name: /What is wrong with/ })
+      .last()
+      .selectOption(fault);
   }
   await page.getByRole('button', { name: 'Check again' }).click();
   await expect(page.getByText('Everything found, and nothing else marked.')).toBeVisible();
   await expect(page.getByRole('list', { name: 'What was wrong' }).getByRole('listitem')).toHaveCount(marks.length);
 });
 
-test('a teacher sets conversions, a student works them where numbers are, and the board counts them', async ({ page, browser }) => {
+test('a teacher sets conversions, a student works them where numbers are, and the board counts them', async ({
+  page,
+  browser,
+}) => {
   const room = await browser.newContext();
   const teacher = await room.newPage();
   await enterAs(teacher, 'teacher');
@@ -83,10 +104,17 @@ test('a teacher sets conversions, a student works them where numbers are, and th
   await teacher.getByLabel('Conversions').check();
   await teacher.getByLabel('The square or cube of the factor forgotten').check();
   await teacher.getByRole('button', { name: 'Set this round' }).click();
-  await expect(teacher.getByText('2 items, conversions; the square or cube of the factor forgotten; 2 tries; with hints').first()).toBeVisible();
+  await expect(
+    teacher.getByText('2 items, conversions; the square or cube of the factor forgotten; 2 tries; with hints').first(),
+  ).toBeVisible();
 
   await enterAs(page, 'student');
-  await page.getByText('Feet and inches').locator('..').locator('..').getByRole('link', { name: 'To the numbers' }).click();
+  await page
+    .getByText('Feet and inches')
+    .locator('..')
+    .locator('..')
+    .getByRole('link', { name: 'To the numbers' })
+    .click();
   await page.getByText('Feet and inches').locator('..').locator('..').getByRole('button', { name: 'Begin' }).click();
   await expect(page.getByText('Exercise 1 of 2')).toBeVisible();
   const answer = page.getByRole('textbox', { name: 'Your result, with its unit' });
@@ -104,8 +132,14 @@ test('a teacher sets conversions, a student works them where numbers are, and th
   await teacher.locator('button[aria-expanded]').first().click();
   await expect(teacher.getByText(/^How (long|large|much) is that in/)).toBeVisible();
   await teacher.goto('/rounds');
-  await teacher.getByRole('listitem').filter({ hasText: 'Feet and inches' }).getByRole('button', { name: 'Take back' }).click();
+  await teacher
+    .getByRole('listitem')
+    .filter({ hasText: 'Feet and inches' })
+    .getByRole('button', { name: 'Take back' })
+    .click();
   await teacher.getByRole('button', { name: 'Take it back' }).click();
-  await expect(teacher.getByRole('listitem').filter({ hasText: 'Feet and inches' }).getByText('taken back')).toBeVisible();
+  await expect(
+    teacher.getByRole('listitem').filter({ hasText: 'Feet and inches' }).getByText('taken back'),
+  ).toBeVisible();
   await room.close();
 });

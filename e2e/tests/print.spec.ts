@@ -5,14 +5,19 @@ import { enterAs, expect, readPicture, test } from './world.ts';
 
 /** A page of a PDF as grey pixels, 0 black to 255 white. */
 function rendered(pdf: string, page: number): { width: number; height: number; pixels: Buffer } {
-  const out = execFileSync('pdftoppm', ['-r', '60', '-gray', '-f', String(page), '-l', String(page), pdf], { maxBuffer: 64 * 1024 * 1024 });
+  const out = execFileSync('pdftoppm', ['-r', '60', '-gray', '-f', String(page), '-l', String(page), pdf], {
+    maxBuffer: 64 * 1024 * 1024,
+  });
   const [header = ''] = /^P5\s+\d+\s+\d+\s+\d+\s/.exec(out.subarray(0, 40).toString('latin1')) ?? [];
   const [width = 0, height = 0] = header.split(/\s+/).slice(1, 3).map(Number);
   return { width, height, pixels: out.subarray(header.length) };
 }
 
 /** Part of a rectangle, given in parts of the page, that is not paper white. */
-function ink({ width, height, pixels }: ReturnType<typeof rendered>, [left, top, right, bottom]: readonly [number, number, number, number]): number {
+function ink(
+  { width, height, pixels }: ReturnType<typeof rendered>,
+  [left, top, right, bottom]: readonly [number, number, number, number],
+): number {
   let [dark, all] = [0, 0];
   for (let y = Math.round(top * height); y < bottom * height; y += 1) {
     for (let x = Math.round(left * width); x < right * width; x += 1) {
@@ -26,7 +31,10 @@ function ink({ width, height, pixels }: ReturnType<typeof rendered>, [left, top,
 const text = (pdf: string): string => execFileSync('pdftotext', ['-layout', pdf, '-']).toString();
 const pagesOf = (pdf: string): string => execFileSync('pdfinfo', [pdf]).toString();
 
-test('a round on paper: sheets with a key as PDF, typed in by code, diagnosed like any other', async ({ page, browser }, info) => {
+test('a round on paper: sheets with a key as PDF, typed in by code, diagnosed like any other', async ({
+  page,
+  browser,
+}, info) => {
   const room = await browser.newContext();
   const teacher = await room.newPage();
   await enterAs(teacher, 'teacher', '/rounds');
@@ -39,7 +47,11 @@ test('a round on paper: sheets with a key as PDF, typed in by code, diagnosed li
   await expect(teacher.getByLabel('Eye too high')).toBeHidden();
   await teacher.getByRole('button', { name: 'Set this round' }).click();
   const drawn = teacher.waitForResponse(/\/sheets$/);
-  await teacher.getByRole('listitem').filter({ hasText: 'Three cylinders on paper' }).getByRole('link', { name: 'Print the sheets' }).click();
+  await teacher
+    .getByRole('listitem')
+    .filter({ hasText: 'Three cylinders on paper' })
+    .getByRole('link', { name: 'Print the sheets' })
+    .click();
   const printed = (await (await drawn).json()) as PrintedRound;
   await expect(teacher.getByRole('article', { name: 'Key' })).toBeVisible();
   const own = printed.sheets.find(({ student }) => student.startsWith('Ines'))!;
@@ -93,8 +105,14 @@ test('a round on paper: sheets with a key as PDF, typed in by code, diagnosed li
   await teacher.getByRole('button', { name: 'Take one answer' }).click();
   await expect(teacher.getByText('2 of 3 right.')).toBeVisible();
   await teacher.goto('/rounds');
-  await teacher.getByRole('listitem').filter({ hasText: 'Three cylinders on paper' }).getByRole('button', { name: 'Take back' }).click();
+  await teacher
+    .getByRole('listitem')
+    .filter({ hasText: 'Three cylinders on paper' })
+    .getByRole('button', { name: 'Take back' })
+    .click();
   await teacher.getByRole('button', { name: 'Take it back' }).click();
-  await expect(teacher.getByRole('listitem').filter({ hasText: 'Three cylinders on paper' }).getByText('taken back')).toBeVisible();
+  await expect(
+    teacher.getByRole('listitem').filter({ hasText: 'Three cylinders on paper' }).getByText('taken back'),
+  ).toBeVisible();
   await room.close();
 });

@@ -6,7 +6,9 @@ const CYLINDERS = ['cylinder-10', 'cylinder-25', 'cylinder-50', 'cylinder-100', 
 
 const entry = (page: Page) => page.getByRole('textbox', { name: 'Your reading, with its unit' });
 
-test('a round to its end: sound, corrected at the second try, shown, and the strip and the record follow', async ({ page }) => {
+test('a round to its end: sound, corrected at the second try, shown, and the strip and the record follow', async ({
+  page,
+}) => {
   await signIn(page, 'student');
   const round = await startRound(page, CYLINDERS);
   let rightAtFirst = 0;
@@ -47,13 +49,18 @@ test('a round to its end: sound, corrected at the second try, shown, and the str
   await page.getByRole('button', { name: '10 mL cylinder' }).click();
   await expect(page.getByText('Reading 1 of 10')).toBeVisible();
   const next = await currentRound(page);
-  expect(new Set(next.tasks.map(({ picture }) => (picture as LiquidColumnPicture).instrumentId))).toEqual(new Set(['cylinder-10']));
+  expect(new Set(next.tasks.map(({ picture }) => (picture as LiquidColumnPicture).instrumentId))).toEqual(
+    new Set(['cylinder-10']),
+  );
   await page.reload();
   await expect(page.getByText('Reading 1 of 10')).toBeVisible();
 
   await page.getByRole('link', { name: 'My record' }).click();
   await expect(page.getByText(/right at the first try\. Slips so far:/).first()).toBeVisible();
-  await page.getByRole('button', { name: /No unit/ }).first().click();
+  await page
+    .getByRole('button', { name: /No unit/ })
+    .first()
+    .click();
   await expect(page.getByText('As it stood at Enter.')).toBeVisible();
 });
 
@@ -69,7 +76,12 @@ test('the answer line takes the unit from its list, and keeps the number', async
 test('every spelling of a right reading is taken', async ({ page }) => {
   await signIn(page, 'student');
   await startRound(page, CYLINDERS);
-  const spellings = [(text: string) => `${text}ml`, (text: string) => `${text.replace('.', ',')} mL`, (text: string) => `${text} cm3`, (text: string) => text.replace(/\d/g, (digit) => String.fromCodePoint(0xff10 + Number(digit))) + ' ｍＬ'];
+  const spellings = [
+    (text: string) => `${text}ml`,
+    (text: string) => `${text.replace('.', ',')} mL`,
+    (text: string) => `${text} cm3`,
+    (text: string) => text.replace(/\d/g, (digit) => String.fromCodePoint(0xff10 + Number(digit))) + ' ｍＬ',
+  ];
   for (const spell of spellings) {
     const round = await currentRound(page);
     const open = round.tasks.find((task) => task.state !== 'closed')!;
@@ -82,13 +94,17 @@ test('every spelling of a right reading is taken', async ({ page }) => {
   }
 });
 
-test('an entry that is long in coming says so; once it is judged, what is next stands still under the hand', async ({ page }) => {
+test('an entry that is long in coming says so; once it is judged, what is next stands still under the hand', async ({
+  page,
+}) => {
   await signIn(page, 'student');
   const { tasks } = await startRound(page, CYLINDERS);
-  const late = (time: number) => async (route: Route): Promise<void> => {
-    await new Promise((over) => setTimeout(over, time));
-    await route.continue();
-  };
+  const late =
+    (time: number) =>
+    async (route: Route): Promise<void> => {
+      await new Promise((over) => setTimeout(over, time));
+      await route.continue();
+    };
   await page.route('**/attempts', late(1500));
   await page.route('**/set-rounds', late(1500));
   await levelTheEye(page);
@@ -104,7 +120,9 @@ test('an entry that is long in coming says so; once it is judged, what is next s
   expect((await next.boundingBox())!.y).toBe(y);
 });
 
-test('touch: the eye follows a finger, the glass shows the loupe while it is held, and every target is large enough', async ({ browser }) => {
+test('touch: the eye follows a finger, the glass shows the loupe while it is held, and every target is large enough', async ({
+  browser,
+}) => {
   const room = await browser.newContext({ hasTouch: true, viewport: { width: 820, height: 1180 } });
   const page = await room.newPage();
   await page.goto('/');

@@ -12,7 +12,10 @@ const halves = (task: BenchTask): string => {
   return (Math.round(readAt(picture, picture.surfaceY) * 2) / 2).toFixed(1);
 };
 
-test('a teacher changes the house rules; the next readings follow them, and those judged before keep theirs', async ({ page, browser }) => {
+test('a teacher changes the house rules; the next readings follow them, and those judged before keep theirs', async ({
+  page,
+  browser,
+}) => {
   const room = await browser.newContext();
   const teacher = await room.newPage();
   await enterAs(teacher, 'teacher');
@@ -52,11 +55,15 @@ test('a teacher changes the house rules; the next readings follow them, and thos
   await expect(teacher.getByLabel('Name of these rules')).toHaveValue('Estimate one digit');
   await expect(teacher.getByRole('button', { name: 'Work by these rules' })).toBeDisabled();
   await page.goto('/record');
-  await expect(page.getByRole('button', { name: new RegExp(`${halves(tasks[0]!).replace('.', ',')} cm³.*sound`) }).first()).toBeVisible();
+  await expect(
+    page.getByRole('button', { name: new RegExp(`${halves(tasks[0]!).replace('.', ',')} cm³.*sound`) }).first(),
+  ).toBeVisible();
   await room.close();
 });
 
-test('a demonstration reads aloud with a clicker, shows the eye off the level, and what a slip makes of it', async ({ page }) => {
+test('a demonstration reads aloud with a clicker, shows the eye off the level, and what a slip makes of it', async ({
+  page,
+}) => {
   await enterAs(page, 'teacher', '/class');
   await page.getByRole('link', { name: 'Demonstrate' }).click();
   await page.getByLabel('Tool').selectOption('50 mL burette');
@@ -64,7 +71,13 @@ test('a demonstration reads aloud with a clicker, shows the eye off the level, a
   await page.keyboard.press('Enter');
   await page.getByRole('button', { name: 'Level', exact: true }).focus();
   const aloud = page.getByRole('listitem');
-  for (const words of [/one division is 0.1 mL/, /The label above: 14/, /2 marks further: 14.2/, /About 8 tenths .*14.28/, /The unit: mL/]) {
+  for (const words of [
+    /one division is 0.1 mL/,
+    /The label above: 14/,
+    /2 marks further: 14.2/,
+    /About 8 tenths .*14.28/,
+    /The unit: mL/,
+  ]) {
     await page.keyboard.press('PageDown');
     await expect(aloud.last()).toContainText(words);
   }

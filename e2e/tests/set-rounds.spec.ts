@@ -1,7 +1,10 @@
 import type { LiquidColumnPicture } from '@green-beam/core';
 import { currentRound, enterAs, expect, levelTheEye, readPicture, test } from './world.ts';
 
-test('a teacher sets a round; a student sees it, does it, and the teacher sees it done and takes it back', async ({ page, browser }) => {
+test('a teacher sets a round; a student sees it, does it, and the teacher sees it done and takes it back', async ({
+  page,
+  browser,
+}) => {
   const room = await browser.newContext();
   const teacher = await room.newPage();
   await enterAs(teacher, 'teacher');
@@ -25,7 +28,11 @@ test('a teacher sets a round; a student sees it, does it, and the teacher sees i
 
   await enterAs(page, 'student');
   await expect(page.getByText(/Two cylinders, 0 of 2 done, due Tue 4 Mar, 12:00/)).toBeVisible();
-  await page.getByText(/Two cylinders, 0 of 2/).locator('..').getByRole('button', { name: 'Begin' }).click();
+  await page
+    .getByText(/Two cylinders, 0 of 2/)
+    .locator('..')
+    .getByRole('button', { name: 'Begin' })
+    .click();
   await expect(page.getByText('Reading 1 of 2')).toBeVisible();
   const round = await currentRound(page);
   expect(round.title).toBe('Two cylinders');
@@ -41,12 +48,27 @@ test('a teacher sets a round; a student sees it, does it, and the teacher sees i
   await expect(page.getByRole('heading', { name: 'Round finished' })).toBeVisible();
 
   // Neither page is loaded again: what happens on the one is seen on the other.
-  await expect(teacher.getByRole('listitem').filter({ hasText: 'Two cylinders' }).getByText(/1 of 24 finished/)).toBeVisible();
-  await teacher.getByRole('listitem').filter({ hasText: 'Two cylinders' }).getByRole('button', { name: 'Show the students' }).click();
+  await expect(
+    teacher
+      .getByRole('listitem')
+      .filter({ hasText: 'Two cylinders' })
+      .getByText(/1 of 24 finished/),
+  ).toBeVisible();
+  await teacher
+    .getByRole('listitem')
+    .filter({ hasText: 'Two cylinders' })
+    .getByRole('button', { name: 'Show the students' })
+    .click();
   await expect(teacher.getByRole('row', { name: /Ines V\./ })).toContainText('1 right at the first try');
-  await teacher.getByRole('listitem').filter({ hasText: 'Two cylinders' }).getByRole('button', { name: 'Take back' }).click();
+  await teacher
+    .getByRole('listitem')
+    .filter({ hasText: 'Two cylinders' })
+    .getByRole('button', { name: 'Take back' })
+    .click();
   await teacher.getByRole('button', { name: 'Take it back' }).click();
-  await expect(teacher.getByRole('listitem').filter({ hasText: 'Two cylinders' }).getByText('taken back')).toBeVisible();
+  await expect(
+    teacher.getByRole('listitem').filter({ hasText: 'Two cylinders' }).getByText('taken back'),
+  ).toBeVisible();
   await expect(page.getByText(/Burettes, both readings, 0 of 6/)).toBeVisible();
   await expect(page.getByText(/Two cylinders, \d of 2/)).toBeHidden();
   await room.close();
@@ -68,7 +90,11 @@ test('a round read by a school of its own says so, one tap away', async ({ page,
   const rules = page.getByRole('button', { name: /House rules/ });
   await expect(page.getByText(/By halves, 0 of 1 done/)).toBeVisible();
   await expect(rules).toContainText('Estimate one digit');
-  await page.getByText(/By halves, 0 of 1/).locator('..').getByRole('button', { name: 'Begin' }).click();
+  await page
+    .getByText(/By halves, 0 of 1/)
+    .locator('..')
+    .getByRole('button', { name: 'Begin' })
+    .click();
   await expect(page.getByText('Reading 1 of 1')).toBeVisible();
   await expect(rules).toContainText('Half a division');
   await rules.click();
@@ -76,7 +102,11 @@ test('a round read by a school of its own says so, one tap away', async ({ page,
   await page.keyboard.press('Escape');
   await page.getByRole('link', { name: 'My record' }).click();
   await expect(rules).toContainText('Estimate one digit');
-  await teacher.getByRole('listitem').filter({ hasText: 'By halves' }).getByRole('button', { name: 'Take back' }).click();
+  await teacher
+    .getByRole('listitem')
+    .filter({ hasText: 'By halves' })
+    .getByRole('button', { name: 'Take back' })
+    .click();
   await teacher.getByRole('button', { name: 'Take it back' }).click();
   await expect(teacher.getByRole('listitem').filter({ hasText: 'By halves' }).getByText('taken back')).toBeVisible();
   await room.close();

@@ -9,7 +9,10 @@ async function answer(page: Page, text: string): Promise<void> {
 }
 
 /** Where the lines of the main scale and of the vernier are drawn under the glass, in pixels of the screen, by their numbers. */
-async function drawnOn(page: Page, where: 'middle' | 'glass'): Promise<{ main: { at: number; x: number }[]; lines: { line: number; x: number }[] }> {
+async function drawnOn(
+  page: Page,
+  where: 'middle' | 'glass',
+): Promise<{ main: { at: number; x: number }[]; lines: { line: number; x: number }[] }> {
   return page.evaluate((shown) => {
     const centre = (element: Element): number => {
       const box = element.getBoundingClientRect();
@@ -21,18 +24,29 @@ async function drawnOn(page: Page, where: 'middle' | 'glass'): Promise<{ main: {
       return [...(sheets.at(shown === 'glass' ? -1 : 0)?.querySelectorAll(selector) ?? [])];
     };
     return {
-      main: last('[data-main]').map((group) => ({ at: Number((group as SVGElement).dataset['main']), x: centre(group.querySelector('line')!) })),
-      lines: last('[data-line]').map((group) => ({ line: Number((group as SVGElement).dataset['line']), x: centre(group.querySelector('line')!) })),
+      main: last('[data-main]').map((group) => ({
+        at: Number((group as SVGElement).dataset['main']),
+        x: centre(group.querySelector('line')!),
+      })),
+      lines: last('[data-line]').map((group) => ({
+        line: Number((group as SVGElement).dataset['line']),
+        x: centre(group.querySelector('line')!),
+      })),
     };
   }, where);
 }
 
 test('a caliper: the lines as they are drawn give the reading; the edge of the slide does not', async ({ page }) => {
   await signIn(page, 'student');
-  const picture = await begunLike<CaliperPicture>(page, { tool: 'caliper-tenth', aims: ['main-mark-after'], wanted: ({ handled, held }) => handled === null && held.turnedX === null });
+  const picture = await begunLike<CaliperPicture>(page, {
+    tool: 'caliper-tenth',
+    aims: ['main-mark-after'],
+    wanted: ({ handled, held }) => handled === null && held.turnedX === null,
+  });
   const eye = page.getByRole('slider', { name: 'How far your eye is to the side' });
   await eye.focus();
-  for (let pressed = 0; pressed < 120 && Math.abs(Number(await eye.getAttribute('aria-valuenow'))) >= 1; pressed += 1) await page.keyboard.press(Number(await eye.getAttribute('aria-valuenow')) > 0 ? 'ArrowLeft' : 'ArrowRight');
+  for (let pressed = 0; pressed < 120 && Math.abs(Number(await eye.getAttribute('aria-valuenow'))) >= 1; pressed += 1)
+    await page.keyboard.press(Number(await eye.getAttribute('aria-valuenow')) > 0 ? 'ArrowLeft' : 'ArrowRight');
   const { main, lines } = await drawnOn(page, 'glass');
   const zero = lines.find(({ line }) => line === 0)!;
   const passed = main.filter(({ x }) => x <= zero.x + 0.5).sort((a, b) => b.x - a.x)[0]!;
@@ -48,7 +62,11 @@ test('a caliper: the lines as they are drawn give the reading; the edge of the s
 
 test('a micrometer: who misses the half millimetre is told, by keys and in words', async ({ page }) => {
   await signIn(page, 'student');
-  const picture = await begunLike<MicrometerPicture>(page, { tool: 'micrometer-hundredth', aims: ['half-missed'], wanted: ({ handled, openX }) => handled === null && openX % 1 > 0.55 && openX % 1 < 0.95 });
+  const picture = await begunLike<MicrometerPicture>(page, {
+    tool: 'micrometer-hundredth',
+    aims: ['half-missed'],
+    wanted: ({ handled, openX }) => handled === null && openX % 1 > 0.55 && openX % 1 < 0.95,
+  });
   const error = picture.closedX ?? 0;
   await page.getByRole('button', { name: 'In words' }).click();
   await expect(page.getByText(/one half-millimetre line after them/)).toBeVisible();
@@ -62,7 +80,8 @@ test('a micrometer: who misses the half millimetre is told, by keys and in words
 async function closeJaws(page: Page): Promise<void> {
   const slide = page.getByRole('slider', { name: 'The slide' });
   await slide.focus();
-  for (let pressed = 0; pressed < 60 && !(await page.getByText(/^The jaws touch/).isVisible()); pressed += 1) await page.keyboard.press('Shift+ArrowLeft');
+  for (let pressed = 0; pressed < 60 && !(await page.getByText(/^The jaws touch/).isVisible()); pressed += 1)
+    await page.keyboard.press('Shift+ArrowLeft');
   await expect(page.getByText(/^The jaws touch/)).toBeVisible();
 }
 
@@ -77,12 +96,20 @@ async function readCaliper(page: Page, least: number, lines: number): Promise<nu
   return passed + coinciding.line * least;
 }
 
-test('an oval float: closed jaws for the zero error, two ways at right angles, their mean corrected', async ({ page }) => {
+test('an oval float: closed jaws for the zero error, two ways at right angles, their mean corrected', async ({
+  page,
+}) => {
   await signIn(page, 'student');
-  const picture = await begunLike<CaliperPicture>(page, { tool: 'caliper-twentieth', aims: ['zero-ignored'], wanted: ({ handled, held, closedX }) => handled === 'close' && held.turnedX !== null && held.grit === 0 && closedX !== null && closedX !== 0 });
+  const picture = await begunLike<CaliperPicture>(page, {
+    tool: 'caliper-twentieth',
+    aims: ['zero-ignored'],
+    wanted: ({ handled, held, closedX }) =>
+      handled === 'close' && held.turnedX !== null && held.grit === 0 && closedX !== null && closedX !== 0,
+  });
   const eye = page.getByRole('slider', { name: 'How far your eye is to the side' });
   await eye.focus();
-  for (let pressed = 0; pressed < 120 && Math.abs(Number(await eye.getAttribute('aria-valuenow'))) >= 1; pressed += 1) await page.keyboard.press(Number(await eye.getAttribute('aria-valuenow')) > 0 ? 'ArrowLeft' : 'ArrowRight');
+  for (let pressed = 0; pressed < 120 && Math.abs(Number(await eye.getAttribute('aria-valuenow'))) >= 1; pressed += 1)
+    await page.keyboard.press(Number(await eye.getAttribute('aria-valuenow')) > 0 ? 'ArrowLeft' : 'ArrowRight');
   await page.getByRole('radio', { name: 'nothing between them' }).check();
   await closeJaws(page);
   const error = await readCaliper(page, 0.05, 20);
@@ -105,7 +132,11 @@ test('an oval float: closed jaws for the zero error, two ways at right angles, t
 
 test('a micrometer is turned until its ratchet clicks; forced, it says so', async ({ page }) => {
   await signIn(page, 'student');
-  const picture = await begunLike<MicrometerPicture>(page, { tool: 'micrometer-hundredth', aims: ['zero-ignored'], wanted: ({ handled, held }) => handled === 'close' && held.grit === 0 });
+  const picture = await begunLike<MicrometerPicture>(page, {
+    tool: 'micrometer-hundredth',
+    aims: ['zero-ignored'],
+    wanted: ({ handled, held }) => handled === 'close' && held.grit === 0,
+  });
   await page.getByRole('button', { name: 'Turn by the ratchet' }).click();
   await expect(page.getByText(/^The faces touch .* Click, click, click/)).toBeVisible();
   const thimble = page.getByRole('slider', { name: 'The thimble' });

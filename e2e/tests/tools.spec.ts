@@ -13,7 +13,8 @@ async function answer(page: Page, text: string): Promise<void> {
 async function eyeOver(page: Page): Promise<void> {
   const eye = page.getByRole('slider', { name: 'How far your eye is to the side' });
   await eye.focus();
-  for (let pressed = 0; pressed < 120 && Math.abs(Number(await eye.getAttribute('aria-valuenow'))) >= 1; pressed += 1) await page.keyboard.press(Number(await eye.getAttribute('aria-valuenow')) > 0 ? 'ArrowLeft' : 'ArrowRight');
+  for (let pressed = 0; pressed < 120 && Math.abs(Number(await eye.getAttribute('aria-valuenow'))) >= 1; pressed += 1)
+    await page.keyboard.press(Number(await eye.getAttribute('aria-valuenow')) > 0 ? 'ArrowLeft' : 'ArrowRight');
 }
 
 /** Lays a thing by keys: first by labels, then by millimetres, then by tenths. @param x in mm from the ruler’s end. */
@@ -23,20 +24,30 @@ async function layAt(page: Page, name: string, x: number): Promise<Locator> {
   for (let pressed = 0; pressed < 90; pressed += 1) {
     const tenths = Number(await where.getAttribute('aria-valuenow')) - 10 * x;
     if (Math.abs(tenths) < 0.5) break;
-    await page.keyboard.press(tenths >= 100 ? 'PageDown' : tenths >= 10 ? 'Shift+ArrowLeft' : tenths > 0 ? 'ArrowLeft' : 'ArrowRight');
+    await page.keyboard.press(
+      tenths >= 100 ? 'PageDown' : tenths >= 10 ? 'Shift+ArrowLeft' : tenths > 0 ? 'ArrowLeft' : 'ArrowRight',
+    );
   }
   return where;
 }
 
-test('a burette: the start is read, the tap opened, the end read, and the difference is what was delivered', async ({ page }) => {
+test('a burette: the start is read, the tap opened, the end read, and the difference is what was delivered', async ({
+  page,
+}) => {
   await signIn(page, 'student');
-  const picture = await begunLike<LiquidColumnPicture>(page, { tool: 'burette-50', aims: ['final-as-delivered'], wanted: ({ startY }) => startY !== null });
+  const picture = await begunLike<LiquidColumnPicture>(page, {
+    tool: 'burette-50',
+    aims: ['final-as-delivered'],
+    wanted: ({ startY }) => startY !== null,
+  });
   await expect(page.getByRole('heading', { name: /How much .* has run out of the burette/ })).toBeVisible();
   const initial = Number(writtenOn(picture, readAt(picture, picture.startY!)));
   await page.getByRole('button', { name: 'In words' }).click();
   const before = (await page.getByText(/^The surface lies/).innerText()).split('. ')[0]!;
   await page.getByRole('button', { name: 'Clear the top' }).click();
-  await expect(page.getByText(picture.left === 'funnel' ? 'The funnel is out.' : 'There is nothing there.')).toBeVisible();
+  await expect(
+    page.getByText(picture.left === 'funnel' ? 'The funnel is out.' : 'There is nothing there.'),
+  ).toBeVisible();
   await page.getByRole('button', { name: 'Run the tip free' }).click();
   await expect(page.getByText(picture.left === 'bubble' ? 'The air is out' : 'There is nothing there.')).toBeVisible();
   await page.getByRole('button', { name: 'Open the tap' }).click();
@@ -55,21 +66,34 @@ test('a burette: the start is read, the tap opened, the end read, and the differ
 
 test('a burette: who does not notice what was left in it is told, and the reading stays sound', async ({ page }) => {
   await signIn(page, 'student');
-  const picture = await begunLike<LiquidColumnPicture>(page, { tool: 'burette-25', aims: ['final-as-delivered'], wanted: ({ left }) => left !== null });
-  const delivered = Number(writtenOn(picture, readAt(picture, picture.surfaceY))) - Number(writtenOn(picture, readAt(picture, picture.startY!)));
+  const picture = await begunLike<LiquidColumnPicture>(page, {
+    tool: 'burette-25',
+    aims: ['final-as-delivered'],
+    wanted: ({ left }) => left !== null,
+  });
+  const delivered =
+    Number(writtenOn(picture, readAt(picture, picture.surfaceY))) -
+    Number(writtenOn(picture, readAt(picture, picture.startY!)));
   await page.getByRole('button', { name: 'Open the tap' }).click();
   await levelTheEye(page);
   await answer(page, `${delivered.toFixed(2)} mL`);
   await expect(page.getByText('Sound reading')).toBeVisible();
   await expect(page.getByText('How it was handled')).toBeVisible();
-  await expect(page.getByText(picture.left === 'funnel' ? /funnel was still in the burette/ : /bubble of air in the tip/)).toBeVisible();
+  await expect(
+    page.getByText(picture.left === 'funnel' ? /funnel was still in the burette/ : /bubble of air in the tip/),
+  ).toBeVisible();
 });
 
 test('a burette is read downward, and who counts upward is told so', async ({ page }) => {
   await signIn(page, 'student');
   // Under a label, where who counts upward goes furthest wrong.
-  const underLabel = (picture: LiquidColumnPicture): boolean => readAt(picture, picture.surfaceY) % 1 > 0.15 && readAt(picture, picture.surfaceY) % 1 < 0.35;
-  const picture = await begunLike<LiquidColumnPicture>(page, { tool: 'burette-25', aims: ['upside-down'], wanted: (one) => one.startY === null && underLabel(one) });
+  const underLabel = (picture: LiquidColumnPicture): boolean =>
+    readAt(picture, picture.surfaceY) % 1 > 0.15 && readAt(picture, picture.surfaceY) % 1 < 0.35;
+  const picture = await begunLike<LiquidColumnPicture>(page, {
+    tool: 'burette-25',
+    aims: ['upside-down'],
+    wanted: (one) => one.startY === null && underLabel(one),
+  });
   await levelTheEye(page);
   const number = readAt(picture, picture.surfaceY);
   const next = Math.floor(number) + 1;
@@ -79,7 +103,11 @@ test('a burette is read downward, and who counts upward is told so', async ({ pa
 
 test('a thermometer: who reads at once is told to wait; the thread comes to rest in the liquid', async ({ page }) => {
   await signIn(page, 'student');
-  const picture = await begunLike<LiquidColumnPicture>(page, { tool: 'thermometer-degree', aims: ['unsettled'], wanted: ({ startY, note, surfaceY }) => startY !== null && note === null && Math.abs(startY - surfaceY) > 20 });
+  const picture = await begunLike<LiquidColumnPicture>(page, {
+    tool: 'thermometer-degree',
+    aims: ['unsettled'],
+    wanted: ({ startY, note, surfaceY }) => startY !== null && note === null && Math.abs(startY - surfaceY) > 20,
+  });
   await levelTheEye(page);
   await answer(page, `${writtenOn(picture, readAt(picture, picture.startY!))} °C`);
   await expect(page.getByText('Read before it was at rest')).toBeVisible();
@@ -89,12 +117,15 @@ test('a thermometer: who reads at once is told to wait; the thread comes to rest
   const words = page.getByText(/^The end of the thread lies/);
   let last = '';
   await expect
-    .poll(async () => {
-      const now = await words.innerText();
-      const same = now === last;
-      last = now;
-      return same;
-    }, { timeout: 30_000, intervals: [3000] })
+    .poll(
+      async () => {
+        const now = await words.innerText();
+        const same = now === last;
+        last = now;
+        return same;
+      },
+      { timeout: 30_000, intervals: [3000] },
+    )
     .toBe(true);
   await answer(page, `${writtenOn(picture, readAt(picture, picture.surfaceY))} °C`);
   await expect(page.getByText('Sound reading')).toBeVisible();
@@ -102,7 +133,11 @@ test('a thermometer: who reads at once is told to wait; the thread comes to rest
 
 test('a ruler: the thing’s length from both of its ends, wherever it begins', async ({ page }) => {
   await signIn(page, 'student');
-  const { thing } = await begunLike<RulerPicture>(page, { tool: 'ruler-millimetre', aims: ['eye-aside'], wanted: ({ handled }) => handled === null });
+  const { thing } = await begunLike<RulerPicture>(page, {
+    tool: 'ruler-millimetre',
+    aims: ['eye-aside'],
+    wanted: ({ handled }) => handled === null,
+  });
   await eyeOver(page);
   await answer(page, `${(thing.toX - thing.fromX).toFixed(1)} mm`);
   await expect(page.getByText('Sound reading')).toBeVisible();
@@ -110,7 +145,11 @@ test('a ruler: the thing’s length from both of its ends, wherever it begins', 
 
 test('a ruler: a thing is laid at the zero mark by keys, then its other end is read', async ({ page }) => {
   await signIn(page, 'student');
-  const { thing, marks } = await begunLike<RulerPicture>(page, { tool: 'ruler-millimetre', aims: ['eye-aside'], wanted: ({ handled }) => handled === 'lay' });
+  const { thing, marks } = await begunLike<RulerPicture>(page, {
+    tool: 'ruler-millimetre',
+    aims: ['eye-aside'],
+    wanted: ({ handled }) => handled === 'lay',
+  });
   await eyeOver(page);
   const where = await layAt(page, thing.name, marks[0]!.x);
   await expect(where).toHaveAttribute('aria-valuetext', /on the line labelled 0\./);
@@ -121,16 +160,26 @@ test('a ruler: a thing is laid at the zero mark by keys, then its other end is r
 
 test('a ruler: a thing laid at the wood’s end, and its other end written down, is named as that', async ({ page }) => {
   await signIn(page, 'student');
-  const { thing } = await begunLike<RulerPicture>(page, { tool: 'ruler-millimetre', aims: ['eye-aside'], wanted: ({ handled, marks }) => handled === 'lay' && marks[0]!.x > 1 });
+  const { thing } = await begunLike<RulerPicture>(page, {
+    tool: 'ruler-millimetre',
+    aims: ['eye-aside'],
+    wanted: ({ handled, marks }) => handled === 'lay' && marks[0]!.x > 1,
+  });
   await eyeOver(page);
   await expect(await layAt(page, thing.name, 0)).toHaveAttribute('aria-valuetext', /own end/);
   await answer(page, `${(thing.toX - thing.fromX - 5).toFixed(1)} mm`);
   await expect(page.getByText('Not measured from the zero mark')).toBeVisible();
 });
 
-test('a hydrometer: the ranges are tried from the lightest up, and a heavy one first is remarked on', async ({ page }) => {
+test('a hydrometer: the ranges are tried from the lightest up, and a heavy one first is remarked on', async ({
+  page,
+}) => {
   await signIn(page, 'student');
-  const picture = await begunLike<LiquidColumnPicture>(page, { tool: 'hydrometer-0900', aims: ['eye-high'], wanted: ({ handled }) => handled === 'try' });
+  const picture = await begunLike<LiquidColumnPicture>(page, {
+    tool: 'hydrometer-0900',
+    aims: ['eye-high'],
+    wanted: ({ handled }) => handled === 'try',
+  });
   await page.getByRole('button', { name: '1.00–1.10' }).click();
   await expect(page.getByText('It has sunk')).toBeVisible();
   await page.getByRole('button', { name: '0.70–0.80' }).click();
@@ -142,7 +191,9 @@ test('a hydrometer: the ranges are tried from the lightest up, and a heavy one f
   await expect(page.getByText(/begin with the lightest/)).toBeVisible();
 });
 
-test('a volumetric pipette: filled, wiped, let down to its ring, delivered and given time; nothing to remark on', async ({ page }) => {
+test('a volumetric pipette: filled, wiped, let down to its ring, delivered and given time; nothing to remark on', async ({
+  page,
+}) => {
   await signIn(page, 'student');
   await startRound(page, ['volumetric-pipette-10']);
   await page.getByRole('button', { name: 'In words' }).click();
@@ -161,7 +212,10 @@ test('a volumetric pipette: filled, wiped, let down to its ring, delivered and g
   await expect(page.getByText('How it was handled')).toBeHidden();
 });
 
-for (const [tool, text] of [['volumetric-pipette-25', '25.00 mL'], ['volumetric-flask-250', '250.0 mL']] as const) {
+for (const [tool, text] of [
+  ['volumetric-pipette-25', '25.00 mL'],
+  ['volumetric-flask-250', '250.0 mL'],
+] as const) {
   test(`${tool}: its ring stands for one volume, with the digits its maker answers for`, async ({ page }) => {
     await signIn(page, 'student');
     await startRound(page, [tool]);
@@ -174,9 +228,18 @@ for (const [tool, text] of [['volumetric-pipette-25', '25.00 mL'], ['volumetric-
 
 test('every family of tools has a round of its own, drawn and described', async ({ page }) => {
   await signIn(page, 'student');
-  for (const tool of ['cylinder-250', 'beaker-100', 'conical-flask-250', 'graduated-pipette-10', 'thermometer-tenth', 'hydrometer-1000', 'ruler-inch']) {
+  for (const tool of [
+    'cylinder-250',
+    'beaker-100',
+    'conical-flask-250',
+    'graduated-pipette-10',
+    'thermometer-tenth',
+    'hydrometer-1000',
+    'ruler-inch',
+  ]) {
     const { tasks } = await startRound(page, [tool]);
-    if ((tasks[0]!.picture as LiquidColumnPicture).handled === 'try') await page.getByRole('button', { name: '1.00–1.10' }).click();
+    if ((tasks[0]!.picture as LiquidColumnPicture).handled === 'try')
+      await page.getByRole('button', { name: '1.00–1.10' }).click();
     await page.getByRole('button', { name: 'In words' }).click();
     await expect(page.getByText(/ lies? (between|on|at|below) the /).first()).toBeVisible();
     await page.getByRole('button', { name: 'Loupe' }).click();

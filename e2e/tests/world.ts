@@ -39,11 +39,21 @@ export async function enterAs(page: Page, role: Role, path = '/'): Promise<void>
 }
 
 /** What a person with a ruler knows of an upright scale: two labels, and the spaces between them. */
-function measured({ marks }: LiquidColumnPicture): { first: { y: number; number: number }; perMillimetre: number; division: number } {
-  const labelled = marks.flatMap(({ y, label }) => (label === null ? [] : [{ y, number: Number(label) }])).sort((a, b) => a.number - b.number);
+function measured({ marks }: LiquidColumnPicture): {
+  first: { y: number; number: number };
+  perMillimetre: number;
+  division: number;
+} {
+  const labelled = marks
+    .flatMap(({ y, label }) => (label === null ? [] : [{ y, number: Number(label) }]))
+    .sort((a, b) => a.number - b.number);
   const [first, second] = [labelled[0]!, labelled[1]!];
   const spaces = marks.filter(({ y }) => y > Math.min(first.y, second.y) && y <= Math.max(first.y, second.y)).length;
-  return { first, perMillimetre: (second.number - first.number) / (second.y - first.y), division: (second.number - first.number) / spaces };
+  return {
+    first,
+    perMillimetre: (second.number - first.number) / (second.y - first.y),
+    division: (second.number - first.number) / spaces,
+  };
 }
 
 /** Reads a height on a picture as a person with a ruler would: from the numerals and the lines, knowing nothing of core’s reckoning. */
@@ -67,7 +77,10 @@ export function readPicture(picture: LiquidColumnPicture): { text: string; y: nu
 /** Begins a round of certain tools with the page’s own session, and shows it. A bench that is open has its round by then: it draws one where there is none. */
 export async function startRound(page: Page, subjectIds: readonly string[]): Promise<BenchRound> {
   const session = await (await page.request.get('/api/session')).json();
-  const answer = await page.request.post(`/api/classes/${session.signedIn.class.id}/rounds`, { data: { subjectIds }, headers: { 'x-csrf-token': session.csrfToken } });
+  const answer = await page.request.post(`/api/classes/${session.signedIn.class.id}/rounds`, {
+    data: { subjectIds },
+    headers: { 'x-csrf-token': session.csrfToken },
+  });
   expect(answer.status()).toBe(201);
   await page.goto('/');
   await expect(page.getByText('Reading 1 of 10')).toBeVisible();
@@ -99,16 +112,31 @@ export async function levelTheEye(page: Page): Promise<void> {
  * What was set is taken back each time, so that nothing is left over.
  * @param aims slips the picture shows; without, the tutor would choose the same one each time, by what the student has done before.
  */
-export async function begunLike<Picture>(page: Page, { tool, aims, wanted }: { readonly tool: string; readonly aims: readonly string[]; readonly wanted: (picture: Picture) => boolean }): Promise<Picture> {
+export async function begunLike<Picture>(
+  page: Page,
+  {
+    tool,
+    aims,
+    wanted,
+  }: { readonly tool: string; readonly aims: readonly string[]; readonly wanted: (picture: Picture) => boolean },
+): Promise<Picture> {
   const desk = await request.newContext({ baseURL: base.info().project.use.baseURL! });
   const token = await entered(desk, 'teacher');
   const here = await (await page.request.get('/api/session')).json();
   const rounds = `/api/classes/${here.signedIn.class.id}`;
   try {
     for (let tried = 0; tried < 150; tried += 1) {
-      const set = await desk.post(`${rounds}/set-rounds`, { data: { title: 'One of these', subjectIds: [tool], length: 1, aims, studentIds: [here.signedIn.person.id] }, headers: { 'x-csrf-token': token } });
+      const set = await desk.post(`${rounds}/set-rounds`, {
+        data: { title: 'One of these', subjectIds: [tool], length: 1, aims, studentIds: [here.signedIn.person.id] },
+        headers: { 'x-csrf-token': token },
+      });
       const [{ id }] = await set.json();
-      const round = (await (await page.request.post(`${rounds}/rounds`, { data: { setRoundId: id }, headers: { 'x-csrf-token': here.csrfToken } })).json()) as BenchRound;
+      const round = (await (
+        await page.request.post(`${rounds}/rounds`, {
+          data: { setRoundId: id },
+          headers: { 'x-csrf-token': here.csrfToken },
+        })
+      ).json()) as BenchRound;
       await desk.post(`${rounds}/set-rounds/${id}/withdraw`, { headers: { 'x-csrf-token': token } });
       const picture = round.tasks[0]!.picture as Picture;
       if (!wanted(picture)) continue;

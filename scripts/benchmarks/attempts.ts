@@ -13,14 +13,23 @@ interface Session {
 }
 
 function cookieOf(response: Response, before: string): string {
-  return response.headers.getSetCookie().map((line) => line.split(';')[0]).join('; ') || before;
+  return (
+    response.headers
+      .getSetCookie()
+      .map((line) => line.split(';')[0])
+      .join('; ') || before
+  );
 }
 
 async function signIn(): Promise<Session> {
   const first = await fetch(`${BASE}/api/session`);
   const { csrfToken } = (await first.json()) as { csrfToken: string };
   const cookie = cookieOf(first, '');
-  const second = await fetch(`${BASE}/api/session/demo`, { method: 'POST', headers: { cookie, 'content-type': 'application/json', 'x-csrf-token': csrfToken }, body: '{"role":"student"}' });
+  const second = await fetch(`${BASE}/api/session/demo`, {
+    method: 'POST',
+    headers: { cookie, 'content-type': 'application/json', 'x-csrf-token': csrfToken },
+    body: '{"role":"student"}',
+  });
   const state = (await second.json()) as { csrfToken: string; signedIn: { class: { id: string } } };
   return { cookie: cookieOf(second, cookie), token: state.csrfToken, classId: state.signedIn.class.id };
 }
@@ -29,14 +38,29 @@ async function tasksFor({ cookie, token, classId }: Session, rounds: number): Pr
   const headers = { cookie, 'content-type': 'application/json', 'x-csrf-token': token };
   const all: string[] = [];
   for (let i = 0; i < rounds; i += 1) {
-    const round = (await (await fetch(`${BASE}/api/classes/${classId}/rounds`, { method: 'POST', headers, body: '{"subjectIds":["cylinder-50"]}' })).json()) as { tasks: { id: string }[] };
+    const round = (await (
+      await fetch(`${BASE}/api/classes/${classId}/rounds`, {
+        method: 'POST',
+        headers,
+        body: '{"subjectIds":["cylinder-50"]}',
+      })
+    ).json()) as { tasks: { id: string }[] };
     all.push(...round.tasks.map((task) => task.id));
   }
   return all;
 }
 
 function body(taskId: string): string {
-  return JSON.stringify({ id: randomUUID(), taskId, kind: 'reading', entry: '12.3 mL', eyeHeight: 0, actions: [], hints: 0, timeTaken: 5000 });
+  return JSON.stringify({
+    id: randomUUID(),
+    taskId,
+    kind: 'reading',
+    entry: '12.3 mL',
+    eyeHeight: 0,
+    actions: [],
+    hints: 0,
+    timeTaken: 5000,
+  });
 }
 
 /** Answered attempts through HTTP, judged and stored; each task takes two. */
@@ -56,7 +80,8 @@ async function throughHttp(session: Session): Promise<number> {
       },
     ],
   });
-  if (result.non2xx > result['2xx'] / 100) throw new Error(`${result.non2xx} of the requests were refused; the figure would not count.`);
+  if (result.non2xx > result['2xx'] / 100)
+    throw new Error(`${result.non2xx} of the requests were refused; the figure would not count.`);
   return result['2xx'] / result.duration;
 }
 
@@ -65,13 +90,18 @@ async function bare(): Promise<number> {
   const pool = new pg.Pool({ connectionString: process.env['DATABASE_URL'], max: CONNECTIONS });
   const { rows } = await pool.query('select * from attempts order by server_order desc limit 1');
   const columns = Object.keys(rows[0]).filter((name) => name !== 'server_order' && name !== 'created_at');
-  const values = columns.map((name) => (['situation', 'picture', 'actions', 'diagnosis'].includes(name) ? JSON.stringify(rows[0][name]) : rows[0][name]));
+  const values = columns.map((name) =>
+    ['situation', 'picture', 'actions', 'diagnosis'].includes(name) ? JSON.stringify(rows[0][name]) : rows[0][name],
+  );
   const statement = `insert into attempts (${columns.join(', ')}) values (${columns.map((_, i) => `$${i + 1}`).join(', ')})`;
   const start = performance.now();
   let done = 0;
   const work = async (): Promise<void> => {
     while (performance.now() - start < SECONDS * 1000) {
-      await pool.query(statement, columns.map((name, i) => (name === 'id' ? randomUUID() : values[i])));
+      await pool.query(
+        statement,
+        columns.map((name, i) => (name === 'id' ? randomUUID() : values[i])),
+      );
       done += 1;
     }
   };
@@ -85,4 +115,6 @@ const session = await signIn();
 const http = await throughHttp(session);
 const alone = await bare();
 process.stdout.write(`answered attempts through HTTP with storage: ${Math.round(http)} per second\n`);
-process.stdout.write(`the same insert bare with pg: ${Math.round(alone)} per second (ratio ${(alone / http).toFixed(1)})\n`);
+process.stdout.write(
+  `the same insert bare with pg: ${Math.round(alone)} per second (ratio ${(alone / http).toFixed(1)})\n`,
+);

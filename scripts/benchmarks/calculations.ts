@@ -6,7 +6,14 @@ const SECONDS = 3;
 const EXPRESSIONS = Array.from({ length: 20_000 }, (_, i) => {
   const one = ((i % 997) / 10 + 1.1).toFixed(1);
   const other = ((i % 89) / 10 + 2.3).toFixed(1);
-  return [`${one} cm * ${other} cm`, `${i + 1}.5 - ${(i % 77) + 0.25}`, `${one} g / (18.6 mL - 9.${i % 10} mL)`, `${i}.37 + ${other}`][i % 4] ?? one;
+  return (
+    [
+      `${one} cm * ${other} cm`,
+      `${i + 1}.5 - ${(i % 77) + 0.25}`,
+      `${one} g / (18.6 mL - 9.${i % 10} mL)`,
+      `${i}.37 + ${other}`,
+    ][i % 4] ?? one
+  );
 });
 
 function perSecond(): number {
@@ -20,4 +27,6 @@ function perSecond(): number {
 }
 
 perSecond();
-process.stdout.write(`simple expressions calculated on one core: ${Math.round(perSecond())} per second (aim: above 20000)\n`);
+process.stdout.write(
+  `simple expressions calculated on one core: ${Math.round(perSecond())} per second (aim: above 20000)\n`,
+);

@@ -1,4 +1,13 @@
-import { instrumentIds, completeRules, drawTask, planForBelief, PRIORS, subjectsNamed, updated, type Belief } from '../../core/src/index.ts';
+import {
+  instrumentIds,
+  completeRules,
+  drawTask,
+  planForBelief,
+  PRIORS,
+  subjectsNamed,
+  updated,
+  type Belief,
+} from '../../core/src/index.ts';
 
 const ATTEMPTS = 2000;
 const CHOICES = 200;
@@ -21,6 +30,10 @@ const times = Array.from({ length: CHOICES }, (_, seed) => {
   const [item] = planForBelief(belief, { subjects: subjectsNamed([]), count: 1, seed, rules });
   if (item) drawTask(item.subjectId, { seed: item.seed, aim: item.aim, rules });
   return performance.now() - start;
-}).slice(1).sort((a, b) => a - b);
+})
+  .slice(1)
+  .sort((a, b) => a - b);
 const part = (share: number): string => (times[Math.floor(share * times.length)] ?? 0).toFixed(1);
-process.stdout.write(`choosing and drawing the next item after ${ATTEMPTS} attempts: median ${part(0.5)} ms, 95th percentile ${part(0.95)} ms (aim: under 20 ms)\n`);
+process.stdout.write(
+  `choosing and drawing the next item after ${ATTEMPTS} attempts: median ${part(0.5)} ms, 95th percentile ${part(0.95)} ms (aim: under 20 ms)\n`,
+);

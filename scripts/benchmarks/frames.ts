@@ -20,7 +20,10 @@ interface TraceEvent {
 async function traced(client: CDPSession, work: () => Promise<void>): Promise<TraceEvent[]> {
   const events: TraceEvent[] = [];
   client.on('Tracing.dataCollected', ({ value }) => events.push(...(value as unknown as TraceEvent[])));
-  await client.send('Tracing.start', { transferMode: 'ReportEvents', traceConfig: { includedCategories: ['toplevel', 'devtools.timeline'] } });
+  await client.send('Tracing.start', {
+    transferMode: 'ReportEvents',
+    traceConfig: { includedCategories: ['toplevel', 'devtools.timeline'] },
+  });
   await work();
   const complete = new Promise<void>((done) => client.once('Tracing.tracingComplete', () => done()));
   await client.send('Tracing.end');
@@ -33,10 +36,20 @@ function workPerFrame(events: readonly TraceEvent[]): number[] {
   const frames = events.filter((event) => event.name === 'PrePaint').sort((a, b) => a.ts - b.ts);
   const main = frames[0];
   if (!main) throw new Error('The trace holds no frames.');
-  const tasks = events.filter((event) => event.tid === main.tid && event.pid === main.pid && event.ph === 'X' && event.name === TASK);
+  const tasks = events.filter(
+    (event) => event.tid === main.tid && event.pid === main.pid && event.ph === 'X' && event.name === TASK,
+  );
   if (tasks.length === 0) throw new Error(`The trace holds no ${TASK} on the main thread; nothing would be measured.`);
-  const starts = frames.filter((event) => event.tid === main.tid && event.pid === main.pid && event.name === main.name).map((event) => event.ts);
-  return starts.slice(1).map((end, i) => tasks.filter((task) => task.ts >= (starts[i] ?? 0) && task.ts < end).reduce((sum, task) => sum + (task.tdur ?? task.dur ?? 0) / 1000, 0));
+  const starts = frames
+    .filter((event) => event.tid === main.tid && event.pid === main.pid && event.name === main.name)
+    .map((event) => event.ts);
+  return starts
+    .slice(1)
+    .map((end, i) =>
+      tasks
+        .filter((task) => task.ts >= (starts[i] ?? 0) && task.ts < end)
+        .reduce((sum, task) => sum + (task.tdur ?? task.dur ?? 0) / 1000, 0),
+    );
 }
 
 /** A page on which one line follows the pointer: what this browser and this machine need for a drag of anything at all. */
@@ -61,29 +74,52 @@ async function dragged(page: Page, url: string, name = /eye/i): Promise<number[]
   // Events go in below the driver: its own mouse runs scripts in the page at every step of a drag, which are not the page's work.
   const across = box.width > box.height;
   const mouse = (type: 'mouseMoved' | 'mousePressed' | 'mouseReleased', part: number): Promise<unknown> => {
-    const [x, y] = across ? [box.x + 40 + part * (box.width - 80), box.y + box.height / 2] : [box.x + box.width / 2, box.y + 40 + part * (box.height - 80)];
-    return client.send('Input.dispatchMouseEvent', { type, x, y, button: 'left', buttons: 1, clickCount: 1, pointerType: 'mouse' });
+    const [x, y] = across
+      ? [box.x + 40 + part * (box.width - 80), box.y + box.height / 2]
+      : [box.x + box.width / 2, box.y + 40 + part * (box.height - 80)];
+    return client.send('Input.dispatchMouseEvent', {
+      type,
+      x,
+      y,
+      button: 'left',
+      buttons: 1,
+      clickCount: 1,
+      pointerType: 'mouse',
+    });
   };
   const events = await traced(client, async () => {
     await mouse('mouseMoved', 0);
     await mouse('mousePressed', 0);
-    for (let step = 0; step < STEPS; step += 1) await mouse('mouseMoved', 0.5 - 0.5 * Math.cos((step / STEPS) * 6 * Math.PI));
+    for (let step = 0; step < STEPS; step += 1)
+      await mouse('mouseMoved', 0.5 - 0.5 * Math.cos((step / STEPS) * 6 * Math.PI));
     await mouse('mouseReleased', 0);
   });
   await client.send('Emulation.setCPUThrottlingRate', { rate: 1 });
   await client.detach();
-  return workPerFrame(events).filter((ms) => ms > IDLE).sort((a, b) => a - b);
+  return workPerFrame(events)
+    .filter((ms) => ms > IDLE)
+    .sort((a, b) => a - b);
 }
 
-const part = (work: readonly number[], share: number): string => (work[Math.min(work.length - 1, Math.floor(share * work.length))] ?? 0).toFixed(1);
+const part = (work: readonly number[], share: number): string =>
+  (work[Math.min(work.length - 1, Math.floor(share * work.length))] ?? 0).toFixed(1);
 
 function report(name: string, work: readonly number[]): void {
   const within = work.filter((ms) => ms <= FRAME).length / work.length;
-  process.stdout.write(`${name} at ${SLOW_DOWN}× slow-down: ${(100 * within).toFixed(1)} % of ${work.length} frames within ${FRAME} ms (median ${part(work, 0.5)} ms, 95th percentile ${part(work, 0.95)} ms; aim: 95 %)\n`);
+  process.stdout.write(
+    `${name} at ${SLOW_DOWN}× slow-down: ${(100 * within).toFixed(1)} % of ${work.length} frames within ${FRAME} ms (median ${part(work, 0.5)} ms, 95th percentile ${part(work, 0.95)} ms; aim: 95 %)\n`,
+  );
 }
 
 /** One tool of each way of being drawn, from a round of a student of the sample class. */
-const TOOLS = ['burette-50', 'beaker-250', 'conical-flask-250', 'thermometer-degree', 'hydrometer-1000', 'ruler-millimetre'];
+const TOOLS = [
+  'burette-50',
+  'beaker-250',
+  'conical-flask-250',
+  'thermometer-degree',
+  'hydrometer-1000',
+  'ruler-millimetre',
+];
 
 interface Session {
   readonly signedIn: { readonly class: { readonly id: string } | null; readonly person: { readonly id: string } };
@@ -95,15 +131,27 @@ async function sessionOf(page: Page): Promise<Session> {
 }
 
 /** Has the teacher set rounds of one reading, aimed at a slip that says nothing of how it is handled, until the picture is as wanted. */
-async function onBench(page: Page, teacher: Page, tool: string, aim: string, wanted: (handled: string | null) => boolean): Promise<void> {
+async function onBench(
+  page: Page,
+  teacher: Page,
+  tool: string,
+  aim: string,
+  wanted: (handled: string | null) => boolean,
+): Promise<void> {
   const [{ signedIn, csrfToken }, setter] = [await sessionOf(page), await sessionOf(teacher)];
   const rounds = `/api/classes/${signedIn.class?.id ?? ''}`;
   const asTeacher = { 'x-csrf-token': setter.csrfToken };
   for (let tried = 0; tried < 100; tried += 1) {
-    const set = await teacher.request.post(`${rounds}/set-rounds`, { data: { title: 'To be measured', subjectIds: [tool], length: 1, aims: [aim], studentIds: [signedIn.person.id] }, headers: asTeacher });
+    const set = await teacher.request.post(`${rounds}/set-rounds`, {
+      data: { title: 'To be measured', subjectIds: [tool], length: 1, aims: [aim], studentIds: [signedIn.person.id] },
+      headers: asTeacher,
+    });
     if (!set.ok()) throw new Error(`No round of ${tool}: ${await set.text()}`);
     const [{ id }] = (await set.json()) as [{ id: string }];
-    const begun = await page.request.post(`${rounds}/rounds`, { data: { setRoundId: id }, headers: { 'x-csrf-token': csrfToken } });
+    const begun = await page.request.post(`${rounds}/rounds`, {
+      data: { setRoundId: id },
+      headers: { 'x-csrf-token': csrfToken },
+    });
     await teacher.request.post(`${rounds}/set-rounds/${id}/withdraw`, { headers: asTeacher });
     const [first] = ((await begun.json()) as { tasks: { picture: { handled: string | null } }[] }).tasks;
     if (first && wanted(first.picture.handled)) return;
@@ -112,7 +160,10 @@ async function onBench(page: Page, teacher: Page, tool: string, aim: string, wan
 }
 
 const base = process.env['BASE_URL'] ?? '';
-const browser = await chromium.launch({ executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'] });
+const browser = await chromium.launch({
+  executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
+});
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, baseURL: base });
 report('a single line following the pointer', await dragged(page, ONE_LINE));
 report('dragging the eye, cylinder', await dragged(page, base));

@@ -8,7 +8,10 @@ const AIM = 5000;
 async function printed(name: string, subjectIds: readonly string[]): Promise<void> {
   const classes = (await (await page.request.get('/api/classes')).json()) as { id: string }[];
   const { csrfToken } = (await (await page.request.get('/api/session')).json()) as { csrfToken: string };
-  const set = await page.request.post(`/api/classes/${classes[0]?.id ?? ''}/set-rounds`, { data: { title: name, subjectIds, length: READINGS, onPaper: true }, headers: { 'x-csrf-token': csrfToken } });
+  const set = await page.request.post(`/api/classes/${classes[0]?.id ?? ''}/set-rounds`, {
+    data: { title: name, subjectIds, length: READINGS, onPaper: true },
+    headers: { 'x-csrf-token': csrfToken },
+  });
   if (!set.ok()) throw new Error(`No round on paper: ${await set.text()}`);
   const [round] = (await set.json()) as { id: string }[];
   const start = performance.now();
@@ -16,10 +19,15 @@ async function printed(name: string, subjectIds: readonly string[]): Promise<voi
   await page.getByRole('article', { name: 'Key' }).waitFor();
   const pictures = await page.locator('article li svg').count();
   const time = performance.now() - start;
-  process.stdout.write(`printing ${pictures} pictures, ${name}: ready after ${(time / 1000).toFixed(1)} s (aim: under ${AIM / 1000} s)\n`);
+  process.stdout.write(
+    `printing ${pictures} pictures, ${name}: ready after ${(time / 1000).toFixed(1)} s (aim: under ${AIM / 1000} s)\n`,
+  );
 }
 
-const browser = await chromium.launch({ executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'] });
+const browser = await chromium.launch({
+  executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
+});
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, baseURL: process.env['BASE_URL'] ?? '' });
 await page.goto('/sign-in');
 await page.getByRole('button', { name: /As Maren/ }).click();

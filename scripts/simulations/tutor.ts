@@ -1,4 +1,25 @@
-import { asOperated, instrumentIds, completeRules, drawTask, expectedReading, instrumentById, MADE, planForBelief, planRound, predictedEntries, PRIORS, seededRandom, slipById, slipsOn, subjectsNamed, updated, type Belief, type PlannedItem, type Random, type ReadingTask } from '../../core/src/index.ts';
+import {
+  asOperated,
+  instrumentIds,
+  completeRules,
+  drawTask,
+  expectedReading,
+  instrumentById,
+  MADE,
+  planForBelief,
+  planRound,
+  predictedEntries,
+  PRIORS,
+  seededRandom,
+  slipById,
+  slipsOn,
+  subjectsNamed,
+  updated,
+  type Belief,
+  type PlannedItem,
+  type Random,
+  type ReadingTask,
+} from '../../core/src/index.ts';
 
 const LEARNERS = Number(process.env['LEARNERS'] ?? 200);
 const MOST_READINGS = 80;
@@ -8,8 +29,15 @@ const RULES = completeRules();
 
 /** What a learner does with the tool: an eye that is a habit stays where it is, a hasty one does not wait. */
 function handled(task: ReadingTask, slip: string | null): ReadingTask {
-  const done = [{ kind: 'lower', at: 0, to: null }, { kind: 'lay', at: 0, to: task.situation.endOffset ?? 0 }] as const;
-  return asOperated(task, { eyeHeight: slip?.startsWith('eye-') ? (task.situation.eyeHeight ?? 0) : 0, done, at: slip === 'unsettled' ? 2000 : 60_000 });
+  const done = [
+    { kind: 'lower', at: 0, to: null },
+    { kind: 'lay', at: 0, to: task.situation.endOffset ?? 0 },
+  ] as const;
+  return asOperated(task, {
+    eyeHeight: slip?.startsWith('eye-') ? (task.situation.eyeHeight ?? 0) : 0,
+    done,
+    at: slip === 'unsettled' ? 2000 : 60_000,
+  });
 }
 
 /** The number in an entry moved by a reader’s scatter, to the same place. */
@@ -17,7 +45,12 @@ function scattered(entry: string, task: ReadingTask, random: Random): string {
   const [digits = '', ...unit] = entry.split(' ');
   const { place } = expectedReading(task);
   const instrument = instrumentById(task.instrumentId);
-  if (instrument.reads !== 'scale' || !/^-?[\d.]+$/.test(digits) || (digits.split('.')[1]?.length ?? 0) !== Math.max(0, -place)) return entry;
+  if (
+    instrument.reads !== 'scale' ||
+    !/^-?[\d.]+$/.test(digits) ||
+    (digits.split('.')[1]?.length ?? 0) !== Math.max(0, -place)
+  )
+    return entry;
   const off = Math.round((SCATTER * instrument.division * random.normal()) / 10 ** place) * 10 ** place;
   return [(Number(digits) + off).toFixed(Math.max(0, -place)), ...unit].join(' ');
 }
@@ -50,7 +83,10 @@ function readingsNeeded(slip: string, choose: Choose, random: Random): number {
 function median(values: readonly number[]): number {
   const half = values.length / 2;
   for (let reading = 1; reading <= MOST_READINGS; reading += 1) {
-    const [before, by] = [reading - 1, reading].map((most) => values.filter((value) => value <= most).length) as [number, number];
+    const [before, by] = [reading - 1, reading].map((most) => values.filter((value) => value <= most).length) as [
+      number,
+      number,
+    ];
     if (by >= half) return reading - 1 + (half - before) / (by - before);
   }
   return MOST_READINGS;
@@ -63,17 +99,38 @@ function mean(values: readonly number[]): number {
 function simulated(tools: readonly string[], choose: Choose): number[] {
   const random = seededRandom(2026);
   const slips = [...new Set(tools.flatMap((id) => slipsOn(id, RULES)))];
-  return Array.from({ length: LEARNERS }, () => readingsNeeded(slips[random.below(slips.length)] ?? '', choose, random));
+  return Array.from({ length: LEARNERS }, () =>
+    readingsNeeded(slips[random.below(slips.length)] ?? '', choose, random),
+  );
 }
 
 function report(name: string, tools: readonly string[]): void {
-  const adaptive = simulated(tools, (belief, seed) => planForBelief(belief, { subjects: subjectsNamed(tools), count: 1, seed, rules: RULES })[0] ?? { subjectId: tools[0] ?? '', seed, aim: [] });
-  const atRandom = simulated(tools, (_, seed) => ({ ...(planRound(subjectsNamed(tools), 1, seed, RULES)[0] ?? { subjectId: tools[0] ?? '', seed }), aim: [] }));
+  const adaptive = simulated(
+    tools,
+    (belief, seed) =>
+      planForBelief(belief, { subjects: subjectsNamed(tools), count: 1, seed, rules: RULES })[0] ?? {
+        subjectId: tools[0] ?? '',
+        seed,
+        aim: [],
+      },
+  );
+  const atRandom = simulated(tools, (_, seed) => ({
+    ...(planRound(subjectsNamed(tools), 1, seed, RULES)[0] ?? { subjectId: tools[0] ?? '', seed }),
+    aim: [],
+  }));
   const [with_, without] = [median(adaptive), median(atRandom)];
-  process.stdout.write(`${name}: median readings until the slip is known with 95 %: ${with_.toFixed(1)} chosen, ${without.toFixed(1)} at random (${(with_ / without).toFixed(2)} of random; aim: at most 4, and at most half of random)\n  mean: ${mean(adaptive).toFixed(1)} chosen, ${mean(atRandom).toFixed(1)} at random, those not known counted as ${MOST_READINGS} (${(mean(adaptive) / mean(atRandom)).toFixed(2)} of random)\n`);
-  const late = (values: readonly number[]): string => `${Math.round((100 * values.filter((value) => value >= MOST_READINGS).length) / values.length)} %`;
-  process.stdout.write(`  not known after ${MOST_READINGS} readings: ${late(adaptive)} chosen, ${late(atRandom)} at random; ${LEARNERS} learners each\n`);
+  process.stdout.write(
+    `${name}: median readings until the slip is known with 95 %: ${with_.toFixed(1)} chosen, ${without.toFixed(1)} at random (${(with_ / without).toFixed(2)} of random; aim: at most 4, and at most half of random)\n  mean: ${mean(adaptive).toFixed(1)} chosen, ${mean(atRandom).toFixed(1)} at random, those not known counted as ${MOST_READINGS} (${(mean(adaptive) / mean(atRandom)).toFixed(2)} of random)\n`,
+  );
+  const late = (values: readonly number[]): string =>
+    `${Math.round((100 * values.filter((value) => value >= MOST_READINGS).length) / values.length)} %`;
+  process.stdout.write(
+    `  not known after ${MOST_READINGS} readings: ${late(adaptive)} chosen, ${late(atRandom)} at random; ${LEARNERS} learners each\n`,
+  );
 }
 
 report('every tool', instrumentIds());
-report('cylinders', instrumentIds().filter((id) => id.startsWith('cylinder-')));
+report(
+  'cylinders',
+  instrumentIds().filter((id) => id.startsWith('cylinder-')),
+);

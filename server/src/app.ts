@@ -83,7 +83,9 @@ function sessions({ config, sessionPool }: Parts): express.RequestHandler {
 
 function api(parts: Parts): express.Router {
   const { config, sequelize, events } = parts;
-  const { csrfSynchronisedProtection, generateToken } = csrfSync({ getTokenFromRequest: (request) => request.header('x-csrf-token') });
+  const { csrfSynchronisedProtection, generateToken } = csrfSync({
+    getTokenFromRequest: (request) => request.header('x-csrf-token'),
+  });
   const routes = express.Router();
 
   routes.get('/health', async (_request, response) => {
@@ -96,7 +98,19 @@ function api(parts: Parts): express.Router {
     response.set('cache-control', 'no-store');
     next();
   });
-  routes.use(sessionRoutes(config, (request) => generateToken(request)), classRoutes(sequelize), schoolRoutes(), rulesRoutes(), setRoundRoutes(), cabinetRoutes(), sheetRoutes(), benchRoutes(), notebookRoutes(), tapeRoutes(), liveRoutes(events));
+  routes.use(
+    sessionRoutes(config, (request) => generateToken(request)),
+    classRoutes(sequelize),
+    schoolRoutes(),
+    rulesRoutes(),
+    setRoundRoutes(),
+    cabinetRoutes(),
+    sheetRoutes(),
+    benchRoutes(),
+    notebookRoutes(),
+    tapeRoutes(),
+    liveRoutes(events),
+  );
   routes.use(() => {
     throw notFound();
   });
@@ -110,14 +124,27 @@ export function createApp(parts: Parts): Express {
   const app = express();
   app.set('trust proxy', config.proxies);
   app.disable('x-powered-by');
-  app.use(helmet({ contentSecurityPolicy: contentSecurityPolicy(config.secureCookies), strictTransportSecurity: config.secureCookies, crossOriginOpenerPolicy: config.secureCookies ? { policy: 'same-origin' } : false, originAgentCluster: config.secureCookies }));
+  app.use(
+    helmet({
+      contentSecurityPolicy: contentSecurityPolicy(config.secureCookies),
+      strictTransportSecurity: config.secureCookies,
+      crossOriginOpenerPolicy: config.secureCookies ? { policy: 'same-origin' } : false,
+      originAgentCluster: config.secureCookies,
+    }),
+  );
   app.use(compression());
   app.use('/api', api(parts));
-  app.use('/assets', express.static(join(config.pages, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }));
+  app.use(
+    '/assets',
+    express.static(join(config.pages, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }),
+  );
   app.use(express.static(config.pages, { index: false, maxAge: 0 }));
   app.get('/{*path}', async (_request, response) => {
     const page = await readFile(join(config.pages, 'index.html'), 'utf8');
-    response.set('cache-control', 'no-store').type('html').send(page.replace('STYLE_NONCE', nonceOf(response)));
+    response
+      .set('cache-control', 'no-store')
+      .type('html')
+      .send(page.replace('STYLE_NONCE', nonceOf(response)));
   });
   return app;
 }

@@ -22,7 +22,8 @@ function required(name: string, value: string | undefined): string {
 
 function wholeNumber(name: string, value: string | undefined, otherwise: number): number {
   const number = value === undefined || value === '' ? otherwise : Number(value);
-  if (!Number.isInteger(number) || number < 0 || number > 65535) throw new Error(`${name}: “${String(value)}” is not a whole number from 0 to 65535.`);
+  if (!Number.isInteger(number) || number < 0 || number > 65535)
+    throw new Error(`${name}: “${String(value)}” is not a whole number from 0 to 65535.`);
   return number;
 }
 

@@ -44,18 +44,24 @@ async function serve(): Promise<void> {
   const sequelize = openDatabase(config.databaseUrl);
   await oneAtATime(config.databaseUrl, async () => {
     await migrate(sequelize);
-    if (config.demo) await (await import('./demo/seed.ts')).seedDemo(sequelize, { fresh: process.env['GREEN_BEAM_FRESH'] === '1' });
+    if (config.demo)
+      await (await import('./demo/seed.ts')).seedDemo(sequelize, { fresh: process.env['GREEN_BEAM_FRESH'] === '1' });
   });
   const sessionPool = new pg.Pool({ connectionString: config.databaseUrl, max: 6 });
   sessionPool.on('error', (error) => logger.warn({ err: error }, 'a session connection was lost'));
   const events = new ClassEvents(config.databaseUrl, logger);
   await events.start();
   const app = createApp({ config, sequelize, sessionPool, events, logger });
-  const server = config.tls ? createTlsServer({ key: readFileSync(config.tls.key), cert: readFileSync(config.tls.certificate) }, app) : createPlainServer(app);
+  const server = config.tls
+    ? createTlsServer({ key: readFileSync(config.tls.key), cert: readFileSync(config.tls.certificate) }, app)
+    : createPlainServer(app);
   server.keepAliveTimeout = KEPT_OPEN;
   await new Promise<void>((resolve, reject) => server.once('error', reject).listen(config.port, config.host, resolve));
   const link = config.demo ? null : await offerAdministratorLink();
-  if (link) process.stdout.write(`Nobody administers this installation yet. Open this link once to begin: ${addressOf(config)}${link.path}\n`);
+  if (link)
+    process.stdout.write(
+      `Nobody administers this installation yet. Open this link once to begin: ${addressOf(config)}${link.path}\n`,
+    );
   process.stdout.write(`Green Beam is ready at ${addressOf(config)}\n`);
   prepareInBackground();
 

@@ -14,12 +14,28 @@ import * as exercises from './migrations/0010-exercises.ts';
 import * as tapes from './migrations/0011-tapes.ts';
 import * as setRoundsTold from './migrations/0012-set-rounds-told.ts';
 
-const MIGRATIONS = [firstLight, handingIn, studentsArchive, roundTools, tutor, setRounds, sheets, cabinet, rulesTold, exercises, tapes, setRoundsTold];
+const MIGRATIONS = [
+  firstLight,
+  handingIn,
+  studentsArchive,
+  roundTools,
+  tutor,
+  setRounds,
+  sheets,
+  cabinet,
+  rulesTold,
+  exercises,
+  tapes,
+  setRoundsTold,
+];
 
 /** Brings the database to the present shape; each migration runs once, in its own transaction. */
 export async function migrate(sequelize: Sequelize): Promise<void> {
   const umzug = new Umzug({
-    migrations: MIGRATIONS.map(({ name, up }) => ({ name, up: () => sequelize.transaction((transaction) => sequelize.query(up, { transaction })) })),
+    migrations: MIGRATIONS.map(({ name, up }) => ({
+      name,
+      up: () => sequelize.transaction((transaction) => sequelize.query(up, { transaction })),
+    })),
     storage: new SequelizeStorage({ sequelize, tableName: 'migrations' }),
     logger: undefined,
   });

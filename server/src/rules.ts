@@ -19,7 +19,10 @@ export async function rulesOf(classId: string, version: number): Promise<HouseRu
 }
 
 /** The rules of several versions at once, by version. */
-export async function rulesByVersion(classId: string, versions: readonly number[]): Promise<ReadonlyMap<number, HouseRules>> {
+export async function rulesByVersion(
+  classId: string,
+  versions: readonly number[],
+): Promise<ReadonlyMap<number, HouseRules>> {
   const distinct = [...new Set(versions)];
   const all = await Promise.all(distinct.map((version) => rulesOf(classId, version)));
   return new Map(distinct.map((version, i) => [version, all[i] ?? completeRules()]));

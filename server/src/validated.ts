@@ -4,7 +4,10 @@ import type { AnyObjectSchema, InferType } from 'yup';
 import { notFound } from './refusal.ts';
 
 /** The body of a request, checked against its schema. @throws ValidationError naming the field. */
-export async function validated<Schema extends AnyObjectSchema>(request: Request, schema: Schema): Promise<InferType<Schema>> {
+export async function validated<Schema extends AnyObjectSchema>(
+  request: Request,
+  schema: Schema,
+): Promise<InferType<Schema>> {
   return schema.validate(request.body ?? {}, { abortEarly: false, stripUnknown: true });
 }
 

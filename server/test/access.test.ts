@@ -1,7 +1,16 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { createClass } from '../src/classes/create-class.ts';
-import { asStudent, asTeacher, makeSchool, makeStudent, makeTeacher, startTestServer, Visitor, type TestServer } from './harness.ts';
+import {
+  asStudent,
+  asTeacher,
+  makeSchool,
+  makeStudent,
+  makeTeacher,
+  startTestServer,
+  Visitor,
+  type TestServer,
+} from './harness.ts';
 
 let server: TestServer;
 const who: Record<string, Visitor> = {};
@@ -16,7 +25,11 @@ beforeAll(async () => {
   studentId = harbour.students[0]!;
   await makeTeacher(harbour.school.id, 'colleague@harbour.example', 'teacher');
   await makeTeacher(harbour.school.id, 'head@harbour.example', 'administrator');
-  const parallel = await createClass({ schoolId: harbour.school.id, teacherId: harbour.teacher.personId, name: 'harbour 10' });
+  const parallel = await createClass({
+    schoolId: harbour.school.id,
+    teacherId: harbour.teacher.personId,
+    name: 'harbour 10',
+  });
   const parallelStudent = await makeStudent(parallel, 'Cleo', 'Fen');
   who['nobody'] = await new Visitor(server.base).open();
   who['student'] = await asStudent(server.base, harbour.schoolClass.code, studentId);
@@ -29,7 +42,13 @@ beforeAll(async () => {
 });
 afterAll(() => server.stop());
 
-const MEMBERS = { nobody: 401, 'student of another class': 403, 'teacher of another class': 403, 'teacher of another school': 404, 'student of another school': 404 };
+const MEMBERS = {
+  nobody: 401,
+  'student of another class': 403,
+  'teacher of another class': 403,
+  'teacher of another school': 404,
+  'student of another school': 404,
+};
 const TEACHERS = { ...MEMBERS, student: 403 };
 
 const ROUTES: readonly [method: string, path: string, refused: Record<string, number>][] = [
@@ -78,8 +97,16 @@ const ROUTES: readonly [method: string, path: string, refused: Record<string, nu
 ];
 
 describe('every route of a class refuses who does not belong', () => {
-  it.each(ROUTES.flatMap(([method, path, refused]) => Object.entries(refused).map(([name, status]) => [method, path, name, status] as const)))('%s class%s as %s: %i', async (method, path, name, status) => {
-    const answer = await who[name]!.send(method, `/classes/${classId}${path.replace(':student', studentId)}`, method === 'GET' ? undefined : {});
+  it.each(
+    ROUTES.flatMap(([method, path, refused]) =>
+      Object.entries(refused).map(([name, status]) => [method, path, name, status] as const),
+    ),
+  )('%s class%s as %s: %i', async (method, path, name, status) => {
+    const answer = await who[name]!.send(
+      method,
+      `/classes/${classId}${path.replace(':student', studentId)}`,
+      method === 'GET' ? undefined : {},
+    );
     expect(answer.status).toBe(status);
     expect(answer.body.message).toMatch(/\w/);
   });
@@ -99,7 +126,11 @@ describe('every route of a class refuses who does not belong', () => {
 });
 
 describe('the school’s pages', () => {
-  it.each([['nobody', 401], ['student', 403], ['teacher', 403]] as const)('refuse %s', async (name, status) => {
+  it.each([
+    ['nobody', 401],
+    ['student', 403],
+    ['teacher', 403],
+  ] as const)('refuse %s', async (name, status) => {
     expect((await who[name]!.get('/school/teachers')).status).toBe(status);
     expect((await who[name]!.post('/school/invitations', { name: 'X', email: 'x@y.example' })).status).toBe(status);
     expect((await who[name]!.post(`/school/teachers/${randomUUID()}/reset`)).status).toBe(status);

@@ -20,7 +20,17 @@ afterAll(() => server.stop());
 const url = (path: string): string => `/classes/${classId}${path}`;
 
 function attempt(taskId: string, entry: string, more: object = {}): Record<string, unknown> {
-  return { id: randomUUID(), taskId, kind: 'reading', entry, eyeHeight: 0, actions: [{ kind: 'eye', at: 900, to: 0 }], hints: 0, timeTaken: 5000, ...more };
+  return {
+    id: randomUUID(),
+    taskId,
+    kind: 'reading',
+    entry,
+    eyeHeight: 0,
+    actions: [{ kind: 'eye', at: 900, to: 0 }],
+    hints: 0,
+    timeTaken: 5000,
+    ...more,
+  };
 }
 
 async function round(): Promise<{ id: string; unit: string; picture: { scaleSide: string; opaque: boolean } }[]> {
@@ -32,7 +42,10 @@ async function round(): Promise<{ id: string; unit: string; picture: { scaleSide
 async function rightAnswer(taskId: string): Promise<{ text: string; value: number }> {
   const row = (await Task.findOne({ where: { classId, id: taskId } }))!;
   const { situation } = row;
-  return { text: answerTo(taskOf(row, await rulesOf(classId, row.rulesVersion))).text, value: (situation as Situation).value };
+  return {
+    text: answerTo(taskOf(row, await rulesOf(classId, row.rulesVersion))).text,
+    value: (situation as Situation).value,
+  };
 }
 
 /** Pictures whose drawing is in the unit of the reading: what is read is there to be seen. */
@@ -50,7 +63,8 @@ describe('a round', () => {
       for (const seen of [text, current.text, wrong.text, record.text]) {
         expect(/"(seed|value|situation|accepts|predicted|aim)"/.exec(seen)?.[0]).toBeUndefined();
         // A surface on a mark is a round number, which may stand somewhere by chance; a display shows its number, and jaws are drawn in mm.
-        if (String(value).length >= 6 && !IN_ITS_OWN_UNIT.includes(task.picture.kind)) expect(seen.includes(String(value))).toBe(false);
+        if (String(value).length >= 6 && !IN_ITS_OWN_UNIT.includes(task.picture.kind))
+          expect(seen.includes(String(value))).toBe(false);
       }
       expect(wrong.body).toMatchObject({ closed: false, answer: null, strip: [] });
       expect(record.body.page.attempts[0]).toMatchObject({ expected: null, offBy: null });
@@ -64,7 +78,14 @@ describe('a round', () => {
     const { body } = await student.post(url('/attempts'), sent);
     expect(body).toMatchObject({ verdict: 'sound', closed: true, tryNumber: 1 });
     const row = (await Attempt.findOne({ where: { classId, id: sent['id'] as string } }))!;
-    expect(row).toMatchObject({ entry: `${text} mL`, hints: 2, timeTaken: 5000, tryNumber: 1, rulesVersion: 1, coreVersion: CORE_VERSION });
+    expect(row).toMatchObject({
+      entry: `${text} mL`,
+      hints: 2,
+      timeTaken: 5000,
+      tryNumber: 1,
+      rulesVersion: 1,
+      coreVersion: CORE_VERSION,
+    });
     expect(row.situation).toMatchObject({ eyeHeight: 1.5 });
     expect(row.picture).toMatchObject({ kind: 'liquid-column' });
     expect(row.actions).toEqual([{ kind: 'eye', at: 900, to: 0 }]);
@@ -105,18 +126,24 @@ describe('a round', () => {
     expect(await Attempt.count({ where: { classId, taskId: task!.id } })).toBe(1);
     const [, other] = await round();
     const right = (await rightAnswer(other!.id)).text;
-    const tabs = await Promise.all([student.post(url('/attempts'), attempt(other!.id, `${right} mL`)), student.post(url('/attempts'), attempt(other!.id, `${right} mL`))]);
+    const tabs = await Promise.all([
+      student.post(url('/attempts'), attempt(other!.id, `${right} mL`)),
+      student.post(url('/attempts'), attempt(other!.id, `${right} mL`)),
+    ]);
     expect(tabs.map((answer) => answer.status).sort()).toEqual([200, 409]);
   });
 
-  it.each(['abc', '', '12,4', '１２．４ mL', '−3 mL', '1e400 mL', '3.3e1 mL', 'x'.repeat(10_000), '<script>'])('takes “%.12s” without falling over, and keeps it', async (entry) => {
-    const [task] = await round();
-    const sent = attempt(task!.id, entry);
-    const { status, body } = await student.post(url('/attempts'), sent);
-    expect(status).toBe(200);
-    expect(['slip', 'record', 'unexplained', 'unreadable', 'sound']).toContain(body.verdict);
-    expect((await Attempt.findOne({ where: { classId, id: sent['id'] as string } }))!.entry).toBe(entry);
-  });
+  it.each(['abc', '', '12,4', '１２．４ mL', '−3 mL', '1e400 mL', '3.3e1 mL', 'x'.repeat(10_000), '<script>'])(
+    'takes “%.12s” without falling over, and keeps it',
+    async (entry) => {
+      const [task] = await round();
+      const sent = attempt(task!.id, entry);
+      const { status, body } = await student.post(url('/attempts'), sent);
+      expect(status).toBe(200);
+      expect(['slip', 'record', 'unexplained', 'unreadable', 'sound']).toContain(body.verdict);
+      expect((await Attempt.findOne({ where: { classId, id: sent['id'] as string } }))!.entry).toBe(entry);
+    },
+  );
 
   it.each([
     ['subjectIds', '/rounds', { subjectIds: ['teapot'] }],
@@ -141,7 +168,9 @@ describe('a round', () => {
 describe('what the teacher sees', () => {
   it('counts readings and slips, and opens the picture as it was', async () => {
     const { body: board } = await teacher.get(url('/board'));
-    const cell = board.find((row: { id: string }) => row.id === studentId).skills.find((one: { skill: string }) => one.skill === 'graduated-cylinders');
+    const cell = board
+      .find((row: { id: string }) => row.id === studentId)
+      .skills.find((one: { skill: string }) => one.skill === 'graduated-cylinders');
     expect(cell.readings).toBeGreaterThan(10);
     expect(cell.slips.map((slip: { id: string }) => slip.id)).toContain('eye-high');
     const { body: record } = await teacher.get(url(`/students/${studentId}/record`));
@@ -192,26 +221,54 @@ describe('how a tool was handled', () => {
   }
 
   it('is said beside the verdict, kept with the attempt, and shown to the teacher', async () => {
-    const task = await placed('burette-50', { value: 24.38, from: 1.12, left: 'funnel', eyeHeight: 40, surface: 'wetting' });
-    const { body } = await student.post(url('/attempts'), attempt(task.id, '23.26 mL', { actions: [{ kind: 'drain', at: 900 }] }));
+    const task = await placed('burette-50', {
+      value: 24.38,
+      from: 1.12,
+      left: 'funnel',
+      eyeHeight: 40,
+      surface: 'wetting',
+    });
+    const { body } = await student.post(
+      url('/attempts'),
+      attempt(task.id, '23.26 mL', { actions: [{ kind: 'drain', at: 900 }] }),
+    );
     expect(body).toMatchObject({ verdict: 'sound', closed: true, remarks: [{ id: 'funnel-left' }] });
     const record = await teacher.get(url(`/students/${studentId}/record`));
-    expect(record.body.page.attempts[0].remarks).toEqual([{ id: 'funnel-left', text: expect.stringContaining('funnel') }]);
+    expect(record.body.page.attempts[0].remarks).toEqual([
+      { id: 'funnel-left', text: expect.stringContaining('funnel') },
+    ]);
   });
 
   it('decides what is judged: a thing laid at the wood’s end, a bulb taken out', async () => {
-    const ruler = await placed('ruler-millimetre', { value: 84.6, from: 23.4, loose: true, endOffset: 5, eyeHeight: 0 });
-    const laid = await student.post(url('/attempts'), attempt(ruler.id, '79.6 mm', { actions: [{ kind: 'lay', at: 900, to: 0 }] }));
+    const ruler = await placed('ruler-millimetre', {
+      value: 84.6,
+      from: 23.4,
+      loose: true,
+      endOffset: 5,
+      eyeHeight: 0,
+    });
+    const laid = await student.post(
+      url('/attempts'),
+      attempt(ruler.id, '79.6 mm', { actions: [{ kind: 'lay', at: 900, to: 0 }] }),
+    );
     expect(laid.body.slips[0].id).toBe('end-not-zero');
     const stored = (await Attempt.findOne({ where: { classId, id: laid.body.attemptId } }))!;
     expect(stored.situation).toMatchObject({ from: -5 });
     const thermometer = await placed('thermometer-degree', { value: 80, settled: false, shown: 20, eyeHeight: 0 });
-    const read = await student.post(url('/attempts'), attempt(thermometer.id, '80.0 °C', { actions: [{ kind: 'lower', at: 100 }], timeTaken: 60_000 }));
+    const read = await student.post(
+      url('/attempts'),
+      attempt(thermometer.id, '80.0 °C', { actions: [{ kind: 'lower', at: 100 }], timeTaken: 60_000 }),
+    );
     expect(read.body.verdict).toBe('sound');
   });
 
   it.each([
-    ['from', 'ruler-millimetre', { value: 84.6, from: 23.4, loose: true, eyeHeight: 0 }, [{ kind: 'lay', at: 900, to: 99_999 }]],
+    [
+      'from',
+      'ruler-millimetre',
+      { value: 84.6, from: 23.4, loose: true, eyeHeight: 0 },
+      [{ kind: 'lay', at: 900, to: 99_999 }],
+    ],
     ['actions[0].kind', 'ruler-millimetre', { value: 84.6, eyeHeight: 0 }, [{ kind: 'juggle', at: 900 }]],
     ['actions[0].at', 'ruler-millimetre', { value: 84.6, eyeHeight: 0 }, [{ kind: 'lay', at: -1, to: 5 }]],
   ] as const)('that cannot be is refused, naming %s', async (field, instrumentId, situation, actions) => {

@@ -26,17 +26,25 @@ async function added(tool: Record<string, unknown>): Promise<ToolShown> {
   return body.find(({ code }: ToolShown) => code === tool['code']);
 }
 
-const note = (who: Visitor, toolId: string, more: Record<string, unknown>) => who.post(url(`/cabinet/${toolId}/notes`), { id: crypto.randomUUID(), ...more });
+const note = (who: Visitor, toolId: string, more: Record<string, unknown>) =>
+  who.post(url(`/cabinet/${toolId}/notes`), { id: crypto.randomUUID(), ...more });
 
 describe('a cabinet', () => {
   it('keeps tools by their codes, with what was found about them over time', async () => {
-    const { id, version, state, zeroError } = await added({ code: 'C-01', instrumentId: 'caliper-twentieth', keeper: 'bench 1' });
+    const { id, version, state, zeroError } = await added({
+      code: 'C-01',
+      instrumentId: 'caliper-twentieth',
+      keeper: 'bench 1',
+    });
     expect([version, state, zeroError]).toEqual([1, 'fit', null]);
     await note(teacher, id, { kind: 'zero', reading: 0.05 });
     const { body } = await note(colleague, id, { kind: 'zero', reading: -0.1, remark: 'dropped on Monday' });
     const tool: ToolShown = body.find((one: ToolShown) => one.id === id);
     expect(tool.zeroError).toBe(-0.1);
-    expect(tool.notes.map(({ reading, remark }) => [reading, remark])).toEqual([[-0.1, 'dropped on Monday'], [0.05, '']]);
+    expect(tool.notes.map(({ reading, remark }) => [reading, remark])).toEqual([
+      [-0.1, 'dropped on Monday'],
+      [0.05, ''],
+    ]);
     expect(tool.notes[0]!.by).toBe('Tea Cher');
   });
 
@@ -81,7 +89,9 @@ describe('a cabinet', () => {
     ['kind', { reading: 0.1 }],
   ])('names %s of a note that cannot be: %j', async (field, wrong) => {
     const { body } = await teacher.get(url('/cabinet'));
-    const balance: ToolShown = body.find(({ code }: ToolShown) => code === 'B-09') ?? (await added({ code: 'B-09', instrumentId: 'digital-balance-hundredth' }));
+    const balance: ToolShown =
+      body.find(({ code }: ToolShown) => code === 'B-09') ??
+      (await added({ code: 'B-09', instrumentId: 'digital-balance-hundredth' }));
     const answer = await note(teacher, balance.id, wrong);
     expect([answer.status, answer.body.field]).toEqual([400, field]);
     expect(answer.body.message).toMatch(/^[A-Z\d].*\.$/);
@@ -97,10 +107,26 @@ describe('a cabinet', () => {
 
 describe('a list of tools', () => {
   it('is added whole, with zero errors, or not at all', async () => {
-    const good = [{ code: 'L-1', instrumentId: 'caliper-tenth', zeroError: -0.1 }, { code: 'L-2', instrumentId: 'burette-50' }];
-    const wrong = await teacher.post(url('/cabinet/list'), { rows: [...good, { code: 'l-1', instrumentId: 'caliper-tenth' }, { code: 'C-01', instrumentId: 'caliper-tenth' }, { code: 'L-3', instrumentId: 'burette-50', zeroError: 1 }, { instrumentId: 'burette-50' }] });
+    const good = [
+      { code: 'L-1', instrumentId: 'caliper-tenth', zeroError: -0.1 },
+      { code: 'L-2', instrumentId: 'burette-50' },
+    ];
+    const wrong = await teacher.post(url('/cabinet/list'), {
+      rows: [
+        ...good,
+        { code: 'l-1', instrumentId: 'caliper-tenth' },
+        { code: 'C-01', instrumentId: 'caliper-tenth' },
+        { code: 'L-3', instrumentId: 'burette-50', zeroError: 1 },
+        { instrumentId: 'burette-50' },
+      ],
+    });
     expect(wrong.status).toBe(422);
-    expect(wrong.body.errors.map(({ row, field }: { row: number; field: string }) => [row, field])).toEqual([[3, 'code'], [4, 'code'], [5, 'zeroError'], [6, 'code']]);
+    expect(wrong.body.errors.map(({ row, field }: { row: number; field: string }) => [row, field])).toEqual([
+      [3, 'code'],
+      [4, 'code'],
+      [5, 'zeroError'],
+      [6, 'code'],
+    ]);
     const { status, body } = await teacher.post(url('/cabinet/list'), { rows: good });
     expect([status, body.added]).toEqual([201, 2]);
     const tools: ToolShown[] = (await teacher.get(url('/cabinet'))).body;
@@ -126,22 +152,36 @@ describe('tools that may be used', () => {
     const caliper = await added({ code: 'C-07', instrumentId: 'caliper-twentieth' });
     const ruler = await added({ code: 'R-07', instrumentId: 'ruler-millimetre' });
     await note(teacher, caliper.id, { kind: 'zero', reading: -0.15 });
-    const { body } = await teacher.post(url('/set-rounds'), { title: 'Our own', length: 8, toolIds: [caliper.id, ruler.id] });
-    expect(body[0]).toMatchObject({ toolCodes: ['C-07', 'R-07'], subjectIds: ['caliper-twentieth', 'ruler-millimetre'] });
+    const { body } = await teacher.post(url('/set-rounds'), {
+      title: 'Our own',
+      length: 8,
+      toolIds: [caliper.id, ruler.id],
+    });
+    expect(body[0]).toMatchObject({
+      toolCodes: ['C-07', 'R-07'],
+      subjectIds: ['caliper-twentieth', 'ruler-millimetre'],
+    });
     const round = (await student.post(url('/rounds'), { setRoundId: body[0].id })).body;
     const codes = round.tasks.map(({ toolCode }: { toolCode: string }) => toolCode);
     expect(new Set(codes)).toEqual(new Set(['C-07', 'R-07']));
     const rows = await Task.findAll({ where: { classId, roundId: round.id } });
-    for (const { subjectId, situation } of rows) expect((situation as Situation).zeroError).toBe(subjectId === 'caliper-twentieth' ? -0.15 : undefined);
+    for (const { subjectId, situation } of rows)
+      expect((situation as Situation).zeroError).toBe(subjectId === 'caliper-twentieth' ? -0.15 : undefined);
   });
 
   it('have to be of this class’s cabinet', async () => {
-    const refused = await teacher.post(url('/set-rounds'), { title: 'Nobody’s', length: 2, toolIds: [crypto.randomUUID()] });
+    const refused = await teacher.post(url('/set-rounds'), {
+      title: 'Nobody’s',
+      length: 2,
+      toolIds: [crypto.randomUUID()],
+    });
     expect([refused.status, refused.body.field]).toEqual([400, 'toolIds']);
   });
 
   it('go out with the class’s data', async () => {
     const { body } = await teacher.get(url('/export'));
-    expect(body.cabinet.find(({ code }: ToolShown) => code === 'C-07').notes).toMatchObject([{ kind: 'zero', reading: -0.15 }]);
+    expect(body.cabinet.find(({ code }: ToolShown) => code === 'C-07').notes).toMatchObject([
+      { kind: 'zero', reading: -0.15 },
+    ]);
   });
 });

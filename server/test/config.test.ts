@@ -8,20 +8,39 @@ const BASE = { DATABASE_URL: 'postgres://x', SESSION_SECRET: 's', GREEN_BEAM_PAG
 
 describe('settings', () => {
   it('serve on loopback, without demonstration doors, over plain HTTP', () => {
-    expect(readConfig(BASE)).toEqual({ databaseUrl: 'postgres://x', sessionSecret: 's', pages: '/pages', host: '127.0.0.1', port: 4710, demo: false, secureCookies: false, proxies: 0, tls: null });
+    expect(readConfig(BASE)).toEqual({
+      databaseUrl: 'postgres://x',
+      sessionSecret: 's',
+      pages: '/pages',
+      host: '127.0.0.1',
+      port: 4710,
+      demo: false,
+      secureCookies: false,
+      proxies: 0,
+      tls: null,
+    });
   });
 
   it.each(['DATABASE_URL', 'SESSION_SECRET', 'GREEN_BEAM_PAGES'])('need %s', (name) => {
     expect(() => readConfig({ ...BASE, [name]: '' })).toThrow(name);
   });
 
-  it.each([['PORT', 'eighty'], ['PORT', '-1'], ['PORT', '70000'], ['PORT', '1.5'], ['PROXIES', 'two']])('name %s when it is “%s”', (name, value) => {
+  it.each([
+    ['PORT', 'eighty'],
+    ['PORT', '-1'],
+    ['PORT', '70000'],
+    ['PORT', '1.5'],
+    ['PROXIES', 'two'],
+  ])('name %s when it is “%s”', (name, value) => {
     expect(() => readConfig({ ...BASE, [name]: value })).toThrow(new RegExp(`^${name}: “${value}”`));
   });
 
   it('send cookies over TLS only behind a certificate or a proxy', () => {
     expect(readConfig({ ...BASE, PROXIES: '1' })).toMatchObject({ secureCookies: true, proxies: 1 });
-    expect(readConfig({ ...BASE, TLS_KEY: 'k', TLS_CERT: 'c' })).toMatchObject({ secureCookies: true, tls: { key: 'k', certificate: 'c' } });
+    expect(readConfig({ ...BASE, TLS_KEY: 'k', TLS_CERT: 'c' })).toMatchObject({
+      secureCookies: true,
+      tls: { key: 'k', certificate: 'c' },
+    });
     expect(readConfig({ ...BASE, TLS_KEY: 'k' }).tls).toBeNull();
   });
 
@@ -39,7 +58,11 @@ describe('labels', () => {
     [null, null, 'A former member', 'A former member', '··'],
   ])('%s %s', (givenName, familyName, full, short, initials) => {
     const person = { givenName, familyName };
-    expect([labelOf(person, 'full'), labelOf(person, 'short'), labelOf(person, 'initials')]).toEqual([full, short, initials]);
+    expect([labelOf(person, 'full'), labelOf(person, 'short'), labelOf(person, 'initials')]).toEqual([
+      full,
+      short,
+      initials,
+    ]);
   });
 });
 

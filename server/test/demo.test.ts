@@ -30,7 +30,11 @@ afterAll(async () => {
 describe('the sample class', () => {
   it('has 24 students and three weeks of attempts on school days', async () => {
     expect(await Student.count({ where: { classId: DEMO_CLASS } })).toBe(24);
-    const attempts = await Attempt.findAll({ attributes: ['createdAt', 'personId'], where: { classId: DEMO_CLASS }, raw: true });
+    const attempts = await Attempt.findAll({
+      attributes: ['createdAt', 'personId'],
+      where: { classId: DEMO_CLASS },
+      raw: true,
+    });
     expect(attempts.length).toBeGreaterThan(500);
     const days = attempts.map(({ createdAt }) => differenceInDays(NOW, createdAt));
     expect(Math.max(...days)).toBeGreaterThan(12);
@@ -44,7 +48,8 @@ describe('the sample class', () => {
     const first = board.flatMap(({ skills }) => skills[0]?.slips[0]?.id ?? []);
     expect(new Set(first).size).toBeGreaterThanOrEqual(4);
     const known = new Set(PRACTICE_SLIPS.map((slip) => slip.id));
-    for (const { skills } of board) for (const { slips } of skills) for (const { id } of slips) expect(known).toContain(id);
+    for (const { skills } of board)
+      for (const { slips } of skills) for (const { id } of slips) expect(known).toContain(id);
     const share = board.flatMap(({ skills }) => skills.map(({ readings, sound }) => sound / readings));
     expect(Math.min(...share)).toBeLessThan(0.75);
     expect(Math.max(...share)).toBeGreaterThan(0.85);
@@ -55,14 +60,19 @@ describe('the sample class', () => {
     expect(runs.filter((run) => run.handedInAt !== null)).toHaveLength(2);
     expect(runs.filter((run) => run.handedInAt === null)).toHaveLength(1);
     for (const run of runs) {
-      const events = (await RunEventRow.findAll({ where: { runId: run.id }, order: [['serverOrder', 'ASC']] })).map(eventOf);
+      const events = (await RunEventRow.findAll({ where: { runId: run.id }, order: [['serverOrder', 'ASC']] })).map(
+        eventOf,
+      );
       const { result, findings } = evaluateRun(run.protocol, { events }, await rulesOf(DEMO_CLASS, run.rulesVersion));
       if (run.handedInAt === null) expect(result?.summary.n).toBe(1);
       else {
         expect(result?.summary.n).toBeGreaterThanOrEqual(3);
         expect(result?.comparison).not.toBeNull();
       }
-      if (run.specimen === 'Bronze deck nail') expect(findings.map((finding) => finding.message)).toContainEqual(expect.stringContaining('Trial 4: The 50 mL cylinder is written with 1 decimal'));
+      if (run.specimen === 'Bronze deck nail')
+        expect(findings.map((finding) => finding.message)).toContainEqual(
+          expect.stringContaining('Trial 4: The 50 mL cylinder is written with 1 decimal'),
+        );
     }
   });
 
@@ -79,7 +89,9 @@ describe('the sample class', () => {
   }, 120_000);
 
   it('can be entered with the class code and the PIN', async () => {
-    const someone = (await Student.findAll({ where: { classId: DEMO_CLASS } })).find((student) => student.pinHash !== null);
+    const someone = (await Student.findAll({ where: { classId: DEMO_CLASS } })).find(
+      (student) => student.pinHash !== null,
+    );
     const visitor = await asStudent(server.base, DEMO_CLASS_CODE, someone!.personId, DEMO_PIN);
     expect((await visitor.get(`/classes/${DEMO_CLASS}/record`)).status).toBe(200);
   });

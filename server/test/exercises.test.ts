@@ -1,5 +1,12 @@
 import { randomUUID } from 'node:crypto';
-import { EXERCISE_KINDS, isExerciseTask, rightEntry, slipEntries, EXERCISE_SLIPS, type ExerciseTask } from '@green-beam/core';
+import {
+  EXERCISE_KINDS,
+  isExerciseTask,
+  rightEntry,
+  slipEntries,
+  EXERCISE_SLIPS,
+  type ExerciseTask,
+} from '@green-beam/core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { taskOf } from '../src/bench/show.ts';
 import { Attempt, Task } from '../src/models/bench.ts';
@@ -39,7 +46,17 @@ async function stored(taskId: string): Promise<ExerciseTask> {
   return task;
 }
 
-const entered = (taskId: string, entry: string, more: object = {}): object => ({ id: randomUUID(), taskId, kind: 'reading', entry, eyeHeight: 0, actions: [], hints: 0, timeTaken: 4000, ...more });
+const entered = (taskId: string, entry: string, more: object = {}): object => ({
+  id: randomUUID(),
+  taskId,
+  kind: 'reading',
+  entry,
+  eyeHeight: 0,
+  actions: [],
+  hints: 0,
+  timeTaken: 4000,
+  ...more,
+});
 
 describe('a round of exercises', () => {
   it('is of the kinds named, and gives nothing away before an exercise is closed', async () => {
@@ -47,9 +64,13 @@ describe('a round of exercises', () => {
     expect(body.tasks).toHaveLength(10);
     for (const task of body.tasks as Drawn[]) {
       expect(task.picture.kind).toBe('exercise');
-      const wrong = await student.post(url('/attempts'), entered(task.id, task.picture.exercise === 'spot-the-error' ? '1a' : '777 km'));
+      const wrong = await student.post(
+        url('/attempts'),
+        entered(task.id, task.picture.exercise === 'spot-the-error' ? '1a' : '777 km'),
+      );
       const record = await student.get(url('/record'));
-      for (const seen of [text, wrong.text, record.text]) expect(/"(formula|given|faults|called|slip|seed)":|"(solution|expected)":\{/.exec(seen)?.[0]).toBeUndefined();
+      for (const seen of [text, wrong.text, record.text])
+        expect(/"(formula|given|faults|called|slip|seed)":|"(solution|expected)":\{/.exec(seen)?.[0]).toBeUndefined();
     }
   });
 
@@ -62,12 +83,20 @@ describe('a round of exercises', () => {
 
   it('mixes with readings where both are named', async () => {
     const tasks = await round(['cylinder-50', 'add-subtract']);
-    expect(new Set(tasks.map(({ picture }) => (picture.kind === 'exercise' ? 'exercise' : 'reading')))).toEqual(new Set(['exercise', 'reading']));
+    expect(new Set(tasks.map(({ picture }) => (picture.kind === 'exercise' ? 'exercise' : 'reading')))).toEqual(
+      new Set(['exercise', 'reading']),
+    );
   });
 
   it('sets nothing twice', async () => {
-    const tasks = [...(await round(['choose-statement'])), ...(await round(['choose-statement'])), ...(await round(['count-figures']))];
-    const told = await Promise.all(tasks.map(async ({ id }) => JSON.stringify({ ...(await stored(id)).exercise, level: 0 })));
+    const tasks = [
+      ...(await round(['choose-statement'])),
+      ...(await round(['choose-statement'])),
+      ...(await round(['count-figures'])),
+    ];
+    const told = await Promise.all(
+      tasks.map(async ({ id }) => JSON.stringify({ ...(await stored(id)).exercise, level: 0 })),
+    );
     expect(new Set(told).size).toBe(told.length);
   });
 
@@ -84,25 +113,40 @@ describe('an answer', () => {
     expect(body).toMatchObject({ verdict: 'sound', closed: true, strip: [] });
     expect(body.answer.solution.by).toMatch(/^(working|words|options|faults)$/);
     const row = (await Attempt.findOne({ where: { classId, taskId: task!.id } }))!;
-    expect(row).toMatchObject({ subjectId: kind, skill: EXERCISE_KINDS.find(({ id }) => id === kind)!.skill, verdict: 'sound' });
+    expect(row).toMatchObject({
+      subjectId: kind,
+      skill: EXERCISE_KINDS.find(({ id }) => id === kind)!.skill,
+      verdict: 'sound',
+    });
   });
 
-  it.each(['mixed-steps', 'convert-units', 'count-figures', 'exact-or-measured', 'spot-the-error'])('to %s: a wrong one is told its slip, and the second closes it', async (kind) => {
-    const [task] = await round([kind]);
-    const exercise = await stored(task!.id);
-    const wrong = EXERCISE_SLIPS.flatMap((slip) => slipEntries(exercise, slip).slice(0, 1).map((entry) => ({ slip: slip.id, entry })))[0]!;
-    const first = await student.post(url('/attempts'), entered(task!.id, wrong.entry));
-    expect(first.body).toMatchObject({ closed: false, answer: null });
-    expect(first.body.slips[0]).toMatchObject({ id: wrong.slip });
-    expect(first.body.slips[0].why).toMatch(/\.$/);
-    const second = await student.post(url('/attempts'), entered(task!.id, wrong.entry));
-    expect(second.body).toMatchObject({ closed: true, tryNumber: 2 });
-    expect(second.body.answer.text).not.toBe('');
-  });
+  it.each(['mixed-steps', 'convert-units', 'count-figures', 'exact-or-measured', 'spot-the-error'])(
+    'to %s: a wrong one is told its slip, and the second closes it',
+    async (kind) => {
+      const [task] = await round([kind]);
+      const exercise = await stored(task!.id);
+      const wrong = EXERCISE_SLIPS.flatMap((slip) =>
+        slipEntries(exercise, slip)
+          .slice(0, 1)
+          .map((entry) => ({ slip: slip.id, entry })),
+      )[0]!;
+      const first = await student.post(url('/attempts'), entered(task!.id, wrong.entry));
+      expect(first.body).toMatchObject({ closed: false, answer: null });
+      expect(first.body.slips[0]).toMatchObject({ id: wrong.slip });
+      expect(first.body.slips[0].why).toMatch(/\.$/);
+      const second = await student.post(url('/attempts'), entered(task!.id, wrong.entry));
+      expect(second.body).toMatchObject({ closed: true, tryNumber: 2 });
+      expect(second.body.answer.text).not.toBe('');
+    },
+  );
 
   it('that cannot be read costs no try, and says what is wrong with it', async () => {
     const [table] = await round(['spot-the-error']);
-    for (const [entry, message] of [['', 'Nothing is marked'], ['99a', 'no cell 99'], ['<script>', '“<script>” is not']] as const) {
+    for (const [entry, message] of [
+      ['', 'Nothing is marked'],
+      ['99a', 'no cell 99'],
+      ['<script>', '“<script>” is not'],
+    ] as const) {
       const { status, body } = await student.post(url('/attempts'), entered(table!.id, entry));
       expect([status, body.verdict, body.closed]).toEqual([200, 'unreadable', false]);
       expect(body.message).toContain(message);
@@ -116,9 +160,17 @@ describe('an answer', () => {
     const [row] = (await teacher.get(url('/board'))).body.filter(({ id }: { id: string }) => id === studentId);
     expect(row.skills.find(({ skill }: { skill: string }) => skill === 'calculations').readings).toBeGreaterThan(0);
     const record = (await student.get(url('/record'))).body;
-    expect(record.page.attempts[0]).toMatchObject({ subjectId: 'add-subtract', question: expect.any(String), picture: { kind: 'exercise' } });
-    expect((await StudentBelief.findOne({ where: { classId, personId: studentId, domain: 'calculating' } }))!.readings).toBeGreaterThan(0);
-    expect((await StudentBelief.findOne({ where: { classId, personId: studentId, domain: 'reading' } }))?.readings).toBe(before?.readings);
+    expect(record.page.attempts[0]).toMatchObject({
+      subjectId: 'add-subtract',
+      question: expect.any(String),
+      picture: { kind: 'exercise' },
+    });
+    expect(
+      (await StudentBelief.findOne({ where: { classId, personId: studentId, domain: 'calculating' } }))!.readings,
+    ).toBeGreaterThan(0);
+    expect(
+      (await StudentBelief.findOne({ where: { classId, personId: studentId, domain: 'reading' } }))?.readings,
+    ).toBe(before?.readings);
   });
 
   it('grows harder with what goes right', async () => {
@@ -126,40 +178,75 @@ describe('an answer', () => {
       const [task] = await round(['multiply-divide']);
       await student.post(url('/attempts'), entered(task!.id, rightEntry(await stored(task!.id))));
     }
-    const levels = await Promise.all((await round(['multiply-divide'])).map(async ({ id }) => (await stored(id)).exercise.level));
+    const levels = await Promise.all(
+      (await round(['multiply-divide'])).map(async ({ id }) => (await stored(id)).exercise.level),
+    );
     expect(Math.min(...levels)).toBeGreaterThan(1);
   });
 });
 
 describe('a round that a teacher sets', () => {
   it('holds exercises beside readings, aimed at what is named', async () => {
-    const set = await teacher.post(url('/set-rounds'), { title: 'Figures and glass', subjectIds: ['cylinder-50', 'multiply-divide'], length: 4, aims: ['meniscus-edge', 'decimals-in-product'], tries: 2 });
+    const set = await teacher.post(url('/set-rounds'), {
+      title: 'Figures and glass',
+      subjectIds: ['cylinder-50', 'multiply-divide'],
+      length: 4,
+      aims: ['meniscus-edge', 'decimals-in-product'],
+      tries: 2,
+    });
     expect(set.status).toBe(201);
     expect(set.body[0]).toMatchObject({ place: 'bench', subjectIds: ['cylinder-50', 'multiply-divide'] });
     const { body } = await student.post(url('/rounds'), { setRoundId: set.body[0].id });
-    expect(body.tasks.map(({ picture }: Drawn) => picture.kind)).toEqual(['liquid-column', 'exercise', 'liquid-column', 'exercise']);
+    expect(body.tasks.map(({ picture }: Drawn) => picture.kind)).toEqual([
+      'liquid-column',
+      'exercise',
+      'liquid-column',
+      'exercise',
+    ]);
   });
 
   it('of exercises alone is worked in the place of numbers', async () => {
-    const { body } = await teacher.post(url('/set-rounds'), { title: 'Conversions', subjectIds: ['convert-units'], length: 3, aims: ['factor-power-forgotten'] });
+    const { body } = await teacher.post(url('/set-rounds'), {
+      title: 'Conversions',
+      subjectIds: ['convert-units'],
+      length: 3,
+      aims: ['factor-power-forgotten'],
+    });
     expect(body[0].place).toBe('numbers');
     const own = (await student.post(url('/rounds'), { setRoundId: body[0].id })).body;
     expect((await student.get(url('/rounds/current?place=numbers'))).body.id).toBe(own.id);
   });
 
   it('cannot aim at a slip that its kinds do not show', async () => {
-    const { status, body } = await teacher.post(url('/set-rounds'), { title: 'Wrong', subjectIds: ['count-figures'], length: 3, aims: ['percent-of-measured'] });
+    const { status, body } = await teacher.post(url('/set-rounds'), {
+      title: 'Wrong',
+      subjectIds: ['count-figures'],
+      length: 3,
+      aims: ['percent-of-measured'],
+    });
     expect([status, body.field]).toEqual([400, 'aim']);
   });
 
   it('on paper has exercises with their answers in the key, and takes what was written', async () => {
-    const { body } = await teacher.post(url('/set-rounds'), { title: 'On paper', subjectIds: ['cylinder-50', 'choose-statement', 'spot-the-error', 'round-number'], length: 6, tries: 1, onPaper: true });
+    const { body } = await teacher.post(url('/set-rounds'), {
+      title: 'On paper',
+      subjectIds: ['cylinder-50', 'choose-statement', 'spot-the-error', 'round-number'],
+      length: 6,
+      tries: 1,
+      onPaper: true,
+    });
     const printed = (await teacher.post(url(`/set-rounds/${body[0].id}/sheets`))).body;
     const sheet = printed.sheets.find(({ readings }: { readings: unknown[] }) => readings.length === 6);
     expect(sheet.readings.some(({ picture }: Drawn) => picture.kind === 'exercise')).toBe(true);
     const shown = (await teacher.get(url(`/sheets/${sheet.code}`))).body;
-    const answers = shown.readings.map(({ taskId }: { taskId: string }, i: number) => ({ id: randomUUID(), taskId, entry: `${sheet.readings[i].answer.text} ${sheet.readings[i].unit}`.trim() }));
+    const answers = shown.readings.map(({ taskId }: { taskId: string }, i: number) => ({
+      id: randomUUID(),
+      taskId,
+      entry: `${sheet.readings[i].answer.text} ${sheet.readings[i].unit}`.trim(),
+    }));
     const taken = (await teacher.post(url(`/sheets/${sheet.code}/answers`), { answers })).body;
-    expect(taken.readings.map(({ result }: { result: { verdict: string } }) => result.verdict)).toEqual(Array.from({ length: 6 }, () => 'sound'));
+    expect(taken.readings.map(({ result }: { result: { verdict: string } }) => result.verdict)).toEqual(
+      Array.from({ length: 6 }, () => 'sound'),
+    );
   });
 });

@@ -22,21 +22,53 @@ afterAll(() => server.stop());
 async function given(instrumentId: string, situation: Situation): Promise<string> {
   const [roundId, id] = [randomUUID(), randomUUID()];
   await Round.create({ classId, id: roundId, schoolId, personId: studentId, subjectIds: [instrumentId] });
-  await Task.create({ classId, id, schoolId, roundId, personId: studentId, position: 0, subjectId: instrumentId, seed: 1, situation, picture: pictureOf(readingTask(instrumentId, situation)), rulesVersion: 1, coreVersion: 'test' });
+  await Task.create({
+    classId,
+    id,
+    schoolId,
+    roundId,
+    personId: studentId,
+    position: 0,
+    subjectId: instrumentId,
+    seed: 1,
+    situation,
+    picture: pictureOf(readingTask(instrumentId, situation)),
+    rulesVersion: 1,
+    coreVersion: 'test',
+  });
   return id;
 }
 
 type Action = readonly [kind: string, to?: number];
 
 const enter = (taskId: string, entry: string, actions: readonly Action[], timeTaken = 20_000) =>
-  student.post(`/classes/${classId}/attempts`, { id: randomUUID(), taskId, kind: 'reading', entry, eyeHeight: 0, actions: actions.map(([kind, to], i) => ({ kind, at: 100 * i, to: to ?? null })), timeTaken });
+  student.post(`/classes/${classId}/attempts`, {
+    id: randomUUID(),
+    taskId,
+    kind: 'reading',
+    entry,
+    eyeHeight: 0,
+    actions: actions.map(([kind, to], i) => ({ kind, at: 100 * i, to: to ?? null })),
+    timeTaken,
+  });
 
 const remarked = (body: { remarks: { id: string }[] }): string[] => body.remarks.map(({ id }) => id);
 
 describe('what was done with a tool', () => {
   it('is judged as it stood at Enter, and what is to be said of it is kept with the attempt', async () => {
-    const taskId = await given('micrometer-hundredth', { value: 7.734, zeroError: -0.02, thing: 'slate tile', loose: true });
-    const { body } = await enter(taskId, '7.714 mm', [['take-thing'], ['click'], ['slide', -0.02], ['put-thing'], ['slide', 7.694]]);
+    const taskId = await given('micrometer-hundredth', {
+      value: 7.734,
+      zeroError: -0.02,
+      thing: 'slate tile',
+      loose: true,
+    });
+    const { body } = await enter(taskId, '7.714 mm', [
+      ['take-thing'],
+      ['click'],
+      ['slide', -0.02],
+      ['put-thing'],
+      ['slide', 7.694],
+    ]);
     expect([body.verdict, remarked(body)]).toEqual(['sound', ['forced']]);
     expect(body.remarks[0].text).toContain('0.020 mm');
     const stored = (await Attempt.findOne({ where: { classId, taskId } }))!;
@@ -51,8 +83,15 @@ describe('what was done with a tool', () => {
 
   it('on a beam balance: a rider between notches, a pointer off its mark, a vessel left in, are each told', async () => {
     const tool = instrumentById('beam-balance-tenth') as BeamBalance;
-    const ride = (...grams: number[]): Action[] => grams.map((gram, i) => [`rider-${i + 1}`, riderPlace(tool.beams[i]!, gram)]);
-    const situation: Situation = { value: 46.3, container: 20.4, thing: 'brass bush', vessel: 'glass dish', loose: true };
+    const ride = (...grams: number[]): Action[] =>
+      grams.map((gram, i) => [`rider-${i + 1}`, riderPlace(tool.beams[i]!, gram)]);
+    const situation: Situation = {
+      value: 46.3,
+      container: 20.4,
+      thing: 'brass bush',
+      vessel: 'glass dish',
+      loose: true,
+    };
     const slips = async (entry: string, actions: readonly Action[]): Promise<string> => {
       const { body } = await enter(await given('beam-balance-tenth', situation), entry, actions);
       return body.slips.map(({ id }: { id: string }) => id).join('+') || body.verdict;
@@ -65,9 +104,18 @@ describe('what was done with a tool', () => {
 
   it('on a digital balance: read at once it has not settled, and what disturbed it is said with its size', async () => {
     const situation: Situation = { value: 18.46, thing: 'cork bung', spoilt: 'off-centre', loose: true };
-    const early = await enter(await given('digital-balance-hundredth', situation), '18.01 g', [['switch-on'], ['centre'], ['put-thing']], 400);
+    const early = await enter(
+      await given('digital-balance-hundredth', situation),
+      '18.01 g',
+      [['switch-on'], ['centre'], ['put-thing']],
+      400,
+    );
     expect(early.body.slips.map(({ id }: { id: string }) => id)).toEqual(['unsettled']);
-    const late = await enter(await given('digital-balance-hundredth', situation), '18.50 g', [['switch-on'], ['tare'], ['put-thing']]);
+    const late = await enter(await given('digital-balance-hundredth', situation), '18.50 g', [
+      ['switch-on'],
+      ['tare'],
+      ['put-thing'],
+    ]);
     expect([late.body.verdict, remarked(late.body)]).toEqual(['sound', ['left-wrong']]);
     expect(late.body.remarks[0].text).toContain('0.04 g');
   });

@@ -40,7 +40,17 @@ export async function startTestServer(): Promise<TestServer> {
   const sessionPool = new pg.Pool({ connectionString: databaseUrl, max: 4 });
   const events = new ClassEvents(databaseUrl, logger);
   await events.start();
-  const config = { databaseUrl, host: '127.0.0.1', port: 0, demo: false, sessionSecret: 'for tests only', secureCookies: false, proxies: 0, tls: null, pages: import.meta.dirname };
+  const config = {
+    databaseUrl,
+    host: '127.0.0.1',
+    port: 0,
+    demo: false,
+    sessionSecret: 'for tests only',
+    secureCookies: false,
+    proxies: 0,
+    tls: null,
+    pages: import.meta.dirname,
+  };
   const server = createApp({ config, sequelize, sessionPool, events, logger }).listen(0, '127.0.0.1');
   await new Promise((resolve) => server.once('listening', resolve));
   return {
@@ -66,7 +76,10 @@ export interface HeardStream {
 
 export async function streamOf(visitor: Visitor, path: string): Promise<HeardStream> {
   const controller = new AbortController();
-  const response = await fetch(visitor.base + path, { headers: { cookie: visitor.cookies }, signal: controller.signal });
+  const response = await fetch(visitor.base + path, {
+    headers: { cookie: visitor.cookies },
+    signal: controller.signal,
+  });
   const reader = response.body!.getReader();
   const decoder = new TextDecoder();
   let heard = decoder.decode((await reader.read()).value);
@@ -99,10 +112,17 @@ export class Visitor {
   async send(method: string, path: string, body?: unknown): Promise<Answer> {
     const response = await fetch(this.base + path, {
       method,
-      headers: { 'content-type': 'application/json', 'x-csrf-token': this.token, ...(this.cookie ? { cookie: this.cookie } : {}) },
+      headers: {
+        'content-type': 'application/json',
+        'x-csrf-token': this.token,
+        ...(this.cookie ? { cookie: this.cookie } : {}),
+      },
       ...(body === undefined ? {} : { body: JSON.stringify(body) }),
     });
-    const set = response.headers.getSetCookie().map((line) => line.split(';')[0]).join('; ');
+    const set = response.headers
+      .getSetCookie()
+      .map((line) => line.split(';')[0])
+      .join('; ');
     if (set) this.cookie = set;
     const text = await response.text();
     let parsed: Answer['body'] = null;
@@ -148,12 +168,20 @@ export async function makeSchool(name: string): Promise<SampleSchool> {
   return { school, teacher, schoolClass, students };
 }
 
-export async function makeTeacher(schoolId: string, email: string, role: 'teacher' | 'administrator'): Promise<Account> {
+export async function makeTeacher(
+  schoolId: string,
+  email: string,
+  role: 'teacher' | 'administrator',
+): Promise<Account> {
   const person = await Person.create({ id: randomUUID(), schoolId, givenName: 'Tea', familyName: 'Cher' });
   return Account.create({ personId: person.id, schoolId, role, email, passwordHash: await hashSecret(PASSWORD) });
 }
 
-export async function makeStudent({ id: classId, schoolId }: SchoolClass, givenName: string, familyName: string): Promise<string> {
+export async function makeStudent(
+  { id: classId, schoolId }: SchoolClass,
+  givenName: string,
+  familyName: string,
+): Promise<string> {
   const person = await Person.create({ id: randomUUID(), schoolId, givenName, familyName });
   await Student.create({ classId, schoolId, personId: person.id, pinHash: await hashSecret(PIN) });
   return person.id;
@@ -187,5 +215,12 @@ export async function openClassroom(): Promise<Classroom> {
   const world = await makeSchool('harbour');
   const [studentId = ''] = world.students;
   const student = await asStudent(server.base, world.schoolClass.code, studentId);
-  return { ...world, server, classId: world.schoolClass.id, studentId, student, teacherSignedIn: await asTeacher(server.base, world.teacher.email) };
+  return {
+    ...world,
+    server,
+    classId: world.schoolClass.id,
+    studentId,
+    student,
+    teacherSignedIn: await asTeacher(server.base, world.teacher.email),
+  };
 }

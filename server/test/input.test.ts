@@ -22,14 +22,27 @@ async function expectedText(taskId: string): Promise<string> {
 }
 
 async function nextTask(): Promise<string> {
-  if (open.length === 0) open = (await student.post(`/classes/${classId}/rounds`, { subjectIds: ['cylinder-50'] })).body.tasks.map((task: { id: string }) => task.id);
+  if (open.length === 0)
+    open = (await student.post(`/classes/${classId}/rounds`, { subjectIds: ['cylinder-50'] })).body.tasks.map(
+      (task: { id: string }) => task.id,
+    );
   const taskId = open.pop()!;
   // The entries below all say 12.3 mL: a picture that happens to stand there would make them right.
   return (await expectedText(taskId)).startsWith('12') ? nextTask() : taskId;
 }
 
 async function answer(taskId: string, entry: string, more: object = {}): Promise<Answer> {
-  return student.post(`/classes/${classId}/attempts`, { id: randomUUID(), taskId, kind: 'reading', entry, eyeHeight: 0, actions: [], hints: 0, timeTaken: 1000, ...more });
+  return student.post(`/classes/${classId}/attempts`, {
+    id: randomUUID(),
+    taskId,
+    kind: 'reading',
+    entry,
+    eyeHeight: 0,
+    actions: [],
+    hints: 0,
+    timeTaken: 1000,
+    ...more,
+  });
 }
 
 describe('whatever is typed gets a verdict, and is stored as it was typed', () => {
@@ -101,9 +114,17 @@ describe('a body that cannot be one names its field', () => {
 
   it('and so does no body, or one that is no JSON', async () => {
     expect((await student.post(`/classes/${classId}/attempts`, {})).body.field).toBe('id');
-    const response = await fetch(`${server.base}/classes/${classId}/attempts`, { method: 'POST', headers: { 'content-type': 'application/json', cookie: student.cookies, 'x-csrf-token': student.token }, body: '{"id":' });
+    const response = await fetch(`${server.base}/classes/${classId}/attempts`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json', cookie: student.cookies, 'x-csrf-token': student.token },
+      body: '{"id":',
+    });
     expect(response.status).toBe(400);
-    const large = await fetch(`${server.base}/classes/${classId}/attempts`, { method: 'POST', headers: { 'content-type': 'application/json', cookie: student.cookies, 'x-csrf-token': student.token }, body: JSON.stringify({ entry: 'x'.repeat(400_000) }) });
+    const large = await fetch(`${server.base}/classes/${classId}/attempts`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json', cookie: student.cookies, 'x-csrf-token': student.token },
+      body: JSON.stringify({ entry: 'x'.repeat(400_000) }),
+    });
     expect(large.status).toBe(413);
   });
 

@@ -18,7 +18,16 @@ const events = (): string => `/classes/${classId}/events`;
 async function attempt(): Promise<string> {
   const { body } = await student.post(`/classes/${classId}/rounds`, { subjectIds: ['cylinder-50'] });
   const id = randomUUID();
-  await student.post(`/classes/${classId}/attempts`, { id, taskId: body.tasks[0].id, kind: 'reading', entry: '1 mL', eyeHeight: 0, actions: [], hints: 0, timeTaken: 1000 });
+  await student.post(`/classes/${classId}/attempts`, {
+    id,
+    taskId: body.tasks[0].id,
+    kind: 'reading',
+    entry: '1 mL',
+    eyeHeight: 0,
+    actions: [],
+    hints: 0,
+    timeTaken: 1000,
+  });
   return id;
 }
 
@@ -26,7 +35,9 @@ async function attempt(): Promise<string> {
 async function cutListeners(): Promise<number> {
   const client = new pg.Client({ connectionString: server.databaseUrl });
   await client.connect();
-  const { rowCount } = await client.query(`select pg_terminate_backend(pid) from pg_stat_activity where datname = current_database() and query ilike 'listen %'`);
+  const { rowCount } = await client.query(
+    `select pg_terminate_backend(pid) from pg_stat_activity where datname = current_database() and query ilike 'listen %'`,
+  );
   await client.end();
   return rowCount ?? 0;
 }
@@ -43,7 +54,10 @@ describe('the stream of a class', () => {
   it('tells students of laboratories and not of one another’s readings', async () => {
     const stream = await streamOf(student, events());
     await attempt();
-    const { body } = await student.post(`/classes/${classId}/runs`, { protocolId: 'solid-by-displacement', specimen: 'Tin ingot' });
+    const { body } = await student.post(`/classes/${classId}/runs`, {
+      protocolId: 'solid-by-displacement',
+      specimen: 'Tin ingot',
+    });
     const heard = await stream.until(/event: run/);
     stream.close();
     expect(heard).toContain(body.id);
@@ -52,7 +66,11 @@ describe('the stream of a class', () => {
 
   it('tells students of a round that is set, and of one that is taken back', async () => {
     const stream = await streamOf(student, events());
-    const { body } = await teacher.post(`/classes/${classId}/set-rounds`, { title: 'Two cylinders', subjectIds: ['cylinder-50'], length: 2 });
+    const { body } = await teacher.post(`/classes/${classId}/set-rounds`, {
+      title: 'Two cylinders',
+      subjectIds: ['cylinder-50'],
+      length: 2,
+    });
     const told = `event: set-round\ndata: {"id":"${body[0].id}"}`;
     expect(await stream.until(/event: set-round/)).toContain(told);
     await teacher.post(`/classes/${classId}/set-rounds/${body[0].id}/withdraw`);
@@ -75,7 +93,10 @@ describe('the stream of a class', () => {
     const stream = await streamOf(elsewhere, `/classes/${other.schoolClass.id}/events`);
     const here = await attempt();
     const guest = await asStudent(server.base, other.schoolClass.code, other.students[0]!);
-    const { body } = await guest.post(`/classes/${other.schoolClass.id}/runs`, { protocolId: 'solid-by-displacement', specimen: 'Slate' });
+    const { body } = await guest.post(`/classes/${other.schoolClass.id}/runs`, {
+      protocolId: 'solid-by-displacement',
+      specimen: 'Slate',
+    });
     const heard = await stream.until(new RegExp(body.id));
     stream.close();
     expect(heard).not.toContain(here);

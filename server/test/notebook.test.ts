@@ -1,7 +1,16 @@
 import { randomUUID } from 'node:crypto';
 import { evaluateRun } from '@green-beam/core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { asStudent, asTeacher, makeSchool, makeStudent, streamOf, startTestServer, type Visitor, type TestServer } from './harness.ts';
+import {
+  asStudent,
+  asTeacher,
+  makeSchool,
+  makeStudent,
+  streamOf,
+  startTestServer,
+  type Visitor,
+  type TestServer,
+} from './harness.ts';
 
 let server: TestServer;
 let ada: Visitor;
@@ -22,7 +31,11 @@ beforeAll(async () => {
   ben = await asStudent(server.base, world.schoolClass.code, students[1]!);
   stranger = await asStudent(server.base, world.schoolClass.code, third);
   teacher = await asTeacher(server.base, world.teacher.email);
-  const { status, body } = await ada.post(`/classes/${classId}/runs`, { protocolId: 'solid-by-displacement', specimen: 'Bronze deck nail', memberIds: [students[1]] });
+  const { status, body } = await ada.post(`/classes/${classId}/runs`, {
+    protocolId: 'solid-by-displacement',
+    specimen: 'Bronze deck nail',
+    memberIds: [students[1]],
+  });
   expect(status).toBe(201);
   runId = body.id;
 });
@@ -31,14 +44,25 @@ afterAll(() => server.stop());
 const path = (): string => `/classes/${classId}/runs/${runId}`;
 
 function event(slot: string, text: string, more: object = {}): Record<string, unknown> {
-  return { id: randomUUID(), slot, text, replaces: null, reason: null, person: students[0], deviceTime: '2026-03-01T10:00:00.000Z', ...more };
+  return {
+    id: randomUUID(),
+    slot,
+    text,
+    replaces: null,
+    reason: null,
+    person: students[0],
+    deviceTime: '2026-03-01T10:00:00.000Z',
+    ...more,
+  };
 }
 
 describe('a group’s page', () => {
   it('keeps what both write, in the server’s order, and folds to one table', async () => {
     const first = event('after.1', '27.0');
     await ada.post(`${path()}/events`, { events: [event('mass.1', '54.31'), event('before.1', '21.4'), first] });
-    await ben.post(`${path()}/events`, { events: [event('after.1', '27.8', { replaces: first['id'], reason: 'read the mark below', person: students[1] })] });
+    await ben.post(`${path()}/events`, {
+      events: [event('after.1', '27.8', { replaces: first['id'], reason: 'read the mark below', person: students[1] })],
+    });
     const { body } = await ada.get(path());
     expect(body.events.map((one: { text: string }) => one.text)).toEqual(['54.31', '21.4', '27.0', '27.8']);
     const { rows } = evaluateRun(body.protocol, { events: body.events }, body.rules);
@@ -60,9 +84,13 @@ describe('a group’s page', () => {
     const first = event('before.3', '20.0');
     await ada.post(`${path()}/events`, { events: [first] });
     await ada.post(`${path()}/events`, { events: [event('before.3', '20.1', { replaces: first['id'] })] });
-    await ben.post(`${path()}/events`, { events: [event('before.3', '20.2', { replaces: first['id'], person: students[1] })] });
+    await ben.post(`${path()}/events`, {
+      events: [event('before.3', '20.2', { replaces: first['id'], person: students[1] })],
+    });
     const { body } = await teacher.get(path());
-    expect(evaluateRun(body.protocol, { events: body.events }).findings.some((finding) => finding.kind === 'conflict')).toBe(true);
+    expect(
+      evaluateRun(body.protocol, { events: body.events }).findings.some((finding) => finding.kind === 'conflict'),
+    ).toBe(true);
   });
 
   it('can be read by the teacher, not written, and is closed to other groups', async () => {
@@ -78,7 +106,9 @@ describe('a group’s page', () => {
     expect(forged).toMatchObject({ status: 403, body: { field: 'person' } });
     expect((await ada.post('/session/partners', { studentId: students[1], pin: '0000' })).status).toBe(401);
     expect((await ada.post('/session/partners', { studentId: students[1], pin: '1357' })).status).toBe(200);
-    expect((await ada.post(`${path()}/events`, { events: [event('mass.3', '54.32', { person: students[1] })] })).status).toBe(200);
+    expect(
+      (await ada.post(`${path()}/events`, { events: [event('mass.3', '54.32', { person: students[1] })] })).status,
+    ).toBe(200);
   });
 
   it('is told to whoever looks at the class', async () => {
@@ -89,8 +119,17 @@ describe('a group’s page', () => {
   });
 
   it('takes the tool of a column, a trial left out and answers, but no tool for what is not read', async () => {
-    const slots = [['instrument.before', 'cylinder-100'], ['excluded.3', 'an air bubble'], ['answer.repeats', 'They agree.'], ['temperature', '21'], ['accepted', 'bronze'], ['behaviour', 'sank']] as const;
-    expect((await ada.post(`${path()}/events`, { events: slots.map(([slot, text]) => event(slot, text)) })).status).toBe(200);
+    const slots = [
+      ['instrument.before', 'cylinder-100'],
+      ['excluded.3', 'an air bubble'],
+      ['answer.repeats', 'They agree.'],
+      ['temperature', '21'],
+      ['accepted', 'bronze'],
+      ['behaviour', 'sank'],
+    ] as const;
+    expect(
+      (await ada.post(`${path()}/events`, { events: slots.map(([slot, text]) => event(slot, text)) })).status,
+    ).toBe(200);
     const { body } = await ben.get(path());
     const evaluated = evaluateRun(body.protocol, { events: body.events }, body.rules);
     expect(evaluated.instruments['before']).toBe('cylinder-100');
@@ -112,15 +151,29 @@ describe('a group’s page', () => {
   });
 
   it.each([0, 101])('takes between one and a hundred entries at once, not %d', async (count) => {
-    const { status, body } = await ada.post(`${path()}/events`, { events: Array.from({ length: count }, () => event('mass.1', '1')) });
+    const { status, body } = await ada.post(`${path()}/events`, {
+      events: Array.from({ length: count }, () => event('mass.1', '1')),
+    });
     expect(status).toBe(400);
     expect(body.field).toBe('events');
   });
 
   it('names what is wrong with a new laboratory', async () => {
-    expect((await ada.post(`/classes/${classId}/runs`, { protocolId: 'alchemy', specimen: 'x' })).body.field).toBe('protocol');
-    expect((await ada.post(`/classes/${classId}/runs`, { protocolId: 'solid-by-displacement', specimen: '' })).body.field).toBe('specimen');
-    expect((await ada.post(`/classes/${classId}/runs`, { protocolId: 'solid-by-displacement', specimen: 'x', memberIds: [randomUUID()] })).body.field).toBe('memberIds');
+    expect((await ada.post(`/classes/${classId}/runs`, { protocolId: 'alchemy', specimen: 'x' })).body.field).toBe(
+      'protocol',
+    );
+    expect(
+      (await ada.post(`/classes/${classId}/runs`, { protocolId: 'solid-by-displacement', specimen: '' })).body.field,
+    ).toBe('specimen');
+    expect(
+      (
+        await ada.post(`/classes/${classId}/runs`, {
+          protocolId: 'solid-by-displacement',
+          specimen: 'x',
+          memberIds: [randomUUID()],
+        })
+      ).body.field,
+    ).toBe('memberIds');
   });
 });
 
@@ -132,7 +185,11 @@ describe('the rules of an open page', () => {
     expect(before).toMatchObject({ newerRules: null, rulesChanges: [] });
     expect((await teacher.post(`${path()}${rules}`)).body.message).toContain('already');
     const { version } = (await teacher.get(`/classes/${classId}/rules`)).body;
-    await teacher.post(`/classes/${classId}/rules`, { name: 'Plain sums', rules: { combine: 'plain-sum' }, after: version });
+    await teacher.post(`/classes/${classId}/rules`, {
+      name: 'Plain sums',
+      rules: { combine: 'plain-sum' },
+      after: version,
+    });
     expect((await ada.get(path())).body).toMatchObject({ rules: { combine: before.rules.combine }, newerRules: null });
     expect((await teacher.get(path())).body.newerRules).toBe('Plain sums');
     expect((await ada.post(`${path()}${rules}`)).status).toBe(403);
@@ -140,7 +197,10 @@ describe('the rules of an open page', () => {
 
     const stream = await streamOf(ada, `/classes/${classId}/events`);
     const changed = await teacher.post(`${path()}${rules}`);
-    expect(changed).toMatchObject({ status: 200, body: { rulesName: 'Plain sums', rules: { combine: 'plain-sum' }, newerRules: null } });
+    expect(changed).toMatchObject({
+      status: 200,
+      body: { rulesName: 'Plain sums', rules: { combine: 'plain-sum' }, newerRules: null },
+    });
     expect(await stream.until(/event: run/)).toContain(runId);
     stream.close();
     const after = (await ada.get(path())).body;
@@ -150,7 +210,11 @@ describe('the rules of an open page', () => {
 
   it('stay as they are once the page is handed in', async () => {
     const { version } = (await teacher.get(`/classes/${classId}/rules`)).body;
-    await teacher.post(`/classes/${classId}/rules`, { name: 'Extremes', rules: { combine: 'extremes' }, after: version });
+    await teacher.post(`/classes/${classId}/rules`, {
+      name: 'Extremes',
+      rules: { combine: 'extremes' },
+      after: version,
+    });
     await ada.post(`${path()}/hand-in`);
     expect((await teacher.get(path())).body.newerRules).toBeNull();
     const refused = await teacher.post(`${path()}${rules}`);
@@ -184,7 +248,9 @@ describe('handing in', () => {
   it('and everything else stops while the class is archived', async () => {
     await teacher.send('PATCH', `/classes/${classId}`, { archived: true });
     expect((await ada.post(`${path()}/hand-in`)).body.message).toContain('archived');
-    expect((await ada.post(`${path()}/events`, { events: [event('mass.6', '54.30')] })).body.message).toContain('archived');
+    expect((await ada.post(`${path()}/events`, { events: [event('mass.6', '54.30')] })).body.message).toContain(
+      'archived',
+    );
     expect((await ada.get(path())).body.mayWrite).toBe(false);
     await teacher.send('PATCH', `/classes/${classId}`, { archived: false });
     expect((await ada.get(path())).body.mayWrite).toBe(true);

@@ -4,7 +4,18 @@ import { offerAdministratorLink } from '../src/auth/first-administrator.ts';
 import { Attempt } from '../src/models/bench.ts';
 import { Student } from '../src/models/classes.ts';
 import { Person } from '../src/models/people.ts';
-import { asStudent, asTeacher, makeSchool, makeStudent, makeTeacher, PASSWORD, PIN, startTestServer, Visitor, type TestServer } from './harness.ts';
+import {
+  asStudent,
+  asTeacher,
+  makeSchool,
+  makeStudent,
+  makeTeacher,
+  PASSWORD,
+  PIN,
+  startTestServer,
+  Visitor,
+  type TestServer,
+} from './harness.ts';
 
 let server: TestServer;
 let world: Awaited<ReturnType<typeof makeSchool>>;
@@ -26,7 +37,9 @@ describe('the first administrator', () => {
     const path = link.path.replace('/link', '/links');
     expect((await head.get(path)).body.purpose).toBe('administrator');
     expect((await head.post(path, { password: 'short' })).body.field).toBe('password');
-    expect((await head.post(path, { password: PASSWORD, name: 'Hal Strand', email: 'hal@saltmarsh.example' })).body.field).toBe('schoolName');
+    expect(
+      (await head.post(path, { password: PASSWORD, name: 'Hal Strand', email: 'hal@saltmarsh.example' })).body.field,
+    ).toBe('schoolName');
     const body = { password: PASSWORD, name: 'Hal Strand', email: 'hal@saltmarsh.example', schoolName: 'Saltmarsh' };
     expect((await head.post(path, body)).body.signedIn.role).toBe('administrator');
     expect((await (await visitor()).post(path, { ...body, email: 'b@c.example' })).status).toBe(410);
@@ -35,8 +48,12 @@ describe('the first administrator', () => {
     const invited = await head.post('/school/invitations', { name: 'Maren Oduya', email: 'maren@saltmarsh.example' });
     expect(invited.status).toBe(201);
     const guest = await visitor();
-    expect((await guest.post(invited.body.path.replace('/link', '/links'), { password: PASSWORD })).body.signedIn.role).toBe('teacher');
-    expect((await head.post('/school/invitations', { name: 'Again', email: 'maren@saltmarsh.example' })).body.field).toBe('email');
+    expect(
+      (await guest.post(invited.body.path.replace('/link', '/links'), { password: PASSWORD })).body.signedIn.role,
+    ).toBe('teacher');
+    expect(
+      (await head.post('/school/invitations', { name: 'Again', email: 'maren@saltmarsh.example' })).body.field,
+    ).toBe('email');
   });
 
   it('knows no forged link', async () => {
@@ -48,7 +65,10 @@ describe('signing in', () => {
   it('makes an account wait after too many wrong passwords', async () => {
     const account = await makeTeacher(world.school.id, 'forgetful@harbour.example', 'teacher');
     const guest = await visitor();
-    for (let i = 0; i < 5; i += 1) expect((await guest.post('/session/teacher', { email: account.email, password: 'wrong one entirely' })).status).toBe(401);
+    for (let i = 0; i < 5; i += 1)
+      expect(
+        (await guest.post('/session/teacher', { email: account.email, password: 'wrong one entirely' })).status,
+      ).toBe(401);
     expect((await guest.post('/session/teacher', { email: account.email, password: PASSWORD })).status).toBe(429);
   });
 
@@ -86,11 +106,20 @@ describe('signing in', () => {
 describe('a class list', () => {
   it('is checked row by row and added whole or not at all', async () => {
     const before = await Student.count({ where: { classId: world.schoolClass.id } });
-    const wrong = await teacher.post(url('/students'), { rows: [{ firstName: 'Ilse', lastName: 'Okafor' }, { firstName: '', lastName: 'Nameless' }, { firstName: 'ilse', lastName: 'okafor' }, { firstName: 'Ada', lastName: 'Moss' }] });
+    const wrong = await teacher.post(url('/students'), {
+      rows: [
+        { firstName: 'Ilse', lastName: 'Okafor' },
+        { firstName: '', lastName: 'Nameless' },
+        { firstName: 'ilse', lastName: 'okafor' },
+        { firstName: 'Ada', lastName: 'Moss' },
+      ],
+    });
     expect(wrong.status).toBe(422);
     expect(wrong.body.errors.map((error: { row: number }) => error.row)).toEqual([2, 3, 4]);
     expect(await Student.count({ where: { classId: world.schoolClass.id } })).toBe(before);
-    const right = await teacher.post(url('/students'), { rows: [{ firstName: 'Ilse', lastName: 'Okafor' }, { firstName: 'Juno' }] });
+    const right = await teacher.post(url('/students'), {
+      rows: [{ firstName: 'Ilse', lastName: 'Okafor' }, { firstName: 'Juno' }],
+    });
     expect(right.body).toEqual({ added: 2, errors: [] });
   });
 });
@@ -116,10 +145,25 @@ describe('what becomes of the data', () => {
     const { code } = (await teacher.get(url(''))).body;
     const [, studentId = ''] = world.students;
     const ben = await asStudent(server.base, code, studentId);
-    const { body: run } = await ben.post(url('/runs'), { protocolId: 'solid-by-displacement', specimen: 'Slate tile', memberIds: [world.students[0]] });
-    await ben.post(url(`/runs/${run.id}/events`), { events: [{ id: randomUUID(), slot: 'mass.1', text: '31.42', person: studentId, deviceTime: new Date().toISOString() }] });
+    const { body: run } = await ben.post(url('/runs'), {
+      protocolId: 'solid-by-displacement',
+      specimen: 'Slate tile',
+      memberIds: [world.students[0]],
+    });
+    await ben.post(url(`/runs/${run.id}/events`), {
+      events: [
+        { id: randomUUID(), slot: 'mass.1', text: '31.42', person: studentId, deviceTime: new Date().toISOString() },
+      ],
+    });
     const { body: round } = await ben.post(url('/rounds'), {});
-    await ben.post(url('/attempts'), { id: randomUUID(), taskId: round.tasks[0].id, kind: 'reading', entry: '1 mL', eyeHeight: 0, timeTaken: 10 });
+    await ben.post(url('/attempts'), {
+      id: randomUUID(),
+      taskId: round.tasks[0].id,
+      kind: 'reading',
+      entry: '1 mL',
+      eyeHeight: 0,
+      timeTaken: 10,
+    });
 
     const { body: exported } = await teacher.get(url(`/students/${studentId}/export`));
     expect(exported).toMatchObject({ format: 'green-beam-export', student: { name: 'Ben Reed' } });
@@ -139,7 +183,10 @@ describe('what becomes of the data', () => {
     const { code } = (await teacher.get(url(''))).body;
     const left = await makeStudent(world.schoolClass, 'Dora', 'Finch');
     const dora = await asStudent(server.base, code, left);
-    const labels = async (): Promise<string[]> => (await (await visitor()).post('/session/class', { code })).body.students.map((one: { label: string }) => one.label);
+    const labels = async (): Promise<string[]> =>
+      (await (await visitor()).post('/session/class', { code })).body.students.map(
+        (one: { label: string }) => one.label,
+      );
     expect(await labels()).toContain('Dora F.');
     expect((await teacher.send('PATCH', url(`/students/${left}`), {})).body.field).toBe('archived');
 
@@ -152,7 +199,9 @@ describe('what becomes of the data', () => {
     expect((await teacher.get(url('/classmates'))).text).not.toContain(left);
     expect((await teacher.get(url(`/students/${left}/export`))).body.student.name).toBe('Dora Finch');
     expect((await teacher.get(url('/export'))).text).toContain('Dora Finch');
-    expect((await teacher.post(url('/students'), { rows: [{ firstName: 'Dora', lastName: 'Finch' }] })).status).toBe(422);
+    expect((await teacher.post(url('/students'), { rows: [{ firstName: 'Dora', lastName: 'Finch' }] })).status).toBe(
+      422,
+    );
 
     await teacher.send('PATCH', url(`/students/${left}`), { archived: false });
     expect(await labels()).toContain('Dora F.');

@@ -16,7 +16,8 @@ afterAll(() => server.stop());
 
 const url = (path: string): string => `/classes/${classId}${path}`;
 const present = async (): Promise<number> => (await teacher.get(url('/rules'))).body.version;
-const change = async (rules: unknown, more: Record<string, unknown> = {}) => teacher.post(url('/rules'), { name: 'Halves', rules, after: await present(), ...more });
+const change = async (rules: unknown, more: Record<string, unknown> = {}) =>
+  teacher.post(url('/rules'), { name: 'Halves', rules, after: await present(), ...more });
 
 async function firstTask(): Promise<Task> {
   const { body } = await student.post(url('/rounds'), { subjectIds: ['cylinder-50'] });
@@ -44,17 +45,39 @@ describe('a change of house rules', () => {
     const before = await firstTask();
     const { status, body } = await change({ estimate: 'half-division', volumeUnit: 'cm³' });
     expect(status).toBe(201);
-    expect(body).toMatchObject({ name: 'Halves', rules: { ...DEFAULT_RULES, estimate: 'half-division', volumeUnit: 'cm³' } });
+    expect(body).toMatchObject({
+      name: 'Halves',
+      rules: { ...DEFAULT_RULES, estimate: 'half-division', volumeUnit: 'cm³' },
+    });
     const after = await firstTask();
     expect([before.rulesVersion, after.rulesVersion]).toEqual([body.version - 1, body.version]);
 
     const old = expectedReading(readingTask('cylinder-50', before.situation as Situation));
-    const attempt = { id: crypto.randomUUID(), taskId: before.id, kind: 'reading', entry: `${old.text} mL`, eyeHeight: 0, timeTaken: 100 };
+    const attempt = {
+      id: crypto.randomUUID(),
+      taskId: before.id,
+      kind: 'reading',
+      entry: `${old.text} mL`,
+      eyeHeight: 0,
+      timeTaken: 100,
+    };
     expect((await student.post(url('/attempts'), attempt)).body.verdict).toBe('sound');
     const halves = expectedReading(readingTask('cylinder-50', after.situation as Situation, body.rules));
     expect(halves.unit).toBe('cm³');
-    expect((await student.post(url('/attempts'), { ...attempt, id: crypto.randomUUID(), taskId: after.id, entry: `${halves.text} cm³` })).body.verdict).toBe('sound');
-    expect((await Attempt.findAll({ where: { classId } })).map((row) => row.rulesVersion).sort()).toEqual([before.rulesVersion, after.rulesVersion]);
+    expect(
+      (
+        await student.post(url('/attempts'), {
+          ...attempt,
+          id: crypto.randomUUID(),
+          taskId: after.id,
+          entry: `${halves.text} cm³`,
+        })
+      ).body.verdict,
+    ).toBe('sound');
+    expect((await Attempt.findAll({ where: { classId } })).map((row) => row.rulesVersion).sort()).toEqual([
+      before.rulesVersion,
+      after.rulesVersion,
+    ]);
   });
 
   it('leaves every earlier version as it was', async () => {
@@ -79,7 +102,11 @@ describe('a change of house rules', () => {
     expect(await present()).toBe(before);
   });
 
-  it.each([['name', { name: ' ' }], ['rules', { rules: 'all' }], ['after', { after: 'now' }]])('names %s when it is missing', async (field, wrong) => {
+  it.each([
+    ['name', { name: ' ' }],
+    ['rules', { rules: 'all' }],
+    ['after', { after: 'now' }],
+  ])('names %s when it is missing', async (field, wrong) => {
     const { status, body } = await change({}, wrong);
     expect([status, body.field]).toEqual([400, field]);
   });

@@ -21,7 +21,14 @@ beforeAll(async () => {
 afterAll(() => server.stop());
 
 const url = (path: string): string => `/classes/${classId}${path}`;
-const BASE = { title: 'Burettes', subjectIds: ['burette-50'], length: 3, aims: ['upside-down'], tries: 1, hints: false };
+const BASE = {
+  title: 'Burettes',
+  subjectIds: ['burette-50'],
+  length: 3,
+  aims: ['upside-down'],
+  tries: 1,
+  hints: false,
+};
 
 async function set(more: Record<string, unknown> = {}): Promise<SetRoundShown> {
   const { status, body } = await teacher.post(url('/set-rounds'), { ...BASE, ...more });
@@ -34,7 +41,14 @@ const begin = (who: Visitor, setRoundId: string) => who.post(url('/rounds'), { s
 async function answer(who: Visitor, taskId: string, wrong = false) {
   const row = (await Task.findOne({ where: { classId, id: taskId } }))!;
   const { text, unit } = expectedReading(readingTask(row.subjectId, row.situation as Situation));
-  return who.post(url('/attempts'), { id: crypto.randomUUID(), taskId, kind: 'reading', entry: wrong ? '999 mL' : `${text} ${unit}`, eyeHeight: 0, timeTaken: 900 });
+  return who.post(url('/attempts'), {
+    id: crypto.randomUUID(),
+    taskId,
+    kind: 'reading',
+    entry: wrong ? '999 mL' : `${text} ${unit}`,
+    eyeHeight: 0,
+    timeTaken: 900,
+  });
 }
 
 describe('a round that is set', () => {
@@ -44,7 +58,8 @@ describe('a round that is set', () => {
     expect(status).toBe(201);
     expect(body.title).toBe('Burettes');
     expect(body.tasks).toHaveLength(3);
-    for (const task of body.tasks) expect(task).toMatchObject({ tries: 1, hints: [], picture: { instrumentId: 'burette-50' } });
+    for (const task of body.tasks)
+      expect(task).toMatchObject({ tries: 1, hints: [], picture: { instrumentId: 'burette-50' } });
     const closed = (await answer(student, body.tasks[0].id, true)).body;
     expect(closed).toMatchObject({ closed: true, tryNumber: 1 });
     expect(closed.answer.text).toMatch(/^\d+\.\d\d$/);
@@ -63,10 +78,18 @@ describe('a round that is set', () => {
     const { body: round } = await begin(student, id);
     await answer(student, round.tasks[0].id);
     await answer(student, round.tasks[1].id, true);
-    const shown = (await teacher.get(url('/set-rounds'))).body.find((one: SetRoundShown) => one.id === id) as SetRoundShown;
-    expect(shown.progress.find((one) => one.studentId === studentId)).toMatchObject({ done: 2, rightAtFirst: 1, finishedAt: expect.any(String) });
+    const shown = (await teacher.get(url('/set-rounds'))).body.find(
+      (one: SetRoundShown) => one.id === id,
+    ) as SetRoundShown;
+    expect(shown.progress.find((one) => one.studentId === studentId)).toMatchObject({
+      done: 2,
+      rightAtFirst: 1,
+      finishedAt: expect.any(String),
+    });
     expect(shown.progress.find((one) => one.studentId === otherId)).toMatchObject({ done: 0, finishedAt: null });
-    const own = (await student.get(url('/set-rounds'))).body.find((one: SetRoundShown) => one.id === id) as SetRoundShown;
+    const own = (await student.get(url('/set-rounds'))).body.find(
+      (one: SetRoundShown) => one.id === id,
+    ) as SetRoundShown;
     expect(own.progress.map((one) => one.studentId)).toEqual([studentId]);
   });
 
@@ -85,7 +108,11 @@ describe('a round that is set', () => {
     expect(round.tasks[0].unit).toBe('cm³');
     expect(round.rules).toMatchObject({ name: 'Half a division', rules: { estimate: 'half-division' } });
     expect((await teacher.get(url('/rules'))).body).toEqual(before);
-    const changed = await teacher.post(url('/rules'), { name: 'Wider', rules: { acceptance: 3 }, after: before.version });
+    const changed = await teacher.post(url('/rules'), {
+      name: 'Wider',
+      rules: { acceptance: 3 },
+      after: before.version,
+    });
     expect(changed.status).toBe(201);
     expect(changed.body.version).toBeGreaterThan(before.version + 1);
   });
@@ -105,8 +132,12 @@ describe('a round that is set', () => {
     const { id } = await set({ title: 'Late', length: 1, dueAt: '2020-01-01T12:00:00.000Z' });
     const { body: round } = await begin(student, id);
     expect((await answer(student, round.tasks[0].id)).status).toBe(200);
-    const shown = (await teacher.get(url('/set-rounds'))).body.find((one: SetRoundShown) => one.id === id) as SetRoundShown;
-    expect(Date.parse(shown.progress.find((one) => one.studentId === studentId)!.finishedAt!)).toBeGreaterThan(Date.parse(shown.dueAt!));
+    const shown = (await teacher.get(url('/set-rounds'))).body.find(
+      (one: SetRoundShown) => one.id === id,
+    ) as SetRoundShown;
+    expect(Date.parse(shown.progress.find((one) => one.studentId === studentId)!.finishedAt!)).toBeGreaterThan(
+      Date.parse(shown.dueAt!),
+    );
   });
 
   it.each([

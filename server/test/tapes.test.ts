@@ -69,7 +69,9 @@ describe('a tape', () => {
 
   it('is one of at most so many', async () => {
     const { schoolId } = (await Tape.findOne({ where: { personId: studentId } }))!;
-    await Tape.bulkCreate(Array.from({ length: MOST_TAPES }, () => ({ personId: studentId, id: randomUUID(), schoolId, lines: ['1'] })));
+    await Tape.bulkCreate(
+      Array.from({ length: MOST_TAPES }, () => ({ personId: studentId, id: randomUUID(), schoolId, lines: ['1'] })),
+    );
     const { status, body } = await put(student, randomUUID(), ['1']);
     expect([status, body.message]).toEqual([409, expect.stringContaining(`${MOST_TAPES} tapes`)]);
   });

@@ -34,12 +34,20 @@ function Nowhere(): ReactNode {
   return (
     <main className="mx-auto max-w-xl px-7 py-16">
       <h1 className="text-2xl font-bold">There is nothing here</h1>
-      <p className="mt-2">The address may be mistyped, or the page belongs to another class. The places above lead on.</p>
+      <p className="mt-2">
+        The address may be mistyped, or the page belongs to another class. The places above lead on.
+      </p>
     </main>
   );
 }
 
-function SignedInRoutes({ signedIn, classId }: { readonly signedIn: SignedIn; readonly classId: string | null }): ReactNode {
+function SignedInRoutes({
+  signedIn,
+  classId,
+}: {
+  readonly signedIn: SignedIn;
+  readonly classId: string | null;
+}): ReactNode {
   const student = signedIn.role === 'student';
   return (
     <Routes>
@@ -97,10 +105,30 @@ export function App(): ReactNode {
   return (
     <DecimalMark value={rules?.rules.decimalMark ?? 'point'}>
       {!fullWindow && <Header known={state !== undefined} signedIn={signedIn} classId={classId} />}
-      {!state && !failed && <div className="px-7"><Loading what="your place" /></div>}
-      {failed && <div className="px-7"><Failed error={new Error('The server cannot be reached just now. What you wrote is kept in this browser; this page tries again by itself.')} /></div>}
+      {!state && !failed && (
+        <div className="px-7">
+          <Loading what="your place" />
+        </div>
+      )}
+      {failed && (
+        <div className="px-7">
+          <Failed
+            error={
+              new Error(
+                'The server cannot be reached just now. What you wrote is kept in this browser; this page tries again by itself.',
+              )
+            }
+          />
+        </div>
+      )}
       {state && (
-        <Suspense fallback={<div className="px-7"><Loading what="the page" /></div>}>
+        <Suspense
+          fallback={
+            <div className="px-7">
+              <Loading what="the page" />
+            </div>
+          }
+        >
           {signedIn ? <SignedInRoutes signedIn={signedIn} classId={classId} /> : <VisitorRoutes demo={state.demo} />}
         </Suspense>
       )}

@@ -8,7 +8,13 @@ import { App } from './app.tsx';
 import './styles.css';
 
 const queries = new QueryClient({
-  defaultOptions: { queries: { staleTime: 30_000, retry: (count, error) => error instanceof UnreachableError && count < 4, refetchOnWindowFocus: true } },
+  defaultOptions: {
+    queries: {
+      staleTime: 30_000,
+      retry: (count, error) => error instanceof UnreachableError && count < 4,
+      refetchOnWindowFocus: true,
+    },
+  },
 });
 
 // The sheets lock the page behind them with a style element of their own, which the content security policy lets in by its nonce.

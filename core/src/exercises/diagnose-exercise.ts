@@ -38,7 +38,13 @@ interface Candidate {
 function candidatesOf(task: NumberTask, rateOf: RateOf): Candidate[] {
   return [
     { ids: [], prior: 1, result: rightOf(task) },
-    ...WORKING_SLIPS.flatMap((slip) => wrongBy(task, slip).map((result, _, all): Candidate => ({ ids: [slip.id], prior: rateOf(slip) / all.length, result }))),
+    ...WORKING_SLIPS.flatMap((slip) =>
+      wrongBy(task, slip).map((result, _, all): Candidate => ({
+        ids: [slip.id],
+        prior: rateOf(slip) / all.length,
+        result,
+      })),
+    ),
   ];
 }
 
@@ -65,7 +71,12 @@ function isNear({ value }: Result, entered: WrittenNumber): boolean {
 }
 
 /** The ways of writing a result that give these digits. */
-function writings(candidate: Candidate, entered: WrittenNumber, task: ExerciseTask, rateOf: RateOf): { readonly ids: readonly string[]; readonly prior: number; readonly predicted: string }[] {
+function writings(
+  candidate: Candidate,
+  entered: WrittenNumber,
+  task: ExerciseTask,
+  rateOf: RateOf,
+): { readonly ids: readonly string[]; readonly prior: number; readonly predicted: string }[] {
   const { result } = candidate;
   if (isWritten(entered, result.text)) {
     const doubtful = leavesInDoubt(entered, result.text, task);
@@ -94,13 +105,16 @@ function numberExplanations(task: NumberTask, typed: string, rateOf: RateOf): Ex
   const all = candidatesOf(task, rateOf).flatMap((candidate) => {
     // With another working the unit may come out another one; either is what somebody would write.
     const own = enteredIn(typed, candidate.result, task);
-    const asked = candidate.result.unit === right.unit ? own : enteredIn(typed, { ...candidate.result, unit: right.unit }, task);
+    const asked =
+      candidate.result.unit === right.unit ? own : enteredIn(typed, { ...candidate.result, unit: right.unit }, task);
     const entered = own.some(({ entry }) => entry.unit === 'fits') ? own : asked;
     return entered.flatMap(({ entry, number }) => {
       const unit = unitSlips(entry, rateOf);
       return writings(candidate, number, task, rateOf).flatMap(({ ids, prior, predicted }): Explanation[] => {
         const together = [...candidate.ids, ...ids, ...unit.ids];
-        return together.length > MOST_TOGETHER ? [] : [{ ids: together, predicted, weight: candidate.prior * prior * unit.prior }];
+        return together.length > MOST_TOGETHER
+          ? []
+          : [{ ids: together, predicted, weight: candidate.prior * prior * unit.prior }];
       });
     });
   });
@@ -127,31 +141,48 @@ function answerExplanations(task: ExerciseTask, answer: string, rateOf: RateOf):
   if (answer === rightAnswer(task).text) return [{ ids: [], predicted: answer, weight: 1 }];
   return ANSWER_SLIPS.flatMap((slip) => {
     const answers = slip.answers(task);
-    return answers.includes(answer) ? [{ ids: [slip.id], predicted: answer, weight: rateOf(slip) / answers.length }] : [];
+    return answers.includes(answer)
+      ? [{ ids: [slip.id], predicted: answer, weight: rateOf(slip) / answers.length }]
+      : [];
   });
 }
 
 /** What is wrong with marks: every fault that is not marked, cells that are sound, and names that do not fit. */
 function markExplanations({ faults }: TableExercise, marks: readonly Marked[], typed: string): Explanation[] {
-  const found = (fault: TableExercise['faults'][number]): Marked | undefined => marks.find(({ cell }) => fault.cells.includes(cell));
+  const found = (fault: TableExercise['faults'][number]): Marked | undefined =>
+    marks.find(({ cell }) => fault.cells.includes(cell));
   const missed = faults.filter((fault) => !found(fault));
   const misnamed = faults.filter((fault) => !fault.called.includes(found(fault)?.fault ?? fault.called[0] ?? ''));
   const hits = new Set(faults.map((fault) => found(fault)).filter((mark) => mark !== undefined));
-  const overlooked = FAULT_KINDS.filter(({ id }) => missed.some(({ called }) => called[0] === id)).map(({ overlooked: { id } }) => id);
+  const overlooked = FAULT_KINDS.filter(({ id }) => missed.some(({ called }) => called[0] === id)).map(
+    ({ overlooked: { id } }) => id,
+  );
   // Who found nothing of what is there had to mark something: that is no slip of its own.
   const alarmed = marks.length > hits.size && (missed.length === 0 || hits.size > 0);
-  return [{ ids: [...overlooked, ...(misnamed.length > 0 ? [faultMisnamed.id] : []), ...(alarmed ? [soundCellMarked.id] : [])], predicted: typed, weight: 1 }];
+  return [
+    {
+      ids: [
+        ...overlooked,
+        ...(misnamed.length > 0 ? [faultMisnamed.id] : []),
+        ...(alarmed ? [soundCellMarked.id] : []),
+      ],
+      predicted: typed,
+      weight: 1,
+    },
+  ];
 }
 
 function understood(task: ExerciseTask, typed: string, rateOf: RateOf): Understood {
   const { exercise } = task;
   try {
     if (isNumberTask(task)) return { explanations: numberExplanations(task, typed, rateOf) };
-    if (exercise.kind === 'spot-the-error') return { explanations: markExplanations(exercise, parseMarks(typed, cellsOf(exercise)), typed) };
+    if (exercise.kind === 'spot-the-error')
+      return { explanations: markExplanations(exercise, parseMarks(typed, cellsOf(exercise)), typed) };
     const answer = isChoice(exercise) ? letterIn(typed, exercise.options.length) : countIn(typed);
     return typeof answer === 'string' ? { explanations: answerExplanations(task, answer, rateOf) } : answer;
   } catch (error) {
-    if (error instanceof UnreadableEntryError || error instanceof UnreadableMarksError) return { unreadable: error.message };
+    if (error instanceof UnreadableEntryError || error instanceof UnreadableMarksError)
+      return { unreadable: error.message };
     throw error;
   }
 }
@@ -165,7 +196,9 @@ function merged(explanations: readonly Explanation[]): Explanation[] {
   return [...byIds.values()].sort((a, b) => b.weight - a.weight);
 }
 
-const WRITTEN_ONLY: ReadonlySet<string> = new Set([...WRITING_SLIPS.filter(({ changesValue }) => !changesValue), unitMissing, unitWrong].map(({ id }) => id));
+const WRITTEN_ONLY: ReadonlySet<string> = new Set(
+  [...WRITING_SLIPS.filter(({ changesValue }) => !changesValue), unitMissing, unitWrong].map(({ id }) => id),
+);
 
 function verdictOn(task: ExerciseTask, first: Explanation | undefined): Verdict {
   if (!first) return 'unexplained';

@@ -53,13 +53,18 @@ const LOOKED_AT = 4;
 function answersFor(task: ExerciseTask, aim: readonly ExerciseSlip[]): number {
   return aim.filter((slip) => {
     const entries = slipEntries(task, slip);
-    return entries.length > 0 && entries.slice(0, LOOKED_AT).every((entry) => diagnoseExercise(task, entry).slips[0]?.ids.join() === slip.id);
+    return (
+      entries.length > 0 &&
+      entries.slice(0, LOOKED_AT).every((entry) => diagnoseExercise(task, entry).slips[0]?.ids.join() === slip.id)
+    );
   }).length;
 }
 
 /** How many slips lead to an answer that only they lead to, of those that lead to any. */
 function toldApart(task: ExerciseTask): boolean {
-  const made = EXERCISE_SLIPS.filter(({ stage, id }) => stage !== 'unit' && !PEN.includes(id)).map((slip) => slipEntries(task, slip)[0]).filter((entry) => entry !== undefined);
+  const made = EXERCISE_SLIPS.filter(({ stage, id }) => stage !== 'unit' && !PEN.includes(id))
+    .map((slip) => slipEntries(task, slip)[0])
+    .filter((entry) => entry !== undefined);
   return new Set(made).size === made.length;
 }
 
@@ -75,12 +80,21 @@ function drawTable(random: Random, level: Level, aim: readonly string[], rules: 
   const wanted = FAULT_KINDS.filter(({ overlooked }) => aim.includes(overlooked.id)).map(({ id }) => id);
   const fitting = TABLES.filter(({ faults }) => wanted.every((id) => faults.includes(id)));
   const template: TableTemplate = fitting[random.below(fitting.length)] ?? random.pick(TABLES);
-  const others = shuffled(random, template.faults.filter((id) => !wanted.includes(id)));
+  const others = shuffled(
+    random,
+    template.faults.filter((id) => !wanted.includes(id)),
+  );
   const planted = new Set([...wanted, ...others].slice(0, Math.max(wanted.length, faultsOf(level, random))));
   return { kind: 'spot-the-error', level, ...template.build(random, planted, rules) };
 }
 
-function drawOnce(kind: ExerciseKind, random: Random, level: Level, aim: readonly string[], rules: HouseRules): Exercise {
+function drawOnce(
+  kind: ExerciseKind,
+  random: Random,
+  level: Level,
+  aim: readonly string[],
+  rules: HouseRules,
+): Exercise {
   if (kind === 'spot-the-error') return drawTable(random, level, aim, rules);
   const { templates } = exerciseKindById(kind);
   const fitting = templates.filter(({ levels: [least, most] }) => least <= level && level <= most);
@@ -110,7 +124,13 @@ function levelsFrom(level: Level): Level[] {
 }
 
 /** The best exercise of a bounded number at one level; `all` where it answers for every slip aimed at. */
-function bestAt(kind: ExerciseKind, level: Level, random: Random, aim: readonly ExerciseSlip[], rules: HouseRules): { readonly task: ExerciseTask; readonly all: boolean } | null {
+function bestAt(
+  kind: ExerciseKind,
+  level: Level,
+  random: Random,
+  aim: readonly ExerciseSlip[],
+  rules: HouseRules,
+): { readonly task: ExerciseTask; readonly all: boolean } | null {
   const ids = aim.map(({ id }) => id);
   let best: { task: ExerciseTask; count: number } | null = null;
   for (let tried = 0; tried < TRIES; tried += 1) {

@@ -14,7 +14,11 @@ export interface Entered {
 function isSameQuantity({ value, number }: Entry, result: Result): boolean {
   const { atLeast } = parseWrittenNumber(result.text);
   const perUnit = value / number.value.toNumber();
-  return number.atLeast <= atLeast && atLeast <= number.atMost && Math.abs(value - result.value.toNumber()) <= 0.5 * 10 ** lastPlace(number) * Math.abs(perUnit) * (1 + 1e-9);
+  return (
+    number.atLeast <= atLeast &&
+    atLeast <= number.atMost &&
+    Math.abs(value - result.value.toNumber()) <= 0.5 * 10 ** lastPlace(number) * Math.abs(perUnit) * (1 + 1e-9)
+  );
 }
 
 /** The number as it stands in the unit of a result; none where no digit can be shifted, since its own is no power of ten away, and it does not come to the result. */

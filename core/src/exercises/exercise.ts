@@ -109,6 +109,8 @@ export function isChoice(exercise: Exercise): exercise is ChoiceExercise {
 export function withGiven(formula: string, given: Readonly<Record<string, string>>): string {
   const [working = '', unit] = formula.split('->');
   const names = new RegExp(`\\b(${Object.keys(given).join('|')})\\b(\\s*\\^)?`, 'g');
-  const filled = working.replace(names, (_, name: string, raised: string | undefined) => (raised === undefined ? (given[name] ?? name) : `(${given[name] ?? name})^`));
+  const filled = working.replace(names, (_, name: string, raised: string | undefined) =>
+    raised === undefined ? (given[name] ?? name) : `(${given[name] ?? name})^`,
+  );
   return unit === undefined ? filled : `${filled}->${unit}`;
 }

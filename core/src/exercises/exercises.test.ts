@@ -22,7 +22,12 @@ import { solutionOf } from './solution.ts';
 const KINDS = EXERCISE_KINDS.map(({ id }) => id);
 const rules = completeRules();
 
-function working(formula: string, given: Record<string, string>, kind: WorkingExercise['kind'] = 'mixed-steps', more: Partial<HouseRules> = {}) {
+function working(
+  formula: string,
+  given: Record<string, string>,
+  kind: WorkingExercise['kind'] = 'mixed-steps',
+  more: Partial<HouseRules> = {},
+) {
   return exerciseTask({ kind, level: 1, story: '', question: 'What is its density?', given, formula }, more);
 }
 
@@ -99,14 +104,22 @@ describe('verdicts on a density', () => {
     const even = working('(full - empty) / volume', { full: '61.20 g', empty: '35.20 g', volume: '20.0 mL' });
     const fresh = diagnoseExercise(even, '1.3 g/mL').slips;
     expect(fresh[0]!.ids).toEqual(['zero-lost']);
-    const habit = diagnoseExercise(even, '1.3 g/mL', { readings: 40, slips: { 'decimals-in-product': 30, 'zero-lost': 0 } }).slips;
-    expect(habit.find(({ ids }) => ids[0] === 'decimals-in-product')!.probability).toBeGreaterThan(fresh.find(({ ids }) => ids[0] === 'decimals-in-product')!.probability);
+    const habit = diagnoseExercise(even, '1.3 g/mL', {
+      readings: 40,
+      slips: { 'decimals-in-product': 30, 'zero-lost': 0 },
+    }).slips;
+    expect(habit.find(({ ids }) => ids[0] === 'decimals-in-product')!.probability).toBeGreaterThan(
+      fresh.find(({ ids }) => ids[0] === 'decimals-in-product')!.probability,
+    );
   });
 
   it('asked for in another unit, the old one will not do', () => {
     const converted = working('quantity -> in', { quantity: '38.2 cm' }, 'convert-units');
     expect(diagnoseExercise(converted, '15.0 in').verdict).toBe('sound');
-    expect(diagnoseExercise(converted, '38.2 cm')).toMatchObject({ verdict: 'slip', slips: [{ ids: ['not-converted'] }] });
+    expect(diagnoseExercise(converted, '38.2 cm')).toMatchObject({
+      verdict: 'slip',
+      slips: [{ ids: ['not-converted'] }],
+    });
   });
 
   it.each([
@@ -128,7 +141,10 @@ describe('verdicts on a density', () => {
     ['152.4 mm', 'm', '152.4 mm', 'slip', ['not-converted']],
     ['152.4 mm', 'm', '15.24 cm', 'record', ['unit-wrong']],
   ] as const)('%s in %s: %s is %s', (quantity, unit, entry, verdict, ids) => {
-    const { verdict: found, slips } = diagnoseExercise(working(`quantity -> ${unit}`, { quantity }, 'convert-units'), entry);
+    const { verdict: found, slips } = diagnoseExercise(
+      working(`quantity -> ${unit}`, { quantity }, 'convert-units'),
+      entry,
+    );
     expect([found, slips[0]?.ids ?? []]).toEqual([verdict, ids]);
   });
 
@@ -150,7 +166,9 @@ describe('verdicts on a density', () => {
     ['not-significant', '400 g', 'record'],
     ['want-point', '400 g', 'record'],
   ] as const)('zeros at the end, with %s: %s is %s', (bareTrailingZeros, entry, verdict) => {
-    const sum = working('first + second', { first: '3.8e2 g', second: '16.4 g' }, 'add-subtract', { bareTrailingZeros });
+    const sum = working('first + second', { first: '3.8e2 g', second: '16.4 g' }, 'add-subtract', {
+      bareTrailingZeros,
+    });
     const { verdict: found, slips } = diagnoseExercise(sum, entry);
     expect([found, slips[0]?.ids ?? []]).toEqual([verdict, verdict === 'sound' ? [] : ['bare-zeros']]);
   });
@@ -158,11 +176,15 @@ describe('verdicts on a density', () => {
   it('survives whatever is typed', () => {
     const tasks = KINDS.map((kind) => drawExercise(kind, { seed: 5, level: 2 }));
     fc.assert(
-      fc.property(fc.nat({ max: KINDS.length - 1 }), fc.oneof(fc.string(), fc.string({ unit: 'binary' })), (at, entry) => {
-        const { verdict, slips } = diagnoseExercise(tasks[at]!, entry);
-        expect(verdict).toMatch(/^(sound|record|slip|unexplained|unreadable)$/);
-        expect(slips.reduce((sum, { probability }) => sum + probability, 0)).toBeLessThanOrEqual(1 + 1e-9);
-      }),
+      fc.property(
+        fc.nat({ max: KINDS.length - 1 }),
+        fc.oneof(fc.string(), fc.string({ unit: 'binary' })),
+        (at, entry) => {
+          const { verdict, slips } = diagnoseExercise(tasks[at]!, entry);
+          expect(verdict).toMatch(/^(sound|record|slip|unexplained|unreadable)$/);
+          expect(slips.reduce((sum, { probability }) => sum + probability, 0)).toBeLessThanOrEqual(1 + 1e-9);
+        },
+      ),
       { numRuns: 400 },
     );
   });
@@ -171,7 +193,14 @@ describe('verdicts on a density', () => {
 describe('drawing', () => {
   it.each(KINDS)('%s: the same seed draws the same, and a thousand seeds hardly ever the same', (kind) => {
     expect(drawExercise(kind, { seed: 77, level: 2 })).toEqual(drawExercise(kind, { seed: 77, level: 2 }));
-    const told = new Set(Array.from({ length: 300 }, (_, seed) => JSON.stringify({ ...drawExercise(kind, { seed: 9_000_000 + 31 * seed, level: LEVELS[seed % 3]! }).exercise, level: 0 })));
+    const told = new Set(
+      Array.from({ length: 300 }, (_, seed) =>
+        JSON.stringify({
+          ...drawExercise(kind, { seed: 9_000_000 + 31 * seed, level: LEVELS[seed % 3]! }).exercise,
+          level: 0,
+        }),
+      ),
+    );
     expect(told.size).toBeGreaterThan(255);
   });
 
@@ -199,7 +228,9 @@ describe('drawing', () => {
   it.each(KINDS)('%s: what a browser gets gives nothing away', (kind) => {
     for (let seed = 0; seed < 20; seed += 1) {
       const task = drawExercise(kind, { seed, level: LEVELS[seed % 3]! });
-      expect(JSON.stringify(shownExercise(task))).not.toMatch(/"(formula|given|slip|why|faults|called|right|situation|value|rules|seed)"/);
+      expect(JSON.stringify(shownExercise(task))).not.toMatch(
+        /"(formula|given|slip|why|faults|called|right|situation|value|rules|seed)"/,
+      );
     }
   });
 
@@ -211,22 +242,34 @@ describe('drawing', () => {
   });
 
   it('a percent error is never written with a power of ten', () => {
-    const errors = Array.from({ length: 400 }, (_, seed) => rightAnswer(drawExercise('percent-error', { seed, level: LEVELS[seed % 3]! })));
+    const errors = Array.from({ length: 400 }, (_, seed) =>
+      rightAnswer(drawExercise('percent-error', { seed, level: LEVELS[seed % 3]! })),
+    );
     expect(errors.filter(({ text, unit }) => unit !== '%' || text.includes('e'))).toEqual([]);
   });
 
   it('what is given to compute with ends in no doubtful zero, and a calculator shows none', () => {
-    const doubtful = KINDS.flatMap((kind) => Array.from({ length: 400 }, (_, seed) => drawExercise(kind, { seed, level: LEVELS[seed % 3]! }).exercise)).flatMap((exercise) => {
+    const doubtful = KINDS.flatMap((kind) =>
+      Array.from({ length: 400 }, (_, seed) => drawExercise(kind, { seed, level: LEVELS[seed % 3]! }).exercise),
+    ).flatMap((exercise) => {
       if (exercise.kind === 'round-number') return /0$/.test(exercise.number) ? [exercise.number] : [];
       if (!('given' in exercise)) return [];
-      const measured = Object.entries(exercise.given).filter(([name, quantity]) => !exercise.formula.includes(`exact(${name})`) && !quantity.includes(':'));
-      return measured.map(([, quantity]) => quantity.split(' ')[0]!).filter((number) => significantFigures(number).atLeast !== significantFigures(number).atMost);
+      const measured = Object.entries(exercise.given).filter(
+        ([name, quantity]) => !exercise.formula.includes(`exact(${name})`) && !quantity.includes(':'),
+      );
+      return measured
+        .map(([, quantity]) => quantity.split(' ')[0]!)
+        .filter((number) => significantFigures(number).atLeast !== significantFigures(number).atMost);
     });
     expect(doubtful).toEqual([]);
   });
 
   it('who goes on with a rounded number in a table has lost something by it', () => {
-    const lost = Array.from({ length: 300 }, (_, seed) => drawExercise('spot-the-error', { seed, level: LEVELS[seed % 3]!, aim: ['rounding-overlooked'] }).exercise).map((exercise) => {
+    const lost = Array.from(
+      { length: 300 },
+      (_, seed) =>
+        drawExercise('spot-the-error', { seed, level: LEVELS[seed % 3]!, aim: ['rounding-overlooked'] }).exercise,
+    ).map((exercise) => {
       const [[, , carried = ''] = [], [, working = ''] = []] = exercise.kind === 'spot-the-error' ? exercise.rows : [];
       return Math.abs(Number(carried.split(' ')[0]) - Number(/[\d.]+/.exec(working)?.[0]));
     });
@@ -234,14 +277,22 @@ describe('drawing', () => {
   });
 
   it('a percent error in a table has as many figures as its difference', () => {
-    const percents = Array.from({ length: 150 }, (_, seed) => drawExercise('spot-the-error', { seed, level: LEVELS[seed % 3]! }).exercise).flatMap((exercise) => (exercise.kind === 'spot-the-error' && exercise.rows[2]?.[0] === 'Percent error' ? [exercise] : []));
+    const percents = Array.from(
+      { length: 150 },
+      (_, seed) => drawExercise('spot-the-error', { seed, level: LEVELS[seed % 3]! }).exercise,
+    ).flatMap((exercise) =>
+      exercise.kind === 'spot-the-error' && exercise.rows[2]?.[0] === 'Percent error' ? [exercise] : [],
+    );
     expect(percents.length).toBeGreaterThan(10);
     for (const { story, rows, faults } of percents) {
       if (faults.some(({ called }) => !called.includes('wrong-base'))) continue;
-      const [, mass = '', volume = '', accepted = ''] = /^A piece of (\S+) g takes up (\S+) cm³\. The accepted density of its material is (\S+) g/.exec(story) ?? [];
+      const [, mass = '', volume = '', accepted = ''] =
+        /^A piece of (\S+) g takes up (\S+) cm³\. The accepted density of its material is (\S+) g/.exec(story) ?? [];
       const base = /÷ (\S+) g\/cm³ × 100/.exec(rows[2]?.[1] ?? '')?.[1] ?? '';
       expect([accepted, Number(calculate(`${mass} g / ${volume} cm^3`).full).toFixed(4)]).toContain(base);
-      expect(calculate(`(${mass} g / ${volume} cm^3 - ${accepted} g/cm^3) / ${accepted} g/cm^3 * 100 %`).text).toMatch(/^-?\d\.\d$/);
+      expect(calculate(`(${mass} g / ${volume} cm^3 - ${accepted} g/cm^3) / ${accepted} g/cm^3 * 100 %`).text).toMatch(
+        /^-?\d\.\d$/,
+      );
       expect(rows[2]?.[2]).toMatch(/^−?\d\.\d %$/);
     }
   });
@@ -301,12 +352,20 @@ describe('words', () => {
     const task = drawExercise('mixed-steps', { seed: 3, level: 2 });
     const diagnosis = diagnoseExercise(task, '777 km');
     expect(feedbackOn(task, diagnosis, false).answer).toBeNull();
-    expect(feedbackOn(task, diagnosis, true).answer).toMatchObject({ ...rightAnswer(task), reveal: [], solution: { by: 'working' } });
+    expect(feedbackOn(task, diagnosis, true).answer).toMatchObject({
+      ...rightAnswer(task),
+      reveal: [],
+      solution: { by: 'working' },
+    });
   });
 
   it('subjects are the tools and the kinds of exercises, each with a skill', () => {
     expect(subjectIds()).toEqual(expect.arrayContaining(['cylinder-50', 'spot-the-error']));
     expect(subjectsNamed([]).every(({ domain }) => domain === 'reading')).toBe(true);
-    for (const id of subjectIds()) expect(subjectById(id)).toMatchObject({ id, domain: KINDS.includes(id as Exercise['kind']) ? 'calculating' : 'reading' });
+    for (const id of subjectIds())
+      expect(subjectById(id)).toMatchObject({
+        id,
+        domain: KINDS.includes(id as Exercise['kind']) ? 'calculating' : 'reading',
+      });
   });
 });

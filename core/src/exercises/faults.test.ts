@@ -11,10 +11,29 @@ const CELLS = 24;
 describe('marks in a table', () => {
   it.each([
     ['7c', [[7, 'wrong-result']]],
-    ['12a 7c', [[12, 'heading-without-unit'], [7, 'wrong-result']]],
-    [' 7 C,  12a; 3h ', [[7, 'wrong-result'], [12, 'heading-without-unit'], [3, 'impossible-value']]],
+    [
+      '12a 7c',
+      [
+        [12, 'heading-without-unit'],
+        [7, 'wrong-result'],
+      ],
+    ],
+    [
+      ' 7 C,  12a; 3h ',
+      [
+        [7, 'wrong-result'],
+        [12, 'heading-without-unit'],
+        [3, 'impossible-value'],
+      ],
+    ],
     ['７ｃ', [[7, 'wrong-result']]],
-    ['7c12a', [[7, 'wrong-result'], [12, 'heading-without-unit']]],
+    [
+      '7c12a',
+      [
+        [7, 'wrong-result'],
+        [12, 'heading-without-unit'],
+      ],
+    ],
   ])('%s is read', (typed, marks) => {
     expect(parseMarks(typed, CELLS)).toEqual(marks.map(([cell, fault]) => ({ cell, fault })));
   });
@@ -31,15 +50,23 @@ describe('marks in a table', () => {
     ['7c 7a', 'Cell 7 is marked twice.'],
     ['7c '.repeat(200), 'That is 599 characters; marks have at most 400.'],
   ])('%j is refused, saying what cannot be read', (typed, message) => {
-    expect(() => parseMarks(typed, CELLS)).toThrowError(expect.objectContaining({ name: UnreadableMarksError.name, message }));
+    expect(() => parseMarks(typed, CELLS)).toThrowError(
+      expect.objectContaining({ name: UnreadableMarksError.name, message }),
+    );
   });
 
   it('are read again as they were written, whatever their order', () => {
-    const mark = fc.record({ cell: fc.integer({ min: 1, max: CELLS }), fault: fc.constantFrom(...FAULT_KINDS.map(({ id }) => id)) });
+    const mark = fc.record({
+      cell: fc.integer({ min: 1, max: CELLS }),
+      fault: fc.constantFrom(...FAULT_KINDS.map(({ id }) => id)),
+    });
     fc.assert(
-      fc.property(fc.uniqueArray(mark, { selector: ({ cell }: Marked) => cell, minLength: 1, maxLength: 8 }), (marks) => {
-        expect(parseMarks(writtenMarks(marks), CELLS)).toEqual([...marks].sort((a, b) => a.cell - b.cell));
-      }),
+      fc.property(
+        fc.uniqueArray(mark, { selector: ({ cell }: Marked) => cell, minLength: 1, maxLength: 8 }),
+        (marks) => {
+          expect(parseMarks(writtenMarks(marks), CELLS)).toEqual([...marks].sort((a, b) => a.cell - b.cell));
+        },
+      ),
     );
   });
 
@@ -74,12 +101,15 @@ describe('letters', () => {
 });
 
 describe('hints', () => {
-  it.each(EXERCISE_KINDS.map(({ id }) => id))('on %s there are at least two, none of which gives a digit of the exercise away', (kind) => {
-    for (let seed = 0; seed < 20; seed += 1) {
-      const { exercise } = drawExercise(kind, { seed });
-      const hints = hintsOn(exercise);
-      expect(hints.length).toBeGreaterThanOrEqual(2);
-      for (const hint of hints) expect(hint).not.toMatch(/\d/);
-    }
-  });
+  it.each(EXERCISE_KINDS.map(({ id }) => id))(
+    'on %s there are at least two, none of which gives a digit of the exercise away',
+    (kind) => {
+      for (let seed = 0; seed < 20; seed += 1) {
+        const { exercise } = drawExercise(kind, { seed });
+        const hints = hintsOn(exercise);
+        expect(hints.length).toBeGreaterThanOrEqual(2);
+        for (const hint of hints) expect(hint).not.toMatch(/\d/);
+      }
+    },
+  );
 });

@@ -10,14 +10,70 @@ export interface FaultKind {
 }
 
 export const FAULT_KINDS: readonly FaultKind[] = [
-  { id: 'heading-without-unit', name: 'no unit in the heading', overlooked: { id: 'unit-overlooked', name: 'A missing unit overlooked', lookAt: 'every heading: does it say in which unit the column is?' } },
-  { id: 'uneven-decimals', name: 'not read as far as the rest', overlooked: { id: 'decimals-overlooked', name: 'Uneven decimals overlooked', lookAt: 'the last digits of a column, one under the other' } },
-  { id: 'wrong-result', name: 'worked out wrongly', overlooked: { id: 'wrong-result-overlooked', name: 'A wrong result overlooked', lookAt: 'each result, worked out once more' } },
-  { id: 'zero-dropped', name: 'a zero dropped', overlooked: { id: 'zero-overlooked', name: 'A dropped zero overlooked', lookAt: 'how far each result is known' } },
-  { id: 'rounded-on-the-way', name: 'rounded in between', overlooked: { id: 'rounding-overlooked', name: 'Rounding in between overlooked', lookAt: 'whether each line goes on with all the digits of the one before' } },
-  { id: 'wrong-factor', name: 'wrong factor', overlooked: { id: 'factor-overlooked', name: 'A wrong factor overlooked', lookAt: 'the factors: are they what is defined, and do the units cancel?' } },
-  { id: 'wrong-base', name: 'percent of the wrong value', overlooked: { id: 'base-overlooked', name: 'A wrong base overlooked', lookAt: 'what the difference is divided by' } },
-  { id: 'impossible-value', name: 'cannot be', overlooked: { id: 'impossible-overlooked', name: 'An impossible value overlooked', lookAt: 'each value by itself: can there be such a thing?' } },
+  {
+    id: 'heading-without-unit',
+    name: 'no unit in the heading',
+    overlooked: {
+      id: 'unit-overlooked',
+      name: 'A missing unit overlooked',
+      lookAt: 'every heading: does it say in which unit the column is?',
+    },
+  },
+  {
+    id: 'uneven-decimals',
+    name: 'not read as far as the rest',
+    overlooked: {
+      id: 'decimals-overlooked',
+      name: 'Uneven decimals overlooked',
+      lookAt: 'the last digits of a column, one under the other',
+    },
+  },
+  {
+    id: 'wrong-result',
+    name: 'worked out wrongly',
+    overlooked: {
+      id: 'wrong-result-overlooked',
+      name: 'A wrong result overlooked',
+      lookAt: 'each result, worked out once more',
+    },
+  },
+  {
+    id: 'zero-dropped',
+    name: 'a zero dropped',
+    overlooked: { id: 'zero-overlooked', name: 'A dropped zero overlooked', lookAt: 'how far each result is known' },
+  },
+  {
+    id: 'rounded-on-the-way',
+    name: 'rounded in between',
+    overlooked: {
+      id: 'rounding-overlooked',
+      name: 'Rounding in between overlooked',
+      lookAt: 'whether each line goes on with all the digits of the one before',
+    },
+  },
+  {
+    id: 'wrong-factor',
+    name: 'wrong factor',
+    overlooked: {
+      id: 'factor-overlooked',
+      name: 'A wrong factor overlooked',
+      lookAt: 'the factors: are they what is defined, and do the units cancel?',
+    },
+  },
+  {
+    id: 'wrong-base',
+    name: 'percent of the wrong value',
+    overlooked: { id: 'base-overlooked', name: 'A wrong base overlooked', lookAt: 'what the difference is divided by' },
+  },
+  {
+    id: 'impossible-value',
+    name: 'cannot be',
+    overlooked: {
+      id: 'impossible-overlooked',
+      name: 'An impossible value overlooked',
+      lookAt: 'each value by itself: can there be such a thing?',
+    },
+  },
 ];
 
 /** What is said to be wrong in a cell. */
@@ -33,7 +89,10 @@ function letterOfFault(fault: string): string {
 
 /** Marks as they are entered: `7c 12a`. */
 export function writtenMarks(marks: readonly Marked[]): string {
-  return [...marks].sort((a, b) => a.cell - b.cell).map(({ cell, fault }) => `${cell}${letterOfFault(fault)}`).join(' ');
+  return [...marks]
+    .sort((a, b) => a.cell - b.cell)
+    .map(({ cell, fault }) => `${cell}${letterOfFault(fault)}`)
+    .join(' ');
 }
 
 /** The entry names a cell or a fault that is not there, or is no list of them. */
@@ -49,14 +108,20 @@ const LONGEST = 400;
  */
 export function parseMarks(typed: string, cells: number): Marked[] {
   const plain = typed.normalize('NFKC').trim().toLowerCase();
-  if (plain === '') throw new UnreadableMarksError('Nothing is marked yet: mark a cell, and say what is wrong with it.');
-  if (plain.length > LONGEST) throw new UnreadableMarksError(`That is ${plain.length} characters; marks have at most ${LONGEST}.`);
+  if (plain === '')
+    throw new UnreadableMarksError('Nothing is marked yet: mark a cell, and say what is wrong with it.');
+  if (plain.length > LONGEST)
+    throw new UnreadableMarksError(`That is ${plain.length} characters; marks have at most ${LONGEST}.`);
   const parts = plain.match(/\d+\s*[a-z]|[^\s,;]+/g) ?? [];
   const marks = parts.map((part): Marked => {
     const [, number = '', letter = ''] = /^(\d+)\s*([a-z])$/.exec(part) ?? [];
     const kind = FAULT_KINDS[indexOfLetter(letter)];
-    if (number === '' || !kind) throw new UnreadableMarksError(`“${part.slice(0, 20)}” is not the number of a cell and a letter from a to ${letterOfFault(FAULT_KINDS.at(-1)?.id ?? '')}.`);
-    if (Number(number) < 1 || Number(number) > cells) throw new UnreadableMarksError(`There is no cell ${number.slice(0, 6)}; they go from 1 to ${cells}.`);
+    if (number === '' || !kind)
+      throw new UnreadableMarksError(
+        `“${part.slice(0, 20)}” is not the number of a cell and a letter from a to ${letterOfFault(FAULT_KINDS.at(-1)?.id ?? '')}.`,
+      );
+    if (Number(number) < 1 || Number(number) > cells)
+      throw new UnreadableMarksError(`There is no cell ${number.slice(0, 6)}; they go from 1 to ${cells}.`);
     return { cell: Number(number), fault: kind.id };
   });
   const twice = marks.find(({ cell }, i) => marks.findIndex((other) => other.cell === cell) !== i);

@@ -18,13 +18,24 @@ export interface ExerciseKindEntry {
   readonly templates: readonly Template[];
 }
 
-const templates = <E extends Exercise>(all: readonly Template<E>[]): readonly Template[] => all as readonly Template<Exercise>[];
+const templates = <E extends Exercise>(all: readonly Template<E>[]): readonly Template[] =>
+  all as readonly Template<Exercise>[];
 
 export const EXERCISE_KINDS: readonly ExerciseKindEntry[] = [
   { id: 'count-figures', name: 'Counting figures', skill: 'significant-figures', templates: templates(COUNTS) },
-  { id: 'write-reading', name: 'Writing a reading', skill: 'significant-figures', templates: templates(WRITTEN_READINGS) },
+  {
+    id: 'write-reading',
+    name: 'Writing a reading',
+    skill: 'significant-figures',
+    templates: templates(WRITTEN_READINGS),
+  },
   { id: 'round-number', name: 'Rounding', skill: 'significant-figures', templates: templates(ROUNDINGS) },
-  { id: 'exact-or-measured', name: 'Exact or measured', skill: 'significant-figures', templates: templates(EXACT_OR_MEASURED) },
+  {
+    id: 'exact-or-measured',
+    name: 'Exact or measured',
+    skill: 'significant-figures',
+    templates: templates(EXACT_OR_MEASURED),
+  },
   { id: 'add-subtract', name: 'Sums and differences', skill: 'calculations', templates: templates(SUMS) },
   { id: 'multiply-divide', name: 'Products and quotients', skill: 'calculations', templates: templates(PRODUCTS) },
   { id: 'mixed-steps', name: 'Several steps', skill: 'calculations', templates: templates(MIXED) },

@@ -61,7 +61,10 @@ export function resultOf({ exercise, rules }: ExerciseTask<WorkingExercise>, lin
     unitText: unit ?? calculation.unit,
     rule: ruleOf(exercise),
     measured: Object.entries(given).flatMap(([name, written]) => (isExact(formula, name) ? [] : numberIn(written))),
-    exact: [...literals, ...Object.entries(given).flatMap(([name, written]) => (isExact(formula, name) ? numberIn(written) : []))],
+    exact: [
+      ...literals,
+      ...Object.entries(given).flatMap(([name, written]) => (isExact(formula, name) ? numberIn(written) : [])),
+    ],
     calculation,
   };
 }
@@ -74,7 +77,17 @@ export function pointed(rules: HouseRules): HouseRules {
 function roundedResult({ exercise: { number, unit, to }, rules }: ExerciseTask<RoundingExercise>): Result {
   const { value } = parseWrittenNumber(number);
   const place = 'decimals' in to ? -to.decimals : placeOfFigures(value, to.figures, rules);
-  return { value, place, text: unambiguousAtPlace(value, place, rules.rounding), unit: parseUnit(unit), unitText: unit, rule: null, measured: [], exact: [], calculation: null };
+  return {
+    value,
+    place,
+    text: unambiguousAtPlace(value, place, rules.rounding),
+    unit: parseUnit(unit),
+    unitText: unit,
+    rule: null,
+    measured: [],
+    exact: [],
+    calculation: null,
+  };
 }
 
 /** The place of the last of so many figures, as they are written: 9.996 with three is 10.0. */
@@ -90,5 +103,7 @@ export function lineOf({ formula, given }: WorkingExercise): string {
 
 /** The right result of an exercise that asks for a number. */
 export function rightResult(task: NumberTask): Result {
-  return isWorking(task.exercise) ? resultOf(task as ExerciseTask<WorkingExercise>, lineOf(task.exercise)) : roundedResult(task as ExerciseTask<RoundingExercise>);
+  return isWorking(task.exercise)
+    ? resultOf(task as ExerciseTask<WorkingExercise>, lineOf(task.exercise))
+    : roundedResult(task as ExerciseTask<RoundingExercise>);
 }

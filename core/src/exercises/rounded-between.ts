@@ -23,7 +23,10 @@ function steppedIn(node: Expression, rules: HouseRules): string {
       return `(-${steppedIn(node.operand, rules)})`;
     case 'binary': {
       // An exponent is a whole number that stands for itself.
-      const line = node.operator === '^' ? `${written(node.left, rules)}^${exponentIn(node.right)}` : `${written(node.left, rules)} ${node.operator} ${written(node.right, rules)}`;
+      const line =
+        node.operator === '^'
+          ? `${written(node.left, rules)}^${exponentIn(node.right)}`
+          : `${written(node.left, rules)} ${node.operator} ${written(node.right, rules)}`;
       return line;
     }
     case 'call':

@@ -33,7 +33,11 @@ function told(quantity: string): StoryPart {
 
 function storyOf(exercise: Exercise): StoryPart[] {
   if (!isWorking(exercise)) return [exercise.story];
-  return exercise.story.split(/\{(\w+)\}/).flatMap((part, i): StoryPart[] => (i % 2 === 1 ? [told(exercise.given[part] ?? part)] : part === '' ? [] : [part]));
+  return exercise.story
+    .split(/\{(\w+)\}/)
+    .flatMap((part, i): StoryPart[] =>
+      i % 2 === 1 ? [told(exercise.given[part] ?? part)] : part === '' ? [] : [part],
+    );
 }
 
 function answeredBy({ exercise, rules }: ExerciseTask): Answered {
@@ -41,10 +45,20 @@ function answeredBy({ exercise, rules }: ExerciseTask): Answered {
   if (exercise.kind === 'spot-the-error') return { by: 'marks', headings: exercise.headings, rows: exercise.rows };
   if (!isChoice(exercise)) return { by: 'number' };
   const { seen, options } = exercise;
-  return { by: 'choice', options: options.map(({ text }) => text), seen: seen && pictureOf(readingTask(seen.instrumentId, seen.situation, rules)) };
+  return {
+    by: 'choice',
+    options: options.map(({ text }) => text),
+    seen: seen && pictureOf(readingTask(seen.instrumentId, seen.situation, rules)),
+  };
 }
 
 /** An exercise as a browser gets it before the answer. */
 export function shownExercise(task: ExerciseTask): ExerciseShown {
-  return { kind: 'exercise', exercise: task.exercise.kind, level: task.exercise.level, story: storyOf(task.exercise), answered: answeredBy(task) };
+  return {
+    kind: 'exercise',
+    exercise: task.exercise.kind,
+    level: task.exercise.level,
+    story: storyOf(task.exercise),
+    answered: answeredBy(task),
+  };
 }

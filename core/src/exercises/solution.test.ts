@@ -9,7 +9,9 @@ import { EXERCISE_KINDS } from './kinds.ts';
 import { solutionOf } from './solution.ts';
 
 const wordsOn = (number: string): string => {
-  const solution = solutionOf(exerciseTask({ kind: 'count-figures', level: 1, story: '', question: 'How many significant figures?', number }));
+  const solution = solutionOf(
+    exerciseTask({ kind: 'count-figures', level: 1, story: '', question: 'How many significant figures?', number }),
+  );
   if (solution.by !== 'words') throw new Error('A count is explained in words.');
   return solution.text;
 };
@@ -21,7 +23,10 @@ describe('how figures are counted', () => {
     ['1500', 'Counted are 1 5: 2 figures. The zeros after them only fill up the places.'],
     ['1500.', 'Counted are 1 5 0 0: 4 figures.'],
     ['3.070 × 10⁻⁴', 'Counted are 3 0 7 0: 4 figures. The power of ten says how large the number is.'],
-    ['0.50 × 10³', 'Counted are 5 0: 2 figures. The zeros before them only place the decimal mark. The power of ten says how large the number is.'],
+    [
+      '0.50 × 10³',
+      'Counted are 5 0: 2 figures. The zeros before them only place the decimal mark. The power of ten says how large the number is.',
+    ],
     ['20.03', 'Counted are 2 0 0 3: 4 figures.'],
   ])('in %s', (number, words) => {
     expect(wordsOn(number)).toBe(words);
@@ -29,7 +34,11 @@ describe('how figures are counted', () => {
 });
 
 describe('how a number is rounded', () => {
-  const rounding = (number: string, to: RoundingExercise['to'], rule: 'half-up' | 'half-even' = 'half-up') => exerciseTask({ kind: 'round-number', level: 1, story: '', question: 'Round it.', number, unit: 'g', to }, { rounding: rule });
+  const rounding = (number: string, to: RoundingExercise['to'], rule: 'half-up' | 'half-even' = 'half-up') =>
+    exerciseTask(
+      { kind: 'round-number', level: 1, story: '', question: 'Round it.', number, unit: 'g', to },
+      { rounding: rule },
+    );
 
   it.each([
     ['2.345', { decimals: 2 }, 'half-up', '2.35'],
@@ -45,8 +54,12 @@ describe('how a number is rounded', () => {
   });
 
   it('is said by the class’s own rule', () => {
-    expect(solutionOf(rounding('2.345', { decimals: 2 }))).toMatchObject({ text: expect.stringContaining('up, away from zero') });
-    expect(solutionOf(rounding('2.345', { figures: 2 }, 'half-even'))).toMatchObject({ text: expect.stringMatching(/^Significant figures are counted .*to the even neighbour\.$/) });
+    expect(solutionOf(rounding('2.345', { decimals: 2 }))).toMatchObject({
+      text: expect.stringContaining('up, away from zero'),
+    });
+    expect(solutionOf(rounding('2.345', { figures: 2 }, 'half-even'))).toMatchObject({
+      text: expect.stringMatching(/^Significant figures are counted .*to the even neighbour\.$/),
+    });
   });
 });
 

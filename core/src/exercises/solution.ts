@@ -9,7 +9,15 @@ export type Solution =
   | { readonly by: 'words'; readonly text: string }
   /** Why each answer is right or is not. */
   | { readonly by: 'options'; readonly whys: readonly string[] }
-  | { readonly by: 'faults'; readonly faults: readonly { readonly cells: readonly number[]; readonly fault: string; readonly right: string; readonly why: string }[] };
+  | {
+      readonly by: 'faults';
+      readonly faults: readonly {
+        readonly cells: readonly number[];
+        readonly fault: string;
+        readonly right: string;
+        readonly why: string;
+      }[];
+    };
 
 function counted(number: string): string {
   const [mantissa = '', power] = number.split(' × ');
@@ -25,7 +33,10 @@ function counted(number: string): string {
 }
 
 function roundedHow({ exercise, rules }: ExerciseTask<Extract<Exercise, { kind: 'round-number' }>>): string {
-  const asked = 'figures' in exercise.to ? 'Significant figures are counted from the first digit that is not zero.' : 'Decimals are counted from the decimal mark.';
+  const asked =
+    'figures' in exercise.to
+      ? 'Significant figures are counted from the first digit that is not zero.'
+      : 'Decimals are counted from the decimal mark.';
   return `${asked} The digits after the last one kept decide, all at once; an exact half goes ${rules.rounding === 'half-even' ? 'to the even neighbour' : 'up, away from zero'}.`;
 }
 
@@ -35,5 +46,8 @@ export function solutionOf({ exercise, rules }: ExerciseTask): Solution {
   if (exercise.kind === 'count-figures') return { by: 'words', text: counted(exercise.number) };
   if (exercise.kind === 'round-number') return { by: 'words', text: roundedHow({ exercise, rules }) };
   if (isChoice(exercise)) return { by: 'options', whys: exercise.options.map(({ why }) => why) };
-  return { by: 'faults', faults: exercise.faults.map(({ cells, called, right, why }) => ({ cells, fault: called[0] ?? '', right, why })) };
+  return {
+    by: 'faults',
+    faults: exercise.faults.map(({ cells, called, right, why }) => ({ cells, fault: called[0] ?? '', right, why })),
+  };
 }

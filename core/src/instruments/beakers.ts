@@ -30,7 +30,14 @@ function cup({ id, name, from, to, division, body }: CupSize): ScaleTool {
 }
 
 const beaker = (capacity: number, from: number, to: number, division: number, bore: number): ScaleTool =>
-  cup({ id: `beaker-${capacity}`, name: `${capacity} mL beaker`, from, to, division, body: { kind: 'beaker', bore, wall: 1.5 } });
+  cup({
+    id: `beaker-${capacity}`,
+    name: `${capacity} mL beaker`,
+    from,
+    to,
+    division,
+    body: { kind: 'beaker', bore, wall: 1.5 },
+  });
 
 /** Low-form beakers (inner diameters typical of ISO 3819) and a conical flask (ISO 1773: 40 mm at the floor, 14 mm at 105 mm). */
 export const BEAKERS: readonly ScaleTool[] = [
@@ -38,5 +45,12 @@ export const BEAKERS: readonly ScaleTool[] = [
   beaker(100, 20, 80, 20, 47),
   beaker(250, 50, 200, 50, 66),
   beaker(500, 50, 400, 50, 81),
-  cup({ id: 'conical-flask-250', name: '250 mL conical flask', from: 50, to: 200, division: 50, body: { kind: 'cone', baseRadius: 40, taper: 26 / 105, wall: 1.5 } }),
+  cup({
+    id: 'conical-flask-250',
+    name: '250 mL conical flask',
+    from: 50,
+    to: 200,
+    division: 50,
+    body: { kind: 'cone', baseRadius: 40, taper: 26 / 105, wall: 1.5 },
+  }),
 ];

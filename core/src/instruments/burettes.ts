@@ -29,7 +29,28 @@ function delivering({ id, name, skill, capacity, bore, tolerance }: DeliverySize
 
 /** Burettes (ISO 385) and a graduated pipette (ISO 835), with tolerances of classes A and B. */
 export const BURETTES: readonly ScaleTool[] = [
-  delivering({ id: 'burette-25', name: '25 mL burette', skill: 'burettes', capacity: 25, bore: 8, tolerance: { a: 0.05, b: 0.1 } }),
-  delivering({ id: 'burette-50', name: '50 mL burette', skill: 'burettes', capacity: 50, bore: 11.3, tolerance: { a: 0.05, b: 0.1 } }),
-  delivering({ id: 'graduated-pipette-10', name: '10 mL graduated pipette', skill: 'graduated-pipettes', capacity: 10, bore: 7.4, tolerance: { a: 0.05, b: 0.1 } }),
+  delivering({
+    id: 'burette-25',
+    name: '25 mL burette',
+    skill: 'burettes',
+    capacity: 25,
+    bore: 8,
+    tolerance: { a: 0.05, b: 0.1 },
+  }),
+  delivering({
+    id: 'burette-50',
+    name: '50 mL burette',
+    skill: 'burettes',
+    capacity: 50,
+    bore: 11.3,
+    tolerance: { a: 0.05, b: 0.1 },
+  }),
+  delivering({
+    id: 'graduated-pipette-10',
+    name: '10 mL graduated pipette',
+    skill: 'graduated-pipettes',
+    capacity: 10,
+    bore: 7.4,
+    tolerance: { a: 0.05, b: 0.1 },
+  }),
 ];

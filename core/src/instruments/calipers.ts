@@ -36,9 +36,24 @@ const digits = (count: number): string[] => Array.from({ length: count }, (_, i)
 
 /** Vernier calipers (ISO 13385-1), by their least count. */
 export const CALIPERS: readonly VernierCaliper[] = [
-  caliper({ id: 'caliper-tenth', vernier: { lines: 10, spans: 9, main: 1 }, numbers: { every: 5, printed: ['0', '5', '10'] }, edge: 3.4 }),
-  caliper({ id: 'caliper-twentieth', vernier: { lines: 20, spans: 39, main: 1 }, numbers: { every: 2, printed: [...digits(10), '0'] }, edge: 4.6 }),
-  caliper({ id: 'caliper-fiftieth', vernier: { lines: 50, spans: 49, main: 1 }, numbers: { every: 5, printed: [...digits(10), '0'] }, edge: 4.6 }),
+  caliper({
+    id: 'caliper-tenth',
+    vernier: { lines: 10, spans: 9, main: 1 },
+    numbers: { every: 5, printed: ['0', '5', '10'] },
+    edge: 3.4,
+  }),
+  caliper({
+    id: 'caliper-twentieth',
+    vernier: { lines: 20, spans: 39, main: 1 },
+    numbers: { every: 2, printed: [...digits(10), '0'] },
+    edge: 4.6,
+  }),
+  caliper({
+    id: 'caliper-fiftieth',
+    vernier: { lines: 50, spans: 49, main: 1 },
+    numbers: { every: 5, printed: [...digits(10), '0'] },
+    edge: 4.6,
+  }),
 ];
 
 /** A caliper with a display: in hundredths of a millimetre, or in half thousandths of an inch. */

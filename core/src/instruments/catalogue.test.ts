@@ -38,15 +38,30 @@ describe('the catalogue', () => {
     expect(() => instrumentById(id)).toThrow(`“${id}”`);
   });
 
-  it.each([['cylinder-10', 0.1, 1, 0.1, 0.2, 11.6], ['cylinder-50', 1, 10, 0.5, 1, 21.7], ['cylinder-100', 1, 10, 0.5, 1, 27.8], ['cylinder-25', 0.5, 5, 0.25, 0.5, 16.6], ['cylinder-250', 2, 20, 1, 2, 39.9], ['cylinder-500', 5, 50, 2.5, 5, 51]])('%s: divisions of %d, labels each %d, tolerance %d or %d, bore %d', (id, division, labelEvery, a, b, bore) => {
+  it.each([
+    ['cylinder-10', 0.1, 1, 0.1, 0.2, 11.6],
+    ['cylinder-50', 1, 10, 0.5, 1, 21.7],
+    ['cylinder-100', 1, 10, 0.5, 1, 27.8],
+    ['cylinder-25', 0.5, 5, 0.25, 0.5, 16.6],
+    ['cylinder-250', 2, 20, 1, 2, 39.9],
+    ['cylinder-500', 5, 50, 2.5, 5, 51],
+  ])('%s: divisions of %d, labels each %d, tolerance %d or %d, bore %d', (id, division, labelEvery, a, b, bore) => {
     const { scale, tolerance } = graduated(id);
-    expect([scale.division, scale.labelEvery, tolerance.a, tolerance.b, tube(id).bore]).toEqual([division, labelEvery, a, b, bore]);
+    expect([scale.division, scale.labelEvery, tolerance.a, tolerance.b, tube(id).bore]).toEqual([
+      division,
+      labelEvery,
+      a,
+      b,
+      bore,
+    ]);
     expect(marksOf(scale)).toHaveLength(Math.round(scale.to / division) + 1);
   });
 });
 
 describe('places along a tool', () => {
-  const tools = instrumentIds().map(instrumentById).filter((tool) => tool.reads === 'scale');
+  const tools = instrumentIds()
+    .map(instrumentById)
+    .filter((tool) => tool.reads === 'scale');
 
   it.each(tools.map((tool) => [tool.id, tool] as const))('%s: a value’s place leads back to the value', (_, tool) => {
     for (let i = 0; i <= 20; i += 1) {
@@ -63,7 +78,9 @@ describe('places along a tool', () => {
   it('marks of a sloping flask lie ever further apart, those of a float ever closer toward the dense end', () => {
     const gaps = (id: string): number[] => {
       const tool = graduated(id);
-      return marksOf(tool.scale).slice(1).map(({ at }, i) => Math.abs(along(tool, at) - along(tool, marksOf(tool.scale)[i]!.at)));
+      return marksOf(tool.scale)
+        .slice(1)
+        .map(({ at }, i) => Math.abs(along(tool, at) - along(tool, marksOf(tool.scale)[i]!.at)));
     };
     expect(gaps('conical-flask-250')).toEqual([...gaps('conical-flask-250')].sort((a, b) => a - b));
     expect(gaps('hydrometer-1000')).toEqual([...gaps('hydrometer-1000')].sort((a, b) => b - a));
@@ -72,7 +89,8 @@ describe('places along a tool', () => {
   it('a sloping flask holds what a cone of its sizes does, by slices', () => {
     const flask = graduated('conical-flask-250');
     let [volume, height] = [0, 0];
-    for (const slice = 0.01; volume < 150_000; height += slice) volume += Math.PI * (40 - (26 / 105) * (height + slice / 2)) ** 2 * slice;
+    for (const slice = 0.01; volume < 150_000; height += slice)
+      volume += Math.PI * (40 - (26 / 105) * (height + slice / 2)) ** 2 * slice;
     expect(along(flask, 150)).toBeCloseTo(height, 1);
   });
 
@@ -100,14 +118,17 @@ describe('true sizes', () => {
 });
 
 describe('the profile of a surface', () => {
-  it.each(['wetting', 'domed'] as const)('of a %s liquid starts level in the middle and is steepest at the wall', (surface) => {
-    const profile = meniscusProfile(surface, 10.85);
-    expect(profile[0]!.map(Math.abs)).toEqual([0, 0]);
-    expect(profile.at(-1)![0]).toBeCloseTo(10.85, 9);
-    expect(profile.at(-1)![1]).toBeCloseTo(wallHeight(surface, 10.85), 9);
-    const slopes = profile.slice(1).map(([x, z], i) => Math.abs((z - profile[i]![1]) / (x - profile[i]![0])));
-    expect(slopes).toEqual([...slopes].sort((a, b) => a - b));
-  });
+  it.each(['wetting', 'domed'] as const)(
+    'of a %s liquid starts level in the middle and is steepest at the wall',
+    (surface) => {
+      const profile = meniscusProfile(surface, 10.85);
+      expect(profile[0]!.map(Math.abs)).toEqual([0, 0]);
+      expect(profile.at(-1)![0]).toBeCloseTo(10.85, 9);
+      expect(profile.at(-1)![1]).toBeCloseTo(wallHeight(surface, 10.85), 9);
+      const slopes = profile.slice(1).map(([x, z], i) => Math.abs((z - profile[i]![1]) / (x - profile[i]![0])));
+      expect(slopes).toEqual([...slopes].sort((a, b) => a - b));
+    },
+  );
 
   it('satisfies the equation it is taken from: z″ + z′ ÷ x = (z + c) ÷ a²', () => {
     const z = (x: number): number => meniscusProfile('wetting', x, 1).at(-1)![1];

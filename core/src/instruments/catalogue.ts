@@ -21,8 +21,23 @@ export class UnknownInstrumentError extends Error {
 }
 
 /** Every instrument, a family per file. */
-const FAMILIES: readonly (readonly Instrument[])[] = [RULERS, CYLINDERS, BEAKERS, BURETTES, VOLUMETRIC, THERMOMETERS, HYDROMETERS, CALIPERS, [DIGITAL_CALIPER], MICROMETERS, BEAM_BALANCES, DIGITAL_BALANCES];
-const CATALOGUE: ReadonlyMap<string, Instrument> = new Map(FAMILIES.flat().map((instrument) => [instrument.id, instrument]));
+const FAMILIES: readonly (readonly Instrument[])[] = [
+  RULERS,
+  CYLINDERS,
+  BEAKERS,
+  BURETTES,
+  VOLUMETRIC,
+  THERMOMETERS,
+  HYDROMETERS,
+  CALIPERS,
+  [DIGITAL_CALIPER],
+  MICROMETERS,
+  BEAM_BALANCES,
+  DIGITAL_BALANCES,
+];
+const CATALOGUE: ReadonlyMap<string, Instrument> = new Map(
+  FAMILIES.flat().map((instrument) => [instrument.id, instrument]),
+);
 
 /** The ids of all instruments, in the order of the catalogue. */
 export function instrumentIds(): string[] {

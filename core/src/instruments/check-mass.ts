@@ -23,12 +23,15 @@ export interface MassCheck {
  */
 export function checkError(instrumentId: string, { nominal, reading }: MassCheck): number {
   const { range, unit, name, skill } = instrumentById(instrumentId);
-  if (skill !== 'digital-balances' && skill !== 'beam-balances') throw new CheckError('nominal', `a ${name} is not checked with masses.`);
+  if (skill !== 'digital-balances' && skill !== 'beam-balances')
+    throw new CheckError('nominal', `a ${name} is not checked with masses.`);
   if (!Number.isFinite(nominal) || nominal <= 0) throw new CheckError('nominal', `${nominal} ${unit} is no mass.`);
-  if (nominal > range[1]) throw new CheckError('nominal', `${nominal} ${unit} is more than the ${name} takes, ${range[1]} ${unit}.`);
+  if (nominal > range[1])
+    throw new CheckError('nominal', `${nominal} ${unit} is more than the ${name} takes, ${range[1]} ${unit}.`);
   if (!Number.isFinite(reading)) throw new CheckError('reading', `${reading} is not a number.`);
   // Nobody’s balance is off by half; that is a slip of the pen.
-  if (Math.abs(reading - nominal) > nominal / 2) throw new CheckError('reading', `${reading} ${unit} is far from ${nominal} ${unit}: look at it once more.`);
+  if (Math.abs(reading - nominal) > nominal / 2)
+    throw new CheckError('reading', `${reading} ${unit} is far from ${nominal} ${unit}: look at it once more.`);
   return Number((reading - nominal).toFixed(9));
 }
 
@@ -39,11 +42,14 @@ const MOST_DIVISIONS = 40;
 export function checkZeroError(instrumentId: string, zeroError: number): number {
   const { division, unit, name } = instrumentById(instrumentId);
   if (!Number.isFinite(zeroError)) throw new CheckError('zeroError', 'that is not a number.');
-  if (Math.abs(zeroError) > MOST_DIVISIONS * division) throw new CheckError('zeroError', `a ${name} that is off by ${zeroError} ${unit} is not used; have it mended.`);
+  if (Math.abs(zeroError) > MOST_DIVISIONS * division)
+    throw new CheckError('zeroError', `a ${name} that is off by ${zeroError} ${unit} is not used; have it mended.`);
   return zeroError;
 }
 
 /** Tools that can show something at true zero, and so have a zero error. */
 export function hasZeroError(instrumentId: string): boolean {
-  return ['thermometers', 'calipers', 'micrometers', 'beam-balances', 'digital-balances'].includes(instrumentById(instrumentId).skill);
+  return ['thermometers', 'calipers', 'micrometers', 'beam-balances', 'digital-balances'].includes(
+    instrumentById(instrumentId).skill,
+  );
 }

@@ -10,7 +10,15 @@ interface CylinderSize {
   readonly mayHaveSecondScale: boolean;
 }
 
-function cylinder({ capacity, division, labelEvery, mediumEvery, bore, tolerance, mayHaveSecondScale }: CylinderSize): ScaleTool {
+function cylinder({
+  capacity,
+  division,
+  labelEvery,
+  mediumEvery,
+  bore,
+  tolerance,
+  mayHaveSecondScale,
+}: CylinderSize): ScaleTool {
   return {
     id: `cylinder-${capacity}`,
     name: `${capacity} mL cylinder`,
@@ -29,10 +37,58 @@ function cylinder({ capacity, division, labelEvery, mediumEvery, bore, tolerance
 
 /** Graduated cylinders. Bores and tolerances are typical of tall-form borosilicate cylinders (ISO 4788, classes A and B). */
 export const CYLINDERS: readonly ScaleTool[] = [
-  cylinder({ capacity: 10, division: 0.1, labelEvery: 1, mediumEvery: 0.5, bore: 11.6, tolerance: { a: 0.1, b: 0.2 }, mayHaveSecondScale: true }),
-  cylinder({ capacity: 25, division: 0.5, labelEvery: 5, mediumEvery: 2.5, bore: 16.6, tolerance: { a: 0.25, b: 0.5 }, mayHaveSecondScale: false }),
-  cylinder({ capacity: 50, division: 1, labelEvery: 10, mediumEvery: 5, bore: 21.7, tolerance: { a: 0.5, b: 1 }, mayHaveSecondScale: false }),
-  cylinder({ capacity: 100, division: 1, labelEvery: 10, mediumEvery: 5, bore: 27.8, tolerance: { a: 0.5, b: 1 }, mayHaveSecondScale: true }),
-  cylinder({ capacity: 250, division: 2, labelEvery: 20, mediumEvery: 10, bore: 39.9, tolerance: { a: 1, b: 2 }, mayHaveSecondScale: false }),
-  cylinder({ capacity: 500, division: 5, labelEvery: 50, mediumEvery: 25, bore: 51, tolerance: { a: 2.5, b: 5 }, mayHaveSecondScale: true }),
+  cylinder({
+    capacity: 10,
+    division: 0.1,
+    labelEvery: 1,
+    mediumEvery: 0.5,
+    bore: 11.6,
+    tolerance: { a: 0.1, b: 0.2 },
+    mayHaveSecondScale: true,
+  }),
+  cylinder({
+    capacity: 25,
+    division: 0.5,
+    labelEvery: 5,
+    mediumEvery: 2.5,
+    bore: 16.6,
+    tolerance: { a: 0.25, b: 0.5 },
+    mayHaveSecondScale: false,
+  }),
+  cylinder({
+    capacity: 50,
+    division: 1,
+    labelEvery: 10,
+    mediumEvery: 5,
+    bore: 21.7,
+    tolerance: { a: 0.5, b: 1 },
+    mayHaveSecondScale: false,
+  }),
+  cylinder({
+    capacity: 100,
+    division: 1,
+    labelEvery: 10,
+    mediumEvery: 5,
+    bore: 27.8,
+    tolerance: { a: 0.5, b: 1 },
+    mayHaveSecondScale: true,
+  }),
+  cylinder({
+    capacity: 250,
+    division: 2,
+    labelEvery: 20,
+    mediumEvery: 10,
+    bore: 39.9,
+    tolerance: { a: 1, b: 2 },
+    mayHaveSecondScale: false,
+  }),
+  cylinder({
+    capacity: 500,
+    division: 5,
+    labelEvery: 50,
+    mediumEvery: 25,
+    bore: 51,
+    tolerance: { a: 2.5, b: 5 },
+    mayHaveSecondScale: true,
+  }),
 ];

@@ -1,7 +1,17 @@
 import type { DisplayTool } from './instrument.ts';
 
 function balance(id: string, capacity: number, division: number): DisplayTool {
-  return { id, name: `${division} g digital balance`, skill: 'digital-balances', reads: 'display', measures: 'mass', unit: 'g', range: [0, capacity], division, tolerance: { a: division, b: division } };
+  return {
+    id,
+    name: `${division} g digital balance`,
+    skill: 'digital-balances',
+    reads: 'display',
+    measures: 'mass',
+    unit: 'g',
+    range: [0, capacity],
+    division,
+    tolerance: { a: division, b: division },
+  };
 }
 
 /** Balances with a display; the last digit is the uncertain one. */

@@ -1,7 +1,17 @@
 import type { Micrometer } from './instrument.ts';
 
 function micrometer(id: string, name: string, division: number, sleeveLines: Micrometer['sleeveLines']): Micrometer {
-  return { id, name, skill: 'micrometers', reads: 'thimble', unit: 'mm', range: [0, 25], division, tolerance: { a: 0.004, b: 0.004 }, sleeveLines };
+  return {
+    id,
+    name,
+    skill: 'micrometers',
+    reads: 'thimble',
+    unit: 'mm',
+    range: [0, 25],
+    division,
+    tolerance: { a: 0.004, b: 0.004 },
+    sleeveLines,
+  };
 }
 
 /** One turn of the thimble, in mm, and its divisions. */

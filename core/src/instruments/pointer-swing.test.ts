@@ -5,12 +5,18 @@ import { isAtRest, startled, swung, type Pointer, type Swing } from './pointer-s
 const FREE: Swing = { period: 1.5, damping: 0.13, friction: 0, stops: 10 };
 
 /** Places and times at which a pointer turns round. */
-function turnsOf(start: Pointer, rest: number, swing: Swing, until: number): { readonly time: number; readonly at: number }[] {
+function turnsOf(
+  start: Pointer,
+  rest: number,
+  swing: Swing,
+  until: number,
+): { readonly time: number; readonly at: number }[] {
   const turns: { time: number; at: number }[] = [];
   const step = 1 / 960;
   for (let [time, now] = [0, start]; time < until; time += step) {
     const next = swung(now, rest, step, swing);
-    if (now.speed !== 0 && Math.sign(next.speed) !== Math.sign(now.speed)) turns.push({ time: time + step / 2, at: next.at });
+    if (now.speed !== 0 && Math.sign(next.speed) !== Math.sign(now.speed))
+      turns.push({ time: time + step / 2, at: next.at });
     now = next;
   }
   return turns;
@@ -41,7 +47,8 @@ describe('a swinging pointer', () => {
   });
 
   it('without friction comes to rest within a millionth of where it should', () => {
-    for (const rest of [-7.3, 0, 0.004, 4.2]) expect(Math.abs(swung({ at: 9, speed: -20 }, rest, 60, FREE).at - rest)).toBeLessThan(1e-6);
+    for (const rest of [-7.3, 0, 0.004, 4.2])
+      expect(Math.abs(swung({ at: 9, speed: -20 }, rest, 60, FREE).at - rest)).toBeLessThan(1e-6);
   });
 
   it('with friction rests inside its dead band, and not always in its middle', () => {

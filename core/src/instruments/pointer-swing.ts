@@ -29,7 +29,11 @@ const STEP = 1 / 240;
  * A free damped swing about a centre after a time: the solution of x″ + 2ζωx′ + ω²(x − c) = 0 for ζ < 1 (as in any text on mechanics,
  * for instance Kibble & Berkshire, 2004, section 2.5), and when it first stands still.
  */
-function free({ at, speed }: Pointer, centre: number, { period, damping }: Swing): { after: (time: number) => Pointer; turns: number } {
+function free(
+  { at, speed }: Pointer,
+  centre: number,
+  { period, damping }: Swing,
+): { after: (time: number) => Pointer; turns: number } {
   const damped = (2 * Math.PI) / period;
   const decay = (damped * damping) / Math.sqrt(1 - damping ** 2);
   const a = at - centre;
@@ -39,13 +43,21 @@ function free({ at, speed }: Pointer, centre: number, { period, damping }: Swing
   const turns = (phase > 1e-12 ? phase : phase > -Math.PI + 1e-12 ? phase + Math.PI : phase + 2 * Math.PI) / damped;
   const after = (time: number): Pointer => {
     const [cos, sin, shrunk] = [Math.cos(damped * time), Math.sin(damped * time), Math.exp(-decay * time)];
-    return { at: centre + shrunk * (a * cos + b * sin), speed: shrunk * ((damped * b - decay * a) * cos - (decay * b + damped * a) * sin) };
+    return {
+      at: centre + shrunk * (a * cos + b * sin),
+      speed: shrunk * ((damped * b - decay * a) * cos - (decay * b + damped * a) * sin),
+    };
   };
   return { after, turns };
 }
 
 /** The pointer a short time on, and how much of that time is left where it came to a turn before its end. */
-function part(pointer: Pointer, rest: number, time: number, swing: Swing): { readonly pointer: Pointer; readonly left: number } {
+function part(
+  pointer: Pointer,
+  rest: number,
+  time: number,
+  swing: Swing,
+): { readonly pointer: Pointer; readonly left: number } {
   const { friction } = swing;
   const still = Math.abs(pointer.speed) < 1e-12;
   if (still && Math.abs(pointer.at - rest) <= friction) return { pointer: { at: pointer.at, speed: 0 }, left: 0 };
@@ -68,7 +80,10 @@ function struck({ at, speed }: Pointer, stops: number): Pointer {
  * @param seconds not negative.
  */
 export function swung(pointer: Pointer, rest: number, seconds: number, swing: Swing): Pointer {
-  const [count, aim] = [Math.max(1, Math.ceil(seconds / STEP)), Math.max(-3 * swing.stops, Math.min(3 * swing.stops, rest))];
+  const [count, aim] = [
+    Math.max(1, Math.ceil(seconds / STEP)),
+    Math.max(-3 * swing.stops, Math.min(3 * swing.stops, rest)),
+  ];
   let now = pointer;
   for (let step = 0; step < count; step += 1) {
     // A step has few turns, if any; what is left after so many is too short to matter.

@@ -24,7 +24,12 @@ export const SKILLS: readonly Skill[] = [
   { id: 'micrometers', name: 'Micrometers', verb: READ, object: 'micrometers' },
   { id: 'beam-balances', name: 'Beam balances', verb: READ, object: 'beam balances' },
   { id: 'digital-balances', name: 'Digital balances', verb: READ, object: 'digital balances' },
-  { id: 'significant-figures', name: 'Figures', verb: ['counts and writes', 'count and write'], object: 'significant figures' },
+  {
+    id: 'significant-figures',
+    name: 'Figures',
+    verb: ['counts and writes', 'count and write'],
+    object: 'significant figures',
+  },
   { id: 'calculations', name: 'Calculations', verb: ['does', 'do'], object: 'calculations' },
   { id: 'conversions', name: 'Conversions', verb: ['converts', 'convert'], object: 'units' },
   { id: 'judging', name: 'Judging results', verb: ['judges', 'judge'], object: 'results and statements' },

@@ -30,7 +30,34 @@ function thermometer({ id, name, from, to, division, labelEvery, mediumEvery, pe
 
 /** Liquid-in-glass thermometers with a spirit thread; lengths of scale typical of laboratory ones (ISO 1770). */
 export const THERMOMETERS: readonly ScaleTool[] = [
-  thermometer({ id: 'thermometer-degree', name: '1 °C thermometer', from: -10, to: 110, division: 1, labelEvery: 10, mediumEvery: 5, perUnit: 1.8 }),
-  thermometer({ id: 'thermometer-two-degree', name: '2 °C thermometer', from: -20, to: 120, division: 2, labelEvery: 20, mediumEvery: 10, perUnit: 1 }),
-  thermometer({ id: 'thermometer-tenth', name: '0.1 °C thermometer', from: -1, to: 51, division: 0.1, labelEvery: 1, mediumEvery: 0.5, perUnit: 7 }),
+  thermometer({
+    id: 'thermometer-degree',
+    name: '1 °C thermometer',
+    from: -10,
+    to: 110,
+    division: 1,
+    labelEvery: 10,
+    mediumEvery: 5,
+    perUnit: 1.8,
+  }),
+  thermometer({
+    id: 'thermometer-two-degree',
+    name: '2 °C thermometer',
+    from: -20,
+    to: 120,
+    division: 2,
+    labelEvery: 20,
+    mediumEvery: 10,
+    perUnit: 1,
+  }),
+  thermometer({
+    id: 'thermometer-tenth',
+    name: '0.1 °C thermometer',
+    from: -1,
+    to: 51,
+    division: 0.1,
+    labelEvery: 1,
+    mediumEvery: 0.5,
+    perUnit: 7,
+  }),
 ];

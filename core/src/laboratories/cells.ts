@@ -37,11 +37,17 @@ export type Cell =
       /** Something to look at again, in words; the reading counts all the same. */
       readonly remark: string | null;
     }
-  | { readonly kind: 'unusable'; readonly reason: string; readonly text: string; readonly event: RunEvent; readonly struck: readonly RunEvent[]; readonly rivals: readonly RunEvent[] }
+  | {
+      readonly kind: 'unusable';
+      readonly reason: string;
+      readonly text: string;
+      readonly event: RunEvent;
+      readonly struck: readonly RunEvent[];
+      readonly rivals: readonly RunEvent[];
+    }
   | { readonly kind: 'computed'; readonly number: Measured; readonly text: string; readonly working: Working }
   /** Not worked out: something it needs is missing, or the calculation has no result. */
   | { readonly kind: 'pending'; readonly reason: string | null };
-
 
 function placeRemark(quantity: ReadQuantity, instrumentId: string, place: number, rules: HouseRules): string | null {
   const instrument = instrumentById(instrumentId);
@@ -57,20 +63,34 @@ function rangeReason(instrumentId: string, value: number): string | null {
 }
 
 /** Reads what stands in a cell, by the instrument the cell is made for, and the very tool where one is named. A bare number is taken in the heading's unit. */
-export function readingCell(quantity: ReadQuantity, { instrumentId, tool }: { readonly instrumentId: string; readonly tool: NamedTool | null }, slot: SlotState | undefined, rules: HouseRules): Cell {
+export function readingCell(
+  quantity: ReadQuantity,
+  { instrumentId, tool }: { readonly instrumentId: string; readonly tool: NamedTool | null },
+  slot: SlotState | undefined,
+  rules: HouseRules,
+): Cell {
   if (!slot || slot.current.text.trim() === '') return { kind: 'empty' };
   const { current: event, struck, rivals } = slot;
   const unusable = (reason: string): Cell => ({ kind: 'unusable', reason, text: event.text, event, struck, rivals });
   try {
     const entry = parseEntry(event.text, parseUnit(quantity.unit));
-    if (entry.unit === 'wrong') return unusable(`“${event.text}” has a unit of another kind; this column is in ${quantity.unit}.`);
+    if (entry.unit === 'wrong')
+      return unusable(`“${event.text}” has a unit of another kind; this column is in ${quantity.unit}.`);
     const outside = rangeReason(instrumentId, entry.value);
     if (outside) return unusable(outside);
     const value = Rational.of(entry.unit === 'fits' ? entry.value : entry.number.value);
     const text = value.toFixed(Math.max(0, -entry.place));
     // The column shows what was read; what follows from it is reckoned without the tool’s error.
     const corrected = tool === null ? value : value.minus(Rational.of(tool.zeroError));
-    return { kind: 'reading', number: { value: corrected, place: entry.place }, text, event, struck, rivals, remark: placeRemark(quantity, instrumentId, entry.place, rules) };
+    return {
+      kind: 'reading',
+      number: { value: corrected, place: entry.place },
+      text,
+      event,
+      struck,
+      rivals,
+      remark: placeRemark(quantity, instrumentId, entry.place, rules),
+    };
   } catch (error) {
     if (error instanceof UnreadableEntryError) return unusable(error.message);
     throw error;
@@ -90,7 +110,10 @@ export interface Formula {
 export function formulaOf(quantity: ComputedQuantity, protocol: Protocol): Formula {
   const unitOf = (name: string): ReturnType<typeof parseUnit> => {
     const used = protocol.quantities.find((candidate) => candidate.id === name);
-    if (!used || !('unit' in used)) throw new ExpressionError(`The formula of ${quantity.id} uses ${name}, which is not a quantity of ${protocol.id}.`);
+    if (!used || !('unit' in used))
+      throw new ExpressionError(
+        `The formula of ${quantity.id} uses ${name}, which is not a quantity of ${protocol.id}.`,
+      );
     return parseUnit(used.unit);
   };
   return { quantity, resolved: resolveParts(parseExpression(quantity.formula), unitOf, parseUnit(quantity.unit)) };
@@ -102,7 +125,12 @@ function symbolOf(protocol: Protocol, id: string): string {
 }
 
 /** Works out a computed cell of one trial from the cells before it. */
-export function computedCell(formula: Formula, protocol: Protocol, cells: Readonly<Record<string, Cell>>, rules: HouseRules): Cell {
+export function computedCell(
+  formula: Formula,
+  protocol: Protocol,
+  cells: Readonly<Record<string, Cell>>,
+  rules: HouseRules,
+): Cell {
   const { resolved } = formula;
   const numberOf = (name: string): Measured | undefined => {
     const cell = cells[name];
@@ -111,14 +139,25 @@ export function computedCell(formula: Formula, protocol: Protocol, cells: Readon
   if (namesIn(resolved.tree).some((name) => !numberOf(name))) return { kind: 'pending', reason: null };
   try {
     const result = evaluateMeasured(resolved.tree, numberOf, rules);
-    return { kind: 'computed', number: { value: result.value, place: result.place }, text: unambiguousAtPlace(result.value, result.place, rules.rounding), working: workingOf(formula, protocol, result.steps, numberOf, rules) };
+    return {
+      kind: 'computed',
+      number: { value: result.value, place: result.place },
+      text: unambiguousAtPlace(result.value, result.place, rules.rounding),
+      working: workingOf(formula, protocol, result.steps, numberOf, rules),
+    };
   } catch (error) {
     if (error instanceof ExpressionError) return { kind: 'pending', reason: error.reason };
     throw error;
   }
 }
 
-function workingOf({ quantity, resolved }: Formula, protocol: Protocol, steps: readonly Step[], numberOf: (name: string) => Measured | undefined, rules: HouseRules): Working {
+function workingOf(
+  { quantity, resolved }: Formula,
+  protocol: Protocol,
+  steps: readonly Step[],
+  numberOf: (name: string) => Measured | undefined,
+  rules: HouseRules,
+): Working {
   const tree = parseExpression(quantity.formula);
   const withNumber = (name: string): string => {
     const number = numberOf(name);

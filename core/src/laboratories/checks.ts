@@ -31,12 +31,30 @@ function cellFindings({ rows, protocol }: RunInView): Finding[] {
     Object.entries(cells).flatMap(([quantity, cell]): Finding[] => {
       const where = { trial, quantity };
       const found: Finding[] = [];
-      if (cell.kind === 'unusable') found.push({ kind: 'cell', severity: 'wrong', ...where, message: `Trial ${trial}, ${nameOf(quantity).toLowerCase()}: ${cell.reason}` });
-      if (cell.kind === 'reading' && cell.remark) found.push({ kind: 'cell', severity: 'look', ...where, message: `Trial ${trial}: ${cell.remark}` });
-      if (cell.kind === 'pending' && cell.reason) found.push({ kind: 'cell', severity: 'wrong', ...where, message: `Trial ${trial}, ${nameOf(quantity).toLowerCase()}: ${cell.reason}` });
+      if (cell.kind === 'unusable')
+        found.push({
+          kind: 'cell',
+          severity: 'wrong',
+          ...where,
+          message: `Trial ${trial}, ${nameOf(quantity).toLowerCase()}: ${cell.reason}`,
+        });
+      if (cell.kind === 'reading' && cell.remark)
+        found.push({ kind: 'cell', severity: 'look', ...where, message: `Trial ${trial}: ${cell.remark}` });
+      if (cell.kind === 'pending' && cell.reason)
+        found.push({
+          kind: 'cell',
+          severity: 'wrong',
+          ...where,
+          message: `Trial ${trial}, ${nameOf(quantity).toLowerCase()}: ${cell.reason}`,
+        });
       if ((cell.kind === 'reading' || cell.kind === 'unusable') && cell.rivals.length > 0) {
         const others = cell.rivals.map((rival) => rival.text).join(', ');
-        found.push({ kind: 'conflict', severity: 'wrong', ...where, message: `Trial ${trial}, ${nameOf(quantity).toLowerCase()}: two of you wrote this cell, ${cell.text} and ${others}. Decide together and write it once more.` });
+        found.push({
+          kind: 'conflict',
+          severity: 'wrong',
+          ...where,
+          message: `Trial ${trial}, ${nameOf(quantity).toLowerCase()}: two of you wrote this cell, ${cell.text} and ${others}. Decide together and write it once more.`,
+        });
       }
       return found;
     }),
@@ -46,11 +64,19 @@ function cellFindings({ rows, protocol }: RunInView): Finding[] {
 /** Notes of the whole run that cannot be what they say they are. */
 function noteFindings({ notes, result }: RunInView): Finding[] {
   const text = (slot: string): string => shortened(notes[slot]?.current.text.trim() ?? '');
-  const wrong = (message: string): Finding => ({ kind: 'note', severity: 'wrong', trial: null, quantity: null, message });
+  const wrong = (message: string): Finding => ({
+    kind: 'note',
+    severity: 'wrong',
+    trial: null,
+    quantity: null,
+    message,
+  });
   const [accepted, temperature] = [text('accepted'), text('temperature')];
   const found: Finding[] = [];
-  if (accepted !== '' && result && !result.comparison) found.push(wrong(`“${accepted}” is neither a material listed here nor a density in g/mL to compare with.`));
-  if (temperature !== '' && temperatureFrom(temperature) === null) found.push(wrong(`The temperature of the water, “${temperature}”, is no number from 0 to 100 °C.`));
+  if (accepted !== '' && result && !result.comparison)
+    found.push(wrong(`“${accepted}” is neither a material listed here nor a density in g/mL to compare with.`));
+  if (temperature !== '' && temperatureFrom(temperature) === null)
+    found.push(wrong(`The temperature of the water, “${temperature}”, is no number from 0 to 100 °C.`));
   return found;
 }
 
@@ -58,20 +84,38 @@ function repeatFindings({ rows, protocol, result }: RunInView): Finding[] {
   const complete = result?.summary.n ?? 0;
   const run = { trial: null, quantity: null };
   if (complete > 0 && complete < protocol.trials.least) {
-    return [{ kind: 'repeats', severity: 'look', ...run, message: `${complete} of at least ${protocol.trials.least} trials so far; one value has no spread to judge by.` }];
+    return [
+      {
+        kind: 'repeats',
+        severity: 'look',
+        ...run,
+        message: `${complete} of at least ${protocol.trials.least} trials so far; one value has no spread to judge by.`,
+      },
+    ];
   }
   const readIds = protocol.quantities.filter((quantity) => quantity.kind === 'read').map((quantity) => quantity.id);
   const spread = result?.summary.sampleStandardDeviation;
-  const allSame = readIds.every((id) => new Set(rows.filter((row) => !row.excluded).map((row) => numberIn(row.cells[id]))).size === 1);
+  const allSame = readIds.every(
+    (id) => new Set(rows.filter((row) => !row.excluded).map((row) => numberIn(row.cells[id]))).size === 1,
+  );
   if (complete < 2 || spread !== 0 || !allSame) return [];
-  return [{ kind: 'identical', severity: 'look', ...run, message: 'All trials are identical: these tools cannot see the scatter. That does not make the result exact.' }];
+  return [
+    {
+      kind: 'identical',
+      severity: 'look',
+      ...run,
+      message: 'All trials are identical: these tools cannot see the scatter. That does not make the result exact.',
+    },
+  ];
 }
 
 function orderFindings({ rows }: RunInView, check: Extract<ProtocolCheck, { kind: 'order' }>): Finding[] {
   return rows.flatMap(({ trial, cells }): Finding[] => {
     const [earlier, later] = [numberIn(cells[check.earlier]), numberIn(cells[check.later])];
     if (earlier === null || later === null || later >= earlier) return [];
-    return [{ kind: 'order', severity: 'wrong', trial, quantity: check.later, message: `Trial ${trial}: ${check.message}` }];
+    return [
+      { kind: 'order', severity: 'wrong', trial, quantity: check.later, message: `Trial ${trial}: ${check.message}` },
+    ];
   });
 }
 
@@ -82,13 +126,22 @@ function resolvableFindings(view: RunInView, check: Extract<ProtocolCheck, { kin
   if (quantity?.kind !== 'computed' || values.length === 0 || !view.combined || !view.result) return [];
   const size = values.reduce((sum, value) => sum + value, 0) / values.length;
   const widths = Object.entries(view.instruments).filter(([id]) => new RegExp(`\\b${id}\\b`).test(quantity.formula));
-  const uncertainty = Math.hypot(...widths.map(([, tool]) => readingHalfWidth(instrumentById(tool), view.rules) / Math.sqrt(3)));
+  const uncertainty = Math.hypot(
+    ...widths.map(([, tool]) => readingHalfWidth(instrumentById(tool), view.rules) / Math.sqrt(3)),
+  );
   const percent = (uncertainty / Math.abs(size)) * 100;
   const school = view.result.schools.find((one) => one.school === view.result?.school);
-  const together = quote(view.result.summary.mean, view.combined.togetherUncertainty(check.piecesTogether) ?? NaN, view.rules);
+  const together = quote(
+    view.result.summary.mean,
+    view.combined.togetherUncertainty(check.piecesTogether) ?? NaN,
+    view.rules,
+  );
   if (!(percent > check.worstPercent / 2)) return [];
   const tool = instrumentById(widths[0]?.[1] ?? '').name;
-  const first = percent > check.worstPercent ? `A ${quantity.name.toLowerCase()} of ${writtenAtPlace(size, -1)} ${quantity.unit} is too small for the ${tool}: it is only known to ${Math.round(percent)} %.` : `The ${tool} sets the result.`;
+  const first =
+    percent > check.worstPercent
+      ? `A ${quantity.name.toLowerCase()} of ${writtenAtPlace(size, -1)} ${quantity.unit} is too small for the ${tool}: it is only known to ${Math.round(percent)} %.`
+      : `The ${tool} sets the result.`;
   return [
     {
       kind: 'resolvable',

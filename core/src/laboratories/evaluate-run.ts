@@ -7,7 +7,19 @@ import { checkRun } from './checks.ts';
 import type { EvaluatedRun, RunResult, TrialRow } from './evaluated-run.ts';
 import type { ComputedQuantity, Protocol, ReadQuantity } from './protocol.ts';
 import { namedToolFrom, type NamedTool } from './named-tool.ts';
-import { acceptedFrom, combineTrials, compare, quote, schoolOf, temperatureFrom, waterDensityFor, type CombinedResult, type Combined, type Quoted, type TrialValues } from './result.ts';
+import {
+  acceptedFrom,
+  combineTrials,
+  compare,
+  quote,
+  schoolOf,
+  temperatureFrom,
+  waterDensityFor,
+  type CombinedResult,
+  type Combined,
+  type Quoted,
+  type TrialValues,
+} from './result.ts';
 import { foldRun, type Run, type SlotState } from './run.ts';
 
 function rowsToShow(slots: ReadonlyMap<string, SlotState>, protocol: Protocol): number {
@@ -26,7 +38,10 @@ function instrumentsOf(protocol: Protocol, slots: ReadonlyMap<string, SlotState>
 }
 
 /** The tools of the cabinet that columns are read on; one of another kind than the column’s is not meant any more. */
-function toolsOf(instruments: Readonly<Record<string, string>>, slots: ReadonlyMap<string, SlotState>): Record<string, NamedTool> {
+function toolsOf(
+  instruments: Readonly<Record<string, string>>,
+  slots: ReadonlyMap<string, SlotState>,
+): Record<string, NamedTool> {
   return Object.fromEntries(
     Object.entries(instruments).flatMap(([id, instrumentId]) => {
       const tool = namedToolFrom(slots.get(`tool.${id}`)?.current.text ?? '');
@@ -41,14 +56,31 @@ interface ReadOn {
   readonly tools: Readonly<Record<string, NamedTool>>;
 }
 
-function rowOf(trial: number, protocol: Protocol, formulas: readonly Formula[], slots: ReadonlyMap<string, SlotState>, { instruments, tools }: ReadOn, rules: HouseRules): TrialRow {
+function rowOf(
+  trial: number,
+  protocol: Protocol,
+  formulas: readonly Formula[],
+  slots: ReadonlyMap<string, SlotState>,
+  { instruments, tools }: ReadOn,
+  rules: HouseRules,
+): TrialRow {
   const cells: Record<string, Cell> = {};
   for (const quantity of protocol.quantities) {
-    if (quantity.kind === 'read') cells[quantity.id] = readingCell(quantity, { instrumentId: instruments[quantity.id] ?? quantity.instruments[0], tool: tools[quantity.id] ?? null }, slots.get(`${quantity.id}.${trial}`), rules);
+    if (quantity.kind === 'read')
+      cells[quantity.id] = readingCell(
+        quantity,
+        { instrumentId: instruments[quantity.id] ?? quantity.instruments[0], tool: tools[quantity.id] ?? null },
+        slots.get(`${quantity.id}.${trial}`),
+        rules,
+      );
   }
   for (const formula of formulas) cells[formula.quantity.id] = computedCell(formula, protocol, cells, rules);
   const exclusion = slots.get(`excluded.${trial}`)?.current;
-  return { trial, cells, excluded: exclusion && exclusion.text !== '' ? { reason: exclusion.text, by: exclusion.person } : null };
+  return {
+    trial,
+    cells,
+    excluded: exclusion && exclusion.text !== '' ? { reason: exclusion.text, by: exclusion.person } : null,
+  };
 }
 
 /** The result's formula with every computed quantity written out, so that a reading that enters twice is one input. */
@@ -97,7 +129,13 @@ function countingTrials(rows: readonly TrialRow[], resultId: string, readIds: re
   return counting;
 }
 
-function resultOf(combined: CombinedResult, counting: Counting, unit: string, chosen: string | undefined, rules: HouseRules): RunResult {
+function resultOf(
+  combined: CombinedResult,
+  counting: Counting,
+  unit: string,
+  chosen: string | undefined,
+  rules: HouseRules,
+): RunResult {
   const { summary } = combined;
   const school = schoolOf(rules);
   const own = combined.combined.find((one) => one.school === school);
@@ -125,14 +163,31 @@ export function evaluateRun(protocol: Protocol, run: Run, rules?: Partial<HouseR
   const slots = foldRun(run);
   const instruments = instrumentsOf(protocol, slots);
   const tools = toolsOf(instruments, slots);
-  const formulas = protocol.quantities.filter((quantity): quantity is ComputedQuantity => quantity.kind === 'computed').map((quantity) => formulaOf(quantity, protocol));
-  const rows = Array.from({ length: rowsToShow(slots, protocol) }, (_, i) => rowOf(i + 1, protocol, formulas, slots, { instruments, tools }, house));
+  const formulas = protocol.quantities
+    .filter((quantity): quantity is ComputedQuantity => quantity.kind === 'computed')
+    .map((quantity) => formulaOf(quantity, protocol));
+  const rows = Array.from({ length: rowsToShow(slots, protocol) }, (_, i) =>
+    rowOf(i + 1, protocol, formulas, slots, { instruments, tools }, house),
+  );
   const counting = countingTrials(rows, protocol.result, Object.keys(instruments));
   const formula = formulas.find(({ quantity }) => quantity.id === protocol.result);
   const tree = writtenOut({ kind: 'name', name: protocol.result, at: 0 }, formulas);
-  const combined = counting.values.length > 0 ? combineTrials(tree, counting.values, counting.trials, instruments, house) : null;
-  const result = combined && formula ? resultOf(combined, counting, formula.quantity.unit, slots.get('accepted')?.current.text, house) : null;
-  const notes = Object.fromEntries([...slots].filter(([slot]) => !/^(?!answer|instrument|tool|excluded).*\.\d+$/.test(slot)));
+  const combined =
+    counting.values.length > 0 ? combineTrials(tree, counting.values, counting.trials, instruments, house) : null;
+  const result =
+    combined && formula
+      ? resultOf(combined, counting, formula.quantity.unit, slots.get('accepted')?.current.text, house)
+      : null;
+  const notes = Object.fromEntries(
+    [...slots].filter(([slot]) => !/^(?!answer|instrument|tool|excluded).*\.\d+$/.test(slot)),
+  );
   const liquid = waterDensityFor(temperatureFrom(slots.get('temperature')?.current.text ?? ''), house);
-  return { rows, notes, instruments, tools, result, findings: checkRun({ protocol, rows, notes, instruments, result, combined, liquid, rules: house }) };
+  return {
+    rows,
+    notes,
+    instruments,
+    tools,
+    result,
+    findings: checkRun({ protocol, rows, notes, instruments, result, combined, liquid, rules: house }),
+  };
 }

@@ -15,5 +15,7 @@ export function namedToolText({ instrumentId, code, zeroError }: NamedTool): str
 export function namedToolFrom(text: string): NamedTool | null {
   const [instrumentId = '', code = '', error = ''] = text.split(';').map((part) => part.trim());
   const zeroError = Number(error);
-  return instrumentId === '' || code === '' || error === '' || !Number.isFinite(zeroError) ? null : { instrumentId, code, zeroError };
+  return instrumentId === '' || code === '' || error === '' || !Number.isFinite(zeroError)
+    ? null
+    : { instrumentId, code, zeroError };
 }

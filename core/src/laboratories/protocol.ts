@@ -67,7 +67,12 @@ export type ProtocolCheck =
   /** `later` cannot be below `earlier`. */
   | { readonly kind: 'order'; readonly earlier: string; readonly later: string; readonly message: string }
   /** A difference must be large enough against its own uncertainty, in percent. */
-  | { readonly kind: 'resolvable'; readonly quantity: string; readonly worstPercent: number; readonly piecesTogether: number }
+  | {
+      readonly kind: 'resolvable';
+      readonly quantity: string;
+      readonly worstPercent: number;
+      readonly piecesTogether: number;
+    }
   /** What was seen of sinking or floating must agree with the result. */
   | { readonly kind: 'sink-or-float'; readonly observed: string; readonly sinks: string; readonly liquid: string };
 

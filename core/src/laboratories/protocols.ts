@@ -1,7 +1,9 @@
 import { UnknownProtocolError, type Protocol } from './protocol.ts';
 import { SOLID_BY_DISPLACEMENT } from './solid-by-displacement.ts';
 
-const PROTOCOLS: ReadonlyMap<string, Protocol> = new Map([SOLID_BY_DISPLACEMENT].map((protocol) => [protocol.id, protocol]));
+const PROTOCOLS: ReadonlyMap<string, Protocol> = new Map(
+  [SOLID_BY_DISPLACEMENT].map((protocol) => [protocol.id, protocol]),
+);
 
 /** The ids of the laboratories that ship with the application. */
 export function protocolIds(): string[] {

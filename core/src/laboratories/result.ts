@@ -10,14 +10,21 @@ import { Decimal } from '../numbers/decimal.ts';
 import type { HouseRules } from '../rules/house-rules.ts';
 import { summarise, type Summary } from '../statistics/summarise.ts';
 import { coverageFactor, effectiveDegreesOfFreedom } from '../uncertainty/coverage.ts';
-import { propagateThrough, UncertaintyInputError, type Input, type PropagationSchool, type Propagated } from '../uncertainty/propagate.ts';
+import {
+  propagateThrough,
+  UncertaintyInputError,
+  type Input,
+  type PropagationSchool,
+  type Propagated,
+} from '../uncertainty/propagate.ts';
 
 /** One row of readings that enters the result: the values of the read quantities, by id. */
 export type TrialValues = Readonly<Record<string, number>>;
 
 /** The half-width a class quotes for one reading on an instrument, in its unit. */
 export function readingHalfWidth(instrument: Instrument, rules: HouseRules): number {
-  if (instrument.reads === 'display') return instrument.division * (rules.digitalUncertainty === 'one-last-digit' ? 1 : 0.5);
+  if (instrument.reads === 'display')
+    return instrument.division * (rules.digitalUncertainty === 'one-last-digit' ? 1 : 0.5);
   switch (rules.readingUncertainty) {
     case 'half-division':
       return instrument.division / 2;
@@ -52,16 +59,25 @@ export const REPEATS = 'repeats';
  * Mean of the trials' results as a function of one common offset per read quantity: an error of reading is taken to be shared by all
  * trials (same tool, same eye), so repeating does not make it smaller, and the scatter of the repeats stands beside it.
  */
-function meanWithOffsets(tree: Expression, trials: readonly TrialValues[], quantities: readonly string[]): (offsets: Float64Array) => Dual {
+function meanWithOffsets(
+  tree: Expression,
+  trials: readonly TrialValues[],
+  quantities: readonly string[],
+): (offsets: Float64Array) => Dual {
   const evaluate = compileGradient(tree, quantities);
   return (offsets) => {
-    const each = trials.map((trial) => evaluate(Float64Array.from(quantities, (name, i) => (trial[name] ?? NaN) + (offsets[i] ?? 0))));
+    const each = trials.map((trial) =>
+      evaluate(Float64Array.from(quantities, (name, i) => (trial[name] ?? NaN) + (offsets[i] ?? 0))),
+    );
     const gradient = new Float64Array(quantities.length + 1);
     quantities.forEach((_, i) => {
       gradient[i] = each.reduce((sum, dual) => sum + (dual.gradient[i] ?? 0), 0) / each.length;
     });
     gradient[quantities.length] = 1;
-    return { value: each.reduce((sum, dual) => sum + dual.value, 0) / each.length + (offsets[quantities.length] ?? 0), gradient };
+    return {
+      value: each.reduce((sum, dual) => sum + dual.value, 0) / each.length + (offsets[quantities.length] ?? 0),
+      gradient,
+    };
   };
 }
 
@@ -79,23 +95,44 @@ export interface CombinedResult {
  * @param tree the result as a unit-free function of read quantities.
  * @param instrumentOf the tool of each read quantity.
  */
-export function combineTrials(tree: Expression, values: readonly number[], trials: readonly TrialValues[], instrumentOf: Readonly<Record<string, string>>, rules: HouseRules): CombinedResult {
+export function combineTrials(
+  tree: Expression,
+  values: readonly number[],
+  trials: readonly TrialValues[],
+  instrumentOf: Readonly<Record<string, string>>,
+  rules: HouseRules,
+): CombinedResult {
   const quantities = Object.keys(instrumentOf);
   const summary = summarise(values);
   const evaluate = meanWithOffsets(tree, trials, quantities);
   const inputs = (pieces: number): Record<string, Input> => ({
-    ...Object.fromEntries(quantities.map((name): [string, Input] => [name, { value: 0, halfWidth: readingHalfWidth(instrumentById(instrumentOf[name] ?? ''), rules) / pieces }])),
+    ...Object.fromEntries(
+      quantities.map((name): [string, Input] => [
+        name,
+        { value: 0, halfWidth: readingHalfWidth(instrumentById(instrumentOf[name] ?? ''), rules) / pieces },
+      ]),
+    ),
     [REPEATS]: repeatInput(summary, rules),
   });
   const bySchool = (school: PropagationSchool, pieces: number): Combined => {
     const all = inputs(pieces);
     const combinedOf = ({ uncertainty, budget }: Propagated): Combined => {
       const share = budget.find(({ name }) => name === REPEATS)?.share ?? 0;
-      return { school, uncertainty, budget, coverageFactor: school === 'quadrature' ? coverageFactor(rules, effectiveDegreesOfFreedom(summary.n, share)) : 1 };
+      return {
+        school,
+        uncertainty,
+        budget,
+        coverageFactor:
+          school === 'quadrature' ? coverageFactor(rules, effectiveDegreesOfFreedom(summary.n, share)) : 1,
+      };
     };
     if (rules.repeatUncertainty !== 'larger-of-the-two') return combinedOf(propagateThrough(evaluate, all, { school }));
     const tools = propagateThrough(evaluate, { ...all, [REPEATS]: { value: 0 } }, { school });
-    const repeats = propagateThrough(evaluate, Object.fromEntries(Object.entries(all).map(([name, input]) => [name, name === REPEATS ? input : { value: 0 }])), { school });
+    const repeats = propagateThrough(
+      evaluate,
+      Object.fromEntries(Object.entries(all).map(([name, input]) => [name, name === REPEATS ? input : { value: 0 }])),
+      { school },
+    );
     return combinedOf(tools.uncertainty >= repeats.uncertainty ? tools : repeats);
   };
   const ifPossible = (school: PropagationSchool, pieces = 1): Combined | null => {
@@ -132,7 +169,11 @@ export interface Quoted {
 export function quote(value: number, uncertainty: number, rules: HouseRules): Quoted | null {
   if (!(uncertainty > 0)) return null;
   const place = uncertaintyPlace(uncertainty, rules.uncertaintyFigures);
-  return { value: writtenAtPlace(value, place, rules.rounding), uncertainty: writtenAtPlace(uncertainty, place, rules.rounding), place };
+  return {
+    value: writtenAtPlace(value, place, rules.rounding),
+    uncertainty: writtenAtPlace(uncertainty, place, rules.rounding),
+    place,
+  };
 }
 
 /** The accepted value a result is compared with. */
@@ -145,7 +186,9 @@ export interface Accepted {
 
 /** The accepted density chosen in a run: a material's id, or a number typed. Null when it names neither. */
 export function acceptedFrom(chosen: string): Accepted | null {
-  const material = materialById(chosen.trim()) ?? MATERIALS.find((candidate) => candidate.name.toLowerCase() === chosen.trim().toLowerCase());
+  const material =
+    materialById(chosen.trim()) ??
+    MATERIALS.find((candidate) => candidate.name.toLowerCase() === chosen.trim().toLowerCase());
   if (material) {
     const [least, most] = material.density;
     return { name: material.name, least, most, middle: Number(new Decimal(least).plus(most).div(2)) };

@@ -2,18 +2,46 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { foldRun, type RunEvent } from './run.ts';
 
-const event = (id: string, more: Partial<RunEvent> = {}): RunEvent => ({ id, slot: 'mass.1', text: id, replaces: null, reason: null, person: 'ines', deviceTime: '2026-03-01T10:00:00Z', order: 1, ...more });
+const event = (id: string, more: Partial<RunEvent> = {}): RunEvent => ({
+  id,
+  slot: 'mass.1',
+  text: id,
+  replaces: null,
+  reason: null,
+  person: 'ines',
+  deviceTime: '2026-03-01T10:00:00Z',
+  order: 1,
+  ...more,
+});
 
 /** Logs as a group makes them: entries and corrections in a few slots, by people who do not always see one another's. */
-const logs = fc.array(fc.record({ slot: fc.constantFrom('mass.1', 'before.1', 'after.1', 'accepted'), text: fc.constantFrom('1', '2', '3', ''), correct: fc.nat(), minute: fc.integer({ min: 10, max: 59 }) }), { maxLength: 25 }).map((steps) => {
-  const events: RunEvent[] = [];
-  steps.forEach(({ slot, text, correct, minute }, i) => {
-    const earlier = events.filter((one) => one.slot === slot);
-    const target = earlier.length > 0 && correct % 3 > 0 ? earlier[correct % earlier.length] : undefined;
-    events.push(event(`e${i}`, { slot, text, replaces: target?.id ?? null, order: i, deviceTime: `2026-03-01T10:${minute}:00Z` }));
+const logs = fc
+  .array(
+    fc.record({
+      slot: fc.constantFrom('mass.1', 'before.1', 'after.1', 'accepted'),
+      text: fc.constantFrom('1', '2', '3', ''),
+      correct: fc.nat(),
+      minute: fc.integer({ min: 10, max: 59 }),
+    }),
+    { maxLength: 25 },
+  )
+  .map((steps) => {
+    const events: RunEvent[] = [];
+    steps.forEach(({ slot, text, correct, minute }, i) => {
+      const earlier = events.filter((one) => one.slot === slot);
+      const target = earlier.length > 0 && correct % 3 > 0 ? earlier[correct % earlier.length] : undefined;
+      events.push(
+        event(`e${i}`, {
+          slot,
+          text,
+          replaces: target?.id ?? null,
+          order: i,
+          deviceTime: `2026-03-01T10:${minute}:00Z`,
+        }),
+      );
+    });
+    return events;
   });
-  return events;
-});
 
 describe('folding a log', () => {
   it('gives the same page in whatever order the entries arrive', () => {
@@ -52,21 +80,36 @@ describe('folding a log', () => {
   });
 
   it('a chain of corrections leaves the last in force and the others struck, oldest first', () => {
-    const events = [event('a', { order: 1 }), event('b', { order: 2, replaces: 'a' }), event('c', { order: 3, replaces: 'b' })];
+    const events = [
+      event('a', { order: 1 }),
+      event('b', { order: 2, replaces: 'a' }),
+      event('c', { order: 3, replaces: 'b' }),
+    ];
     const state = foldRun({ events }).get('mass.1')!;
     expect(state.current.id).toBe('c');
     expect(state.struck.map((one) => one.id)).toEqual(['a', 'b']);
   });
 
   it('two corrections of one entry are rivals until somebody replaces them', () => {
-    const events = [event('a', { order: 1 }), event('b', { order: 2, replaces: 'a' }), event('c', { order: 3, replaces: 'a' })];
+    const events = [
+      event('a', { order: 1 }),
+      event('b', { order: 2, replaces: 'a' }),
+      event('c', { order: 3, replaces: 'a' }),
+    ];
     expect(foldRun({ events }).get('mass.1')).toMatchObject({ current: { id: 'b' }, rivals: [{ id: 'c' }] });
-    const decided = [...events, event('d', { order: 4, replaces: 'b' }), event('e', { order: 5, replaces: 'c', text: 'd' })];
+    const decided = [
+      ...events,
+      event('d', { order: 4, replaces: 'b' }),
+      event('e', { order: 5, replaces: 'c', text: 'd' }),
+    ];
     expect(foldRun({ events: decided }).get('mass.1')).toMatchObject({ current: { id: 'd' }, rivals: [] });
   });
 
   it('what has not reached the server yet comes after what has', () => {
-    const events = [event('mine', { order: null, replaces: 'a', deviceTime: '2026-03-01T09:00:00Z' }), event('a', { order: 7 })];
+    const events = [
+      event('mine', { order: null, replaces: 'a', deviceTime: '2026-03-01T09:00:00Z' }),
+      event('a', { order: 7 }),
+    ];
     const state = foldRun({ events }).get('mass.1')!;
     expect([state.current.id, state.struck.map((one) => one.id)]).toEqual(['mine', ['a']]);
   });

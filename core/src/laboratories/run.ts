@@ -34,7 +34,12 @@ export interface SlotState {
 
 /** Server order first; what has not arrived yet comes last, by the device's clock. */
 function inOrder(events: readonly RunEvent[]): RunEvent[] {
-  return [...events].sort((a, b) => (a.order ?? Infinity) - (b.order ?? Infinity) || a.deviceTime.localeCompare(b.deviceTime) || a.id.localeCompare(b.id));
+  return [...events].sort(
+    (a, b) =>
+      (a.order ?? Infinity) - (b.order ?? Infinity) ||
+      a.deviceTime.localeCompare(b.deviceTime) ||
+      a.id.localeCompare(b.id),
+  );
 }
 
 /**
@@ -43,7 +48,13 @@ function inOrder(events: readonly RunEvent[]): RunEvent[] {
  * with an id seen before is the same event sent twice.
  */
 export function foldRun(run: Run): Map<string, SlotState> {
-  const unique = [...new Map(inOrder(run.events).reverse().map((event) => [event.id, event])).values()].reverse();
+  const unique = [
+    ...new Map(
+      inOrder(run.events)
+        .reverse()
+        .map((event) => [event.id, event]),
+    ).values(),
+  ].reverse();
   const bySlot = new Map<string, RunEvent[]>();
   for (const event of unique) bySlot.set(event.slot, [...(bySlot.get(event.slot) ?? []), event]);
   const slots = new Map<string, SlotState>();
@@ -51,7 +62,12 @@ export function foldRun(run: Run): Map<string, SlotState> {
     const replaced = new Set(entries.map((entry) => entry.replaces));
     const standing = entries.filter((entry) => !replaced.has(entry.id));
     const [current, ...rivals] = standing;
-    if (current) slots.set(slot, { current, rivals: rivals.filter((rival) => rival.text !== current.text), struck: entries.filter((entry) => replaced.has(entry.id)) });
+    if (current)
+      slots.set(slot, {
+        current,
+        rivals: rivals.filter((rival) => rival.text !== current.text),
+        struck: entries.filter((entry) => replaced.has(entry.id)),
+      });
   }
   return slots;
 }

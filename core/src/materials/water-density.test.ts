@@ -2,7 +2,13 @@ import { describe, expect, it } from 'vitest';
 import { waterDensity } from './water-density.ts';
 
 describe('density of water', () => {
-  it.each([[20, 0.998207], [25, 0.997047], [60, 0.983199], [4, 0.999975], [100, 0.958365]])('at %i °C is %f g/mL', (celsius, density) => {
+  it.each([
+    [20, 0.998207],
+    [25, 0.997047],
+    [60, 0.983199],
+    [4, 0.999975],
+    [100, 0.958365],
+  ])('at %i °C is %f g/mL', (celsius, density) => {
     expect(waterDensity(celsius)).toBeCloseTo(density, 5);
   });
 

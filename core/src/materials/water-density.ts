@@ -5,7 +5,8 @@
  * @example waterDensity(20) // 0.998207
  */
 export function waterDensity(celsius: number): number {
-  if (!(celsius >= 0 && celsius <= 100)) throw new RangeError(`celsius: water's density is known here from 0 to 100 °C, not at ${String(celsius)}.`);
+  if (!(celsius >= 0 && celsius <= 100))
+    throw new RangeError(`celsius: water's density is known here from 0 to 100 °C, not at ${String(celsius)}.`);
   return celsius <= 40 ? tanaka(celsius) : kell(celsius);
 }
 
@@ -14,6 +15,7 @@ function tanaka(t: number): number {
 }
 
 function kell(t: number): number {
-  const above = 999.83952 + t * (16.945176 + t * (-7.9870401e-3 + t * (-46.170461e-6 + t * (105.56302e-9 + t * -280.54253e-12))));
+  const above =
+    999.83952 + t * (16.945176 + t * (-7.9870401e-3 + t * (-46.170461e-6 + t * (105.56302e-9 + t * -280.54253e-12))));
   return above / (1 + 16.87985e-3 * t) / 1000;
 }

@@ -57,7 +57,11 @@ describe('digits of a result', () => {
   });
 
   it('an exact result has no last place', () => {
-    expect(calculate('exact(2) * exact(3.5)')).toMatchObject({ text: '7', significantFigures: Infinity, place: -Infinity });
+    expect(calculate('exact(2) * exact(3.5)')).toMatchObject({
+      text: '7',
+      significantFigures: Infinity,
+      place: -Infinity,
+    });
     expect(calculate('exact(1) / exact(3)').text).toBe('0.333333333333333');
   });
 
@@ -70,8 +74,12 @@ describe('digits of a result', () => {
   });
 
   it('rounds halves as the class does, exactly where they are halves', () => {
-    const half = (rounding: HouseRules['rounding'], expression: string): string => calculate(expression, { rounding }).text;
-    expect([half('half-up', '0.25 * exact(1) + 0.0'), half('half-even', '0.25 * exact(1) + 0.0')]).toEqual(['0.3', '0.2']);
+    const half = (rounding: HouseRules['rounding'], expression: string): string =>
+      calculate(expression, { rounding }).text;
+    expect([half('half-up', '0.25 * exact(1) + 0.0'), half('half-even', '0.25 * exact(1) + 0.0')]).toEqual([
+      '0.3',
+      '0.2',
+    ]);
     expect([half('half-up', '25 / 3 * 3'), half('half-even', '25 / 3 * 3')]).toEqual(['3e1', '2e1']);
     expect([half('half-up', '-2.5 + 0'), half('half-even', '-2.5 + 0')]).toEqual(['-3', '-2']);
     expect(half('half-up', '1.005 + 0.00')).toBe('1.01');
@@ -139,7 +147,11 @@ describe('units', () => {
 });
 
 describe('the working', () => {
-  const shown = ({ steps }: Calculation): string[] => steps.map(({ operands, operation, result }) => `${operands.map(({ kept, guard, unit }) => `${kept}[${guard}] ${unit}`.trim()).join(` ${operation} `)} = ${result.kept}[${result.guard}] ${result.unit}`);
+  const shown = ({ steps }: Calculation): string[] =>
+    steps.map(
+      ({ operands, operation, result }) =>
+        `${operands.map(({ kept, guard, unit }) => `${kept}[${guard}] ${unit}`.trim()).join(` ${operation} `)} = ${result.kept}[${result.guard}] ${result.unit}`,
+    );
 
   it('keeps guard digits at every step and rounds none of them', () => {
     expect(shown(calculate('(27.42 g - 3.1 g) / 1.73 mL * 2.00 mL'))).toEqual([
@@ -151,8 +163,18 @@ describe('the working', () => {
 
   it('asks why, and answers with the number that ruled', () => {
     const [difference, quotient] = calculate('24.31 g / (18.6 mL - 9.25 mL)').steps;
-    expect(difference).toMatchObject({ rule: 'places', ruledBy: 0, question: 'Why one decimal?', answer: 'A sum or difference keeps the places its least certain term has: 18.6 ends at the tenths.' });
-    expect(quotient).toMatchObject({ rule: 'figures', ruledBy: 1, question: 'Why two figures?', answer: 'A product or quotient keeps as many figures as its poorest factor: 9.4 has 2.' });
+    expect(difference).toMatchObject({
+      rule: 'places',
+      ruledBy: 0,
+      question: 'Why one decimal?',
+      answer: 'A sum or difference keeps the places its least certain term has: 18.6 ends at the tenths.',
+    });
+    expect(quotient).toMatchObject({
+      rule: 'figures',
+      ruledBy: 1,
+      question: 'Why two figures?',
+      answer: 'A product or quotient keeps as many figures as its poorest factor: 9.4 has 2.',
+    });
   });
 
   it('names ambiguous zeros and numbers that may be counts', () => {
@@ -165,7 +187,12 @@ describe('the working', () => {
   });
 
   it('takes no step for what is exact', () => {
-    expect(calculate('4.5 / 10^3 / exact(2 * 3)').steps.map(({ operation, operands }) => [operation, operands[1]?.text])).toEqual([['/', '1000'], ['/', '6']]);
+    expect(
+      calculate('4.5 / 10^3 / exact(2 * 3)').steps.map(({ operation, operands }) => [operation, operands[1]?.text]),
+    ).toEqual([
+      ['/', '1000'],
+      ['/', '6'],
+    ]);
   });
 
   it('is typeset as it was typed', () => {
@@ -221,16 +248,49 @@ describe('what cannot be calculated', () => {
   });
 
   it('no text makes it fail in another way', () => {
-    const part = fc.constantFrom('1', '2.50', '.', ',', '(', ')', '+', '-', '*', '/', '^', ' ', 'e', 'g', 'mL', '°C', 'Δ', '%', 'exact(', 'mean(', 'ln(', ':', '12:00:00', 'π', '²', '×', '10', 'x', '💧');
+    const part = fc.constantFrom(
+      '1',
+      '2.50',
+      '.',
+      ',',
+      '(',
+      ')',
+      '+',
+      '-',
+      '*',
+      '/',
+      '^',
+      ' ',
+      'e',
+      'g',
+      'mL',
+      '°C',
+      'Δ',
+      '%',
+      'exact(',
+      'mean(',
+      'ln(',
+      ':',
+      '12:00:00',
+      'π',
+      '²',
+      '×',
+      '10',
+      'x',
+      '💧',
+    );
     fc.assert(
-      fc.property(fc.array(part, { maxLength: 12 }).map((parts) => parts.join('')), (text) => {
-        try {
-          expect(calculate(text).text).toMatch(/^-?[\d:.]+(e-?\d+)?$/);
-        } catch (error) {
-          if (!(error instanceof ExpressionError) && !(error instanceof UnitMismatchError)) throw error;
-          if (error.at !== null) expect(error.at).toBeLessThanOrEqual(text.length);
-        }
-      }),
+      fc.property(
+        fc.array(part, { maxLength: 12 }).map((parts) => parts.join('')),
+        (text) => {
+          try {
+            expect(calculate(text).text).toMatch(/^-?[\d:.]+(e-?\d+)?$/);
+          } catch (error) {
+            if (!(error instanceof ExpressionError) && !(error instanceof UnitMismatchError)) throw error;
+            if (error.at !== null) expect(error.at).toBeLessThanOrEqual(text.length);
+          }
+        },
+      ),
       { numRuns: 20_000 },
     );
   });
@@ -257,7 +317,10 @@ function roundedAt(value: Fraction, place: number): Fraction {
   const scaled = value.abs().div(ten(place));
   const whole = scaled.floor();
   const up = scaled.sub(whole).compare(new Fraction(1, 2)) >= 0;
-  return whole.add(up ? 1 : 0).mul(ten(place)).mul(value.s < 0n ? -1 : 1);
+  return whole
+    .add(up ? 1 : 0)
+    .mul(ten(place))
+    .mul(value.s < 0n ? -1 : 1);
 }
 
 function figuresIn({ value, place }: Reckoned): number {
@@ -267,7 +330,12 @@ function figuresIn({ value, place }: Reckoned): number {
 
 function combined(left: Reckoned, operator: string, right: Reckoned): Reckoned | null {
   const text = `(${left.text} ${operator} ${right.text})`;
-  if (operator === '+' || operator === '-') return { text, value: operator === '+' ? left.value.add(right.value) : left.value.sub(right.value), place: Math.max(left.place, right.place) };
+  if (operator === '+' || operator === '-')
+    return {
+      text,
+      value: operator === '+' ? left.value.add(right.value) : left.value.sub(right.value),
+      place: Math.max(left.place, right.place),
+    };
   if (operator === '/' && right.value.equals(0)) return null;
   const value = operator === '*' ? left.value.mul(right.value) : left.value.div(right.value);
   const figures = Math.min(figuresIn(left), figuresIn(right));
@@ -288,7 +356,9 @@ const reckoned = fc.letrec<{ tree: Reckoned | null }>((tie) => ({
       const text = (digits / 10 ** decimals).toFixed(decimals);
       return { text, value: new Fraction(text), place: -decimals };
     }),
-    fc.tuple(tie('tree'), fc.constantFrom('+', '-', '*', '/'), tie('tree')).map(([left, operator, right]) => (left && right ? combined(left, operator, right) : null)),
+    fc
+      .tuple(tie('tree'), fc.constantFrom('+', '-', '*', '/'), tie('tree'))
+      .map(([left, operator, right]) => (left && right ? combined(left, operator, right) : null)),
   ),
 })).tree;
 
@@ -301,8 +371,11 @@ describe('ten thousand random expressions', () => {
         compared += 1;
         const { text, place, full } = calculate(expected.text);
         expect(place, expected.text).toBe(expected.place);
-        expect(fractionIn(text).equals(roundedAt(expected.value, expected.place)), `${expected.text} = ${text}`).toBe(true);
-        if (!expected.value.equals(0)) expect(Math.abs(fractionIn(full).div(expected.value).sub(1).valueOf()), expected.text).toBeLessThan(1e-13);
+        expect(fractionIn(text).equals(roundedAt(expected.value, expected.place)), `${expected.text} = ${text}`).toBe(
+          true,
+        );
+        if (!expected.value.equals(0))
+          expect(Math.abs(fractionIn(full).div(expected.value).sub(1).valueOf()), expected.text).toBeLessThan(1e-13);
       }),
       { numRuns: 14_000 },
     );

@@ -36,8 +36,10 @@ function pointing<Result>(typed: string, from: number, work: () => Result): Resu
   try {
     return work();
   } catch (error) {
-    if (error instanceof ExpressionError && error.at !== null) throw new ExpressionError(error.reason, from + placeInTyped(typed.slice(from), error.at));
-    if (error instanceof UnitMismatchError && error.at !== null) throw new UnitMismatchError(error.first, error.second, from + placeInTyped(typed.slice(from), error.at));
+    if (error instanceof ExpressionError && error.at !== null)
+      throw new ExpressionError(error.reason, from + placeInTyped(typed.slice(from), error.at));
+    if (error instanceof UnitMismatchError && error.at !== null)
+      throw new UnitMismatchError(error.first, error.second, from + placeInTyped(typed.slice(from), error.at));
     throw error;
   }
 }
@@ -50,7 +52,11 @@ const PLUS_MINUS = /±|\+\/-/;
  * @param names not to be changed afterwards: the working is made from them when it is asked for.
  * @throws ExpressionError or UnitMismatchError pointing at the character of the text as typed.
  */
-export function calculateWith(expression: string, rules: HouseRules, names: ReadonlyMap<string, Quantity>): { readonly calculation: Calculation; readonly quantity: Quantity } {
+export function calculateWith(
+  expression: string,
+  rules: HouseRules,
+  names: ReadonlyMap<string, Quantity>,
+): { readonly calculation: Calculation; readonly quantity: Quantity } {
   const sign = PLUS_MINUS.exec(expression);
   if (!sign) return pointing(expression, 0, () => evaluated(expression, rules, names));
   const [from, after] = [sign.index, sign.index + sign[0].length];
@@ -64,7 +70,12 @@ interface Evaluated {
   readonly quantity: Quantity;
 }
 
-function evaluated(expression: string, rules: HouseRules, names: ReadonlyMap<string, Quantity>, asDifferenceIn?: Unit): Evaluated {
+function evaluated(
+  expression: string,
+  rules: HouseRules,
+  names: ReadonlyMap<string, Quantity>,
+  asDifferenceIn?: Unit,
+): Evaluated {
   const typed = parseExpression(expression, rules.decimalMark);
   const missing = firstMissing(typed, names);
   if (missing) throw new ExpressionError(`“${missing.name}” has no value yet.`, missing.at);
@@ -73,13 +84,26 @@ function evaluated(expression: string, rules: HouseRules, names: ReadonlyMap<str
   const { tree, unit } = resolveUnits(typed, unitOfName, wanted);
   const { value, place } = evaluateMeasured(tree, (name) => names.get(name), rules);
   const quantity: Quantity = { value, place, unit };
-  return { quantity, calculation: calculationOf(quantity, rules, () => workingOf(typed, unitOfName, wanted, names, rules)) };
+  return {
+    quantity,
+    calculation: calculationOf(quantity, rules, () => workingOf(typed, unitOfName, wanted, names, rules)),
+  };
 }
 
-function workingOf(typed: Expression, unitOfName: (name: string) => Unit, wanted: Unit | undefined, names: ReadonlyMap<string, Quantity>, rules: HouseRules): Working {
+function workingOf(
+  typed: Expression,
+  unitOfName: (name: string) => Unit,
+  wanted: Unit | undefined,
+  names: ReadonlyMap<string, Quantity>,
+  rules: HouseRules,
+): Working {
   const { tree, unitOf } = resolveParts(typed, unitOfName, wanted);
   const { steps } = evaluateMeasured(tree, (name) => names.get(name), rules);
-  return { steps: steps.map((step) => workedStep(step, unitOf, rules)), latex: latexOf(typed, nameLatex), notes: notesOn(typed, rules) };
+  return {
+    steps: steps.map((step) => workedStep(step, unitOf, rules)),
+    latex: latexOf(typed, nameLatex),
+    notes: notesOn(typed, rules),
+  };
 }
 
 /** How far from a quantity another may be: for a temperature, in degrees of difference. */
@@ -95,7 +119,11 @@ function withUncertainty({ quantity, calculation }: Evaluated, doubt: Evaluated,
   const place = uncertaintyPlace(size.toDecimal(), rules.uncertaintyFigures);
   const known = { ...quantity, place };
   const [text = '', uncertainty = ''] = alikeAtPlace([known.value, size], place, rules.rounding);
-  const working = (): Working => ({ steps: calculation.steps, latex: `${calculation.latex} \\pm ${doubt.calculation.latex}`, notes: calculation.notes });
+  const working = (): Working => ({
+    steps: calculation.steps,
+    latex: `${calculation.latex} \\pm ${doubt.calculation.latex}`,
+    notes: calculation.notes,
+  });
   return { quantity: known, calculation: calculationOf(known, rules, working, { text, uncertainty }) };
 }
 
@@ -111,7 +139,12 @@ function once<Value>(work: () => Value): () => Value {
  * A quantity written as the class writes it.
  * @param working what it comes from, worked out when it is asked for: a table of a thousand results shows the working of one.
  */
-export function calculationOf(quantity: Quantity, rules: HouseRules, working: () => Working, stated: { readonly text: string; readonly uncertainty: string } | null = null): Calculation {
+export function calculationOf(
+  quantity: Quantity,
+  rules: HouseRules,
+  working: () => Working,
+  stated: { readonly text: string; readonly uncertainty: string } | null = null,
+): Calculation {
   const { value, unit, place } = quantity;
   const figures = figuresOf(quantity, rules.rounding);
   const full = once(() => fullQuantity(quantity, rules));
@@ -140,14 +173,20 @@ export function calculationOf(quantity: Quantity, rules: HouseRules, working: ()
 
 const NO_FIGURE_LEFT = 'No figure is left: what remains is smaller than the last place that is certain.';
 
-function firstMissing(tree: Expression, names: ReadonlyMap<string, Quantity>): { readonly name: string; readonly at: number } | null {
+function firstMissing(
+  tree: Expression,
+  names: ReadonlyMap<string, Quantity>,
+): { readonly name: string; readonly at: number } | null {
   switch (tree.kind) {
     case 'name':
       return names.has(tree.name) ? null : tree;
     case 'binary':
       return firstMissing(tree.left, names) ?? firstMissing(tree.right, names);
     case 'call':
-      return tree.arguments.reduce<ReturnType<typeof firstMissing>>((found, argument) => found ?? firstMissing(argument, names), null);
+      return tree.arguments.reduce<ReturnType<typeof firstMissing>>(
+        (found, argument) => found ?? firstMissing(argument, names),
+        null,
+      );
     case 'negate':
     case 'exact':
     case 'convert':

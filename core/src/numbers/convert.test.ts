@@ -6,7 +6,10 @@ import { convert } from './convert.ts';
 import { Rational } from './rational.ts';
 
 const fractions = (quantity: string, unit: string, rules?: Parameters<typeof convert>[2]): string[] =>
-  convert(quantity, unit, rules).chain.map(({ above, below, power }) => `${above.count} ${above.unit} / ${below.count} ${below.unit}${power === 1 ? '' : ` ^${power}`}`);
+  convert(quantity, unit, rules).chain.map(
+    ({ above, below, power }) =>
+      `${above.count} ${above.unit} / ${below.count} ${below.unit}${power === 1 ? '' : ` ^${power}`}`,
+  );
 
 describe('conversions', () => {
   // Values from the definitions: 1 in = 2.54 cm, 1 gal = 231 in³, 1 atm = 101 325 Pa = 760 Torr.
@@ -61,19 +64,66 @@ describe('conversions', () => {
 describe('the chain of fractions', () => {
   it('goes by the relations that define the units', () => {
     expect(fractions('335 cm^2', 'in^2')).toEqual(['1 in / 2.54 cm ^2']);
-    expect(fractions('5.00 mi', 'km')).toEqual(['5280 ft / 1 mi', '12 in / 1 ft', '2.54 cm / 1 in', '1 m / 100 cm', '1 km / 1000 m']);
+    expect(fractions('5.00 mi', 'km')).toEqual([
+      '5280 ft / 1 mi',
+      '12 in / 1 ft',
+      '2.54 cm / 1 in',
+      '1 m / 100 cm',
+      '1 km / 1000 m',
+    ]);
     expect(fractions('2.70 g/mL', 'kg/m^3')).toEqual(['1 kg / 1000 g', '1 mL / 1 cm^3', '100 cm / 1 m ^3']);
     expect(fractions('3.20 J', 'N*m')).toEqual(['1 N*m / 1 J']);
     expect(fractions('4.0 g', 'g')).toEqual([]);
   });
 
   it('each chain multiplies to the factor of the sizes', () => {
-    const units = ['mm', 'cm', 'm', 'km', 'in', 'ft', 'mi', 'mL', 'L', 'cm^3', 'm^3', 'in^3', 'gal', 'qt', 'cup', 'fl oz', 'mg', 'g', 'kg', 'lb', 'oz', 'Pa', 'hPa', 'kPa', 'atm', 'Torr', 's', 'min', 'h', 'g/mL', 'kg/m^3', 'lb/gal', 'mg/L', 'cm^2', 'in^2', 'm/s', 'mi/h'].map(parseUnit);
+    const units = [
+      'mm',
+      'cm',
+      'm',
+      'km',
+      'in',
+      'ft',
+      'mi',
+      'mL',
+      'L',
+      'cm^3',
+      'm^3',
+      'in^3',
+      'gal',
+      'qt',
+      'cup',
+      'fl oz',
+      'mg',
+      'g',
+      'kg',
+      'lb',
+      'oz',
+      'Pa',
+      'hPa',
+      'kPa',
+      'atm',
+      'Torr',
+      's',
+      'min',
+      'h',
+      'g/mL',
+      'kg/m^3',
+      'lb/gal',
+      'mg/L',
+      'cm^2',
+      'in^2',
+      'm/s',
+      'mi/h',
+    ].map(parseUnit);
     let chains = 0;
     for (const from of units) {
       for (const to of units) {
         try {
-          const product = conversionChain(from, to).reduce((factor, link) => factor.times(factorOf(link)), Rational.ONE);
+          const product = conversionChain(from, to).reduce(
+            (factor, link) => factor.times(factorOf(link)),
+            Rational.ONE,
+          );
           expect(product.equals(conversionFactor(from, to)), JSON.stringify([from, to])).toBe(true);
           chains += 1;
         } catch (error) {
@@ -87,11 +137,22 @@ describe('the chain of fractions', () => {
   it('uses the rounded factor a class quotes, with its own figures', () => {
     const quoting = { quotedFactors: ['1 lb = 454 g'] };
     expect(convert('2.5000 lb', 'g').text).toBe('1134.0');
-    expect(convert('2.5000 lb', 'g', quoting)).toMatchObject({ text: '1.14e3', full: '1135', chain: [{ exact: false }] });
+    expect(convert('2.5000 lb', 'g', quoting)).toMatchObject({
+      text: '1.14e3',
+      full: '1135',
+      chain: [{ exact: false }],
+    });
     expect(fractions('1.000 lb', 'kg', quoting)).toEqual(['454 g / 1 lb', '1 kg / 1000 g']);
   });
 
-  it.each([['1 lb = 545 g', '5 %'], ['1 lb = 454 mL', 'different kinds'], ['a pound is 454 g', 'form'], ['1 lb = 454 quux', 'not a unit'], ['1 °C = 1.8 °F', 'temperatures'], ['1 g/mL = 1 kg/L', 'single units']])('does not take “%s” for a relation: %s', (text, says) => {
+  it.each([
+    ['1 lb = 545 g', '5 %'],
+    ['1 lb = 454 mL', 'different kinds'],
+    ['a pound is 454 g', 'form'],
+    ['1 lb = 454 quux', 'not a unit'],
+    ['1 °C = 1.8 °F', 'temperatures'],
+    ['1 g/mL = 1 kg/L', 'single units'],
+  ])('does not take “%s” for a relation: %s', (text, says) => {
     expect(() => convert('2.5 lb', 'g', { quotedFactors: [text] })).toThrow(HouseRuleError);
     expect(() => convert('2.5 lb', 'g', { quotedFactors: [text] })).toThrow(says);
   });
@@ -110,12 +171,54 @@ describe('what cannot be converted', () => {
 
 describe('the step of a conversion', () => {
   it.each<[string, string, Partial<HouseRules>, string, string, string]>([
-    ['4.67 lb', 'g', {}, '211|8.276', 'Why three figures?', 'The factor is exact, so the digits stay as certain as they were in 4.67.'],
-    ['335 cm^2', 'in^2', {}, '51.9|251', 'Why three figures?', 'The factor is exact, so the digits stay as certain as they were in 335.'],
-    ['25.0 degC', 'K', {}, '298.1|5', 'Why one decimal?', 'What the scales are defined by is exact, so the digits stay as certain as they were in 25.0.'],
-    ['2.5000 lb', 'g', { quotedFactors: ['1 lb = 454 g'] }, '113|5', 'Why three figures?', 'A product or quotient keeps as many figures as its poorest factor: the 454 this class quotes has 3.'],
-    ['2.5 lb', 'g', { quotedFactors: ['1 lb = 454 g'] }, '11|35', 'Why two figures?', 'A product or quotient keeps as many figures as its poorest factor: 2.5 has 2.'],
-    ['exact(12 in)', 'cm', {}, '30.48|', 'Why does no digit end it?', 'Every number in it is exact, and exact numbers limit nothing.'],
+    [
+      '4.67 lb',
+      'g',
+      {},
+      '211|8.276',
+      'Why three figures?',
+      'The factor is exact, so the digits stay as certain as they were in 4.67.',
+    ],
+    [
+      '335 cm^2',
+      'in^2',
+      {},
+      '51.9|251',
+      'Why three figures?',
+      'The factor is exact, so the digits stay as certain as they were in 335.',
+    ],
+    [
+      '25.0 degC',
+      'K',
+      {},
+      '298.1|5',
+      'Why one decimal?',
+      'What the scales are defined by is exact, so the digits stay as certain as they were in 25.0.',
+    ],
+    [
+      '2.5000 lb',
+      'g',
+      { quotedFactors: ['1 lb = 454 g'] },
+      '113|5',
+      'Why three figures?',
+      'A product or quotient keeps as many figures as its poorest factor: the 454 this class quotes has 3.',
+    ],
+    [
+      '2.5 lb',
+      'g',
+      { quotedFactors: ['1 lb = 454 g'] },
+      '11|35',
+      'Why two figures?',
+      'A product or quotient keeps as many figures as its poorest factor: 2.5 has 2.',
+    ],
+    [
+      'exact(12 in)',
+      'cm',
+      {},
+      '30.48|',
+      'Why does no digit end it?',
+      'Every number in it is exact, and exact numbers limit nothing.',
+    ],
   ])('%s in %s', (quantity, unit, rules, carried, question, answer) => {
     const step = convert(quantity, unit, rules).steps.at(-1)!;
     expect(step).toMatchObject({ operation: 'convert', question, answer });

@@ -1,7 +1,18 @@
 import { completeRules, type HouseRules } from '../rules/house-rules.ts';
 import { conversionChain, factorOf, type ChainLink } from '../units/chain.ts';
 import { parseQuotedFactor } from '../units/quoted-factor.ts';
-import { CLOCK, conversion, parseUnit, sameKind, sameUnit, temperatureScale, UnitMismatchError, writtenUnit, type Operation, type Unit } from '../units/unit.ts';
+import {
+  CLOCK,
+  conversion,
+  parseUnit,
+  sameKind,
+  sameUnit,
+  temperatureScale,
+  UnitMismatchError,
+  writtenUnit,
+  type Operation,
+  type Unit,
+} from '../units/unit.ts';
 import { calculateWith, calculationOf, type Calculation } from './calculate.ts';
 import { numberLatex } from './latex.ts';
 import { exactly, figuresOf, productOf, type Measured } from './measured.ts';
@@ -35,29 +46,54 @@ function formulaWith(formula: string | undefined, text: string): string | null {
 
 /** The numbers of quoted relations that count, as they are written: all but a one, which is what the other is quoted for. */
 function quotedCounts(chain: readonly ChainLink[]): string[] {
-  return chain.filter(({ exact }) => !exact).flatMap((link) => Array.from({ length: link.power }, () => [link.above.count, link.below.count]).flat()).filter((count) => count !== '1');
+  return chain
+    .filter(({ exact }) => !exact)
+    .flatMap((link) => Array.from({ length: link.power }, () => [link.above.count, link.below.count]).flat())
+    .filter((count) => count !== '1');
 }
 
 /** Why a converted number has its digits: what is defined limits nothing, what a class quotes may. */
-function whyConverted(from: Quantity, chain: readonly ChainLink[], offset: boolean, { rounding }: HouseRules): (text: string) => string {
-  const [poorest] = quotedCounts(chain).map((count) => ({ count, figures: parseWrittenNumber(count).atLeast })).sort((a, b) => a.figures - b.figures);
+function whyConverted(
+  from: Quantity,
+  chain: readonly ChainLink[],
+  offset: boolean,
+  { rounding }: HouseRules,
+): (text: string) => string {
+  const [poorest] = quotedCounts(chain)
+    .map((count) => ({ count, figures: parseWrittenNumber(count).atLeast }))
+    .sort((a, b) => a.figures - b.figures);
   const figures = from.place === -Infinity ? Infinity : figuresOf(from, rounding);
-  const product = (name: string, count: number): string => `A product or quotient keeps as many figures as its poorest factor: ${name} has ${count}.`;
-  if (poorest) return (text) => (poorest.figures < figures ? product(`the ${poorest.count} this class quotes`, poorest.figures) : product(text, figures));
+  const product = (name: string, count: number): string =>
+    `A product or quotient keeps as many figures as its poorest factor: ${name} has ${count}.`;
+  if (poorest)
+    return (text) =>
+      poorest.figures < figures
+        ? product(`the ${poorest.count} this class quotes`, poorest.figures)
+        : product(text, figures);
   if (figures === Infinity) return () => 'Every number in it is exact, and exact numbers limit nothing.';
-  return (text) => `${offset ? 'What the scales are defined by is exact' : 'The factor is exact'}, so the digits stay as certain as they were in ${text}.`;
+  return (text) =>
+    `${offset ? 'What the scales are defined by is exact' : 'The factor is exact'}, so the digits stay as certain as they were in ${text}.`;
 }
 
 /** A quantity in another unit of its kind, by the factors a class quotes where it quotes some. */
 function moved(quantity: Quantity, to: Unit, rules: HouseRules, chain: readonly ChainLink[]): Quantity {
   const rounded = chain.filter(({ exact }) => !exact);
   if (rounded.length === 0) {
-    const operate = ({ value, place }: Measured, step: Operation): Measured => ('times' in step ? productOf([{ value, place }, exactly(step.times)], rules.rounding) : { value: value.plus(step.plus), place });
+    const operate = ({ value, place }: Measured, step: Operation): Measured =>
+      'times' in step
+        ? productOf([{ value, place }, exactly(step.times)], rules.rounding)
+        : { value: value.plus(step.plus), place };
     return { ...conversion(quantity.unit, to).reduce(operate, quantity), unit: to };
   }
   const exact = chain.filter((link) => link.exact).reduce((factor, link) => factor.times(factorOf(link)), Rational.ONE);
-  const limits = quotedCounts(chain).map((count) => ({ value: Rational.of(count), place: parseWrittenNumber(count).place }));
-  const { value } = productOf([quantity, exactly(exact), ...rounded.map((link) => exactly(factorOf(link)))], rules.rounding);
+  const limits = quotedCounts(chain).map((count) => ({
+    value: Rational.of(count),
+    place: parseWrittenNumber(count).place,
+  }));
+  const { value } = productOf(
+    [quantity, exactly(exact), ...rounded.map((link) => exactly(factorOf(link)))],
+    rules.rounding,
+  );
   return { ...productOf([quantity, ...limits], rules.rounding, value), unit: to };
 }
 
@@ -65,17 +101,36 @@ function moved(quantity: Quantity, to: Unit, rules: HouseRules, chain: readonly 
  * Converts what was calculated to another unit of its kind.
  * @throws UnitMismatchError naming both units.
  */
-export function convertedTo({ calculation, quantity: found }: { readonly calculation: Calculation; readonly quantity: Quantity }, to: Unit, rules: HouseRules): { readonly calculation: Conversion; readonly quantity: Quantity } {
+export function convertedTo(
+  { calculation, quantity: found }: { readonly calculation: Calculation; readonly quantity: Quantity },
+  to: Unit,
+  rules: HouseRules,
+): { readonly calculation: Conversion; readonly quantity: Quantity } {
   const from = found.unit;
   if (!sameKind(from, to)) throw new UnitMismatchError(writtenUnit(from), writtenUnit(to));
   const wanted = differenceFor(from, to);
   const scales = `${temperatureScale(from) ?? ''} ${temperatureScale(wanted) ?? ''}`;
   const offset = temperatureScale(from) !== null && temperatureScale(wanted) !== null;
-  const chain = offset || CLOCK in from || CLOCK in wanted ? [] : conversionChain(from, wanted, rules.quotedFactors.map(parseQuotedFactor));
+  const chain =
+    offset || CLOCK in from || CLOCK in wanted
+      ? []
+      : conversionChain(from, wanted, rules.quotedFactors.map(parseQuotedFactor));
   const quantity = moved(found, wanted, rules, chain);
-  const step = (): WorkedStep => conversionStep(found, quantity, offset ? 'places' : 'figures', whyConverted(found, chain, offset, rules), rules);
-  const written = calculationOf(quantity, rules, () => ({ steps: sameUnit(from, wanted) ? calculation.steps : [...calculation.steps, step()], latex: calculation.latex, notes: calculation.notes }));
-  return { quantity, calculation: Object.assign(written, { from: { text: calculation.text, unit: calculation.unit }, chain, formula: formulaWith(FORMULAS[scales], calculation.text) }) };
+  const step = (): WorkedStep =>
+    conversionStep(found, quantity, offset ? 'places' : 'figures', whyConverted(found, chain, offset, rules), rules);
+  const written = calculationOf(quantity, rules, () => ({
+    steps: sameUnit(from, wanted) ? calculation.steps : [...calculation.steps, step()],
+    latex: calculation.latex,
+    notes: calculation.notes,
+  }));
+  return {
+    quantity,
+    calculation: Object.assign(written, {
+      from: { text: calculation.text, unit: calculation.unit },
+      chain,
+      formula: formulaWith(FORMULAS[scales], calculation.text),
+    }),
+  };
 }
 
 /**

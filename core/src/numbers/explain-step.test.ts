@@ -11,32 +11,99 @@ function asked(expression: string, rules = {}): readonly [string, string] {
 
 describe('why a result has the digits it has', () => {
   it.each([
-    ['18.6 mL - 9.25 mL', 'Why one decimal?', 'A sum or difference keeps the places its least certain term has: 18.6 ends at the tenths.'],
-    ['27 g - 25.48 g', 'Why no decimals?', 'A sum or difference keeps the places its least certain term has: 27 ends at the ones.'],
-    ['1.2e3 g + 38.4 g', 'Why only as far as the hundreds?', 'A sum or difference keeps the places its least certain term has: 1.2e3 ends at the hundreds.'],
-    ['0.1234 g + 0.00071 g', 'Why four decimals?', 'A sum or difference keeps the places its least certain term has: 0.1234 ends at the ten-thousandths.'],
-    ['14.2 cm * 23.65 cm', 'Why three figures?', 'A product or quotient keeps as many figures as its poorest factor: 14.2 has 3.'],
-    ['3.28 g / 4.1 mL', 'Why two figures?', 'A product or quotient keeps as many figures as its poorest factor: 4.1 has 2.'],
+    [
+      '18.6 mL - 9.25 mL',
+      'Why one decimal?',
+      'A sum or difference keeps the places its least certain term has: 18.6 ends at the tenths.',
+    ],
+    [
+      '27 g - 25.48 g',
+      'Why no decimals?',
+      'A sum or difference keeps the places its least certain term has: 27 ends at the ones.',
+    ],
+    [
+      '1.2e3 g + 38.4 g',
+      'Why only as far as the hundreds?',
+      'A sum or difference keeps the places its least certain term has: 1.2e3 ends at the hundreds.',
+    ],
+    [
+      '0.1234 g + 0.00071 g',
+      'Why four decimals?',
+      'A sum or difference keeps the places its least certain term has: 0.1234 ends at the ten-thousandths.',
+    ],
+    [
+      '14.2 cm * 23.65 cm',
+      'Why three figures?',
+      'A product or quotient keeps as many figures as its poorest factor: 14.2 has 3.',
+    ],
+    [
+      '3.28 g / 4.1 mL',
+      'Why two figures?',
+      'A product or quotient keeps as many figures as its poorest factor: 4.1 has 2.',
+    ],
     ['sqrt(8.41 cm^2)', 'Why three figures?', 'A power or root keeps the figures of what it is taken of: 8.41 has 3.'],
     ['(1.2 cm)^3', 'Why two figures?', 'A power or root keeps the figures of what it is taken of: 1.2 has 2.'],
-    ['log10(4.52e3)', 'Why three decimals?', 'A logarithm has as many decimals as its argument has figures: 4.52e3 has 3.'],
+    [
+      'log10(4.52e3)',
+      'Why three decimals?',
+      'A logarithm has as many decimals as its argument has figures: 4.52e3 has 3.',
+    ],
     ['10^2.31', 'Why two figures?', 'An antilogarithm has as many figures as the logarithm has decimals: 2.31 has 2.'],
     ['exp(1.5)', 'Why one figure?', 'An antilogarithm has as many figures as the logarithm has decimals: 1.5 has 1.'],
-    ['mean(9.4 mL; 9.62 mL)', 'Why one decimal?', 'A mean is written to the place of its readings, and of the least certain where they differ: 9.4 ends at the tenths.'],
-    ['abs(9.4 mL - 9.62 mL)', 'Why one decimal?', 'Without its sign a number keeps its places: -0.2 ends at the tenths.'],
-    ['max(9.4 mL; 9.62 mL)', 'Why one decimal?', 'The largest of several is as certain as the least certain of them: 9.4 ends at the tenths.'],
-    ['min(9.4 mL; 9.62 mL)', 'Why one decimal?', 'The least of several is as certain as the least certain of them: 9.4 ends at the tenths.'],
-    ['exact(3) * exact(4)', 'Why does no digit end it?', 'Every number in it is exact, and exact numbers limit nothing.'],
-    ['mean(4.7, 4.72)', 'Why one decimal?', 'A mean is written to the place of its readings, and of the least certain where they differ: 4.7 ends at the tenths.'],
-    ['12:41:20 - 12:09:47', 'Why no decimals?', 'A sum or difference keeps the places its least certain term has: 12:41:20 ends at the seconds.'],
-    ['12:41:20.5 - 12:09:47.25', 'Why one decimal?', 'A sum or difference keeps the places its least certain term has: 12:41:20.5 ends at the tenths of a second.'],
-    ['exact(2) * 3.14 cm', 'Why three figures?', 'A product or quotient keeps as many figures as its poorest factor: 3.14 has 3.'],
+    [
+      'mean(9.4 mL; 9.62 mL)',
+      'Why one decimal?',
+      'A mean is written to the place of its readings, and of the least certain where they differ: 9.4 ends at the tenths.',
+    ],
+    [
+      'abs(9.4 mL - 9.62 mL)',
+      'Why one decimal?',
+      'Without its sign a number keeps its places: -0.2 ends at the tenths.',
+    ],
+    [
+      'max(9.4 mL; 9.62 mL)',
+      'Why one decimal?',
+      'The largest of several is as certain as the least certain of them: 9.4 ends at the tenths.',
+    ],
+    [
+      'min(9.4 mL; 9.62 mL)',
+      'Why one decimal?',
+      'The least of several is as certain as the least certain of them: 9.4 ends at the tenths.',
+    ],
+    [
+      'exact(3) * exact(4)',
+      'Why does no digit end it?',
+      'Every number in it is exact, and exact numbers limit nothing.',
+    ],
+    [
+      'mean(4.7, 4.72)',
+      'Why one decimal?',
+      'A mean is written to the place of its readings, and of the least certain where they differ: 4.7 ends at the tenths.',
+    ],
+    [
+      '12:41:20 - 12:09:47',
+      'Why no decimals?',
+      'A sum or difference keeps the places its least certain term has: 12:41:20 ends at the seconds.',
+    ],
+    [
+      '12:41:20.5 - 12:09:47.25',
+      'Why one decimal?',
+      'A sum or difference keeps the places its least certain term has: 12:41:20.5 ends at the tenths of a second.',
+    ],
+    [
+      'exact(2) * 3.14 cm',
+      'Why three figures?',
+      'A product or quotient keeps as many figures as its poorest factor: 3.14 has 3.',
+    ],
   ])('%s', (expression, question, answer) => {
     expect(asked(expression)).toEqual([question, answer]);
   });
 
   it('a difference that leaves nothing says so, and so does what follows from it', () => {
-    expect(asked('11 g - 10.6 g')).toEqual(['Why is no figure left?', 'A sum or difference keeps the places its least certain term has: 11 ends at the ones. What remains is smaller than that, so no figure is left.']);
+    expect(asked('11 g - 10.6 g')).toEqual([
+      'Why is no figure left?',
+      'A sum or difference keeps the places its least certain term has: 11 ends at the ones. What remains is smaller than that, so no figure is left.',
+    ]);
     const [question, answer] = asked('(11 g - 10.6 g) / 2.5 mL');
     expect(question).toBe('Why is no figure left?');
     expect(answer).toMatch(/ has no figure left, and nothing that is multiplied by it has one\.$/);
@@ -45,14 +112,19 @@ describe('why a result has the digits it has', () => {
   it('a defined factor leaves the digits as they were', () => {
     const { steps } = calculate('1.00 in + 2.0 cm');
     const [converted, added] = steps;
-    expect(converted).toMatchObject({ operation: 'convert', answer: expect.stringMatching(/^The factor is exact, so the digits stay as certain as they were in /) });
+    expect(converted).toMatchObject({
+      operation: 'convert',
+      answer: expect.stringMatching(/^The factor is exact, so the digits stay as certain as they were in /),
+    });
     expect(added?.operation).toBe('+');
   });
 
   it('an angle’s last place is carried along the slope', () => {
     const [question, answer] = asked('sin(0.524)');
     expect(question).toMatch(/^Why \w+ decimals\?$/);
-    expect(answer).toMatch(/^The last place of the angle, .*, times the slope there gives the last place of the result\.$/);
+    expect(answer).toMatch(
+      /^The last place of the angle, .*, times the slope there gives the last place of the result\.$/,
+    );
   });
 
   it('a mean by its standard error names that place', () => {
@@ -79,10 +151,23 @@ describe('which numbers decide', () => {
   });
 });
 
-it.each([[3, 'the thousands'], [0, 'the ones'], [-1, 'the tenths'], [-3, 'the thousandths'], [7, 'the place of 10^7'], [-6, 'the place of 10^-6']])('place %d is %s', (place, words) => {
+it.each([
+  [3, 'the thousands'],
+  [0, 'the ones'],
+  [-1, 'the tenths'],
+  [-3, 'the thousandths'],
+  [7, 'the place of 10^7'],
+  [-6, 'the place of 10^-6'],
+])('place %d is %s', (place, words) => {
   expect(placeInWords(place)).toBe(words);
 });
 
-it.each([[0, 'no figures'], [1, 'one figure'], [2, 'two figures'], [10, 'ten figures'], [11, '11 figures']])('%d: %s', (count, words) => {
+it.each([
+  [0, 'no figures'],
+  [1, 'one figure'],
+  [2, 'two figures'],
+  [10, 'ten figures'],
+  [11, '11 figures'],
+])('%d: %s', (count, words) => {
   expect(counted(count, 'figure')).toBe(words);
 });

@@ -2,7 +2,14 @@ import { figuresOf, type Step } from './measured.ts';
 import type { RoundingRule } from './rounding.ts';
 
 const PLACES: Readonly<Record<string, string>> = {
-  '3': 'the thousands', '2': 'the hundreds', '1': 'the tens', '0': 'the ones', '-1': 'the tenths', '-2': 'the hundredths', '-3': 'the thousandths', '-4': 'the ten-thousandths',
+  '3': 'the thousands',
+  '2': 'the hundreds',
+  '1': 'the tens',
+  '0': 'the ones',
+  '-1': 'the tenths',
+  '-2': 'the hundredths',
+  '-3': 'the thousandths',
+  '-4': 'the ten-thousandths',
 };
 
 /** A place in words: −2 → `the hundredths`. */
@@ -44,14 +51,18 @@ export function reasonFor(step: Step, texts: readonly string[], rounding: Roundi
   const name = texts[ruledBy ?? 0] ?? '';
   const figures = figuresOf(ruler, rounding);
   if (operation === 'convert') return `The factor is exact, so the digits stay as certain as they were in ${name}.`;
-  if (rule === 'figures' && figures === 0) return `${name} has no figure left, and nothing that is multiplied by it has one.`;
+  if (rule === 'figures' && figures === 0)
+    return `${name} has no figure left, and nothing that is multiplied by it has one.`;
   switch (rule) {
     case 'places': {
       const sentence = `${PLACES_RULE[operation] ?? SUM_RULE}: ${name} ends at ${lastPlaceInWords(name, ruler.place)}.`;
-      return figuresOf(result, rounding) === 0 ? `${sentence} What remains is smaller than that, so no figure is left.` : sentence;
+      return figuresOf(result, rounding) === 0
+        ? `${sentence} What remains is smaller than that, so no figure is left.`
+        : sentence;
     }
     case 'figures':
-      if (operation === 'sqrt' || operation === '^') return `A power or root keeps the figures of what it is taken of: ${name} has ${figures}.`;
+      if (operation === 'sqrt' || operation === '^')
+        return `A power or root keeps the figures of what it is taken of: ${name} has ${figures}.`;
       return `A product or quotient keeps as many figures as its poorest factor: ${name} has ${figures}.`;
     case 'logarithm':
       return `A logarithm has as many decimals as its argument has figures: ${name} has ${figures}.`;

@@ -80,14 +80,21 @@ describe('value, place and unit of an expression', () => {
   });
 
   it('agrees with exact rationals, digit for digit, on random sums, differences and products', () => {
-    const number = fc.tuple(fc.integer({ min: 1, max: 99999 }), fc.integer({ min: 0, max: 4 })).map(([digits, decimals]) => (digits / 10 ** decimals).toFixed(decimals));
+    const number = fc
+      .tuple(fc.integer({ min: 1, max: 99999 }), fc.integer({ min: 0, max: 4 }))
+      .map(([digits, decimals]) => (digits / 10 ** decimals).toFixed(decimals));
     const expression = fc.letrec<{ tree: { text: string; exact: Fraction } }>((tie) => ({
       tree: fc.oneof(
         { maxDepth: 4 },
         number.map((text) => ({ text, exact: new Fraction(text) })),
         fc.tuple(tie('tree'), fc.constantFrom('+', '-', '*'), tie('tree')).map(([left, operator, right]) => ({
           text: `(${left.text} ${operator} ${right.text})`,
-          exact: operator === '+' ? left.exact.add(right.exact) : operator === '-' ? left.exact.sub(right.exact) : left.exact.mul(right.exact),
+          exact:
+            operator === '+'
+              ? left.exact.add(right.exact)
+              : operator === '-'
+                ? left.exact.sub(right.exact)
+                : left.exact.mul(right.exact),
         })),
       ),
     })).tree;
@@ -146,9 +153,21 @@ describe('typesetting', () => {
 });
 
 describe('units', () => {
-  it.each([['mL', 'cm³'], ['ml', 'cm3'], ['cc', 'mL'], ['g/cm3', 'g cm⁻³'], ['µm', 'um']])('%s and %s are one size', (first, second) => {
+  it.each([
+    ['mL', 'cm³'],
+    ['ml', 'cm3'],
+    ['cc', 'mL'],
+    ['g/cm3', 'g cm⁻³'],
+    ['µm', 'um'],
+  ])('%s and %s are one size', (first, second) => {
     const text = `1 ${first} - 1 ${second}`;
-    const tree: Expression = { kind: 'binary', operator: '-', left: { kind: 'name', name: 'a', at: 0 }, right: { kind: 'name', name: 'b', at: 4 }, at: 2 };
+    const tree: Expression = {
+      kind: 'binary',
+      operator: '-',
+      left: { kind: 'name', name: 'a', at: 0 },
+      right: { kind: 'name', name: 'b', at: 4 },
+      at: 2,
+    };
     const resolved = resolveUnits(tree, (name) => parseUnit(name === 'a' ? first : second));
     const one = { value: parseExpressionValue('1'), place: 0 };
     expect(evaluateMeasured(resolved.tree, () => one).value.toNumber(), text).toBe(0);

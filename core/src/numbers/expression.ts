@@ -20,7 +20,12 @@ export type Expression =
   | ({ readonly kind: 'pi' } & Placed)
   | ({ readonly kind: 'exact'; readonly operand: Expression } & Placed)
   | ({ readonly kind: 'negate'; readonly operand: Expression } & Placed)
-  | ({ readonly kind: 'binary'; readonly operator: BinaryOperator; readonly left: Expression; readonly right: Expression } & Placed)
+  | ({
+      readonly kind: 'binary';
+      readonly operator: BinaryOperator;
+      readonly left: Expression;
+      readonly right: Expression;
+    } & Placed)
   | ({ readonly kind: 'call'; readonly name: FunctionName; readonly arguments: readonly Expression[] } & Placed)
   /** The same quantity in another unit; nobody types it, units that have to agree bring it in. */
   | ({ readonly kind: 'convert'; readonly operand: Expression; readonly operations: readonly Operation[] } & Placed);
@@ -55,7 +60,9 @@ export function namesIn(tree: Expression): string[] {
 
 /** True for a ten as it is written in a power of ten, measured by nobody. */
 export function isTen(tree: Expression): boolean {
-  return tree.kind === 'exact' ? isTen(tree.operand) : tree.kind === 'number' && tree.unit === null && tree.written.text === '10';
+  return tree.kind === 'exact'
+    ? isTen(tree.operand)
+    : tree.kind === 'number' && tree.unit === null && tree.written.text === '10';
 }
 
 /** A whole number that stands for itself: the exponent of a square, possibly negative; null for anything else. */
@@ -65,5 +72,7 @@ export function wholeNumberIn(tree: Expression): number | null {
     const inner = wholeNumberIn(tree.operand);
     return inner === null ? null : -inner;
   }
-  return tree.kind === 'number' && tree.unit === null && tree.written.value.isInteger() ? tree.written.value.toNumber() : null;
+  return tree.kind === 'number' && tree.unit === null && tree.written.value.isInteger()
+    ? tree.written.value.toNumber()
+    : null;
 }

@@ -38,13 +38,22 @@ function applyFunction(name: FunctionName, parts: readonly Dual[]): Dual {
     const [value, slope] = single(first.value);
     return chain(value, [slope, first]);
   }
-  if (name === 'mean') return chain(parts.reduce((sum, part) => sum + part.value, 0) / parts.length, ...parts.map((part) => [1 / parts.length, part] as const).map(([s, d]): [number, Dual] => [s, d]));
-  return parts.reduce((best, part) => ((name === 'min' ? part.value < best.value : part.value > best.value) ? part : best));
+  if (name === 'mean')
+    return chain(
+      parts.reduce((sum, part) => sum + part.value, 0) / parts.length,
+      ...parts.map((part) => [1 / parts.length, part] as const).map(([s, d]): [number, Dual] => [s, d]),
+    );
+  return parts.reduce((best, part) =>
+    (name === 'min' ? part.value < best.value : part.value > best.value) ? part : best,
+  );
 }
 
 function power(base: Dual, exponent: Dual): Dual {
   const value = base.value ** exponent.value;
-  const bySlope: [number, Dual] = [exponent.value === 0 ? 0 : exponent.value * base.value ** (exponent.value - 1), base];
+  const bySlope: [number, Dual] = [
+    exponent.value === 0 ? 0 : exponent.value * base.value ** (exponent.value - 1),
+    base,
+  ];
   if (exponent.gradient.every((partial) => partial === 0)) return chain(value, bySlope);
   return chain(value, bySlope, [value * Math.log(base.value), exponent]);
 }
@@ -55,7 +64,9 @@ function power(base: Dual, exponent: Dual): Dual {
  * @throws ExpressionError when the expression uses a name that is not among them.
  */
 export function compileGradient(tree: Expression, names: readonly string[]): Compiled {
-  const constant = (value: number): Compiled => () => ({ value, gradient: new Float64Array(names.length) });
+  const constant =
+    (value: number): Compiled =>
+    () => ({ value, gradient: new Float64Array(names.length) });
   switch (tree.kind) {
     case 'number':
       return constant(tree.written.value.toNumber());
@@ -72,8 +83,14 @@ export function compileGradient(tree: Expression, names: readonly string[]): Com
     }
     case 'convert': {
       const operand = compileGradient(tree.operand, names);
-      const operations = tree.operations.map((operation) => ('times' in operation ? ([operation.times.toNumber(), 0] as const) : ([1, operation.plus.toNumber()] as const)));
-      return (inputs) => operations.reduce((inner, [slope, offset]) => chain(slope * inner.value + offset, [slope, inner]), operand(inputs));
+      const operations = tree.operations.map((operation) =>
+        'times' in operation ? ([operation.times.toNumber(), 0] as const) : ([1, operation.plus.toNumber()] as const),
+      );
+      return (inputs) =>
+        operations.reduce(
+          (inner, [slope, offset]) => chain(slope * inner.value + offset, [slope, inner]),
+          operand(inputs),
+        );
     }
     case 'name': {
       const index = names.indexOf(tree.name);
@@ -86,7 +103,11 @@ export function compileGradient(tree: Expression, names: readonly string[]): Com
     }
     case 'call': {
       const parts = tree.arguments.map((argument) => compileGradient(argument, names));
-      return (inputs) => applyFunction(tree.name, parts.map((part) => part(inputs)));
+      return (inputs) =>
+        applyFunction(
+          tree.name,
+          parts.map((part) => part(inputs)),
+        );
     }
     case 'binary': {
       const [left, right] = [compileGradient(tree.left, names), compileGradient(tree.right, names)];

@@ -24,11 +24,15 @@ describe('quantities and chains', () => {
 
   it('strike the units that cancel, and no others', () => {
     const { from, chain, unit } = convert('335 cm^2', 'in^2');
-    expect(chainLatex(from, chain, unit)).toBe('335\\,\\cancel{\\mathrm{cm^{2}}} \\times \\left(\\dfrac{1\\,\\mathrm{in}}{\\overline{2.54}\\,\\cancel{\\mathrm{cm}}}\\right)^{2}');
+    expect(chainLatex(from, chain, unit)).toBe(
+      '335\\,\\cancel{\\mathrm{cm^{2}}} \\times \\left(\\dfrac{1\\,\\mathrm{in}}{\\overline{2.54}\\,\\cancel{\\mathrm{cm}}}\\right)^{2}',
+    );
   });
 
   it('bar exact factors, and leave a quoted one as the class wrote it', () => {
     const { from, chain, unit } = convert('2.50 lb', 'g', { quotedFactors: ['1 lb = 454 g'] });
-    expect(chainLatex(from, chain, unit)).toBe('2.50\\,\\cancel{\\mathrm{lb}} \\times \\dfrac{454\\,\\mathrm{g}}{1\\,\\cancel{\\mathrm{lb}}}');
+    expect(chainLatex(from, chain, unit)).toBe(
+      '2.50\\,\\cancel{\\mathrm{lb}} \\times \\dfrac{454\\,\\mathrm{g}}{1\\,\\cancel{\\mathrm{lb}}}',
+    );
   });
 });

@@ -12,7 +12,9 @@ function precedenceOf(tree: Expression): number {
 
 /** A unit or word set upright, with the characters that LaTeX treats specially escaped. */
 export function uprightLatex(text: string): string {
-  const escaped = text.replace(/[\\{}$&#%_~^]/g, (character) => (character === '^' ? '\\char94 ' : character === '\\' ? '' : `\\${character}`));
+  const escaped = text.replace(/[\\{}$&#%_~^]/g, (character) =>
+    character === '^' ? '\\char94 ' : character === '\\' ? '' : `\\${character}`,
+  );
   return `\\mathrm{${escaped}}`;
 }
 
@@ -23,7 +25,11 @@ export function numberLatex(text: string): string {
 
 /** A unit in LaTeX, powers raised: cm^3 → \mathrm{cm^{3}}. */
 export function unitLatex(unit: string): string {
-  return `\\mathrm{${unit.replace(/%/g, '\\%').replace(/°/g, '{^\\circ}').replace(/\^(-?\d+)/g, '^{$1}').replace(/\*/g, '\\,')}}`;
+  return `\\mathrm{${unit
+    .replace(/%/g, '\\%')
+    .replace(/°/g, '{^\\circ}')
+    .replace(/\^(-?\d+)/g, '^{$1}')
+    .replace(/\*/g, '\\,')}}`;
 }
 
 /**
@@ -37,7 +43,9 @@ export function latexOf(tree: Expression, nameLatex: (name: string) => string): 
   };
   switch (tree.kind) {
     case 'number':
-      return tree.unit === null || tree.unit === CLOCK ? numberLatex(tree.written.text) : `${numberLatex(tree.written.text)}\\,${unitLatex(tree.unit)}`;
+      return tree.unit === null || tree.unit === CLOCK
+        ? numberLatex(tree.written.text)
+        : `${numberLatex(tree.written.text)}\\,${unitLatex(tree.unit)}`;
     case 'name':
       return nameLatex(tree.name);
     case 'pi':
@@ -59,13 +67,53 @@ export function latexOf(tree: Expression, nameLatex: (name: string) => string): 
   }
 }
 
-const GREEK = ['alpha', 'beta', 'gamma', 'delta', 'epsilon', 'eta', 'theta', 'kappa', 'lambda', 'mu', 'nu', 'rho', 'sigma', 'tau', 'phi', 'omega'];
-const GREEK_LETTERS: Readonly<Record<string, string>> = { α: 'alpha', β: 'beta', γ: 'gamma', δ: 'delta', ε: 'epsilon', η: 'eta', θ: 'theta', κ: 'kappa', λ: 'lambda', μ: 'mu', ν: 'nu', ρ: 'rho', σ: 'sigma', τ: 'tau', φ: 'phi', ω: 'omega' };
+const GREEK = [
+  'alpha',
+  'beta',
+  'gamma',
+  'delta',
+  'epsilon',
+  'eta',
+  'theta',
+  'kappa',
+  'lambda',
+  'mu',
+  'nu',
+  'rho',
+  'sigma',
+  'tau',
+  'phi',
+  'omega',
+];
+const GREEK_LETTERS: Readonly<Record<string, string>> = {
+  α: 'alpha',
+  β: 'beta',
+  γ: 'gamma',
+  δ: 'delta',
+  ε: 'epsilon',
+  η: 'eta',
+  θ: 'theta',
+  κ: 'kappa',
+  λ: 'lambda',
+  μ: 'mu',
+  ν: 'nu',
+  ρ: 'rho',
+  σ: 'sigma',
+  τ: 'tau',
+  φ: 'phi',
+  ω: 'omega',
+};
 
 /** A name as it is typeset: one letter in italics, Greek by name or letter, what follows a letter or a low line as an index, words upright. */
 export function nameLatex(name: string): string {
   const [, stem = name, index = ''] = /^(.+?)_?(\d+|(?<=_).+)?$/u.exec(name) ?? [];
-  const letter = GREEK.includes(stem) ? `\\${stem}` : GREEK_LETTERS[stem] !== undefined ? `\\${GREEK_LETTERS[stem]}` : /^\p{L}$/u.test(stem) ? stem : uprightLatex(stem);
+  const letter = GREEK.includes(stem)
+    ? `\\${stem}`
+    : GREEK_LETTERS[stem] !== undefined
+      ? `\\${GREEK_LETTERS[stem]}`
+      : /^\p{L}$/u.test(stem)
+        ? stem
+        : uprightLatex(stem);
   return index === '' ? letter : `${letter}_{${uprightLatex(index)}}`;
 }
 
@@ -75,14 +123,27 @@ export function quantityLatex(text: string, unit: string): string {
 }
 
 const struckUnit = (unit: string, stays: ReadonlySet<string>): string => {
-  const symbols = unit.split(/([*/])/).map((part) => (part === '*' || part === '/' ? part : stays.has(part.replace(/\^.*/, '')) ? unitLatex(part) : `\\cancel{${unitLatex(part)}}`));
+  const symbols = unit
+    .split(/([*/])/)
+    .map((part) =>
+      part === '*' || part === '/'
+        ? part
+        : stays.has(part.replace(/\^.*/, ''))
+          ? unitLatex(part)
+          : `\\cancel{${unitLatex(part)}}`,
+    );
   return symbols.join('').replace(/\*/g, '\\,');
 };
 
 /** A conversion as a chain of fractions, each worth one, with the units that cancel struck through. */
-export function chainLatex(from: { readonly text: string; readonly unit: string }, chain: readonly ChainLink[], toUnit: string): string {
+export function chainLatex(
+  from: { readonly text: string; readonly unit: string },
+  chain: readonly ChainLink[],
+  toUnit: string,
+): string {
   const stays = new Set(toUnit.split(/[*/]/).map((part) => part.replace(/\^.*/, '')));
-  const side = ({ count, unit }: ChainLink['above'], exact: boolean): string => `${exact && count !== '1' ? `\\overline{${count}}` : count}\\,${struckUnit(unit, stays)}`;
+  const side = ({ count, unit }: ChainLink['above'], exact: boolean): string =>
+    `${exact && count !== '1' ? `\\overline{${count}}` : count}\\,${struckUnit(unit, stays)}`;
   const fractions = chain.map(({ above, below, power, exact }) => {
     const fraction = `\\dfrac{${side(above, exact)}}{${side(below, exact)}}`;
     return power === 1 ? fraction : `\\left(${fraction}\\right)^{${power}}`;

@@ -1,5 +1,14 @@
 import { Decimal } from './decimal.ts';
-import { ExpressionError, isTen, wholeNumberIn, type BinaryNode, type BinaryOperator, type CallNode, type Expression, type FunctionName } from './expression.ts';
+import {
+  ExpressionError,
+  isTen,
+  wholeNumberIn,
+  type BinaryNode,
+  type BinaryOperator,
+  type CallNode,
+  type Expression,
+  type FunctionName,
+} from './expression.ts';
 import { Rational } from './rational.ts';
 import { uncertaintyPlace, type RoundingRule, type UncertaintyFigures } from './rounding.ts';
 
@@ -64,7 +73,11 @@ function placeForFigures(value: Rational, figures: number, operands: readonly Me
 }
 
 /** A product, or whatever else of its factors is `value`, with the fewest figures among them. */
-export function productOf(factors: readonly Measured[], rule: RoundingRule, value = factors.reduce((product, factor) => product.times(factor.value), Rational.ONE)): Measured {
+export function productOf(
+  factors: readonly Measured[],
+  rule: RoundingRule,
+  value = factors.reduce((product, factor) => product.times(factor.value), Rational.ONE),
+): Measured {
   const fewest = Math.min(...factors.map((factor) => figuresOf(factor, rule)));
   return { value, place: placeForFigures(value, fewest, factors, rule) };
 }
@@ -124,29 +137,45 @@ class Evaluation {
       }
       case 'binary': {
         const left = this.visit(node.left);
-        const right = node.operator === '^' && wholeNumberIn(node.right) !== null ? exactly(this.visit(node.right).value) : this.visit(node.right);
+        const right =
+          node.operator === '^' && wholeNumberIn(node.right) !== null
+            ? exactly(this.visit(node.right).value)
+            : this.visit(node.right);
         return this.keep(node, node.operator, [left, right], this.combine(node, left, right));
       }
     }
   }
 
-  private keep(node: Expression, operation: Step['operation'], operands: readonly Measured[], outcome: Outcome): Measured {
+  private keep(
+    node: Expression,
+    operation: Step['operation'],
+    operands: readonly Measured[],
+    outcome: Outcome,
+  ): Measured {
     const size = outcome.result.value.magnitude();
-    if (size > LARGEST) throw new ExpressionError(`A result is beyond 10^${LARGEST}; that is too large to be worked with here.`, node.at);
-    if (size < -LARGEST && size !== -Infinity) throw new ExpressionError(`A result is below 10^−${LARGEST}; that is too small to be worked with here.`, node.at);
+    if (size > LARGEST)
+      throw new ExpressionError(`A result is beyond 10^${LARGEST}; that is too large to be worked with here.`, node.at);
+    if (size < -LARGEST && size !== -Infinity)
+      throw new ExpressionError(`A result is below 10^−${LARGEST}; that is too small to be worked with here.`, node.at);
     this.steps.push({ operation, node, operands, ...outcome });
     return outcome.result;
   }
 
   private byFigures(operands: readonly Measured[], value: Rational): Outcome {
     const figures = operands.map((operand) => figuresOf(operand, this.rules.rounding));
-    return { result: productOf(operands, this.rules.rounding, value), rule: 'figures', ruledBy: limiting(figures, Math.min(...figures), Infinity) };
+    return {
+      result: productOf(operands, this.rules.rounding, value),
+      rule: 'figures',
+      ruledBy: limiting(figures, Math.min(...figures), Infinity),
+    };
   }
 
   private converted(node: Extract<Expression, { kind: 'convert' }>, operand: Measured): Outcome {
     return node.operations.reduce<Outcome>(
       ({ result }, operation) =>
-        'times' in operation ? this.byFigures([result, exactly(operation.times)], result.value.times(operation.times)) : byPlaces([result, exactly(operation.plus)], result.value.plus(operation.plus)),
+        'times' in operation
+          ? this.byFigures([result, exactly(operation.times)], result.value.times(operation.times))
+          : byPlaces([result, exactly(operation.plus)], result.value.plus(operation.plus)),
       { result: operand, rule: 'figures', ruledBy: operand.place === -Infinity ? null : 0 },
     );
   }
@@ -170,10 +199,13 @@ class Evaluation {
 
   private power(node: BinaryNode, left: Measured, right: Measured): Outcome {
     const whole = wholeNumberIn(node.right);
-    if (left.value.isZero() && right.value.sign() < 0) throw new ExpressionError(`Zero to a negative power has no result.`, node.at);
-    if (!left.value.isZero() && Math.abs(left.value.magnitude() * right.value.toNumber()) > 10 * LARGEST) throw new ExpressionError(`The power is too large to be worked with here.`, node.at);
+    if (left.value.isZero() && right.value.sign() < 0)
+      throw new ExpressionError(`Zero to a negative power has no result.`, node.at);
+    if (!left.value.isZero() && Math.abs(left.value.magnitude() * right.value.toNumber()) > 10 * LARGEST)
+      throw new ExpressionError(`The power is too large to be worked with here.`, node.at);
     const exact = whole === null ? null : left.value.toThe(whole);
-    const value = exact ?? approximately(left.value.toDecimal().pow(right.value.toDecimal()), node, `The power has no result.`);
+    const value =
+      exact ?? approximately(left.value.toDecimal().pow(right.value.toDecimal()), node, `The power has no result.`);
     if (whole === null && isTen(node.left) && right.place !== -Infinity) return this.antilogarithm(right, value, 1);
     return this.byFigures([left, right], value);
   }
@@ -181,13 +213,21 @@ class Evaluation {
   /** As many figures as the logarithm has decimals. */
   private antilogarithm(logarithm: Measured, value: Rational, index: number): Outcome {
     const figures = logarithm.place === -Infinity ? Infinity : Math.max(0, -logarithm.place);
-    return { result: { value, place: placeForFigures(value, figures, [logarithm], this.rules.rounding) }, rule: 'antilogarithm', ruledBy: figures === Infinity ? null : index };
+    return {
+      result: { value, place: placeForFigures(value, figures, [logarithm], this.rules.rounding) },
+      rule: 'antilogarithm',
+      ruledBy: figures === Infinity ? null : index,
+    };
   }
 
   /** As many decimals as the argument has figures. */
   private logarithm(argument: Measured, value: Rational): Outcome {
     const figures = figuresOf(argument, this.rules.rounding);
-    return { result: { value, place: figures === Infinity ? -Infinity : -figures }, rule: 'logarithm', ruledBy: figures === Infinity ? null : 0 };
+    return {
+      result: { value, place: figures === Infinity ? -Infinity : -figures },
+      rule: 'logarithm',
+      ruledBy: figures === Infinity ? null : 0,
+    };
   }
 
   /** The doubt of the angle times the slope there decides the place. */
@@ -201,10 +241,20 @@ class Evaluation {
     const mean = total.dividedBy(Rational.of(operands.length));
     const outcome = byPlaces(operands, mean);
     if (this.rules.meanPlace === 'by-readings' || operands.length < 2 || outcome.ruledBy === null) return outcome;
-    const squares = operands.reduce((sum, { value }) => sum.plus(value.minus(mean).times(value.minus(mean))), Rational.ZERO);
+    const squares = operands.reduce(
+      (sum, { value }) => sum.plus(value.minus(mean).times(value.minus(mean))),
+      Rational.ZERO,
+    );
     if (squares.isZero()) return outcome;
-    const standardError = squares.toDecimal().div(operands.length * (operands.length - 1)).sqrt();
-    return { ...outcome, result: { value: mean, place: uncertaintyPlace(standardError, this.rules.uncertaintyFigures) }, rule: 'standard-error' };
+    const standardError = squares
+      .toDecimal()
+      .div(operands.length * (operands.length - 1))
+      .sqrt();
+    return {
+      ...outcome,
+      result: { value: mean, place: uncertaintyPlace(standardError, this.rules.uncertaintyFigures) },
+      rule: 'standard-error',
+    };
   }
 
   private call(node: CallNode, operands: readonly Measured[]): Outcome {
@@ -214,14 +264,20 @@ class Evaluation {
     const of = (result: Decimal): Rational => approximately(result, node, `${node.name} has no result.`);
     switch (node.name) {
       case 'sqrt':
-        if (value.sign() < 0) throw new ExpressionError(`The square root of a negative number has no result here.`, node.at);
+        if (value.sign() < 0)
+          throw new ExpressionError(`The square root of a negative number has no result here.`, node.at);
         return this.byFigures(operands, of(value.toDecimal().sqrt()));
       case 'ln':
       case 'log10':
-        if (value.sign() <= 0) throw new ExpressionError(`${node.name} needs a positive number, not ${value.toDecimal().toSignificantDigits(6).toString()}.`, node.at);
+        if (value.sign() <= 0)
+          throw new ExpressionError(
+            `${node.name} needs a positive number, not ${value.toDecimal().toSignificantDigits(6).toString()}.`,
+            node.at,
+          );
         return this.logarithm(first, of(node.name === 'ln' ? value.toDecimal().ln() : value.toDecimal().log(10)));
       case 'exp':
-        if (value.compare(Rational.of(LARGEST * 3)) > 0) throw new ExpressionError(`exp is too large to be worked with here.`, node.at);
+        if (value.compare(Rational.of(LARGEST * 3)) > 0)
+          throw new ExpressionError(`exp is too large to be worked with here.`, node.at);
         return this.antilogarithm(first, of(value.toDecimal().exp()), 0);
       case 'sin':
         return this.derivative(first, of(value.toDecimal().sin()), value.toDecimal().cos());
@@ -232,9 +288,15 @@ class Evaluation {
       case 'abs':
         return byPlaces(operands, value.abs());
       case 'min':
-        return byPlaces(operands, operands.reduce((least, o) => (o.value.compare(least) < 0 ? o.value : least), value));
+        return byPlaces(
+          operands,
+          operands.reduce((least, o) => (o.value.compare(least) < 0 ? o.value : least), value),
+        );
       case 'max':
-        return byPlaces(operands, operands.reduce((most, o) => (o.value.compare(most) > 0 ? o.value : most), value));
+        return byPlaces(
+          operands,
+          operands.reduce((most, o) => (o.value.compare(most) > 0 ? o.value : most), value),
+        );
       case 'mean':
         return this.mean(operands);
     }
@@ -248,14 +310,22 @@ export interface MeasuredResult extends Measured {
   readonly steps: readonly Step[];
 }
 
-const USUAL: DigitRules = { rounding: 'half-up', meanPlace: 'by-readings', uncertaintyFigures: 'one-two-after-leading-1' };
+const USUAL: DigitRules = {
+  rounding: 'half-up',
+  meanPlace: 'by-readings',
+  uncertaintyFigures: 'one-two-after-leading-1',
+};
 
 /**
  * Evaluates an expression whose units have been resolved: all digits are kept at every step and nothing is rounded; the place of each
  * step follows the rules of significant figures (sums by places, products by figures).
  * @throws ExpressionError pointing at the character when a step has no result or a name has no number.
  */
-export function evaluateMeasured(tree: Expression, numberOf: (name: string) => Measured | undefined, rules: DigitRules = USUAL): MeasuredResult {
+export function evaluateMeasured(
+  tree: Expression,
+  numberOf: (name: string) => Measured | undefined,
+  rules: DigitRules = USUAL,
+): MeasuredResult {
   const evaluation = new Evaluation(numberOf, rules);
   const { value, place } = evaluation.visit(tree);
   return { value, place, steps: evaluation.steps };

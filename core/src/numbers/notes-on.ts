@@ -15,8 +15,14 @@ export function notesOn(tree: Expression, rules: HouseRules): string[] {
     if (node.kind === 'number') {
       const { written, unit } = node;
       if (exact || (unit === '%' && written.text === '100')) return;
-      if (written.atLeast !== written.atMost) notes.push(`${written.text} has ${written.atLeast} to ${written.atMost} figures: ${AMBIGUOUS[rules.bareTrailingZeros]}`);
-      else if (unit === null && written.atMost === 1 && written.value.isInteger() && !written.value.isZero()) notes.push(`${written.text} counts as measured, with one figure. If it is a count or a definition, write exact(${written.text}).`);
+      if (written.atLeast !== written.atMost)
+        notes.push(
+          `${written.text} has ${written.atLeast} to ${written.atMost} figures: ${AMBIGUOUS[rules.bareTrailingZeros]}`,
+        );
+      else if (unit === null && written.atMost === 1 && written.value.isInteger() && !written.value.isZero())
+        notes.push(
+          `${written.text} counts as measured, with one figure. If it is a count or a definition, write exact(${written.text}).`,
+        );
     } else if (node.kind === 'binary') {
       visit(node.left, exact || (node.operator === '^' && isTen(node.left)));
       visit(node.right, exact || (node.operator === '^' && wholeNumberIn(node.right) !== null));

@@ -1,6 +1,12 @@
 import type { HouseRules } from '../rules/house-rules.ts';
 import { CLOCK } from '../units/unit.ts';
-import { ExpressionError, FUNCTION_NAMES, type BinaryOperator, type Expression, type FunctionName } from './expression.ts';
+import {
+  ExpressionError,
+  FUNCTION_NAMES,
+  type BinaryOperator,
+  type Expression,
+  type FunctionName,
+} from './expression.ts';
 import { plainText } from './plain-text.ts';
 import { parseTime } from './time-of-day.ts';
 import { tokenise, type Token } from './tokens.ts';
@@ -29,7 +35,11 @@ class Parser {
     if (rest.kind === 'name' && (before?.kind === 'number' || before?.kind === 'time')) {
       return new ExpressionError(`“${shortened(rest.text)}” is not a unit known here; to multiply, write *.`, rest.at);
     }
-    if (rest.text === ',') return new ExpressionError(`The comma was not expected there; it parts the numbers of a list, as in mean(4.7, 4.9).`, rest.at);
+    if (rest.text === ',')
+      return new ExpressionError(
+        `The comma was not expected there; it parts the numbers of a list, as in mean(4.7, 4.9).`,
+        rest.at,
+      );
     return new ExpressionError(`“${shortened(rest.text)}” was not expected there.`, rest.at);
   }
 
@@ -47,7 +57,10 @@ class Parser {
   private expect(symbol: string, openedAt: number): void {
     if (this.take(symbol)) return;
     if (this.peek().kind === 'name') throw this.unexpected(this.peek());
-    throw new ExpressionError(`A parenthesis is opened ${openedAt === 0 ? 'at the beginning' : `after ${openedAt} ${openedAt === 1 ? 'character' : 'characters'}`} and not closed.`, this.peek().at);
+    throw new ExpressionError(
+      `A parenthesis is opened ${openedAt === 0 ? 'at the beginning' : `after ${openedAt} ${openedAt === 1 ? 'character' : 'characters'}`} and not closed.`,
+      this.peek().at,
+    );
   }
 
   private chain(operators: readonly BinaryOperator[], operand: () => Expression): Expression {
@@ -92,17 +105,26 @@ class Parser {
     const base = this.atom();
     const sign = this.take('^');
     if (!sign) return base;
-    return { kind: 'binary', operator: '^', left: base, right: this.deeper('powers stacked', () => this.signed()), at: sign.at };
+    return {
+      kind: 'binary',
+      operator: '^',
+      left: base,
+      right: this.deeper('powers stacked', () => this.signed()),
+      at: sign.at,
+    };
   }
 
   private atom(): Expression {
     const token = this.peek();
-    if (token.kind === 'end') throw new ExpressionError('The expression ends too early; a number or a name is missing.', token.at);
+    if (token.kind === 'end')
+      throw new ExpressionError('The expression ends too early; a number or a name is missing.', token.at);
     this.index += 1;
     if (token.kind === 'number') return { kind: 'number', written: numberIn(token), unit: token.unit, at: token.at };
-    if (token.kind === 'time') return { kind: 'number', written: parseTime(token.text, token.at), unit: CLOCK, at: token.at };
+    if (token.kind === 'time')
+      return { kind: 'number', written: parseTime(token.text, token.at), unit: CLOCK, at: token.at };
     if (token.kind === 'name') return this.named(token.text, token.at);
-    if (token.text !== '(') throw new ExpressionError(`A number or a name is missing before “${token.text}”.`, token.at);
+    if (token.text !== '(')
+      throw new ExpressionError(`A number or a name is missing before “${token.text}”.`, token.at);
     const inside = this.sum();
     this.expect(')', token.at);
     return inside;
@@ -145,6 +167,10 @@ function checkArgumentCount(name: FunctionName, count: number, at: number): void
  * @throws ExpressionError that points at the character of the text as it was typed.
  */
 export function parseExpression(typed: string, mark: HouseRules['decimalMark'] = 'point'): Expression {
-  if (typed.length > LONGEST) throw new ExpressionError(`The expression has ${typed.length} characters; at most ${LONGEST} can be read.`, LONGEST);
+  if (typed.length > LONGEST)
+    throw new ExpressionError(
+      `The expression has ${typed.length} characters; at most ${LONGEST} can be read.`,
+      LONGEST,
+    );
   return new Parser(tokenise(plainText(typed), mark)).whole();
 }

@@ -3,10 +3,12 @@ import Fraction from 'fraction.js';
 import { describe, expect, it } from 'vitest';
 import { Rational } from './rational.ts';
 
-const decimal = fc.tuple(fc.bigInt({ min: -(10n ** 30n), max: 10n ** 30n }), fc.integer({ min: 0, max: 25 })).map(([digits, decimals]) => {
-  const size = (digits < 0n ? -digits : digits).toString().padStart(decimals + 1, '0');
-  return (digits < 0n ? '-' : '') + (decimals === 0 ? size : `${size.slice(0, -decimals)}.${size.slice(-decimals)}`);
-});
+const decimal = fc
+  .tuple(fc.bigInt({ min: -(10n ** 30n), max: 10n ** 30n }), fc.integer({ min: 0, max: 25 }))
+  .map(([digits, decimals]) => {
+    const size = (digits < 0n ? -digits : digits).toString().padStart(decimals + 1, '0');
+    return (digits < 0n ? '-' : '') + (decimals === 0 ? size : `${size.slice(0, -decimals)}.${size.slice(-decimals)}`);
+  });
 
 const same = (mine: Rational, theirs: Fraction): boolean => {
   const [above = '0', below = '1'] = theirs.toFraction().split('/');
@@ -21,7 +23,8 @@ describe('exact numbers', () => {
         const [p, q, r] = [a, b, c].map((text) => new Fraction(text)) as [Fraction, Fraction, Fraction];
         expect(same(x.plus(y).minus(z), p.add(q).sub(r))).toBe(true);
         expect(same(x.times(y).times(z), p.mul(q).mul(r))).toBe(true);
-        if (!y.isZero() && !z.isZero()) expect(same(x.dividedBy(y).dividedBy(z).plus(x), p.div(q).div(r).add(p))).toBe(true);
+        if (!y.isZero() && !z.isZero())
+          expect(same(x.dividedBy(y).dividedBy(z).plus(x), p.div(q).div(r).add(p))).toBe(true);
         expect(x.compare(y)).toBe(p.compare(q));
       }),
       { numRuns: 2000 },
@@ -50,7 +53,8 @@ describe('exact numbers', () => {
     ['1250', 2, '1300', '1200', '1200'],
     ['0.04', -1, '0.0', '0.0', '0.0'],
   ])('%s to the place %i: %s, to even %s, cut %s', (text, place, up, even, cut) => {
-    const written = (rule: 'half-up' | 'half-even' | 'down'): string => Rational.of(text).roundedTo(place, rule).toFixed(Math.max(0, -place));
+    const written = (rule: 'half-up' | 'half-even' | 'down'): string =>
+      Rational.of(text).roundedTo(place, rule).toFixed(Math.max(0, -place));
     expect([written('half-up'), written('half-even'), written('down')]).toEqual([up, even, cut]);
   });
 

@@ -47,7 +47,11 @@ export class Rational {
     const point = mantissa.indexOf('.');
     const exponent = power < 0 ? 0 : Number(text.slice(power + 1));
     if (point < 0) return new Rational(BigInt(mantissa), 1n, exponent);
-    return new Rational(BigInt(mantissa.slice(0, point) + mantissa.slice(point + 1)), 1n, exponent - (mantissa.length - point - 1));
+    return new Rational(
+      BigInt(mantissa.slice(0, point) + mantissa.slice(point + 1)),
+      1n,
+      exponent - (mantissa.length - point - 1),
+    );
   }
 
   private static reduced(numerator: bigint, denominator: bigint, exponent: number): Rational {
@@ -62,7 +66,11 @@ export class Rational {
     const mine = this.numerator * tenTo(this.exponent - exponent);
     const theirs = other.numerator * tenTo(other.exponent - exponent);
     if (this.denominator === other.denominator) return Rational.reduced(mine + theirs, this.denominator, exponent);
-    return Rational.reduced(mine * other.denominator + theirs * this.denominator, this.denominator * other.denominator, exponent);
+    return Rational.reduced(
+      mine * other.denominator + theirs * this.denominator,
+      this.denominator * other.denominator,
+      exponent,
+    );
   }
 
   negated(): Rational {
@@ -74,14 +82,22 @@ export class Rational {
   }
 
   times(other: Rational): Rational {
-    return Rational.reduced(this.numerator * other.numerator, this.denominator * other.denominator, this.exponent + other.exponent);
+    return Rational.reduced(
+      this.numerator * other.numerator,
+      this.denominator * other.denominator,
+      this.exponent + other.exponent,
+    );
   }
 
   /** @throws RangeError when the divisor is zero. */
   dividedBy(other: Rational): Rational {
     if (other.numerator === 0n) throw new RangeError('Division by zero has no result.');
     const sign = other.numerator < 0n ? -1n : 1n;
-    return Rational.reduced(sign * this.numerator * other.denominator, sign * this.denominator * other.numerator, this.exponent - other.exponent);
+    return Rational.reduced(
+      sign * this.numerator * other.denominator,
+      sign * this.denominator * other.numerator,
+      this.exponent - other.exponent,
+    );
   }
 
   /** A whole power, or null where the exact result would be thousands of digits long. */
@@ -127,7 +143,8 @@ export class Rational {
     const size = this.numerator < 0n ? -this.numerator : this.numerator;
     if (this.denominator === 1n) return digitsOf(size) - 1 + this.exponent;
     const guess = digitsOf(size) - digitsOf(this.denominator);
-    const [above, below] = guess >= 0 ? [size, this.denominator * tenTo(guess)] : [size * tenTo(-guess), this.denominator];
+    const [above, below] =
+      guess >= 0 ? [size, this.denominator * tenTo(guess)] : [size * tenTo(-guess), this.denominator];
     return this.exponent + guess - (above < below ? 1 : 0);
   }
 

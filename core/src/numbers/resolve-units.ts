@@ -1,5 +1,27 @@
-import { CLOCK, conversion, differenceUnit, gatheredProduct, isPure, multiplyUnits, parseUnit, sameKind, sameUnit, temperatureScale, UnitMismatchError, UnknownUnitError, writtenUnit, type Unit } from '../units/unit.ts';
-import { ExpressionError, isTen, wholeNumberIn, type BinaryNode, type CallNode, type Expression } from './expression.ts';
+import {
+  CLOCK,
+  conversion,
+  differenceUnit,
+  gatheredProduct,
+  isPure,
+  multiplyUnits,
+  parseUnit,
+  sameKind,
+  sameUnit,
+  temperatureScale,
+  UnitMismatchError,
+  UnknownUnitError,
+  writtenUnit,
+  type Unit,
+} from '../units/unit.ts';
+import {
+  ExpressionError,
+  isTen,
+  wholeNumberIn,
+  type BinaryNode,
+  type CallNode,
+  type Expression,
+} from './expression.ts';
 import { Rational } from './rational.ts';
 
 /** An expression whose units have been checked: sums have one unit throughout, and what remains is arithmetic on pure numbers. */
@@ -69,7 +91,9 @@ class Resolver {
       case 'binary': {
         const [left, right] = [this.resolve(node.left), this.resolve(node.right)];
         if (node.operator === '^') return this.power(node, left, right);
-        return node.operator === '+' || node.operator === '-' ? this.sum(node, left, right) : this.product(node, left, right);
+        return node.operator === '+' || node.operator === '-'
+          ? this.sum(node, left, right)
+          : this.product(node, left, right);
       }
     }
   }
@@ -86,7 +110,9 @@ class Resolver {
 
   /** Percent of something with a unit is a part of it. */
   private plain(part: Part, other: Part): Part {
-    return '%' in part.unit && !isPure(other.unit) ? this.inUnit(part, multiplyUnits(part.unit, { '%': 1 }, -(part.unit['%'] ?? 0)), part.tree.at) : part;
+    return '%' in part.unit && !isPure(other.unit)
+      ? this.inUnit(part, multiplyUnits(part.unit, { '%': 1 }, -(part.unit['%'] ?? 0)), part.tree.at)
+      : part;
   }
 
   private sum(node: BinaryNode, left: Part, right: Part): Part {
@@ -94,11 +120,22 @@ class Resolver {
     const [first, second] = [temperatureScale(left.unit), temperatureScale(right.unit)];
     const forLeft = unit.terms ?? (first === null && second !== null ? differenceUnit(second) : left.unit);
     const forRight = unit.terms ?? (first === null ? right.unit : second === null ? differenceUnit(first) : left.unit);
-    return { tree: { ...node, left: this.inUnit(left, forLeft, node.at).tree, right: this.inUnit(right, forRight, node.at).tree }, unit: unit.result };
+    return {
+      tree: {
+        ...node,
+        left: this.inUnit(left, forLeft, node.at).tree,
+        right: this.inUnit(right, forRight, node.at).tree,
+      },
+      unit: unit.result,
+    };
   }
 
   /** The unit of a sum, and that of its terms where it is the same for both. */
-  private unitOfSum({ operator, at }: BinaryNode, left: Unit, right: Unit): { readonly result: Unit; readonly terms?: Unit } {
+  private unitOfSum(
+    { operator, at }: BinaryNode,
+    left: Unit,
+    right: Unit,
+  ): { readonly result: Unit; readonly terms?: Unit } {
     if (!sameKind(left, right)) throw new UnitMismatchError(writtenUnit(left), writtenUnit(right), at);
     const [first, second] = [temperatureScale(left), temperatureScale(right)];
     if (first === null && second === null) {
@@ -107,10 +144,15 @@ class Resolver {
     }
     if (first !== null && second !== null) {
       if (operator === '-') return { result: differenceUnit(first) };
-      if (first !== second) throw new ExpressionError(`Temperatures in ${first} and ${second} cannot be added; write a difference as Δ${second}.`, at);
+      if (first !== second)
+        throw new ExpressionError(
+          `Temperatures in ${first} and ${second} cannot be added; write a difference as Δ${second}.`,
+          at,
+        );
       return { result: left };
     }
-    if (first === null && operator === '-') throw new ExpressionError(`A temperature in ${second ?? ''} cannot be taken off a difference.`, at);
+    if (first === null && operator === '-')
+      throw new ExpressionError(`A temperature in ${second ?? ''} cannot be taken off a difference.`, at);
     return { result: first === null ? right : left };
   }
 
@@ -118,9 +160,20 @@ class Resolver {
     const exponent = this.number(right, node.at);
     const tree: Expression = { ...node, left: left.tree, right: exponent };
     // 10³ by itself counts places and measures nothing.
-    if (isPure(left.unit)) return { tree: isTen(node.left) && wholeNumberIn(node.right) !== null ? { kind: 'exact', operand: tree, at: node.left.at } : tree, unit: PURE };
+    if (isPure(left.unit))
+      return {
+        tree:
+          isTen(node.left) && wholeNumberIn(node.right) !== null
+            ? { kind: 'exact', operand: tree, at: node.left.at }
+            : tree,
+        unit: PURE,
+      };
     const power = wholeNumberIn(right.tree);
-    if (power === null || Math.abs(power) > 20) throw new ExpressionError(`A quantity in ${writtenUnit(left.unit)} can only be raised to a small whole power.`, node.at);
+    if (power === null || Math.abs(power) > 20)
+      throw new ExpressionError(
+        `A quantity in ${writtenUnit(left.unit)} can only be raised to a small whole power.`,
+        node.at,
+      );
     return { tree, unit: multiplyUnits(PURE, left.unit, power) };
   }
 
@@ -134,11 +187,19 @@ class Resolver {
     const first = parts[0];
     if (!first) throw new ExpressionError(`${node.name} needs an argument.`, node.at);
     const keepsUnit = node.name === 'abs' || node.name === 'min' || node.name === 'max' || node.name === 'mean';
-    if (keepsUnit) return { tree: { ...node, arguments: parts.map((part) => this.inUnit(part, first.unit, part.tree.at).tree) }, unit: first.unit };
+    if (keepsUnit)
+      return {
+        tree: { ...node, arguments: parts.map((part) => this.inUnit(part, first.unit, part.tree.at).tree) },
+        unit: first.unit,
+      };
     if (node.name !== 'sqrt') return { tree: { ...node, arguments: [this.number(first, node.at)] }, unit: PURE };
     const powers = Object.entries(first.unit);
-    if (powers.some(([, power]) => power % 2 !== 0)) throw new ExpressionError(`The square root of ${writtenUnit(first.unit)} has no unit here.`, node.at);
-    return { tree: { ...node, arguments: [first.tree] }, unit: Object.fromEntries(powers.map(([name, power]) => [name, power / 2])) };
+    if (powers.some(([, power]) => power % 2 !== 0))
+      throw new ExpressionError(`The square root of ${writtenUnit(first.unit)} has no unit here.`, node.at);
+    return {
+      tree: { ...node, arguments: [first.tree] },
+      unit: Object.fromEntries(powers.map(([name, power]) => [name, power / 2])),
+    };
   }
 }
 
@@ -146,14 +207,18 @@ class Resolver {
 function literal(node: Extract<Expression, { kind: 'number' }>): Part {
   const unit = node.unit === null ? PURE : unitAt(node.unit, node.at);
   const tree: Expression = { ...node, unit: null };
-  return { tree: node.unit === '%' && node.written.text === '100' ? { kind: 'exact', operand: tree, at: node.at } : tree, unit };
+  return {
+    tree: node.unit === '%' && node.written.text === '100' ? { kind: 'exact', operand: tree, at: node.at } : tree,
+    unit,
+  };
 }
 
 function unitAt(text: string, at: number): Unit {
   try {
     return parseUnit(text);
   } catch (error) {
-    if (error instanceof UnknownUnitError) throw new ExpressionError(`${error.message} It stands after the number.`, at);
+    if (error instanceof UnknownUnitError)
+      throw new ExpressionError(`${error.message} It stands after the number.`, at);
     throw error;
   }
 }

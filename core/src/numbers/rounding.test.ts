@@ -44,6 +44,13 @@ describe('rounding to a place', () => {
   });
 });
 
-it.each([['52.6', 1, '526'], ['52.6', -2, '0.526'], ['52', 2, '5200'], ['0.45', 1, '4.5'], ['46.0', -1, '4.60'], ['-3.4', -1, '-0.34']])('moves the point of %s by %i: %s', (text, power, moved) => {
+it.each([
+  ['52.6', 1, '526'],
+  ['52.6', -2, '0.526'],
+  ['52', 2, '5200'],
+  ['0.45', 1, '4.5'],
+  ['46.0', -1, '4.60'],
+  ['-3.4', -1, '-0.34'],
+])('moves the point of %s by %i: %s', (text, power, moved) => {
   expect(shiftedByPowers(text, power)).toBe(moved);
 });

@@ -12,7 +12,11 @@ export function roundToPlace(value: Decimal, place: number, rule: RoundingRule =
 }
 
 /** The digits of a value rounded to a place, written out in full: (46, −1) → `46.0`. Minus zero is written `0`. */
-export function writtenAtPlace(value: Rational | Decimal | number, place: number, rule: RoundingRule = 'half-up'): string {
+export function writtenAtPlace(
+  value: Rational | Decimal | number,
+  place: number,
+  rule: RoundingRule = 'half-up',
+): string {
   return Rational.of(value).roundedTo(place, rule).toFixed(Math.max(0, -place));
 }
 
@@ -20,7 +24,11 @@ export function writtenAtPlace(value: Rational | Decimal | number, place: number
  * As `writtenAtPlace`, but with an exponent where trailing zeros of a whole number would leave the figures in doubt:
  * (400, 1) → `4.0e2`, (2500, 1) → `2.50e3`, (335, 0) → `335`. Very large and very small numbers have an exponent as well.
  */
-export function unambiguousAtPlace(value: Rational | Decimal | number, place: number, rule: RoundingRule = 'half-up'): string {
+export function unambiguousAtPlace(
+  value: Rational | Decimal | number,
+  place: number,
+  rule: RoundingRule = 'half-up',
+): string {
   const rounded = Rational.of(value).roundedTo(place, rule);
   const plain = rounded.toFixed(Math.max(0, -place));
   const exponent = rounded.magnitude();
@@ -51,9 +59,13 @@ export type UncertaintyFigures = 'one-two-after-leading-1' | 'one' | 'two';
  * with 1: 0.143 → −2 (0.14), 0.096 → −1 (0.1).
  * @throws RangeError when the uncertainty is not positive and finite.
  */
-export function uncertaintyPlace(uncertainty: Decimal | number, figures: UncertaintyFigures = 'one-two-after-leading-1'): number {
+export function uncertaintyPlace(
+  uncertainty: Decimal | number,
+  figures: UncertaintyFigures = 'one-two-after-leading-1',
+): number {
   const size = new Decimal(uncertainty);
-  if (!size.isFinite() || !size.isPositive() || size.isZero()) throw new RangeError(`An uncertainty is a positive number, not ${String(uncertainty)}.`);
+  if (!size.isFinite() || !size.isPositive() || size.isZero())
+    throw new RangeError(`An uncertainty is a positive number, not ${String(uncertainty)}.`);
   const first = magnitude(size);
   const startsWithOne = size.div(new Decimal(10).pow(first)).lessThan(2);
   const two = figures === 'two' || (figures === 'one-two-after-leading-1' && startsWithOne);

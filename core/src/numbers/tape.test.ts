@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { calculate } from './calculate.ts';
 import { calculateTape } from './tape.ts';
 
-const results = (...lines: string[]): (string | null)[] => calculateTape(lines).map(({ calculation }) => calculation && `${calculation.text} ${calculation.unit}`.trim());
+const results = (...lines: string[]): (string | null)[] =>
+  calculateTape(lines).map(({ calculation }) => calculation && `${calculation.text} ${calculation.unit}`.trim());
 
 describe('a tape', () => {
   it('works out a density over several lines, rounding only what is shown', () => {
@@ -12,22 +13,50 @@ describe('a tape', () => {
   });
 
   it('takes the result of the line before as last, and lets a name be given anew', () => {
-    expect(results('2.0 cm * 3.0 cm', 'last * 4.0 cm', 'a = 1.0 g', 'a = a + 2.0 g', 'a')).toEqual(['6.0 cm^2', '24 cm^3', '1.0 g', '3.0 g', '3.0 g']);
+    expect(results('2.0 cm * 3.0 cm', 'last * 4.0 cm', 'a = 1.0 g', 'a = a + 2.0 g', 'a')).toEqual([
+      '6.0 cm^2',
+      '24 cm^3',
+      '1.0 g',
+      '3.0 g',
+      '3.0 g',
+    ]);
   });
 
   it('shows the working of a line as it was, whatever its names come to stand for later', () => {
     const lines = calculateTape(['a = 2.0 g', 'a + 1.00 g', 'a = 5 mL']);
-    expect(lines[1]?.calculation?.steps[0]?.operands.map(({ text, unit }) => `${text} ${unit}`)).toEqual(['2.0 g', '1.00 g']);
+    expect(lines[1]?.calculation?.steps[0]?.operands.map(({ text, unit }) => `${text} ${unit}`)).toEqual([
+      '2.0 g',
+      '1.00 g',
+    ]);
   });
 
   it('converts at the end of a line', () => {
     const [line] = calculateTape(['31.0 cm * 22.5 cm -> m^2']);
-    expect(line?.calculation).toMatchObject({ text: '0.0698', unit: 'm^2', chain: [{ power: 2 }], from: { text: '698', unit: 'cm^2' } });
-    expect(results('T = 25.0 °C', 'T → °F', '2.0 in to cm', '5 g to mL')).toEqual(['25.0 °C', '77.0 °F', '5.1 cm', null]);
+    expect(line?.calculation).toMatchObject({
+      text: '0.0698',
+      unit: 'm^2',
+      chain: [{ power: 2 }],
+      from: { text: '698', unit: 'cm^2' },
+    });
+    expect(results('T = 25.0 °C', 'T → °F', '2.0 in to cm', '5 g to mL')).toEqual([
+      '25.0 °C',
+      '77.0 °F',
+      '5.1 cm',
+      null,
+    ]);
   });
 
   it('points at a mistake within the line, and goes on after it', () => {
-    const lines = calculateTape(['m = 24.31 g', 'V = 18.6 mL - 9.2 g', '', 'm / V', '2.0 + 2.0', 'pi = 3.0', 'x = ', '3.0 g -> quux']);
+    const lines = calculateTape([
+      'm = 24.31 g',
+      'V = 18.6 mL - 9.2 g',
+      '',
+      'm / V',
+      '2.0 + 2.0',
+      'pi = 3.0',
+      'x = ',
+      '3.0 g -> quux',
+    ]);
     expect(lines.map(({ mistake }) => mistake?.at ?? null)).toEqual([null, 12, null, 4, null, 0, 4, 9]);
     expect(lines[1]?.mistake?.message).toBe('mL and g are units of different kinds.');
     expect(lines[3]?.mistake?.message).toContain('“V” has no value');
@@ -53,7 +82,10 @@ describe('a stated uncertainty', () => {
   });
 
   it('follows the class’s rule, and is none of zero or of another kind', () => {
-    expect(calculate('18.623 ± 0.24', { uncertaintyFigures: 'two' })).toMatchObject({ text: '18.62', uncertainty: '0.24' });
+    expect(calculate('18.623 ± 0.24', { uncertaintyFigures: 'two' })).toMatchObject({
+      text: '18.62',
+      uncertainty: '0.24',
+    });
     expect(() => calculate('18.6 mL ± 0 mL')).toThrow('zero is none');
     expect(() => calculate('18.6 mL ± 0.2 g')).toThrow('mL and g');
   });

@@ -26,8 +26,10 @@ const EMPTY: TapeLine = { name: null, calculation: null, mistake: null };
 
 /** The line without its result: what is wrong, pointing into the whole line. */
 function mistaken(error: unknown, from: number): TapeLine['mistake'] {
-  if (error instanceof ExpressionError) return { message: error.reason, at: error.at === null ? null : from + error.at };
-  if (error instanceof UnitMismatchError) return { message: error.reason, at: error.at === null ? null : from + error.at };
+  if (error instanceof ExpressionError)
+    return { message: error.reason, at: error.at === null ? null : from + error.at };
+  if (error instanceof UnitMismatchError)
+    return { message: error.reason, at: error.at === null ? null : from + error.at };
   throw error;
 }
 
@@ -43,7 +45,8 @@ export function calculateTape(lines: readonly string[], rules?: Partial<HouseRul
     const [, head = '', name = null, rest = line] = NAMED.exec(line) ?? [];
     if (rest.trim() === '' && name === null) return EMPTY;
     try {
-      if (name !== null && RESERVED.includes(name)) throw new ExpressionError(`“${name}” means something already; use another name.`, -head.length);
+      if (name !== null && RESERVED.includes(name))
+        throw new ExpressionError(`“${name}” means something already; use another name.`, -head.length);
       const { calculation, quantity } = workOut(rest, house, names);
       names = new Map([...names, [LAST, quantity], ...(name === null ? [] : [[name, quantity] as const])]);
       return { name, calculation, mistake: null };

@@ -13,9 +13,17 @@ const MINUTE = Rational.of(60);
  */
 export function parseTime(text: string, at: number): WrittenNumber {
   const [hours = '0', minutes = '0', seconds] = text.split(':');
-  if (seconds === undefined) throw new ExpressionError(`“${text}” has no seconds; write ${text}:00, as hours, minutes and seconds.`, at);
-  for (const [part, name] of [[minutes, 'minutes'], [seconds, 'seconds']] as const) {
-    if (!(Number(part) < 60)) throw new ExpressionError(`“${text}” has ${part} ${name}; an hour has sixty minutes, and a minute sixty seconds.`, at);
+  if (seconds === undefined)
+    throw new ExpressionError(`“${text}” has no seconds; write ${text}:00, as hours, minutes and seconds.`, at);
+  for (const [part, name] of [
+    [minutes, 'minutes'],
+    [seconds, 'seconds'],
+  ] as const) {
+    if (!(Number(part) < 60))
+      throw new ExpressionError(
+        `“${text}” has ${part} ${name}; an hour has sixty minutes, and a minute sixty seconds.`,
+        at,
+      );
   }
   const decimals = seconds.split('.')[1]?.length ?? 0;
   const value = Rational.of(hours).times(MINUTE).plus(Rational.of(minutes)).times(MINUTE).plus(Rational.of(seconds));

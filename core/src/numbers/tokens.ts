@@ -8,7 +8,10 @@ export type Token =
   | { readonly kind: 'end'; readonly text: ''; readonly at: number };
 
 const TIME = /\d+:\d+(?::\d+(?:\.\d+)?)?/y;
-const NUMBER = { point: /(?:\d{1,3}(?: \d{3})+(?!\d)|\d+)?(?:\.\d*)?/y, comma: /(?:\d{1,3}(?: \d{3})+(?!\d)|\d+)?(?:[.,]\d*)?/y } as const;
+const NUMBER = {
+  point: /(?:\d{1,3}(?: \d{3})+(?!\d)|\d+)?(?:\.\d*)?/y,
+  comma: /(?:\d{1,3}(?: \d{3})+(?!\d)|\d+)?(?:[.,]\d*)?/y,
+} as const;
 const EXPONENT = /[eE][+-]?\d+/y;
 const TIMES_POWER = / ?\* ?10 ?\^ ?(?:([+-]?\d+)|\( ?([+-]?\d+) ?\))(?![\d.])/y;
 const NAME = /[\p{L}_][\p{L}\p{N}_′']*/uy;
@@ -26,7 +29,7 @@ function matchAt(pattern: RegExp, text: string, at: number): RegExpExecArray | n
 function unitAt(text: string, from: number): { readonly unit: string; readonly end: number } | null {
   let unit = '';
   let end = from;
-  for (let at = from; ; ) {
+  for (let at = from; ;) {
     const name = matchAt(UNIT_NAME, text, at);
     const symbol = (name?.[0] ?? '').replace(/^fl\.? ?oz$/, 'floz').replace(/ /g, '');
     if (!name || !isUnitSymbol(symbol) || text[at + name[0].length] === '(') return unit === '' ? null : { unit, end };
@@ -44,11 +47,20 @@ function unitAt(text: string, from: number): { readonly unit: string; readonly e
 
 function beginsUnit(text: string, at: number): boolean {
   const name = matchAt(UNIT_NAME, text, at);
-  return name !== null && isUnitSymbol(name[0].replace(/^fl\.? ?oz$/, 'floz').replace(/ /g, '')) && text[at + name[0].length] !== '(';
+  return (
+    name !== null &&
+    isUnitSymbol(name[0].replace(/^fl\.? ?oz$/, 'floz').replace(/ /g, '')) &&
+    text[at + name[0].length] !== '('
+  );
 }
 
 /** @param after the symbol before it: what follows an exponent sign is an exponent, and after a division sign nobody can tell how far the divisor goes. */
-function numberAt(text: string, at: number, mark: HouseRules['decimalMark'], after: string): { readonly text: string; readonly end: number } | null {
+function numberAt(
+  text: string,
+  at: number,
+  mark: HouseRules['decimalMark'],
+  after: string,
+): { readonly text: string; readonly end: number } | null {
   const mantissa = matchAt(NUMBER[mark], text, at);
   if (!mantissa || !/\d/.test(mantissa[0])) return null;
   const digits = mantissa[0].replace(/ /g, '').replace(',', '.');
@@ -56,8 +68,14 @@ function numberAt(text: string, at: number, mark: HouseRules['decimalMark'], aft
   const exponent = matchAt(EXPONENT, text, end);
   if (exponent) return { text: digits + exponent[0], end: end + exponent[0].length };
   const power = after === '^' ? null : matchAt(TIMES_POWER, text, end);
-  if (power && after === '/') throw new ExpressionError(`Is ${mantissa[0]} × 10^${power[1] ?? power[2] ?? ''} one number? Write it in parentheses, or as ${digits}e${power[1] ?? power[2] ?? ''}.`, at);
-  return power ? { text: `${digits}e${power[1] ?? power[2] ?? ''}`, end: end + power[0].length } : { text: digits, end };
+  if (power && after === '/')
+    throw new ExpressionError(
+      `Is ${mantissa[0]} × 10^${power[1] ?? power[2] ?? ''} one number? Write it in parentheses, or as ${digits}e${power[1] ?? power[2] ?? ''}.`,
+      at,
+    );
+  return power
+    ? { text: `${digits}e${power[1] ?? power[2] ?? ''}`, end: end + power[0].length }
+    : { text: digits, end };
 }
 
 /** The last symbol, past any sign of the number that comes. */
@@ -95,7 +113,11 @@ export function tokenise(text: string, mark: HouseRules['decimalMark'] = 'point'
     const name = matchAt(NAME, text, at);
     if (name) tokens.push({ kind: 'name', text: name[0], at });
     else if ('+-*/^(),;'.includes(character)) tokens.push({ kind: 'symbol', text: character, at });
-    else throw new ExpressionError(`“${String.fromCodePoint(text.codePointAt(at) ?? 0)}” does not belong in an expression.`, at);
+    else
+      throw new ExpressionError(
+        `“${String.fromCodePoint(text.codePointAt(at) ?? 0)}” does not belong in an expression.`,
+        at,
+      );
     at += name?.[0].length ?? 1;
   }
   tokens.push({ kind: 'end', text: '', at: text.length });

@@ -29,23 +29,30 @@ describe('what a keyboard of any language produces', () => {
 
   it('is not changed by being brought to plain characters twice', () => {
     fc.assert(
-      fc.property(fc.string({ unit: fc.constantFrom(...'0123456789.,+-−×÷·()²³⁻ mLgcµ٤۷'), maxLength: 30 }), (typed) => {
-        expect(plainText(plainText(typed))).toBe(plainText(typed));
-      }),
+      fc.property(
+        fc.string({ unit: fc.constantFrom(...'0123456789.,+-−×÷·()²³⁻ mLgcµ٤۷'), maxLength: 30 }),
+        (typed) => {
+          expect(plainText(plainText(typed))).toBe(plainText(typed));
+        },
+      ),
     );
   });
 
   it('a place in the plain text is found again in what was typed', () => {
     fc.assert(
-      fc.property(fc.string({ unit: fc.constantFrom(...'0123456789.+−×÷()²³ mLg'), minLength: 1, maxLength: 30 }), fc.nat(29), (typed, seed) => {
-        const plain = plainText(typed);
-        fc.pre(plain.length > 0);
-        const at = seed % plain.length;
-        const place = placeInTyped(typed, at);
-        // Up to there, and with that character, the plain text is as long as it has to be.
-        expect(plainText(`${typed.slice(0, place)}x`).length - 1).toBeLessThanOrEqual(at);
-        expect(plainText(`${typed.slice(0, place + 1)}x`).length - 1).toBeGreaterThan(at);
-      }),
+      fc.property(
+        fc.string({ unit: fc.constantFrom(...'0123456789.+−×÷()²³ mLg'), minLength: 1, maxLength: 30 }),
+        fc.nat(29),
+        (typed, seed) => {
+          const plain = plainText(typed);
+          fc.pre(plain.length > 0);
+          const at = seed % plain.length;
+          const place = placeInTyped(typed, at);
+          // Up to there, and with that character, the plain text is as long as it has to be.
+          expect(plainText(`${typed.slice(0, place)}x`).length - 1).toBeLessThanOrEqual(at);
+          expect(plainText(`${typed.slice(0, place + 1)}x`).length - 1).toBeGreaterThan(at);
+        },
+      ),
     );
   });
 });
@@ -78,7 +85,9 @@ describe('a time of day', () => {
     ['12:61:00', '“12:61:00” has 61 minutes; an hour has sixty minutes, and a minute sixty seconds.'],
     ['0:00:75', '“0:00:75” has 75 seconds; an hour has sixty minutes, and a minute sixty seconds.'],
   ])('%s is refused in words', (text, reason) => {
-    expect(() => parseTime(text, 4)).toThrowError(expect.objectContaining({ name: ExpressionError.name, reason, at: 4 }));
+    expect(() => parseTime(text, 4)).toThrowError(
+      expect.objectContaining({ name: ExpressionError.name, reason, at: 4 }),
+    );
   });
 
   it('keeps the decimals of its seconds', () => {
@@ -100,12 +109,22 @@ describe('a decimal point moved by powers of ten', () => {
 
   it('keeps the value and all digits', () => {
     fc.assert(
-      fc.property(fc.integer({ min: 1, max: 999_999 }), fc.integer({ min: 0, max: 5 }), fc.integer({ min: -8, max: 8 }), (digits, decimals, power) => {
-        const text = decimals === 0 ? String(digits) : (String(digits).padStart(decimals + 1, '0')).replace(new RegExp(`(\\d{${decimals}})$`), '.$1');
-        const moved = shiftedByPowers(text, power);
-        expect(new Fraction(moved).equals(new Fraction(text).mul(new Fraction(10).pow(power)!))).toBe(true);
-        expect(moved.replace('.', '').replace(/^0+/, '').startsWith(String(digits))).toBe(true);
-      }),
+      fc.property(
+        fc.integer({ min: 1, max: 999_999 }),
+        fc.integer({ min: 0, max: 5 }),
+        fc.integer({ min: -8, max: 8 }),
+        (digits, decimals, power) => {
+          const text =
+            decimals === 0
+              ? String(digits)
+              : String(digits)
+                  .padStart(decimals + 1, '0')
+                  .replace(new RegExp(`(\\d{${decimals}})$`), '.$1');
+          const moved = shiftedByPowers(text, power);
+          expect(new Fraction(moved).equals(new Fraction(text).mul(new Fraction(10).pow(power)!))).toBe(true);
+          expect(moved.replace('.', '').replace(/^0+/, '').startsWith(String(digits))).toBe(true);
+        },
+      ),
     );
   });
 });

@@ -26,7 +26,8 @@ export function workOut(text: string, rules: HouseRules, names: ReadonlyMap<stri
   } catch (error) {
     const at = text.length - unit.trimStart().length;
     if (error instanceof UnknownUnitError) throw new ExpressionError(error.message, at);
-    if (error instanceof UnitMismatchError && error.at === null) throw new UnitMismatchError(error.first, error.second, at);
+    if (error instanceof UnitMismatchError && error.at === null)
+      throw new UnitMismatchError(error.first, error.second, at);
     throw error;
   }
 }

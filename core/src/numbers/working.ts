@@ -84,7 +84,10 @@ function decidingIn({ operands, rule, ruledBy }: Step, rules: HouseRules): numbe
   const ruler = ruledBy === null ? undefined : operands[ruledBy];
   // A mean’s scatter comes of all its readings together.
   if (!ruler || rule === 'standard-error') return [];
-  const asFar = (operand: Measured): boolean => (rule === 'figures' ? operand.place !== -Infinity && figuresOf(operand, rules.rounding) === figuresOf(ruler, rules.rounding) : operand.place === ruler.place);
+  const asFar = (operand: Measured): boolean =>
+    rule === 'figures'
+      ? operand.place !== -Infinity && figuresOf(operand, rules.rounding) === figuresOf(ruler, rules.rounding)
+      : operand.place === ruler.place;
   return operands.flatMap((operand, i) => (asFar(operand) ? [i] : []));
 }
 
@@ -101,7 +104,11 @@ export function workedStep(step: Step, unitOf: (part: Expression) => Unit, rules
     ruledBy,
     deciding: decidingIn(step, rules),
     question: questionAbout(step, rules.rounding),
-    answer: reasonFor(step, shown.map(({ text }) => text), rules.rounding),
+    answer: reasonFor(
+      step,
+      shown.map(({ text }) => text),
+      rules.rounding,
+    ),
   };
 }
 
@@ -109,13 +116,30 @@ export function workedStep(step: Step, unitOf: (part: Expression) => Unit, rules
  * The step that brings a quantity to another unit.
  * @param answer why its digits stay, from the quantity as written before.
  */
-export function conversionStep(from: Quantity, to: Quantity, rule: DigitRule, answer: (text: string) => string, rules: HouseRules): WorkedStep {
+export function conversionStep(
+  from: Quantity,
+  to: Quantity,
+  rule: DigitRule,
+  answer: (text: string) => string,
+  rules: HouseRules,
+): WorkedStep {
   const before = worked(from, from.unit, rules);
-  return { operation: 'convert', operands: [before], result: worked(to, to.unit, rules), rule, ruledBy: from.place === -Infinity ? null : 0, deciding: [], question: questionAbout({ result: to, rule }, rules.rounding), answer: answer(before.text) };
+  return {
+    operation: 'convert',
+    operands: [before],
+    result: worked(to, to.unit, rules),
+    rule,
+    ruledBy: from.place === -Infinity ? null : 0,
+    deciding: [],
+    question: questionAbout({ result: to, rule }, rules.rounding),
+    answer: answer(before.text),
+  };
 }
 
 /** All digits of a quantity, a time as hours, minutes and seconds. */
 export function fullQuantity(quantity: Quantity, rules: HouseRules): string {
   const { value, unit } = quantity;
-  return CLOCK in unit ? writtenTime(value, Math.min(0, value.lastPlace(LONGEST_FULL) ?? -FULL_DIGITS), rules.rounding) : fullText(quantity);
+  return CLOCK in unit
+    ? writtenTime(value, Math.min(0, value.lastPlace(LONGEST_FULL) ?? -FULL_DIGITS), rules.rounding)
+    : fullText(quantity);
 }

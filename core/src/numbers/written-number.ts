@@ -40,7 +40,8 @@ const NUMBER = /^([+-]?)(\d+(?:[.,]\d*)?|[.,]\d+)(?:(?:e| ?[*x] ?10 ?\^ ?)([+-]?
  * @throws UnreadableNumberError naming the text.
  */
 export function parseWrittenNumber(typed: string): WrittenNumber {
-  if (typed.length > LONGEST) throw new UnreadableNumberError(typed, `is ${typed.length} characters long; a number here has at most ${LONGEST}.`);
+  if (typed.length > LONGEST)
+    throw new UnreadableNumberError(typed, `is ${typed.length} characters long; a number here has at most ${LONGEST}.`);
   const plain = plainText(typed);
   if (plain === '') throw new UnreadableNumberError(typed, 'is empty; type a number.');
   const ungrouped = GROUPED.test(plain) ? plain.replace(/(?<=\d) (?=\d{3})/g, '') : plain;
@@ -49,7 +50,8 @@ export function parseWrittenNumber(typed: string): WrittenNumber {
   const sign = match[1] ?? '';
   const digits = (match[2] ?? '').replace(',', '.');
   const exponent = Number(match[3] ?? 0);
-  if (Math.abs(exponent) > LARGEST_EXPONENT) throw new UnreadableNumberError(typed, `has an exponent beyond ±${LARGEST_EXPONENT}.`);
+  if (Math.abs(exponent) > LARGEST_EXPONENT)
+    throw new UnreadableNumberError(typed, `has an exponent beyond ±${LARGEST_EXPONENT}.`);
   return writtenFromParts(sign === '-' ? '-' : '', digits, exponent);
 }
 
@@ -59,7 +61,8 @@ function writtenFromParts(sign: '' | '-', digits: string, exponent: number): Wri
   const lastPlace = exponent - (decimals?.length ?? 0);
   const text = sign + (whole === '' ? `0${digits}` : digits) + (exponent === 0 ? '' : `e${exponent}`);
   const value = Rational.of(`${sign}${whole || '0'}.${decimals ?? ''}e${exponent}`);
-  if (decimals !== undefined || all === '') return { text, value, place: lastPlace, atLeast: all.length, atMost: all.length };
+  if (decimals !== undefined || all === '')
+    return { text, value, place: lastPlace, atLeast: all.length, atMost: all.length };
   const trailing = /0*$/.exec(all)?.[0].length ?? 0;
   return { text, value, place: lastPlace + trailing, atLeast: all.length - trailing, atMost: all.length };
 }

@@ -35,13 +35,22 @@ export interface Feedback {
  * Puts a diagnosis (null when the student asked to be shown) into what is told; the answer only when `closed`.
  * @param task as it stood at Enter. @param remarks on how the tool was handled, made on the task as it was set.
  */
-export function feedbackOn(task: PracticeTask, diagnosis: Diagnosis | null, closed: boolean, remarks: readonly Remark[] = []): Feedback {
+export function feedbackOn(
+  task: PracticeTask,
+  diagnosis: Diagnosis | null,
+  closed: boolean,
+  remarks: readonly Remark[] = [],
+): Feedback {
   const [first, ...others] = diagnosis?.slips ?? [];
   return {
     message: diagnosis?.message ?? null,
     slips: first ? explainFinding(task, first) : [],
-    alsoPossible: others.filter((other) => other.probability > WORTH_MENTIONING).map((other) => other.ids.map((id) => practiceSlipById(id).name).join(' and ')),
+    alsoPossible: others
+      .filter((other) => other.probability > WORTH_MENTIONING)
+      .map((other) => other.ids.map((id) => practiceSlipById(id).name).join(' and ')),
     remarks: diagnosis?.verdict === 'unreadable' ? [] : remarks,
-    answer: closed ? { ...answerTo(task), reveal: isExerciseTask(task) ? [] : revealOf(task), solution: solutionTo(task) } : null,
+    answer: closed
+      ? { ...answerTo(task), reveal: isExerciseTask(task) ? [] : revealOf(task), solution: solutionTo(task) }
+      : null,
   };
 }

@@ -10,11 +10,15 @@ const MIXED = subjectsNamed(['cylinder-50', 'cylinder-100', 'burette-50', 'count
 
 describe('a round of something of everything', () => {
   it('takes each family in turn, and its tools at random', () => {
-    const families = planRound(MIXED, 40, 3, rules).map(({ subjectId }) => MIXED.find(({ id }) => id === subjectId)!.family);
+    const families = planRound(MIXED, 40, 3, rules).map(
+      ({ subjectId }) => MIXED.find(({ id }) => id === subjectId)!.family,
+    );
     const order = families.slice(0, 4);
     expect(new Set(order).size).toBe(4);
     families.forEach((family, i) => expect(family).toBe(order[i % 4]));
-    expect(new Set(planRound(MIXED, 40, 3, rules).map(({ subjectId }) => subjectId))).toEqual(new Set(MIXED.map(({ id }) => id)));
+    expect(new Set(planRound(MIXED, 40, 3, rules).map(({ subjectId }) => subjectId))).toEqual(
+      new Set(MIXED.map(({ id }) => id)),
+    );
   });
 
   it('is the same from the same seed, and another from another', () => {
@@ -27,7 +31,8 @@ describe('a round of something of everything', () => {
     const unaimed = items.filter(({ aim }) => aim.length === 0).length;
     // 100 of 400 are expected; four standard deviations of the binomial are 35.
     expect(Math.abs(unaimed - 100)).toBeLessThan(35);
-    for (const { subjectId, aim } of items) for (const slip of aim) expect(subjectsNamed([subjectId])[0]!.slips(rules)).toContain(slip);
+    for (const { subjectId, aim } of items)
+      for (const slip of aim) expect(subjectsNamed([subjectId])[0]!.slips(rules)).toContain(slip);
   });
 
   it('aims at nothing that it may not', () => {
@@ -50,7 +55,12 @@ describe('a round that aims', () => {
   });
 
   it('names a slip that nothing chosen can show', () => {
-    expect(() => planForAims(subjectsNamed(['count-figures']), ['meniscus-edge'], 3, 1, rules)).toThrowError(expect.objectContaining({ name: AimError.name, message: 'aim: “meniscus-edge” cannot be told apart on “Counting figures”.' }));
+    expect(() => planForAims(subjectsNamed(['count-figures']), ['meniscus-edge'], 3, 1, rules)).toThrowError(
+      expect.objectContaining({
+        name: AimError.name,
+        message: 'aim: “meniscus-edge” cannot be told apart on “Counting figures”.',
+      }),
+    );
   });
 });
 

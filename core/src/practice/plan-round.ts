@@ -24,7 +24,12 @@ function families(subjects: readonly Subject[]): Subject[][] {
  * item is worked out only when it is asked for.
  * @param mayAim which slips can be aimed at; not all of them can be made on paper.
  */
-export function* plannedItems(subjects: readonly Subject[], seed: number, rules: HouseRules, mayAim: (slipId: string) => boolean = () => true): Generator<PlannedItem, never> {
+export function* plannedItems(
+  subjects: readonly Subject[],
+  seed: number,
+  rules: HouseRules,
+  mayAim: (slipId: string) => boolean = () => true,
+): Generator<PlannedItem, never> {
   const random = seededRandom(seed);
   const order = families(subjects);
   for (let position = random.below(order.length); ; position += 1) {
@@ -38,7 +43,13 @@ export function* plannedItems(subjects: readonly Subject[], seed: number, rules:
 }
 
 /** The first so many of the planned items. */
-export function planRound(subjects: readonly Subject[], length: number, seed: number, rules: HouseRules, mayAim?: (slipId: string) => boolean): PlannedItem[] {
+export function planRound(
+  subjects: readonly Subject[],
+  length: number,
+  seed: number,
+  rules: HouseRules,
+  mayAim?: (slipId: string) => boolean,
+): PlannedItem[] {
   const items = plannedItems(subjects, seed, rules, mayAim);
   return Array.from({ length }, () => items.next().value);
 }
@@ -47,16 +58,30 @@ export function planRound(subjects: readonly Subject[], length: number, seed: nu
  * Items that aim at given slips in turn, each on a subject in which it can be told apart.
  * @throws AimError naming a slip that none of the subjects can show.
  */
-export function planForAims(subjects: readonly Subject[], aims: readonly string[], length: number, seed: number, rules: HouseRules): PlannedItem[] {
+export function planForAims(
+  subjects: readonly Subject[],
+  aims: readonly string[],
+  length: number,
+  seed: number,
+  rules: HouseRules,
+): PlannedItem[] {
   const random = seededRandom(seed);
   const places = aims.map((aim) => {
     const showing = subjects.filter((subject) => subject.slips(rules).includes(aim));
-    if (showing.length === 0) throw new AimError(aim, subjects.map(({ name }) => name));
+    if (showing.length === 0)
+      throw new AimError(
+        aim,
+        subjects.map(({ name }) => name),
+      );
     return { aim, showing };
   });
   return Array.from({ length }, (_, position): PlannedItem => {
     const place = places[position % places.length];
     if (!place) throw new RangeError('aims: there is none.');
-    return { subjectId: place.showing[random.below(place.showing.length)]?.id ?? '', seed: random.below(2 ** 48), aim: [place.aim] };
+    return {
+      subjectId: place.showing[random.below(place.showing.length)]?.id ?? '',
+      seed: random.below(2 ** 48),
+      aim: [place.aim],
+    };
   });
 }

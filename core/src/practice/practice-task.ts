@@ -24,7 +24,11 @@ export function isExerciseTask(task: PracticeTask): task is ExerciseTask {
 }
 
 /** An item from what is stored of it. @param content the situation at a tool, or the exercise. */
-export function practiceTask(subjectId: string, content: Situation | Exercise, rules?: Partial<HouseRules>): PracticeTask {
+export function practiceTask(
+  subjectId: string,
+  content: Situation | Exercise,
+  rules?: Partial<HouseRules>,
+): PracticeTask {
   return 'story' in content ? exerciseTask(content, rules) : readingTask(subjectId, content, rules);
 }
 
@@ -40,7 +44,13 @@ export function drawItem(subjectId: string, options: PracticeOptions): PracticeT
 
 /** An item such as would be drawn, without the care for how well its slips are told apart: many are needed to choose one. */
 export function sampleItem(subjectId: string, aim: readonly string[], rules: HouseRules, random: Random): PracticeTask {
-  if (isExerciseKind(subjectId)) return drawExercise(subjectId, { seed: random.below(2 ** 40), level: LEVELS[random.below(LEVELS.length)] ?? 1, aim, rules });
+  if (isExerciseKind(subjectId))
+    return drawExercise(subjectId, {
+      seed: random.below(2 ** 40),
+      level: LEVELS[random.below(LEVELS.length)] ?? 1,
+      aim,
+      rules,
+    });
   return asLaid(readingTask(subjectId, drawSituation(instrumentById(subjectId), random, aim, rules), rules));
 }
 

@@ -9,7 +9,10 @@ export interface PracticeSlip {
 }
 
 /** Every slip, of reading and of calculating: a few can be made in both, and are one habit. */
-export const PRACTICE_SLIPS: readonly PracticeSlip[] = [...SLIPS, ...EXERCISE_SLIPS.filter(({ id }) => !SLIPS.some((slip) => slip.id === id))];
+export const PRACTICE_SLIPS: readonly PracticeSlip[] = [
+  ...SLIPS,
+  ...EXERCISE_SLIPS.filter(({ id }) => !SLIPS.some((slip) => slip.id === id)),
+];
 
 const BY_ID: ReadonlyMap<string, PracticeSlip> = new Map(PRACTICE_SLIPS.map((slip) => [slip.id, slip]));
 

@@ -21,7 +21,15 @@ const rules = completeRules();
 const PRIOR = PRIORS.reading;
 const TOOLS = instrumentIds().map(toolSubject);
 const total = (belief: Belief): number => Object.values(belief).reduce((sum, weight) => sum + weight, 0);
-const level = (task: ReadingTask): ReadingTask => asOperated(task, { eyeHeight: 0, done: [{ kind: 'lower', at: 0, to: null }, { kind: 'lay', at: 0, to: task.situation.endOffset ?? 0 }], at: 60_000 });
+const level = (task: ReadingTask): ReadingTask =>
+  asOperated(task, {
+    eyeHeight: 0,
+    done: [
+      { kind: 'lower', at: 0, to: null },
+      { kind: 'lay', at: 0, to: task.situation.endOffset ?? 0 },
+    ],
+    at: 60_000,
+  });
 const right = (task: ReadingTask): string => `${expectedReading(task).text} ${expectedReading(task).unit}`;
 
 function after(slip: string, tool: string, readings: number): Belief {
@@ -40,7 +48,15 @@ describe('what is believed', () => {
     for (const [id, weight] of Object.entries(PRIOR)) if (id !== NO_HABIT) expect(weight).toBeLessThan(0.1);
   });
 
-  it.each([['cylinder-50', 'meniscus-edge'], ['burette-50', 'upside-down'], ['thermometer-degree', 'sign-lost'], ['thermometer-degree', 'zero-sign'], ['ruler-inch', 'sixteenths-as-tenths'], ['cylinder-100', 'eye-high'], ['cylinder-50', 'unit-missing']])('on a %s, %s made three times is a habit', (tool, slip) => {
+  it.each([
+    ['cylinder-50', 'meniscus-edge'],
+    ['burette-50', 'upside-down'],
+    ['thermometer-degree', 'sign-lost'],
+    ['thermometer-degree', 'zero-sign'],
+    ['ruler-inch', 'sixteenths-as-tenths'],
+    ['cylinder-100', 'eye-high'],
+    ['cylinder-50', 'unit-missing'],
+  ])('on a %s, %s made three times is a habit', (tool, slip) => {
     const belief = after(slip, tool, 3);
     expect(total(belief)).toBeCloseTo(1, 9);
     expect(belief[slip]).toBeGreaterThan(0.9);
@@ -61,7 +77,9 @@ describe('what is believed', () => {
   it('counts an eye that was brought to the level against the habit of leaving it', () => {
     const drawn = drawTask('cylinder-50', { seed: 3, aim: ['eye-high'], rules });
     const belief = updated(PRIOR, drawn, level(drawn), right(drawn));
-    expect(belief['eye-high']! / PRIOR['eye-high']!).toBeLessThan(1.2 * (1 - MADE) * (belief[NO_HABIT]! / PRIOR[NO_HABIT]!));
+    expect(belief['eye-high']! / PRIOR['eye-high']!).toBeLessThan(
+      1.2 * (1 - MADE) * (belief[NO_HABIT]! / PRIOR[NO_HABIT]!),
+    );
   });
 
   it('lets an old habit fade, and learns nothing from what cannot be read', () => {
@@ -86,7 +104,8 @@ describe('what is believed', () => {
 });
 
 describe('what is set next', () => {
-  const plan = (belief: Belief, options: Partial<Parameters<typeof planForBelief>[1]> = {}) => planForBelief(belief, { subjects: TOOLS, count: 5, seed: 4, rules, ...options });
+  const plan = (belief: Belief, options: Partial<Parameters<typeof planForBelief>[1]> = {}) =>
+    planForBelief(belief, { subjects: TOOLS, count: 5, seed: 4, rules, ...options });
 
   it('is the same from the same seed, and names tools of the bench', () => {
     expect(plan(PRIOR)).toEqual(plan(PRIOR));
@@ -94,11 +113,21 @@ describe('what is set next', () => {
   });
 
   it('keeps to the tools that are named', () => {
-    expect(new Set(plan(PRIOR, { subjects: [toolSubject('ruler-inch')], count: 8 }).map((item) => item.subjectId))).toEqual(new Set(['ruler-inch']));
+    expect(
+      new Set(plan(PRIOR, { subjects: [toolSubject('ruler-inch')], count: 8 }).map((item) => item.subjectId)),
+    ).toEqual(new Set(['ruler-inch']));
   });
 
-  it.each([['sign-lost', 'thermometer-degree'], ['what-is-left', 'burette-50'], ['other-scale', 'cylinder-100']])('asks again where it is between %s and nothing', (slip) => {
-    const unsure = { ...Object.fromEntries(Object.keys(PRIOR).map((id) => [id, 0.0005])), [slip]: 0.45, [NO_HABIT]: 0.5 };
+  it.each([
+    ['sign-lost', 'thermometer-degree'],
+    ['what-is-left', 'burette-50'],
+    ['other-scale', 'cylinder-100'],
+  ])('asks again where it is between %s and nothing', (slip) => {
+    const unsure = {
+      ...Object.fromEntries(Object.keys(PRIOR).map((id) => [id, 0.0005])),
+      [slip]: 0.45,
+      [NO_HABIT]: 0.5,
+    };
     const [first] = plan(unsure, { count: 1 });
     const drawn = level(drawTask(first!.subjectId, { seed: first!.seed, aim: first!.aim, rules }));
     expect(predictedEntries(drawn, slipById(slip)).length).toBeGreaterThan(0);
@@ -112,12 +141,17 @@ describe('what is set next', () => {
 
   it('plans rounds without a belief too: every family named comes up', () => {
     const families = ['burette-50', 'cylinder-100', 'ruler-inch'];
-    expect(new Set(planRound(families.map(toolSubject), 9, 1, rules).map((item) => item.subjectId))).toEqual(new Set(families));
+    expect(new Set(planRound(families.map(toolSubject), 9, 1, rules).map((item) => item.subjectId))).toEqual(
+      new Set(families),
+    );
   });
 
   it('finds a learner’s slip sooner than chance does', () => {
     const random = seededRandom(11);
-    const readings = (choose: (belief: Belief) => { subjectId: string; seed: number; aim: readonly string[] }, slip: string): number => {
+    const readings = (
+      choose: (belief: Belief) => { subjectId: string; seed: number; aim: readonly string[] },
+      slip: string,
+    ): number => {
       let belief: Belief = PRIOR;
       for (let count = 1; count <= 40; count += 1) {
         const item = choose(belief);
@@ -130,8 +164,12 @@ describe('what is set next', () => {
       return 40;
     };
     const slips = ['sign-lost', 'zero-ignored', 'what-is-left', 'end-not-zero', 'meniscus-edge', 'other-scale'];
-    const chosen = slips.map((slip) => readings((belief) => plan(belief, { count: 1, seed: random.below(1e9) })[0]!, slip));
-    const byChance = slips.map((slip) => readings(() => ({ ...planRound(TOOLS, 1, random.below(1e9), rules)[0]!, aim: [] }), slip));
+    const chosen = slips.map((slip) =>
+      readings((belief) => plan(belief, { count: 1, seed: random.below(1e9) })[0]!, slip),
+    );
+    const byChance = slips.map((slip) =>
+      readings(() => ({ ...planRound(TOOLS, 1, random.below(1e9), rules)[0]!, aim: [] }), slip),
+    );
     const sum = (values: number[]): number => values.reduce((all, value) => all + value, 0);
     expect(sum(chosen)).toBeLessThan(sum(byChance) / 2);
   });
@@ -140,7 +178,13 @@ describe('what is set next', () => {
 describe('habits of calculating', () => {
   const subjects = EXERCISE_KINDS.map(({ id }) => exerciseSubject(id));
 
-  it.each([['multiply-divide', 'decimals-in-product'], ['convert-units', 'factor-power-forgotten'], ['count-figures', 'leading-zeros-counted'], ['choose-statement', 'precise-is-accurate'], ['spot-the-error', 'unit-overlooked']] as const)('in %s, %s made three times is a habit', (kind, slip) => {
+  it.each([
+    ['multiply-divide', 'decimals-in-product'],
+    ['convert-units', 'factor-power-forgotten'],
+    ['count-figures', 'leading-zeros-counted'],
+    ['choose-statement', 'precise-is-accurate'],
+    ['spot-the-error', 'unit-overlooked'],
+  ] as const)('in %s, %s made three times is a habit', (kind, slip) => {
     let belief: Belief = PRIORS.calculating;
     for (let seed = 0; seed < 3; seed += 1) {
       const task = drawExercise(kind, { seed, aim: [slip], rules });
@@ -151,14 +195,27 @@ describe('habits of calculating', () => {
   });
 
   it('are asked for where one is likely', () => {
-    const unsure = { ...Object.fromEntries(Object.keys(PRIORS.calculating).map((id) => [id, 0.0005])), 'percent-of-measured': 0.45, [NO_HABIT]: 0.5 };
-    for (const { subjectId, seed, aim } of planForBelief(unsure, { subjects: [exerciseSubject('percent-error')], count: 4, seed: 2, rules })) {
-      expect(entriesWith(drawExercise(subjectId as ExerciseKind, { seed, aim, rules }), 'percent-of-measured').length).toBeGreaterThan(0);
+    const unsure = {
+      ...Object.fromEntries(Object.keys(PRIORS.calculating).map((id) => [id, 0.0005])),
+      'percent-of-measured': 0.45,
+      [NO_HABIT]: 0.5,
+    };
+    for (const { subjectId, seed, aim } of planForBelief(unsure, {
+      subjects: [exerciseSubject('percent-error')],
+      count: 4,
+      seed: 2,
+      rules,
+    })) {
+      expect(
+        entriesWith(drawExercise(subjectId as ExerciseKind, { seed, aim, rules }), 'percent-of-measured').length,
+      ).toBeGreaterThan(0);
     }
   });
 
   it('are asked about in exercises of every kind in turn', () => {
-    const ids = planForBelief(PRIORS.calculating, { subjects, count: subjects.length, seed: 3, rules }).map(({ subjectId }) => subjectId);
+    const ids = planForBelief(PRIORS.calculating, { subjects, count: subjects.length, seed: 3, rules }).map(
+      ({ subjectId }) => subjectId,
+    );
     expect(new Set(ids)).toEqual(new Set(subjects.map(({ id }) => id)));
   });
 });

@@ -1,7 +1,14 @@
 import type { HouseRules } from '../rules/house-rules.ts';
 import { seededRandom, type Random } from '../simulation/random.ts';
 import type { PlannedItem } from './plan-round.ts';
-import { entriesWith, explanationsFor, isExerciseTask, isRightNumber, sampleItem, type PracticeTask } from './practice-task.ts';
+import {
+  entriesWith,
+  explanationsFor,
+  isExerciseTask,
+  isRightNumber,
+  sampleItem,
+  type PracticeTask,
+} from './practice-task.ts';
 import { isExerciseKind } from '../exercises/kinds.ts';
 import { shuffled } from '../simulation/shuffled.ts';
 import { EXERCISE_SLIPS } from '../exercises/slips/registry.ts';
@@ -30,11 +37,17 @@ const FLOOR = 1e-4;
 function priorOver(slips: readonly { readonly id: string; readonly baseRate: number }[]): Belief {
   const total = slips.reduce((sum, { baseRate }) => sum + baseRate, 0);
   const share = (baseRate: number): number => 0.5 / slips.length + (0.5 * baseRate) / total;
-  return { [NO_HABIT]: CAREFUL, ...Object.fromEntries(slips.map(({ id, baseRate }) => [id, (1 - CAREFUL) * share(baseRate)])) };
+  return {
+    [NO_HABIT]: CAREFUL,
+    ...Object.fromEntries(slips.map(({ id, baseRate }) => [id, (1 - CAREFUL) * share(baseRate)])),
+  };
 }
 
 /** Before anything was read or calculated: half alike, half by how often each slip is made. What the hand does at a tool and on paper are two habits. */
-export const PRIORS: Readonly<Record<Domain, Belief>> = { reading: priorOver(SLIPS), calculating: priorOver(EXERCISE_SLIPS) };
+export const PRIORS: Readonly<Record<Domain, Belief>> = {
+  reading: priorOver(SLIPS),
+  calculating: priorOver(EXERCISE_SLIPS),
+};
 
 function normalised(weights: Record<string, number>): Belief {
   const total = Object.values(weights).reduce((sum, weight) => sum + weight, 0);
@@ -43,7 +56,9 @@ function normalised(weights: Record<string, number>): Belief {
 
 /** The belief some time later: what was learned of a habit fades toward the prior. */
 export function faded(belief: Belief, domain: Domain, part = FORGOTTEN): Belief {
-  return Object.fromEntries(Object.entries(PRIORS[domain]).map(([id, prior]) => [id, (1 - part) * (belief[id] ?? prior) + part * prior]));
+  return Object.fromEntries(
+    Object.entries(PRIORS[domain]).map(([id, prior]) => [id, (1 - part) * (belief[id] ?? prior) + part * prior]),
+  );
 }
 
 /** Whether a slip would show on a task: somebody who made it would write something that does not count as right. */
@@ -77,7 +92,9 @@ export function updated(belief: Belief, drawn: PracticeTask, read: PracticeTask,
 type Signature = ReadonlyMap<string, string>;
 
 function signatureOf(task: PracticeTask, slips: readonly string[]): Signature {
-  return new Map(slips.flatMap((id): [string, string][] => (shows(task, id) ? [[id, entriesWith(task, id)[0] ?? '']] : [])));
+  return new Map(
+    slips.flatMap((id): [string, string][] => (shows(task, id) ? [[id, entriesWith(task, id)[0] ?? '']] : [])),
+  );
 }
 
 /** A subject and an aim, with what such items would show: a few of them, drawn beforehand. */
@@ -94,10 +111,17 @@ const EXERCISE_SAMPLES = { unaimed: 10, aimed: 1 };
 /** A slip that shows on at most this part of the items of a subject needs to be aimed at. */
 const RARE = 0.5;
 
-function sampled({ id, domain }: Subject, aim: readonly string[], slips: readonly string[], rules: HouseRules): Candidate {
+function sampled(
+  { id, domain }: Subject,
+  aim: readonly string[],
+  slips: readonly string[],
+  rules: HouseRules,
+): Candidate {
   const random = seededRandom(7 + aim.join().length);
   const samples = domain === 'calculating' ? EXERCISE_SAMPLES : SAMPLES;
-  const signatures = Array.from({ length: aim.length === 0 ? samples.unaimed : samples.aimed }, () => signatureOf(sampleItem(id, aim, rules, random), slips));
+  const signatures = Array.from({ length: aim.length === 0 ? samples.unaimed : samples.aimed }, () =>
+    signatureOf(sampleItem(id, aim, rules, random), slips),
+  );
   return { subjectId: id, aim, signatures };
 }
 
@@ -105,8 +129,11 @@ function sampled({ id, domain }: Subject, aim: readonly string[], slips: readonl
 function candidatesOn(subject: Subject, rules: HouseRules): Candidate[] {
   const slips = subject.slips(rules);
   const plain = sampled(subject, [], slips, rules);
-  const rare = slips.filter((id) => plain.signatures.filter((signature) => signature.has(id)).length <= RARE * plain.signatures.length);
-  const pairs = subject.domain === 'reading' ? rare.flatMap((first, i) => rare.slice(i + 1).map((second) => [first, second])) : [];
+  const rare = slips.filter(
+    (id) => plain.signatures.filter((signature) => signature.has(id)).length <= RARE * plain.signatures.length,
+  );
+  const pairs =
+    subject.domain === 'reading' ? rare.flatMap((first, i) => rare.slice(i + 1).map((second) => [first, second])) : [];
   return [plain, ...[...rare.map((id) => [id]), ...pairs].map((aim) => sampled(subject, aim, slips, rules))];
 }
 
@@ -146,7 +173,10 @@ function gainOf(belief: readonly (readonly [string, number])[], signature: Signa
     shared.set(entry, { total: known.total + weight * MADE, surprise: known.surprise + surprise(weight * MADE) });
   }
   // The entropy left over is Σ over outcomes of (total·log total − Σ w·log w); the entropy now is the same for every item.
-  const left = [...shared.values(), { total: soundly, surprise: soundSurprise }].reduce((sum, outcome) => sum + surprise(outcome.total) - outcome.surprise, 0);
+  const left = [...shared.values(), { total: soundly, surprise: soundSurprise }].reduce(
+    (sum, outcome) => sum + surprise(outcome.total) - outcome.surprise,
+    0,
+  );
   return -left;
 }
 
@@ -182,7 +212,8 @@ function best(belief: Belief, all: readonly Candidate[], random: Random): Candid
   const weights = Object.entries(belief);
   const gains = all.map((candidate) => expectedGain(weights, candidate));
   const most = Math.max(...gains);
-  const least = (subjectId: string): number => (isExerciseKind(subjectId) ? most - (1 - WORTH_SETTING) * Math.abs(most - Math.min(...gains)) : most - NEARLY_BEST);
+  const least = (subjectId: string): number =>
+    isExerciseKind(subjectId) ? most - (1 - WORTH_SETTING) * Math.abs(most - Math.min(...gains)) : most - NEARLY_BEST;
   const good = all.filter(({ subjectId }, i) => (gains[i] ?? -Infinity) >= least(subjectId));
   return good[random.below(good.length)] ?? null;
 }
@@ -190,20 +221,29 @@ function best(belief: Belief, all: readonly Candidate[], random: Random): Candid
 /** Kinds of exercises come in turn, in an order by lot: who asks for something of everything gets it. Tools come as they tell most. */
 function turns(subjects: readonly Subject[], random: Random): readonly string[] | null {
   if (!subjects.every(({ domain }) => domain === 'calculating')) return null;
-  return shuffled(random, subjects.map(({ id }) => id));
+  return shuffled(
+    random,
+    subjects.map(({ id }) => id),
+  );
 }
 
 /**
  * Plans the next items so as to learn most about a student’s habits. Each is chosen as if nothing showed on those before it, so that
  * a few planned ahead look at different things.
  */
-export function planForBelief(belief: Belief, { subjects, count, seed, rules, revisit = [] }: TutorOptions): PlannedItem[] {
+export function planForBelief(
+  belief: Belief,
+  { subjects, count, seed, rules, revisit = [] }: TutorOptions,
+): PlannedItem[] {
   const random = seededRandom(seed);
   const all = candidates(subjects, rules);
   const turn = turns(subjects, random);
   let ahead: Belief = belief;
   return Array.from({ length: count }, (_, position): PlannedItem => {
-    const again = revisit.length > 0 && position % REVISIT_EVERY === REVISIT_EVERY - 1 ? revisit[random.below(revisit.length)] : undefined;
+    const again =
+      revisit.length > 0 && position % REVISIT_EVERY === REVISIT_EVERY - 1
+        ? revisit[random.below(revisit.length)]
+        : undefined;
     const here = turn === null ? all : all.filter(({ subjectId }) => subjectId === turn[position % turn.length]);
     const possible = again === undefined ? here : all.filter((candidate) => candidate.aim.includes(again));
     const chosen = best(ahead, possible.length > 0 ? possible : here, random);

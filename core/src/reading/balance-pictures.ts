@@ -2,7 +2,16 @@ import type { BeamBalance, DisplayTool } from '../instruments/instrument.ts';
 import type { Swing } from '../instruments/pointer-swing.ts';
 import { marksOf } from '../scales/linear-scale.ts';
 import { ridersFor, type RiderBeam } from '../scales/rider-beam.ts';
-import { areSeated, asDisplayed, deadBand, isBalanced, litCharacters, shownBy, type BeamReading, type DisplayReading } from './balance-reading.ts';
+import {
+  areSeated,
+  asDisplayed,
+  deadBand,
+  isBalanced,
+  litCharacters,
+  shownBy,
+  type BeamReading,
+  type DisplayReading,
+} from './balance-reading.ts';
 import { spoiledBy } from './draw-weighing.ts';
 import { heldOf, type Held } from './slide-pictures.ts';
 import { drawn, type Handled, type RuledMark } from './picture-parts.ts';
@@ -116,7 +125,12 @@ export function riderGrams({ scale, notched }: RiderBeam, place: number): number
 
 function drawnBeam(beam: RiderBeam): DrawnBeam {
   const marks = marksOf(beam.scale).map(({ at, rank, label }): RuledMark => ({ x: riderPlace(beam, at), rank, label }));
-  return { length: BEAM, marks, notches: beam.notched ? marks.map(({ x }) => x) : [], pull: drawn((ARM * beam.scale.to) / BEAM) };
+  return {
+    length: BEAM,
+    marks,
+    notches: beam.notched ? marks.map(({ x }) => x) : [],
+    pull: drawn((ARM * beam.scale.to) / BEAM),
+  };
 }
 
 /** How a balance’s pointer swings: a second and a half to and fro, dying away in a few swings. */
@@ -144,16 +158,25 @@ function captionOf(situation: Situation): string {
 function otherLoads(situation: Situation): { readonly caption: string; readonly load: number }[] {
   const { container = 0, empty = 0, zeroError = 0, vessel = 'vessel', ask = 'corrected' } = situation;
   if (ask === 'observed') return [];
-  return [...(container > 0 ? [{ caption: `the ${vessel} alone`, load: container + empty + zeroError }] : []), ...(empty === 0 ? [] : [{ caption: 'nothing', load: empty + zeroError }])];
+  return [
+    ...(container > 0 ? [{ caption: `the ${vessel} alone`, load: container + empty + zeroError }] : []),
+    ...(empty === 0 ? [] : [{ caption: 'nothing', load: empty + zeroError }]),
+  ];
 }
 
 export function beamPicture(reading: BeamReading, { situation }: ReadingTask): BeamPicture {
   const { tool, riders } = reading;
   const { vessel = 'vessel', container = 0, empty = 0, zeroError = 0, loose = false } = situation;
-  const placed = (positions: readonly number[]): number[] => tool.beams.map((beam, i) => riderPlace(beam, positions[i] ?? 0));
+  const placed = (positions: readonly number[]): number[] =>
+    tool.beams.map((beam, i) => riderPlace(beam, positions[i] ?? 0));
   const byHand = loose || !isBalanced(reading) || !areSeated(reading);
   const main: RidersView = { caption: captionOf(situation), riderX: placed(loose ? [] : riders) };
-  const others = byHand ? [] : otherLoads(situation).map(({ caption, load }): RidersView => ({ caption, riderX: placed(ridersFor(tool.beams, Math.max(0, load))) }));
+  const others = byHand
+    ? []
+    : otherLoads(situation).map(({ caption, load }): RidersView => ({
+        caption,
+        riderX: placed(ridersFor(tool.beams, Math.max(0, load))),
+      }));
   return {
     kind: 'beams',
     instrumentId: tool.id,
@@ -193,18 +216,35 @@ export function displayPicture({ tool, value, present }: DisplayReading, { situa
   const { zeroError = 0, loose = false } = situation;
   const thing = spokenThing(situation);
   const weighed = tool.measures === 'mass';
-  const jaws: readonly DisplayView[] = !weighed && situation.zeroError !== undefined && situation.ask !== 'observed' ? [{ caption: 'with the jaws closed', characters: litCharacters(tool, asDisplayed(tool, zeroError)) }] : [];
-  const others = weighed ? otherLoads(situation).map(({ caption, load }): DisplayView => ({ caption, characters: litCharacters(tool, asDisplayed(tool, load)) })) : jaws;
+  const jaws: readonly DisplayView[] =
+    !weighed && situation.zeroError !== undefined && situation.ask !== 'observed'
+      ? [{ caption: 'with the jaws closed', characters: litCharacters(tool, asDisplayed(tool, zeroError)) }]
+      : [];
+  const others = weighed
+    ? otherLoads(situation).map(({ caption, load }): DisplayView => ({
+        caption,
+        characters: litCharacters(tool, asDisplayed(tool, load)),
+      }))
+    : jaws;
   return {
     kind: 'display',
     instrumentId: tool.id,
     unitMark: tool.unit,
     measures: tool.measures,
-    views: [{ caption: weighed ? captionOf(situation) : `on the ${thing}`, characters: litCharacters(tool, shownBy(tool, situation)) }, ...(loose ? [] : others)],
+    views: [
+      {
+        caption: weighed ? captionOf(situation) : `on the ${thing}`,
+        characters: litCharacters(tool, shownBy(tool, situation)),
+      },
+      ...(loose ? [] : others),
+    ],
     thing: { name: thing, count: situation.count ?? 1 },
     awayBy: Math.round((present - value) / tool.division),
     weighables: weighed && loose ? weighablesOf(tool, situation) : null,
-    jaws: !weighed && loose ? { ...heldOf(situation, OPENED_BY, tool.range[1]), touchesX: drawn(value), closedX: drawn(zeroError) } : null,
+    jaws:
+      !weighed && loose
+        ? { ...heldOf(situation, OPENED_BY, tool.range[1]), touchesX: drawn(value), closedX: drawn(zeroError) }
+        : null,
     note: weighed ? cardOf(situation, litCharacters(tool, Math.abs(zeroError)), tool.unit) : null,
     handled: loose ? (weighed ? 'weigh' : 'close') : present === value ? null : 'settle',
   };

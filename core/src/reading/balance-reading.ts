@@ -31,7 +31,10 @@ export interface BeamReading {
 
 /** The riders of a situation: as they have been left, or where they balance the load. */
 export function ridersIn({ beams }: BeamBalance, situation: Situation): readonly number[] {
-  return situation.riders ?? ridersFor(beams, Number((situation.value + besides(situation) + (situation.pointerOffset ?? 0)).toFixed(9)));
+  return (
+    situation.riders ??
+    ridersFor(beams, Number((situation.value + besides(situation) + (situation.pointerOffset ?? 0)).toFixed(9)))
+  );
 }
 
 /** The beam balance of a task; null for any other tool. */

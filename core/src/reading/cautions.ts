@@ -12,8 +12,14 @@ const NOT_BY_MOUTH = 'Never fill a pipette by mouth: use a pipette filler, and h
 export function cautionsFor(task: ReadingTask): string[] {
   const { liquid = '' } = task.situation;
   const instrument = instrumentOf(task);
-  const pipette = instrument.skill === 'graduated-pipettes' || (instrument.reads === 'ring' && instrument.made === 'to-deliver');
+  const pipette =
+    instrument.skill === 'graduated-pipettes' || (instrument.reads === 'ring' && instrument.made === 'to-deliver');
   const fragile = instrument.skill === 'thermometers' || instrument.skill === 'hydrometers';
-  const cautions = [...(liquid.includes('boiling') ? [HOT] : []), ...(BURNS.includes(liquid) ? [FLAMMABLE] : []), ...(pipette ? [NOT_BY_MOUTH] : []), ...(fragile ? [BROKEN] : [])];
+  const cautions = [
+    ...(liquid.includes('boiling') ? [HOT] : []),
+    ...(BURNS.includes(liquid) ? [FLAMMABLE] : []),
+    ...(pipette ? [NOT_BY_MOUTH] : []),
+    ...(fragile ? [BROKEN] : []),
+  ];
   return cautions.length === 0 ? [] : [...cautions, DEFER];
 }

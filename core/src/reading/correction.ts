@@ -17,7 +17,9 @@ export function takenOff(task: ReadingTask): number {
     case 'observed':
       return 0;
     case 'corrected':
-      return instrument.reads === 'display' ? asDisplayed(instrument, besides(task.situation)) : besides(task.situation);
+      return instrument.reads === 'display'
+        ? asDisplayed(instrument, besides(task.situation))
+        : besides(task.situation);
     case 'delivered':
       return task.situation.from ?? 0;
   }
@@ -28,7 +30,8 @@ export function trueAnswer(task: ReadingTask): number {
   const instrument = instrumentOf(task);
   const { value, from = 0 } = task.situation;
   if (instrument.reads === 'ring') return instrument.volume;
-  if (instrument.reads === 'scale' && instrument.body.kind === 'rule') return askedFor(task) === 'observed' ? value + from : value;
+  if (instrument.reads === 'scale' && instrument.body.kind === 'rule')
+    return askedFor(task) === 'observed' ? value + from : value;
   return Number((shownBy(instrument, task.situation) - takenOff(task)).toFixed(9));
 }
 

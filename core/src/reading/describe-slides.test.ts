@@ -24,7 +24,16 @@ function heardOnMicrometer(words: string): number {
   const half = words.includes('one half-millimetre line') ? 0.5 : 0;
   const division = Number(/division (\d+)/.exec(words)![1]);
   const part = /; line (\d) of/.exec(words)?.[1];
-  const beyond = part !== undefined ? Number(part) / 10 : words.includes('midway') ? 0.5 : words.includes('nearer to it') ? 0.25 : words.includes('nearer to the next') ? 0.75 : 0;
+  const beyond =
+    part !== undefined
+      ? Number(part) / 10
+      : words.includes('midway')
+        ? 0.5
+        : words.includes('nearer to it')
+          ? 0.25
+          : words.includes('nearer to the next')
+            ? 0.75
+            : 0;
   return whole + half + (division + beyond) / 100;
 }
 
@@ -42,13 +51,20 @@ describe('a caliper in words', () => {
       const { situation } = drawTask(id, { seed });
       const task = readingTask(id, { ...situation, oval: undefined, eyeHeight: 0, zeroError: undefined });
       const heard = heardOnCaliper(describeCaliper(caliper(task), 0), least);
-      expect(diagnose(task, `${heard.toFixed(String(least).split('.')[1]!.length)} mm`).verdict, JSON.stringify(situation)).toBe('sound');
+      expect(
+        diagnose(task, `${heard.toFixed(String(least).split('.')[1]!.length)} mm`).verdict,
+        JSON.stringify(situation),
+      ).toBe('sound');
     }
   });
 
   it('tells of the closed jaws where the tool may be off', () => {
-    expect(describeCaliper(caliper(readingTask('caliper-tenth', { value: 31.3, zeroError: 0.2 })), 0)).toContain('With the jaws closed: The vernier’s zero lies past the main mark 0 cm');
-    expect(describeCaliper(caliper(readingTask('caliper-tenth', { value: 31.3, zeroError: -0.2 })), 0)).toContain('With the jaws closed: The vernier’s zero lies before the main zero.');
+    expect(describeCaliper(caliper(readingTask('caliper-tenth', { value: 31.3, zeroError: 0.2 })), 0)).toContain(
+      'With the jaws closed: The vernier’s zero lies past the main mark 0 cm',
+    );
+    expect(describeCaliper(caliper(readingTask('caliper-tenth', { value: 31.3, zeroError: -0.2 })), 0)).toContain(
+      'With the jaws closed: The vernier’s zero lies before the main zero.',
+    );
     expect(describeCaliper(caliper(readingTask('caliper-tenth', { value: 31.3 })), 0)).not.toContain('closed');
   });
 });
@@ -58,19 +74,32 @@ describe('a micrometer in words', () => {
     expect(describeMicrometer(micrometer(readingTask('micrometer-hundredth', { value: 7.738 })))).toBe(
       'On the acrylic rod: On the sleeve 7 whole millimetres are uncovered, and one half-millimetre line after them. The datum line meets the thimble at division 23, nearer to the next than to it.',
     );
-    expect(describeMicrometer(micrometer(readingTask('micrometer-thousandth', { value: 7.234 })))).toContain('and no half-millimetre line after them. The datum line meets the thimble past division 23; line 4 of the sleeve’s vernier lies on a thimble line.');
+    expect(describeMicrometer(micrometer(readingTask('micrometer-thousandth', { value: 7.234 })))).toContain(
+      'and no half-millimetre line after them. The datum line meets the thimble past division 23; line 4 of the sleeve’s vernier lies on a thimble line.',
+    );
   });
 
-  it.each([['micrometer-hundredth', 0.0035], ['micrometer-thousandth', 0.0012]])('%s: is enough to come within %f mm', (id, within) => {
+  it.each([
+    ['micrometer-hundredth', 0.0035],
+    ['micrometer-thousandth', 0.0012],
+  ])('%s: is enough to come within %f mm', (id, within) => {
     for (let seed = 0; seed < 60; seed += 1) {
       const { situation } = drawTask(id, { seed });
       const task = readingTask(id, { ...situation, zeroError: undefined });
-      expect(Math.abs(heardOnMicrometer(describeMicrometer(micrometer(task))) - situation.value)).toBeLessThanOrEqual(within);
+      expect(Math.abs(heardOnMicrometer(describeMicrometer(micrometer(task))) - situation.value)).toBeLessThanOrEqual(
+        within,
+      );
     }
   });
 
   it('tells of the closed faces where it may be off, to either side', () => {
-    expect(describeMicrometer(micrometer(readingTask('micrometer-hundredth', { value: 7.2, zeroError: 0.02 })))).toContain('With the faces closed: On the sleeve 0 whole millimetres');
-    expect(describeMicrometer(micrometer(readingTask('micrometer-hundredth', { value: 7.2, zeroError: -0.02 })))).toContain('With the faces closed: No line of the sleeve is uncovered. The datum line meets the thimble at division 48');
+    expect(
+      describeMicrometer(micrometer(readingTask('micrometer-hundredth', { value: 7.2, zeroError: 0.02 }))),
+    ).toContain('With the faces closed: On the sleeve 0 whole millimetres');
+    expect(
+      describeMicrometer(micrometer(readingTask('micrometer-hundredth', { value: 7.2, zeroError: -0.02 }))),
+    ).toContain(
+      'With the faces closed: No line of the sleeve is uncovered. The datum line meets the thimble at division 48',
+    );
   });
 });

@@ -10,7 +10,9 @@ function lies(off: number, near: number): string {
 function lineName({ vernierMarks }: CaliperPicture, line: number): string {
   const labelled = vernierMarks.slice(0, line + 1).findLastIndex(({ label }) => label !== null);
   const label = vernierMarks[labelled]?.label ?? '0';
-  return line === labelled ? `The line numbered ${label} (line ${line})` : `The line ${line - labelled} after the number ${label} (line ${line})`;
+  return line === labelled
+    ? `The line numbered ${label} (line ${line})`
+    : `The line ${line - labelled} after the number ${label} (line ${line})`;
 }
 
 /** Lines on each side of the one that coincides which are told of. */
@@ -25,11 +27,18 @@ export function describeCaliperAt(picture: CaliperPicture, position: number): st
     return (at - Math.round(at)) * spacing;
   });
   const nearest = offs.reduce((best, off, line) => (Math.abs(off) < Math.abs(offs[best] ?? Infinity) ? line : best), 0);
-  const least = Math.abs((vernierMarks[1]?.x ?? spacing) - Math.round((vernierMarks[1]?.x ?? spacing) / spacing) * spacing);
+  const least = Math.abs(
+    (vernierMarks[1]?.x ?? spacing) - Math.round((vernierMarks[1]?.x ?? spacing) / spacing) * spacing,
+  );
   // A zero that coincides stands on its mark, also when it is a hair short of it.
   const onMark = nearest === 0;
-  const passed = onMark ? marks.find(({ x }) => x === Math.round(position / spacing) * spacing) : marks.findLast(({ x }) => x <= position);
-  const before = passed === undefined ? 'The vernier’s zero lies before the main zero.' : `The vernier’s zero lies ${onMark ? `on the main mark ${passed.x / 10} cm` : `past the main mark ${passed.x / 10} cm and before the next`}.`;
+  const passed = onMark
+    ? marks.find(({ x }) => x === Math.round(position / spacing) * spacing)
+    : marks.findLast(({ x }) => x <= position);
+  const before =
+    passed === undefined
+      ? 'The vernier’s zero lies before the main zero.'
+      : `The vernier’s zero lies ${onMark ? `on the main mark ${passed.x / 10} cm` : `past the main mark ${passed.x / 10} cm and before the next`}.`;
   const told = offs.map((_, line) => line).filter((line) => Math.abs(line - nearest) <= TOLD);
   return `${before} ${told.map((line) => `${lineName(picture, line)} ${lies(offs[line] ?? 0, least / 2)}.`).join(' ')}`;
 }
@@ -40,13 +49,20 @@ export function describeCaliperAt(picture: CaliperPicture, position: number): st
  * @param shift by how much the eye makes the vernier seem to lie further right, in mm.
  */
 export function describeCaliper(picture: CaliperPicture, shift: number): string {
-  const closed = picture.closedX === null ? '' : ` With the jaws closed: ${describeCaliperAt(picture, picture.closedX + shift)}`;
-  const turned = picture.held.turnedX === null ? '' : ` Turned by a right angle: ${describeCaliperAt(picture, picture.held.turnedX + shift)}`;
+  const closed =
+    picture.closedX === null ? '' : ` With the jaws closed: ${describeCaliperAt(picture, picture.closedX + shift)}`;
+  const turned =
+    picture.held.turnedX === null
+      ? ''
+      : ` Turned by a right angle: ${describeCaliperAt(picture, picture.held.turnedX + shift)}`;
   return `On the ${picture.thing.name}: ${describeCaliperAt(picture, picture.slideX + shift)}${turned}${closed}`;
 }
 
 /** A micrometer as it stands, in words a reading can be made from. @param open millimetres uncovered. */
-export function describeMicrometerAt({ marks, thimbleDivisions, sleeveLines }: MicrometerPicture, open: number): string {
+export function describeMicrometerAt(
+  { marks, thimbleDivisions, sleeveLines }: MicrometerPicture,
+  open: number,
+): string {
   const half = (marks[1]?.x ?? 0.5) - (marks[0]?.x ?? 0);
   const halves = Math.floor(open / half + 1e-6);
   const turned = (open / half - halves) * thimbleDivisions;
@@ -54,13 +70,26 @@ export function describeMicrometerAt({ marks, thimbleDivisions, sleeveLines }: M
   // On the sleeve's vernier the tenth line is the zeroth of the next division.
   const nextDivision = sleeveLines.length > 0 && Math.round(part * 10) === 10;
   const passed = Math.floor(turned + 1e-6) + (nextDivision ? 1 : 0);
-  const sleeve = halves < 0 ? 'No line of the sleeve is uncovered' : `On the sleeve ${Math.floor(halves / 2)} whole millimetres are uncovered, and ${halves % 2 === 0 ? 'no half-millimetre line after them' : 'one half-millimetre line after them'}`;
-  const beyond = sleeveLines.length > 0 ? `line ${Math.round(part * 10) % 10} of the sleeve’s vernier lies on a thimble line` : part < 0.06 ? 'on it' : part < 0.45 ? 'nearer to it than to the next' : part <= 0.55 ? 'midway to the next' : 'nearer to the next than to it';
+  const sleeve =
+    halves < 0
+      ? 'No line of the sleeve is uncovered'
+      : `On the sleeve ${Math.floor(halves / 2)} whole millimetres are uncovered, and ${halves % 2 === 0 ? 'no half-millimetre line after them' : 'one half-millimetre line after them'}`;
+  const beyond =
+    sleeveLines.length > 0
+      ? `line ${Math.round(part * 10) % 10} of the sleeve’s vernier lies on a thimble line`
+      : part < 0.06
+        ? 'on it'
+        : part < 0.45
+          ? 'nearer to it than to the next'
+          : part <= 0.55
+            ? 'midway to the next'
+            : 'nearer to the next than to it';
   return `${sleeve}. The datum line meets the thimble ${sleeveLines.length > 0 ? `past division ${passed}; ${beyond}` : `at division ${passed}, ${beyond}`}.`;
 }
 
 /** A micrometer in words a reading can be made from. */
 export function describeMicrometer(picture: MicrometerPicture): string {
-  const closed = picture.closedX === null ? '' : ` With the faces closed: ${describeMicrometerAt(picture, picture.closedX)}`;
+  const closed =
+    picture.closedX === null ? '' : ` With the faces closed: ${describeMicrometerAt(picture, picture.closedX)}`;
   return `On the ${picture.thing.name}: ${describeMicrometerAt(picture, picture.openX)}${closed}`;
 }

@@ -8,9 +8,15 @@ function numberAt(beam: DrawnBeam, x: number): string {
 }
 
 function notchedRider(beam: DrawnBeam, x: number): string {
-  const nearest = beam.notches.reduce((best, notch) => (Math.abs(notch - x) < Math.abs(best - x) ? notch : best), beam.notches[0] ?? 0);
+  const nearest = beam.notches.reduce(
+    (best, notch) => (Math.abs(notch - x) < Math.abs(best - x) ? notch : best),
+    beam.notches[0] ?? 0,
+  );
   if (Math.abs(nearest - x) < IN_A_NOTCH) return `in its notch at ${numberAt(beam, nearest)}`;
-  const [before, after] = [beam.notches.findLast((notch) => notch < x) ?? 0, beam.notches.find((notch) => notch > x) ?? 0];
+  const [before, after] = [
+    beam.notches.findLast((notch) => notch < x) ?? 0,
+    beam.notches.find((notch) => notch > x) ?? 0,
+  ];
   return `between the notches at ${numberAt(beam, before)} and ${numberAt(beam, after)}`;
 }
 
@@ -20,15 +26,28 @@ function slidingRider({ marks }: DrawnBeam, x: number): string {
   const [mark, next] = [marks[passed], marks[passed + 1]];
   const part = mark && next ? (x - mark.x) / (next.x - mark.x) : 0;
   const lines = passed - labelled;
-  const line = lines === 0 ? `the line numbered ${marks[labelled]?.label ?? ''}` : `${lines === 1 ? 'one line' : `${lines} lines`} past the number ${marks[labelled]?.label ?? ''}`;
+  const line =
+    lines === 0
+      ? `the line numbered ${marks[labelled]?.label ?? ''}`
+      : `${lines === 1 ? 'one line' : `${lines} lines`} past the number ${marks[labelled]?.label ?? ''}`;
   if (part < 0.06) return `on ${line}`;
-  const where = part < 0.45 ? 'nearer to it than to the next' : part <= 0.55 ? 'midway to the next' : 'nearer to the next than to it';
+  const where =
+    part < 0.45
+      ? 'nearer to it than to the next'
+      : part <= 0.55
+        ? 'midway to the next'
+        : 'nearer to the next than to it';
   return `beyond ${line}, ${where}`;
 }
 
 /** Where the riders of a balance stand, in words a reading can be made from. @param riderX places on the beams, in mm. */
 export function describeRiders({ beams }: BeamPicture, riderX: readonly number[]): string {
-  return beams.map((beam, i) => `${i === 0 ? 'The first' : i === beams.length - 1 ? 'The sliding' : i === 1 ? 'The second' : 'The third'} rider, of the beam that goes to ${beam.marks.at(-1)?.label ?? ''}, is ${beam.notches.length > 0 ? notchedRider(beam, riderX[i] ?? 0) : slidingRider(beam, riderX[i] ?? 0)}.`).join(' ');
+  return beams
+    .map(
+      (beam, i) =>
+        `${i === 0 ? 'The first' : i === beams.length - 1 ? 'The sliding' : i === 1 ? 'The second' : 'The third'} rider, of the beam that goes to ${beam.marks.at(-1)?.label ?? ''}, is ${beam.notches.length > 0 ? notchedRider(beam, riderX[i] ?? 0) : slidingRider(beam, riderX[i] ?? 0)}.`,
+    )
+    .join(' ');
 }
 
 /** Where a pointer stands, or about what it swings, in words. */
@@ -40,10 +59,17 @@ export function describePointer(at: number, moving: boolean): string {
 
 /** A balance as it is looked at, view by view. */
 export function describeBeams(picture: BeamPicture): string {
-  return picture.views.map(({ caption, riderX }) => `With ${caption} on the pan: ${describeRiders(picture, riderX)}`).join(' ');
+  return picture.views
+    .map(({ caption, riderX }) => `With ${caption} on the pan: ${describeRiders(picture, riderX)}`)
+    .join(' ');
 }
 
 /** A display as it is looked at, view by view. */
 export function describeDisplay({ views, unitMark, measures }: DisplayPicture): string {
-  return views.map(({ caption, characters }) => `${measures === 'mass' ? `With ${caption} on the pan` : caption.charAt(0).toUpperCase() + caption.slice(1)} it shows ${characters} ${unitMark}.`).join(' ');
+  return views
+    .map(
+      ({ caption, characters }) =>
+        `${measures === 'mass' ? `With ${caption} on the pan` : caption.charAt(0).toUpperCase() + caption.slice(1)} it shows ${characters} ${unitMark}.`,
+    )
+    .join(' ');
 }

@@ -21,8 +21,20 @@ interface Words {
   readonly upper: string;
 }
 
-const UPRIGHT: Words = { subject: 'The surface lies', on: 'above', before: 'below', lower: 'the lower one', upper: 'the upper one' };
-const ACROSS: Words = { subject: 'It lies', on: 'to the right of', before: 'to the left of', lower: 'the left one', upper: 'the right one' };
+const UPRIGHT: Words = {
+  subject: 'The surface lies',
+  on: 'above',
+  before: 'below',
+  lower: 'the lower one',
+  upper: 'the upper one',
+};
+const ACROSS: Words = {
+  subject: 'It lies',
+  on: 'to the right of',
+  before: 'to the left of',
+  lower: 'the left one',
+  upper: 'the right one',
+};
 
 function nearness(part: number, { lower, upper, on, before }: Words): string {
   if (part < 0.2) return `just ${on} ${lower}`;
@@ -38,10 +50,17 @@ function nameOf(lines: readonly Line[], index: number, words: Words): string {
   const before = lines.slice(0, index).findLastIndex((one) => one.label !== null);
   if (before >= 0) return `the ${ordinal(index - before)} line ${words.on} ${lines[before]?.label ?? ''}`;
   const after = lines.findIndex((one, i) => i > index && one.label !== null);
-  return after < 0 ? `the ${ordinal(index + 1)} line` : `the ${ordinal(after - index)} line ${words.before} ${lines[after]?.label ?? ''}`;
+  return after < 0
+    ? `the ${ordinal(index + 1)} line`
+    : `the ${ordinal(after - index)} line ${words.before} ${lines[after]?.label ?? ''}`;
 }
 
-function among(lines: readonly Line[], at: number, words: Words, ends: { readonly before: string; readonly beyond: string }): string {
+function among(
+  lines: readonly Line[],
+  at: number,
+  words: Words,
+  ends: { readonly before: string; readonly beyond: string },
+): string {
   const next = lines.findIndex((line) => line.at > at + 1e-6);
   const [below, over] = [lines[next - 1], lines[next]];
   if (!below || !over) return next === 0 ? ends.before : ends.beyond;
@@ -63,14 +82,25 @@ export function describeColumn(picture: LiquidColumnPicture, apparentY: number):
     const above = -apparentY - (lines[0]?.at ?? 0);
     return `${words.subject} ${Math.abs(above) < 0.3 ? 'on the ring' : above > 0 ? 'above the ring' : 'below the ring'}.`;
   }
-  return among(lines, -apparentY, words, { before: `${words.subject} below the lowest line.`, beyond: `${words.subject} at or above the uppermost line.` });
+  return among(lines, -apparentY, words, {
+    before: `${words.subject} below the lowest line.`,
+    beyond: `${words.subject} at or above the uppermost line.`,
+  });
 }
 
 /** As `describeColumn`, for one end of a thing at a ruler. @param x where it seems to lie, in mm to the right of the ruler's physical end. */
 export function describeEnd({ marks, thing }: RulerPicture, which: 'left' | 'right', x: number): string {
   const lines = marks.map(({ x: at, label }): Line => ({ at, label })).sort((a, b) => a.at - b.at);
-  const before = Math.abs(x) < 0.05 ? `The ${which} end lies at the ruler’s own end, before the zero line.` : `The ${which} end lies before the zero line.`;
-  return among(lines, x, { ...ACROSS, subject: `The ${which} end of the ${thing.name} lies` }, { before, beyond: `The ${which} end lies beyond the last line.` });
+  const before =
+    Math.abs(x) < 0.05
+      ? `The ${which} end lies at the ruler’s own end, before the zero line.`
+      : `The ${which} end lies before the zero line.`;
+  return among(
+    lines,
+    x,
+    { ...ACROSS, subject: `The ${which} end of the ${thing.name} lies` },
+    { before, beyond: `The ${which} end lies beyond the last line.` },
+  );
 }
 
 /** Both ends of a thing at a ruler. @param shift by how much the thing, as it lies and is seen, seems further right than in the picture. */

@@ -3,7 +3,14 @@ import { roundToPlace } from '../numbers/rounding.ts';
 import { parseUnit, type Unit } from '../units/unit.ts';
 import { takenOff, trueAnswer } from './correction.ts';
 import { parseEntry, UnreadableEntryError, type Entry } from './entry.ts';
-import { acceptedAnswers, acceptedReadings, expectedReading, HAIR, isCoincidence, stopsAtMarks } from './expected-reading.ts';
+import {
+  acceptedAnswers,
+  acceptedReadings,
+  expectedReading,
+  HAIR,
+  isCoincidence,
+  stopsAtMarks,
+} from './expected-reading.ts';
 import { merged, predictedText, weigh, type Weighed } from './explanations.ts';
 import { marksBeside, ratesFrom, type RateOf, type SlipHistory } from './hypotheses.ts';
 import { markRead } from './mark-read.ts';
@@ -37,7 +44,11 @@ const MISJUDGED = { rate: 0.05, divisions: 30 };
 
 function found(weighed: readonly Weighed[], unexplained: number, entry: Entry): SlipFound[] {
   const total = weighed.reduce((sum, one) => sum + one.weight, unexplained);
-  return weighed.map((one) => ({ ids: one.ids, predicted: predictedText(one, entry), probability: one.weight / total }));
+  return weighed.map((one) => ({
+    ids: one.ids,
+    predicted: predictedText(one, entry),
+    probability: one.weight / total,
+  }));
 }
 
 /** True for the last mark or the nearest one where estimating adds no place: read rightly, and not estimated. */
@@ -56,26 +67,40 @@ function misjudgedBy(offBy: number, { step, division }: Measure): number {
 /** What is left of a reading without its vernier is another slip than a digit left out. */
 function withoutVernier(task: ReadingTask, entered: number): boolean {
   const position = markRead(task);
-  return position !== null && isCoincidence(instrumentOf(task)) && vernierIgnored.counted(task, position).some(({ value }) => Math.abs(value - takenOff(task) - entered) <= HAIR);
+  return (
+    position !== null &&
+    isCoincidence(instrumentOf(task)) &&
+    vernierIgnored.counted(task, position).some(({ value }) => Math.abs(value - takenOff(task) - entered) <= HAIR)
+  );
 }
 
 /** Right eye: within the band, or the right reading cut or rounded by one place. */
 function isRightEye(task: ReadingTask, entry: Entry, measure: Measure, accepted: readonly number[]): boolean {
   if (accepted.some((reading) => Math.abs(reading - entry.value) <= HAIR)) return true;
-  if (Math.abs(entry.value - trueAnswer(task)) <= measure.band + HAIR || isMarkBeside(task, entry.value, measure)) return true;
+  if (Math.abs(entry.value - trueAnswer(task)) <= measure.band + HAIR || isMarkBeside(task, entry.value, measure))
+    return true;
   if (entry.place < measure.place) {
     // Digits that were not measured, added to a reading that was: it is judged without them.
-    const measured = new Decimal(entry.value).toDecimalPlaces(Math.max(0, -measure.place), Decimal.ROUND_DOWN).toNumber();
+    const measured = new Decimal(entry.value)
+      .toDecimalPlaces(Math.max(0, -measure.place), Decimal.ROUND_DOWN)
+      .toNumber();
     return accepted.some((reading) => Math.abs(reading - measured) <= HAIR);
   }
   if (entry.place !== measure.place + 1 || withoutVernier(task, entry.value)) return false;
   const right = new Decimal(expectedReading(task).text);
-  return right.toDecimalPlaces(Math.max(0, -entry.place), Decimal.ROUND_DOWN).equals(entry.value) || roundToPlace(right, entry.place).equals(entry.value);
+  return (
+    right.toDecimalPlaces(Math.max(0, -entry.place), Decimal.ROUND_DOWN).equals(entry.value) ||
+    roundToPlace(right, entry.place).equals(entry.value)
+  );
 }
 
 /** Who writes a fraction has read to the nearest mark, whatever the class estimates. */
 function nearestMarks(task: ReadingTask): number[] {
-  return acceptedReadings(instrumentOf(task), { ...task.rules, estimate: 'nearest-division', estimateByFamily: {} }, trueAnswer(task));
+  return acceptedReadings(
+    instrumentOf(task),
+    { ...task.rules, estimate: 'nearest-division', estimateByFamily: {} },
+    trueAnswer(task),
+  );
 }
 
 const UNITS = new Map<string, Unit>();
@@ -111,15 +136,22 @@ export function diagnose(task: ReadingTask, entry: string, history?: SlipHistory
   const offBy = (read.value - trueAnswer(task)) / measure.division;
   const accepted = read.isFraction ? nearestMarks(task) : acceptedAnswers(task);
   const rightEye = isRightEye(task, read, measure, accepted);
-  const wellWritten = read.unit === 'fits' && read.place === measure.place && accepted.some((reading) => Math.abs(reading - read.value) <= HAIR);
+  const wellWritten =
+    read.unit === 'fits' &&
+    read.place === measure.place &&
+    accepted.some((reading) => Math.abs(reading - read.value) <= HAIR);
   if (wellWritten) return { verdict: 'sound', slips: [], offBy };
   const misjudged = misjudgedBy(offBy, measure);
   const weighed = merged(weigh(read, task, ratesFrom(history), measure));
   if (rightEye) {
-    const records = weighed.filter((one) => one.hypothesis.ids.length + one.meant.ids.length === 0 && one.ids.length > 0);
+    const records = weighed.filter(
+      (one) => one.hypothesis.ids.length + one.meant.ids.length === 0 && one.ids.length > 0,
+    );
     return { verdict: 'record', slips: found(records, 0, read), offBy };
   }
-  const likely = weighed.filter((one) => one.ids.length > 0 && one.weight > misjudged && one.hypothesis.ids.length + one.meant.ids.length > 0);
+  const likely = weighed.filter(
+    (one) => one.ids.length > 0 && one.weight > misjudged && one.hypothesis.ids.length + one.meant.ids.length > 0,
+  );
   return { verdict: likely.length > 0 ? 'slip' : 'unexplained', slips: found(likely, misjudged, read), offBy };
 }
 

@@ -11,7 +11,14 @@ import { heldThing, longThing } from './things.ts';
 
 const LIQUIDS = ['water', 'brine', 'lamp oil', 'glycerol'] as const;
 /** What floats a hydrometer, by the lightest density of its span. */
-const FLOATED: Readonly<Record<string, string>> = { '0.7': 'naphtha', '0.8': 'spirit and water', '0.9': 'spirit and water', '1': 'brine', '1.1': 'glycerol and water', '1.2': 'calcium brine' };
+const FLOATED: Readonly<Record<string, string>> = {
+  '0.7': 'naphtha',
+  '0.8': 'spirit and water',
+  '0.9': 'spirit and water',
+  '1': 'brine',
+  '1.1': 'glycerol and water',
+  '1.2': 'calcium brine',
+};
 
 /** What a drawn situation is to be good for. */
 interface Aimed {
@@ -77,8 +84,16 @@ function drawDelivery(tool: ScaleTool, aimed: Aimed): Situation {
   const [, capacity] = tool.range;
   const difference = sometimes(aimed, 'final-as-delivered', 0.4);
   const from = difference ? Number((0.05 + 0.12 * capacity * random.uniform()).toFixed(2)) : 0;
-  const base = { eyeHeight: eyeHeight(aimed), surface: 'wetting' as const, liquid: random.pick(['water', 'brine'] as const) };
-  const value = point(tool, aimed, ...(difference ? [from + 0.15 * capacity, 0.95 * capacity] as const : inner(tool.range, 0.04, 0.95)));
+  const base = {
+    eyeHeight: eyeHeight(aimed),
+    surface: 'wetting' as const,
+    liquid: random.pick(['water', 'brine'] as const),
+  };
+  const value = point(
+    tool,
+    aimed,
+    ...(difference ? ([from + 0.15 * capacity, 0.95 * capacity] as const) : inner(tool.range, 0.04, 0.95)),
+  );
   if (!difference) return { value, ...base };
   return { value, from, ...base, ...(tool.skill === 'burettes' ? leftIn(random) : {}) };
 }
@@ -117,7 +132,9 @@ function drawThermometer(tool: ScaleTool, aimed: Aimed): Situation {
   const [least, most] = tool.range;
   const below = sometimes(aimed, 'sign-lost', 0.12);
   const corrected = sometimes(aimed, 'zero-ignored', 0.2) || at('zero-sign');
-  const drawnValue = below ? point(tool, aimed, 0.85 * least, 0.05 * least) : point(tool, aimed, Math.max(0, least) + 0.04 * most, 0.92 * most);
+  const drawnValue = below
+    ? point(tool, aimed, 0.85 * least, 0.05 * least)
+    : point(tool, aimed, Math.max(0, least) + 0.04 * most, 0.92 * most);
   const room = Math.min(most, 18 + 6 * random.uniform());
   const fixed = below || corrected ? null : fixedPoint(tool, aimed);
   const value = fixed ?? drawnValue;
@@ -151,9 +168,11 @@ function drawRuler(tool: ScaleTool, aimed: Aimed): Situation {
   const elsewhere = sometimes(aimed, 'end-not-zero', 0.3);
   const [, most] = tool.range;
   const labels = Math.max(1, Math.floor((0.3 * most) / tool.scale.labelEvery));
-  const from = elsewhere && (bare === 0 || random.uniform() < 0.5) ? (1 + random.below(labels)) * tool.scale.labelEvery : 0;
+  const from =
+    elsewhere && (bare === 0 || random.uniform() < 0.5) ? (1 + random.below(labels)) * tool.scale.labelEvery : 0;
   const longest = Math.min(0.9 * most, most - from - tool.division);
-  if (from === 0 && !aimed.at('end-not-zero') && random.uniform() < (aimed.any ? 0.35 : 0.6)) return drawLoose(tool, aimed, bare);
+  if (from === 0 && !aimed.at('end-not-zero') && random.uniform() < (aimed.any ? 0.35 : 0.6))
+    return drawLoose(tool, aimed, bare);
   const value = point(tool, aimed, 0.06 * most, longest);
   return {
     value,
@@ -170,18 +189,33 @@ function drawOnScale(tool: ScaleTool, aimed: Aimed): Situation {
       return tool.body.made === 'to-deliver' ? drawDelivery(tool, aimed) : drawTube(tool, aimed);
     case 'beaker':
     case 'cone':
-      return { value: point(tool, aimed, ...inner(tool.range, 0.08, 0.94)), eyeHeight: eyeHeight(aimed), surface: 'wetting', liquid: aimed.random.pick(LIQUIDS) };
+      return {
+        value: point(tool, aimed, ...inner(tool.range, 0.08, 0.94)),
+        eyeHeight: eyeHeight(aimed),
+        surface: 'wetting',
+        liquid: aimed.random.pick(LIQUIDS),
+      };
     case 'thread':
       return drawThermometer(tool, aimed);
     case 'float':
-      return { value: point(tool, aimed, ...inner(tool.range, 0.06, 0.94)), eyeHeight: eyeHeight(aimed), liquid: FLOATED[tool.range[0]] ?? 'brine', ...(aimed.random.uniform() < 0.35 ? { untried: true } : {}) };
+      return {
+        value: point(tool, aimed, ...inner(tool.range, 0.06, 0.94)),
+        eyeHeight: eyeHeight(aimed),
+        liquid: FLOATED[tool.range[0]] ?? 'brine',
+        ...(aimed.random.uniform() < 0.35 ? { untried: true } : {}),
+      };
     case 'rule':
       return drawRuler(tool, aimed);
   }
 }
 
 function drawRing({ volume, tolerance }: RingTool, aimed: Aimed): Situation {
-  return { value: Number((volume + tolerance.a * (2 * aimed.random.uniform() - 1)).toFixed(4)), eyeHeight: eyeHeight(aimed), surface: 'wetting', liquid: aimed.random.pick(LIQUIDS) };
+  return {
+    value: Number((volume + tolerance.a * (2 * aimed.random.uniform() - 1)).toFixed(4)),
+    eyeHeight: eyeHeight(aimed),
+    surface: 'wetting',
+    liquid: aimed.random.pick(LIQUIDS),
+  };
 }
 
 /** How far a caliper or a micrometer is off, in its last digits: a few, and either way. */
@@ -225,11 +259,26 @@ function useOf({ random, at, any }: Aimed): Use {
 /** A thing that a caliper is used on, with a line of the vernier nearly on a main mark. */
 function drawCaliper({ division }: VernierCaliper, aimed: Aimed): Situation {
   const { random } = aimed;
-  const { sizes: [least, most], use, things, oval } = useOf(aimed);
+  const {
+    sizes: [least, most],
+    use,
+    things,
+    oval,
+  } = useOf(aimed);
   const lines = Math.round((least + (most - least) * random.uniform()) / division) + 0.5 * (random.uniform() - 0.5);
   const value = Number((lines * division).toFixed(4));
-  const held: Partial<Situation> = { thing: things ? random.pick(things) : heldThing(value, random), ...(use ? { use } : {}), ...(oval ? { oval: Number(((2 + random.below(5)) * division).toFixed(4)) } : {}) };
-  return { value, eyeHeight: eyeHeight(aimed), ...held, ...zeroErrorOf(division, aimed), ...byHand(things ? 0 : value, division, aimed) };
+  const held: Partial<Situation> = {
+    thing: things ? random.pick(things) : heldThing(value, random),
+    ...(use ? { use } : {}),
+    ...(oval ? { oval: Number(((2 + random.below(5)) * division).toFixed(4)) } : {}),
+  };
+  return {
+    value,
+    eyeHeight: eyeHeight(aimed),
+    ...held,
+    ...zeroErrorOf(division, aimed),
+    ...byHand(things ? 0 : value, division, aimed),
+  };
 }
 
 /** Part of the things that are brought between the jaws by the student, now and then with grit on them. */
@@ -246,12 +295,27 @@ function byHand(size: number, division: number, { random, any }: Aimed): Partial
 function drawMicrometer({ range: [, most], division, sleeveLines }: Micrometer, aimed: Aimed): Situation {
   const { random } = aimed;
   const raw = 1 + (most - 2) * random.uniform();
-  const value = sleeveLines > 0 ? (Math.round(raw / division) + 0.5 * (random.uniform() - 0.5)) * division : aimed.at('trailing-zero-dropped') ? Math.round(raw / division) * division : raw;
-  return { value: Number(value.toFixed(5)), thing: heldThing(value, random), ...zeroErrorOf(sleeveLines > 0 ? division : division / 10, aimed), ...byHand(0, THIMBLE_DIVISION, aimed) };
+  const value =
+    sleeveLines > 0
+      ? (Math.round(raw / division) + 0.5 * (random.uniform() - 0.5)) * division
+      : aimed.at('trailing-zero-dropped')
+        ? Math.round(raw / division) * division
+        : raw;
+  return {
+    value: Number(value.toFixed(5)),
+    thing: heldThing(value, random),
+    ...zeroErrorOf(sleeveLines > 0 ? division : division / 10, aimed),
+    ...byHand(0, THIMBLE_DIVISION, aimed),
+  };
 }
 
 /** Draws what stands on the bench, so that the aimed slips can be made on it. */
-export function drawSituation(instrument: Instrument, random: Random, aim: readonly string[], rules: HouseRules): Situation {
+export function drawSituation(
+  instrument: Instrument,
+  random: Random,
+  aim: readonly string[],
+  rules: HouseRules,
+): Situation {
   const aimed: Aimed = { random, rules, at: (slip) => aim.includes(slip), any: aim.length > 0 };
   if (instrument.reads === 'scale') return drawOnScale(instrument, aimed);
   if (instrument.reads === 'ring') return drawRing(instrument, aimed);

@@ -4,7 +4,14 @@ import { seededRandom } from '../simulation/random.ts';
 import { takenOff } from './correction.ts';
 import { diagnose } from './diagnose.ts';
 import { drawSituation } from './draw-situation.ts';
-import { estimateFor, expectedReading, isCoincidence, roughlyWritten, stepOfDivision, writtenReading } from './expected-reading.ts';
+import {
+  estimateFor,
+  expectedReading,
+  isCoincidence,
+  roughlyWritten,
+  stepOfDivision,
+  writtenReading,
+} from './expected-reading.ts';
 import { completeRules, type HouseRules } from '../rules/house-rules.ts';
 import { markRead } from './mark-read.ts';
 import { asOnPaper } from './on-paper.ts';
@@ -18,8 +25,13 @@ import type { CorrectionSlip, Counted, CountSlip, SightSlip, Slip } from './slip
 export class AimError extends Error {
   override readonly name = 'AimError';
   /** @param subjects names of the tools or the kinds of exercises that were to show it. */
-  constructor(readonly offending: string, subjects: readonly string[]) {
-    super(`aim: “${offending}” cannot be told apart on ${subjects.length > 3 ? 'any of these' : subjects.map((name) => `“${name}”`).join(' or ')}.`);
+  constructor(
+    readonly offending: string,
+    subjects: readonly string[],
+  ) {
+    super(
+      `aim: “${offending}” cannot be told apart on ${subjects.length > 3 ? 'any of these' : subjects.map((name) => `“${name}”`).join(' or ')}.`,
+    );
   }
 }
 
@@ -69,7 +81,10 @@ function countedNumber(task: ReadingTask, { value, scatter, division, place }: C
   if (place !== undefined) return (value - off + 0).toFixed(Math.max(0, -place));
   if (!scatter) return String(Number((value - off).toFixed(6)));
   if (division === undefined) return writtenReading(task, value - off);
-  return roughlyWritten(value - off, stepOfDivision(division, estimateFor(instrumentById(task.instrumentId), task.rules) ?? 'nearest-division'));
+  return roughlyWritten(
+    value - off,
+    stepOfDivision(division, estimateFor(instrumentById(task.instrumentId), task.rules) ?? 'nearest-division'),
+  );
 }
 
 /** The same task with the true value a little off, as a reader's scatter would have it. */
@@ -79,7 +94,14 @@ function nudged(task: ReadingTask, divisions: number): ReadingTask | null {
   const moved = value + divisions * instrument.division;
   const mark = instrument.reads === 'scale' && instrument.body.kind === 'rule' ? moved + from : moved + zeroError;
   if (mark < instrument.range[0] || mark > instrument.range[1] || moved < instrument.range[0]) return null;
-  return { ...task, situation: { ...task.situation, value: moved, ...(shown === undefined ? {} : { shown: shown + divisions * instrument.division }) } };
+  return {
+    ...task,
+    situation: {
+      ...task.situation,
+      value: moved,
+      ...(shown === undefined ? {} : { shown: shown + divisions * instrument.division }),
+    },
+  };
 }
 
 /** Every question that a good item answers with yes: can each aimed slip be made, and is it named first, with scatter either way. */
@@ -116,7 +138,11 @@ const CHANCES = 24;
 function canBeTold(slip: Slip, instrument: Instrument, rules: HouseRules): boolean {
   const random = seededRandom(1);
   for (let chance = 0; chance < CHANCES; chance += 1) {
-    if (answered(asLaid(readingTask(instrument.id, drawSituation(instrument, random, [slip.id], rules), rules)), [slip]).all) return true;
+    if (
+      answered(asLaid(readingTask(instrument.id, drawSituation(instrument, random, [slip.id], rules), rules)), [slip])
+        .all
+    )
+      return true;
   }
   return false;
 }
@@ -132,7 +158,8 @@ export function slipsOn(instrumentId: string, rules?: Partial<HouseRules>): read
   const [instrument, complete] = [instrumentById(instrumentId), completeRules(rules)];
   const known = POSSIBLE.get(complete) ?? new Map<string, readonly string[]>();
   POSSIBLE.set(complete, known);
-  const possible = known.get(instrumentId) ?? SLIPS.filter((slip) => canBeTold(slip, instrument, complete)).map((slip) => slip.id);
+  const possible =
+    known.get(instrumentId) ?? SLIPS.filter((slip) => canBeTold(slip, instrument, complete)).map((slip) => slip.id);
   known.set(instrumentId, possible);
   return possible;
 }
@@ -169,7 +196,11 @@ export function drawTask(instrumentId: string, options: DrawOptions): ReadingTas
   const aim = checkAim(instrument, options.aim ?? [], rules);
   const drawOn = (): ReadingTask => {
     const drawn = drawSituation(instrument, random, options.aim ?? [], rules);
-    return readingTask(instrumentId, options.zeroError === undefined ? drawn : { ...drawn, zeroError: options.zeroError }, rules);
+    return readingTask(
+      instrumentId,
+      options.zeroError === undefined ? drawn : { ...drawn, zeroError: options.zeroError },
+      rules,
+    );
   };
   const draw = (): ReadingTask => {
     const task = untilPossible(drawOn);

@@ -18,7 +18,10 @@ type Tool = BeamBalance | DisplayTool;
 const VESSELS = ['glass dish', 'small beaker', 'brass tray'] as const;
 
 /** Of what is aimed at and what comes now and then, one thing only is wrong with a weighing, so that it can be told. */
-function oneOf({ random, at, any }: WeighingAim, chances: readonly (readonly [slip: string, chance: number])[]): string | null {
+function oneOf(
+  { random, at, any }: WeighingAim,
+  chances: readonly (readonly [slip: string, chance: number])[],
+): string | null {
   const aimed = chances.find(([slip]) => at(slip));
   if (aimed) return aimed[0];
   let left = any ? 1 : random.uniform();
@@ -37,7 +40,10 @@ function digitsOff(tool: Tool, random: Random, least: number, most: number): num
 
 function vesselOn(tool: Tool, random: Random): Pick<Situation, 'container' | 'vessel'> {
   const [, most] = tool.range;
-  return { container: multipleOf(tool.division, Math.round(((0.06 + 0.12 * random.uniform()) * most) / tool.division)), vessel: random.pick(VESSELS) };
+  return {
+    container: multipleOf(tool.division, Math.round(((0.06 + 0.12 * random.uniform()) * most) / tool.division)),
+    vessel: random.pick(VESSELS),
+  };
 }
 
 /** What is weighed: one thing, or now and then several equal ones. */
@@ -74,12 +80,21 @@ function betweenNotches({ beams }: BeamBalance, load: number, random: Random): r
   const most = Math.min(0.4 * notch, (beams[last]?.scale.to ?? 0) - (riders[last] ?? 0));
   const shift = Number((0.12 * notch + random.uniform() * most).toFixed(6));
   if (which === undefined || shift > most) return null;
-  return riders.map((position, i) => Number((i === which ? position - shift : i === last ? position + shift : position).toFixed(6)));
+  return riders.map((position, i) =>
+    Number((i === which ? position - shift : i === last ? position + shift : position).toFixed(6)),
+  );
 }
 
 function drawBeams(tool: BeamBalance, aim: WeighingAim): Situation {
   const { random } = aim;
-  const wrong = oneOf(aim, [['not-balanced', 0.12], ['not-seated', 0.08], ['container-included', 0.25], ['not-zeroed', 0.1], ['zero-ignored', 0.08], ['zero-sign', 0.02]]);
+  const wrong = oneOf(aim, [
+    ['not-balanced', 0.12],
+    ['not-seated', 0.08],
+    ['container-included', 0.25],
+    ['not-zeroed', 0.1],
+    ['zero-ignored', 0.08],
+    ['zero-sign', 0.02],
+  ]);
   const off = offBy(tool, wrong, random);
   const value = massOn(tool, aim, 10, 0.2 * tool.range[1]);
   const situation: Situation = { value, ...weighed(value, random), ...off };
@@ -87,15 +102,28 @@ function drawBeams(tool: BeamBalance, aim: WeighingAim): Situation {
     const sliding = tool.beams.at(-1)?.scale.to ?? 1;
     const standing = ridersIn(tool, situation).at(-1) ?? 0;
     // The sliding rider was left somewhere else on its beam.
-    const elsewhere = Number((standing < sliding / 2 ? standing + (0.1 + 0.35 * random.uniform()) * sliding : standing - (0.1 + 0.35 * random.uniform()) * sliding).toFixed(6));
+    const elsewhere = Number(
+      (standing < sliding / 2
+        ? standing + (0.1 + 0.35 * random.uniform()) * sliding
+        : standing - (0.1 + 0.35 * random.uniform()) * sliding
+      ).toFixed(6),
+    );
     return { ...situation, riders: [...ridersIn(tool, situation).slice(0, -1), elsewhere] };
   }
   const between = wrong === 'not-seated' ? betweenNotches(tool, value, random) : null;
   if (between) return { ...situation, riders: between };
   const hung = tool.pan === 'hangs' && off.container === undefined && value > 5 && random.uniform() < 0.2;
-  const under: Partial<Situation> = hung ? { thing: 'basalt pebble', count: undefined, under: random.pick(['water', 'brine'] as const) } : {};
+  const under: Partial<Situation> = hung
+    ? { thing: 'basalt pebble', count: undefined, under: random.pick(['water', 'brine'] as const) }
+    : {};
   if (random.uniform() >= BY_HAND) return { ...situation, ...under };
-  return { ...situation, ...eitherWay(situation, random), ...under, ...(hung && random.uniform() < 0.5 ? { spoilt: 'touching' as const } : {}), loose: true };
+  return {
+    ...situation,
+    ...eitherWay(situation, random),
+    ...under,
+    ...(hung && random.uniform() < 0.5 ? { spoilt: 'touching' as const } : {}),
+    loose: true,
+  };
 }
 
 /** Part of the weighings that are done by the student. */
@@ -107,7 +135,13 @@ function eitherWay({ empty }: Situation, random: Random): Partial<Situation> {
 }
 
 /** By how much a spoiled weighing is off, in last digits, on a balance that shows so many; no more than can be noticed. */
-const SPOILS: Readonly<Record<Spoilt, number>> = { draught: 6, 'off-centre': 4, wet: 9, fingerprints: 3, touching: -14 };
+const SPOILS: Readonly<Record<Spoilt, number>> = {
+  draught: 6,
+  'off-centre': 4,
+  wet: 9,
+  fingerprints: 3,
+  touching: -14,
+};
 
 /** What a disturbance adds to what a display shows, in g. */
 export function spoiledBy(tool: Tool, spoilt: Spoilt): number {
@@ -116,26 +150,51 @@ export function spoiledBy(tool: Tool, spoilt: Spoilt): number {
 
 /** Moving air and fingerprints are felt by the finest balances only. */
 function canSpoil({ division }: DisplayTool): readonly Spoilt[] {
-  return division <= 0.001 ? SPOILERS.filter((how) => how !== 'touching') : division <= 0.01 ? ['off-centre', 'wet'] : ['wet'];
+  return division <= 0.001
+    ? SPOILERS.filter((how) => how !== 'touching')
+    : division <= 0.01
+      ? ['off-centre', 'wet']
+      : ['wet'];
 }
 
 function drawMass(tool: DisplayTool, aim: WeighingAim): Situation {
   const { random } = aim;
-  const wrong = oneOf(aim, [['unsettled', 0.1], ['container-included', 0.25], ['not-zeroed', 0.1], ['zero-ignored', 0.08], ['zero-sign', 0.02]]);
+  const wrong = oneOf(aim, [
+    ['unsettled', 0.1],
+    ['container-included', 0.25],
+    ['not-zeroed', 0.1],
+    ['zero-ignored', 0.08],
+    ['zero-sign', 0.02],
+  ]);
   const value = massOn(tool, aim, 1, 0.25 * tool.range[1]);
   const situation: Situation = { value, ...weighed(value, random), ...offBy(tool, wrong, random) };
-  if (wrong === 'unsettled') return { ...situation, settled: false, shown: Number((value + digitsOff(tool, random, 4, 30)).toFixed(6)) };
+  if (wrong === 'unsettled')
+    return { ...situation, settled: false, shown: Number((value + digitsOff(tool, random, 4, 30)).toFixed(6)) };
   if (random.uniform() >= BY_HAND) return situation;
-  return { ...situation, ...eitherWay(situation, random), loose: true, ...(random.uniform() < 0.35 ? { spoilt: canSpoil(tool)[random.below(canSpoil(tool).length)] ?? 'wet' } : {}) };
+  return {
+    ...situation,
+    ...eitherWay(situation, random),
+    loose: true,
+    ...(random.uniform() < 0.35 ? { spoilt: canSpoil(tool)[random.below(canSpoil(tool).length)] ?? 'wet' } : {}),
+  };
 }
 
 /** A caliper with a display, between whose jaws something lies. */
-function drawLength({ range: [, most], division }: DisplayTool, { random, at }: WeighingAim, named: (size: number) => string): Situation {
+function drawLength(
+  { range: [, most], division }: DisplayTool,
+  { random, at }: WeighingAim,
+  named: (size: number) => string,
+): Situation {
   const count = Math.round((3 + (most - 6) * random.uniform() ** 1.6) / division);
   const value = multipleOf(division, at('trailing-zero-dropped') ? Math.round(count / 10) * 10 : count);
   const off = at('zero-ignored') || at('zero-sign') || random.uniform() < 0.35;
   const error = 2 + random.below(9);
-  return { value, thing: named(value), ...(off ? { zeroError: multipleOf(division, random.uniform() < 0.5 ? -error : error) } : {}), ...(random.uniform() < BY_HAND ? { loose: true } : {}) };
+  return {
+    value,
+    thing: named(value),
+    ...(off ? { zeroError: multipleOf(division, random.uniform() < 0.5 ? -error : error) } : {}),
+    ...(random.uniform() < BY_HAND ? { loose: true } : {}),
+  };
 }
 
 /** Draws what is weighed, or held by a caliper with a display. */

@@ -22,7 +22,10 @@ describe('taking an entry apart', () => {
     expect(parseEntry(typed, mL)).toMatchObject({ value, place, unit });
   });
 
-  it.each(['', '   ', 'mL', 'mL 52.6', '5.2.6 mL', '52.6,1 mL', '1e400 mL', '9'.repeat(10_000)])('refuses “%.12s” with a message', (typed) => {
-    expect(() => parseEntry(typed, mL)).toThrow(UnreadableEntryError);
-  });
+  it.each(['', '   ', 'mL', 'mL 52.6', '5.2.6 mL', '52.6,1 mL', '1e400 mL', '9'.repeat(10_000)])(
+    'refuses “%.12s” with a message',
+    (typed) => {
+      expect(() => parseEntry(typed, mL)).toThrow(UnreadableEntryError);
+    },
+  );
 });

@@ -1,6 +1,15 @@
 import { plainText } from '../numbers/plain-text.ts';
 import { parseWrittenNumber, UnreadableNumberError, type WrittenNumber } from '../numbers/written-number.ts';
-import { conversion, conversionFactor, converted, parseUnit, sameKind, UnknownUnitError, writtenUnit, type Unit } from '../units/unit.ts';
+import {
+  conversion,
+  conversionFactor,
+  converted,
+  parseUnit,
+  sameKind,
+  UnknownUnitError,
+  writtenUnit,
+  type Unit,
+} from '../units/unit.ts';
 import { inSymbols } from '../units/spelled-unit.ts';
 
 /** A student's entry taken apart: the number as written, and whether its unit fits. */
@@ -21,7 +30,8 @@ export class UnreadableEntryError extends Error {
 }
 
 const LONGEST = 80;
-const NUMBER_THEN_UNIT = /^(?<number>[+-]? ?(?:\d[\d ]*(?:[.,]\d*)?|[.,]\d+)(?: ?[*x] ?10 ?\^ ?[+-]?\d+|e[+-]?\d+)?)(?<unit>.*)$/i;
+const NUMBER_THEN_UNIT =
+  /^(?<number>[+-]? ?(?:\d[\d ]*(?:[.,]\d*)?|[.,]\d+)(?: ?[*x] ?10 ?\^ ?[+-]?\d+|e[+-]?\d+)?)(?<unit>.*)$/i;
 
 function knownUnit(text: string): Unit | null {
   try {
@@ -44,7 +54,12 @@ function fitted(number: WrittenNumber, unitText: string, wanted: Unit, isFractio
   if (unit === 'unknown' || !sameKind(unit, wanted)) return { ...bare, unit: 'wrong' };
   if (conversion(unit, wanted).length === 0) return { ...bare, unit: 'fits' };
   const value = converted(number.value, unit, wanted).toNumber();
-  return { ...bare, value, place: bare.place + Math.round(Math.log10(conversionFactor(unit, wanted).toNumber())), unit: 'fits' };
+  return {
+    ...bare,
+    value,
+    place: bare.place + Math.round(Math.log10(conversionFactor(unit, wanted).toNumber())),
+    unit: 'fits',
+  };
 }
 
 /** Place of the last digit written, trailing zeros included: a reading of 40 claims its ones. */
@@ -68,15 +83,23 @@ function fractionOf(plain: string, wanted: Unit): Entry | null {
  * @throws UnreadableEntryError with a message for the person who typed it.
  */
 export function parseEntry(typed: string, wanted: Unit): Entry {
-  if (typed.length > LONGEST) throw new UnreadableEntryError(`That is ${typed.length} characters; a reading has at most ${LONGEST}.`);
+  if (typed.length > LONGEST)
+    throw new UnreadableEntryError(`That is ${typed.length} characters; a reading has at most ${LONGEST}.`);
   const plain = plainText(typed);
   if (plain === '') throw new UnreadableEntryError('Nothing is written yet; type a number and its unit.');
   const fraction = fractionOf(plain, wanted);
   if (fraction) return fraction;
   const parts = NUMBER_THEN_UNIT.exec(plain)?.groups;
-  if (!parts || /^[\d.,+-]/.test((parts['unit'] ?? '').trim())) throw new UnreadableEntryError(`“${typed.trim().slice(0, 30)}” is not a number and a unit; write the digits with at most one decimal mark, then the unit.`);
+  if (!parts || /^[\d.,+-]/.test((parts['unit'] ?? '').trim()))
+    throw new UnreadableEntryError(
+      `“${typed.trim().slice(0, 30)}” is not a number and a unit; write the digits with at most one decimal mark, then the unit.`,
+    );
   try {
-    return fitted(parseWrittenNumber((parts['number'] ?? '').replace(/^([+-]) /, '$1')), (parts['unit'] ?? '').trim(), wanted);
+    return fitted(
+      parseWrittenNumber((parts['number'] ?? '').replace(/^([+-]) /, '$1')),
+      (parts['unit'] ?? '').trim(),
+      wanted,
+    );
   } catch (error) {
     if (error instanceof UnreadableNumberError) throw new UnreadableEntryError(error.message);
     throw error;

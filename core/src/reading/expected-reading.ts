@@ -23,7 +23,8 @@ export function isCoincidence(instrument: Instrument): boolean {
  */
 export function estimateFor(instrument: Instrument, rules: HouseRules): Estimate | null {
   if (isCoincidence(instrument) || instrument.reads === 'display' || instrument.reads === 'ring') return null;
-  if (instrument.reads === 'thimble') return rules.micrometerEstimate === 'nearest-line' ? 'nearest-division' : 'tenths';
+  if (instrument.reads === 'thimble')
+    return rules.micrometerEstimate === 'nearest-line' ? 'nearest-division' : 'tenths';
   if (instrument.skill === 'burettes') return rules.burettePlace === 'half' ? 'half-division' : 'tenths';
   return rules.estimateByFamily[instrument.skill] ?? rules.estimate;
 }
@@ -38,7 +39,10 @@ export function readingStep(instrument: Instrument, rules: HouseRules): ReadingS
   const key = `${instrument.division} ${estimate} ${isApproximate(instrument)}`;
   const known = STEPS.get(key);
   if (known) return known;
-  const reading = isApproximate(instrument) && estimate === 'tenths' ? { step: 1, place: 0 } : stepOfDivision(instrument.division, estimate);
+  const reading =
+    isApproximate(instrument) && estimate === 'tenths'
+      ? { step: 1, place: 0 }
+      : stepOfDivision(instrument.division, estimate);
   STEPS.set(key, reading);
   return reading;
 }
@@ -111,17 +115,25 @@ function neighbours(value: number, { step }: ReadingStep, division: number): num
 }
 
 /** Every reading of one point that counts as right, lowest first. */
-export function acceptedReadings(instrument: Instrument, rules: HouseRules, value: number, difference = false): number[] {
+export function acceptedReadings(
+  instrument: Instrument,
+  rules: HouseRules,
+  value: number,
+  difference = false,
+): number[] {
   const reading = readingStep(instrument, rules);
   const { step } = reading;
   const nearest = Math.round(value / step + HAIR);
   // The line beside the one that coincides cannot be told from it.
   if (isCoincidence(instrument)) return [nearest - 1, nearest, nearest + 1].map((count) => stepped(count, reading));
   if (estimateFor(instrument, rules) === null) return [stepped(nearest, reading)];
-  if (estimateFor(instrument, rules) !== 'tenths') return neighbours(value, reading, instrument.division).map((count) => stepped(count, reading));
+  if (estimateFor(instrument, rules) !== 'tenths')
+    return neighbours(value, reading, instrument.division).map((count) => stepped(count, reading));
   const band = acceptanceBand(instrument, rules, difference) + HAIR;
   const reach = Math.ceil(band / step) + 1;
-  const within = Array.from({ length: 2 * reach + 1 }, (_, i) => stepped(nearest + i - reach, reading)).filter((accepted) => Math.abs(accepted - value) <= band);
+  const within = Array.from({ length: 2 * reach + 1 }, (_, i) => stepped(nearest + i - reach, reading)).filter(
+    (accepted) => Math.abs(accepted - value) <= band,
+  );
   return within.length > 0 ? within : [stepped(nearest, reading)];
 }
 
@@ -141,7 +153,9 @@ export function acceptedAnswers(task: ReadingTask): number[] {
   const off = takenOff(task);
   const offs = isDifference(task) ? acceptedReadings(instrument, rules, off) : [off];
   const { place } = readingStep(instrument, rules);
-  const all = acceptedReadings(instrument, rules, answer + off).flatMap((reading) => offs.map((one) => Number((reading - one).toFixed(Math.max(0, -place)))));
+  const all = acceptedReadings(instrument, rules, answer + off).flatMap((reading) =>
+    offs.map((one) => Number((reading - one).toFixed(Math.max(0, -place)))),
+  );
   return [...new Set(all)].sort((a, b) => a - b);
 }
 
@@ -180,7 +194,11 @@ function writtenAnswer(task: ReadingTask): string {
   if (off === 0 || !judgedAtMarks(instrument, task.rules)) return writtenReading(task, answer);
   const reading = new Decimal(writtenReading(task, answer + off));
   const { place } = readingStep(instrument, task.rules);
-  return writtenAtPlace(reading.minus(isDifference(task) ? writtenReading(task, off) : off), place, task.rules.rounding);
+  return writtenAtPlace(
+    reading.minus(isDifference(task) ? writtenReading(task, off) : off),
+    place,
+    task.rules.rounding,
+  );
 }
 
 /**

@@ -15,7 +15,10 @@ const ON_THE_MARK = 0.05;
 /** Complementary error function (Abramowitz & Stegun, 1964, 7.1.26; error below 1.5e−7). */
 function erfc(x: number): number {
   const t = 1 / (1 + 0.3275911 * Math.abs(x));
-  const tail = t * (0.254829592 + t * (-0.284496736 + t * (1.421413741 + t * (-1.453152027 + t * 1.061405429)))) * Math.exp(-x * x);
+  const tail =
+    t *
+    (0.254829592 + t * (-0.284496736 + t * (1.421413741 + t * (-1.453152027 + t * 1.061405429)))) *
+    Math.exp(-x * x);
   return x >= 0 ? tail : 2 - tail;
 }
 
@@ -26,7 +29,9 @@ function massBetween(low: number, high: number, centre: number, scatter: number)
 
 /** The digits of an entry in the instrument's unit, written out in full. */
 function entryText(entry: Entry): string {
-  return /^-?\d+(\.\d*)?$/.test(entry.number.text) && entry.number.value.toNumber() === entry.value ? entry.number.text : writtenAtPlace(entry.value, Math.min(0, entry.place));
+  return /^-?\d+(\.\d*)?$/.test(entry.number.text) && entry.number.value.toNumber() === entry.value
+    ? entry.number.text
+    : writtenAtPlace(entry.value, Math.min(0, entry.place));
 }
 
 /** A number somebody may have meant by the digits written, and which slip of the digits lies between. */
@@ -45,7 +50,15 @@ function meanings(entry: Entry, rateOf: RateOf): Meant[] {
   return [
     asWritten,
     ...DIGITS_SLIPS.flatMap((slip) =>
-      slip.meant(text).map(({ value, placeTells, part }): Meant => ({ ids: [slip.id], value, place: placeTells ? entry.place : null, prior: rateOf(slip) * part, slip })),
+      slip
+        .meant(text)
+        .map(({ value, placeTells, part }): Meant => ({
+          ids: [slip.id],
+          value,
+          place: placeTells ? entry.place : null,
+          prior: rateOf(slip) * part,
+          slip,
+        })),
     ),
   ];
 }
@@ -69,7 +82,12 @@ function likelihood(hypothesis: Hypothesis, meant: Meant): number {
 }
 
 /** Alternatives that explain the form of an entry, each with its odds; [[]] when the form is as it should be. */
-function formExplanations(entry: Entry, meant: Meant, hypothesis: Hypothesis, rateOf: RateOf): { ids: string[]; prior: number }[] {
+function formExplanations(
+  entry: Entry,
+  meant: Meant,
+  hypothesis: Hypothesis,
+  rateOf: RateOf,
+): { ids: string[]; prior: number }[] {
   const unit = entry.unit === 'missing' ? ['unit-missing'] : entry.unit === 'wrong' ? ['unit-wrong'] : [];
   const digits = digitExplanations(meant, hypothesis, rateOf);
   return digits.map(({ ids, prior }) => ({ ids: [...hypothesis.form, ...ids, ...unit], prior }));
@@ -81,13 +99,22 @@ function isMultiple(value: number, step: number): boolean {
 
 function digitExplanations(meant: Meant, hypothesis: Hypothesis, rateOf: RateOf): { ids: string[]; prior: number }[] {
   const { measure } = hypothesis;
-  if (meant.place === null || meant.place === measure.otherPlace || (meant.place === measure.place && isMultiple(meant.value, measure.step))) return [{ ids: [], prior: 1 }];
-  if (meant.place <= measure.place) return [{ ids: ['extra-digit'], prior: rateOf({ id: 'extra-digit', baseRate: 0.06 }) }];
+  if (
+    meant.place === null ||
+    meant.place === measure.otherPlace ||
+    (meant.place === measure.place && isMultiple(meant.value, measure.step))
+  )
+    return [{ ids: [], prior: 1 }];
+  if (meant.place <= measure.place)
+    return [{ ids: ['extra-digit'], prior: rateOf({ id: 'extra-digit', baseRate: 0.06 }) }];
   if (!hypothesis.scatter) return [{ ids: [], prior: 1 }];
   const dropped = { ids: ['dropped-digit'], prior: rateOf({ id: 'dropped-digit', baseRate: 0.12 }) };
   const reach = Math.max(measure.step / 2, measure.division * ON_THE_MARK);
   const onTheMark = massBetween(meant.value - reach, meant.value + reach, hypothesis.value, measure.scatter);
-  const zero = { ids: ['trailing-zero-dropped'], prior: rateOf({ id: 'trailing-zero-dropped', baseRate: 0.35 }) * onTheMark };
+  const zero = {
+    ids: ['trailing-zero-dropped'],
+    prior: rateOf({ id: 'trailing-zero-dropped', baseRate: 0.35 }) * onTheMark,
+  };
   return zero.prior > 0.01 ? [dropped, zero] : [dropped];
 }
 
@@ -109,7 +136,12 @@ export function weigh(entry: Entry, task: ReadingTask, rateOf: RateOf, measure: 
       const mass = likelihood(hypothesis, meant);
       if (mass <= 0) continue;
       for (const form of formExplanations(entry, meant, hypothesis, rateOf)) {
-        weighed.push({ ids: [...hypothesis.ids, ...meant.ids, ...form.ids], weight: hypothesis.prior * meant.prior * mass * form.prior, hypothesis, meant });
+        weighed.push({
+          ids: [...hypothesis.ids, ...meant.ids, ...form.ids],
+          weight: hypothesis.prior * meant.prior * mass * form.prior,
+          hypothesis,
+          meant,
+        });
       }
     }
   }
@@ -131,10 +163,15 @@ export function merged(weighed: readonly Weighed[]): Weighed[] {
 export function predictedText({ hypothesis, meant }: Weighed, entry: Entry): string {
   const { measure } = hypothesis;
   const asMeant = meant.place !== null && (meant.place > measure.place || !hypothesis.scatter);
-  const text = asMeant ? writtenAtPlace(meant.value, Math.min(0, meant.place ?? 0)) : roughlyWritten(hypothesis.value, measure);
+  const text = asMeant
+    ? writtenAtPlace(meant.value, Math.min(0, meant.place ?? 0))
+    : roughlyWritten(hypothesis.value, measure);
   if (!meant.slip) return text;
   const written = entryText(entry);
   const garbled = meant.slip.garbled(text);
   const closest = (candidate: string): number => Math.abs(Number(candidate) - Number(written));
-  return garbled.reduce((best, candidate) => (closest(candidate) < closest(best) ? candidate : best), garbled[0] ?? written);
+  return garbled.reduce(
+    (best, candidate) => (closest(candidate) < closest(best) ? candidate : best),
+    garbled[0] ?? written,
+  );
 }

@@ -36,21 +36,41 @@ describe('a caliper brought to a thing', () => {
   it('something soft is pressed together by whoever goes on', () => {
     const soft = readingTask('caliper-twentieth', { value: 24.6, thing: 'cork bung', soft: 1.2, loose: true });
     expect(expectedReading(later(soft, deed('slide', 24.1))).text).toBe('24.10');
-    expect(remarksOn(soft, [deed('slide', 24.1)])).toEqual([{ id: 'squeezed', text: 'The cork bung gives way: it was pressed together by 0.50 mm. Let the jaws just touch it.' }]);
+    expect(remarksOn(soft, [deed('slide', 24.1)])).toEqual([
+      {
+        id: 'squeezed',
+        text: 'The cork bung gives way: it was pressed together by 0.50 mm. Let the jaws just touch it.',
+      },
+    ]);
     expect(remarked(soft, deed('slide', 24.6))).toEqual([]);
   });
 
   it('grit keeps the jaws apart, differently each time, until it is wiped off', () => {
     const gritty = readingTask('caliper-twentieth', { value: 24.6, grit: 0.2, loose: true });
-    expect([0, 1, 2, 3].map((meeting) => gritAt(0.2, meeting))).toEqual([0.2, 0.11000000000000001, 0.16000000000000003, 0.2]);
+    expect([0, 1, 2, 3].map((meeting) => gritAt(0.2, meeting))).toEqual([
+      0.2, 0.11000000000000001, 0.16000000000000003, 0.2,
+    ]);
     expect(expectedReading(later(gritty, deed('slide', 24.8))).text).toBe('24.80');
     expect(remarked(gritty, deed('slide', 24.8))).toEqual(['grit-left']);
     expect(remarked(gritty, deed('wipe-faces'), deed('slide', 24.6))).toEqual([]);
   });
 
   it('an oval thing is asked for by the mean of two ways, less the zero error', () => {
-    const oval = readingTask('caliper-twentieth', { value: 24.6, oval: 0.2, zeroError: -0.1, thing: 'glass net-float', loose: true });
-    const done = [deed('take-thing'), deed('slide', -0.1), deed('put-thing'), deed('slide', 24.7), deed('turn', 1), deed('slide', 24.3)];
+    const oval = readingTask('caliper-twentieth', {
+      value: 24.6,
+      oval: 0.2,
+      zeroError: -0.1,
+      thing: 'glass net-float',
+      loose: true,
+    });
+    const done = [
+      deed('take-thing'),
+      deed('slide', -0.1),
+      deed('put-thing'),
+      deed('slide', 24.7),
+      deed('turn', 1),
+      deed('slide', 24.3),
+    ];
     expect(questionFor(oval)).toContain('mean of two ways at right angles');
     expect(diagnose(later(oval, ...done), '24.60 mm').verdict).toBe('sound');
     expect(diagnose(later(oval, ...done), '24.50 mm').slips[0]?.ids).toEqual(['zero-ignored']);
@@ -60,13 +80,23 @@ describe('a caliper brought to a thing', () => {
     if (picture.kind !== 'caliper') throw new Error('a caliper is drawn as one');
     expect([picture.slideX, picture.held.turnedX, picture.closedX]).toEqual([24.7, 24.3, -0.1]);
     expect(describeCaliper(picture, 0)).toContain('Turned by a right angle: ');
-    expect(revealOf(oval).map(({ text }) => text)).toEqual(expect.arrayContaining(['As it lies first: 24.70', 'Turned by a right angle: 24.30', 'Their mean, 24.50']));
+    expect(revealOf(oval).map(({ text }) => text)).toEqual(
+      expect.arrayContaining(['As it lies first: 24.70', 'Turned by a right angle: 24.30', 'Their mean, 24.50']),
+    );
   });
 
   it('inside, the jaws come from within, and grit counts the other way', () => {
-    const inside = readingTask('caliper-fiftieth', { value: 18.34, use: 'inside', grit: 0.1, thing: 'acrylic tube', loose: true });
+    const inside = readingTask('caliper-fiftieth', {
+      value: 18.34,
+      use: 'inside',
+      grit: 0.1,
+      thing: 'acrylic tube',
+      loose: true,
+    });
     expect(questionFor(inside)).toBe('How wide is the acrylic tube inside?');
-    expect(questionFor(readingTask('caliper-fiftieth', { value: 18.34, use: 'depth', thing: 'glass dish' }))).toBe('How deep is the glass dish?');
+    expect(questionFor(readingTask('caliper-fiftieth', { value: 18.34, use: 'depth', thing: 'glass dish' }))).toBe(
+      'How deep is the glass dish?',
+    );
     expect(expectedReading(later(inside, deed('slide', 18.24))).text).toBe('18.24');
     const picture = pictureOf(inside);
     expect(picture.kind === 'caliper' && picture.held.startX).toBeLessThan(18.34);
@@ -85,10 +115,22 @@ describe('a caliper brought to a thing', () => {
 });
 
 describe('a micrometer turned by hand', () => {
-  const task = readingTask('micrometer-hundredth', { value: 7.734, zeroError: -0.02, thing: 'slate tile', loose: true });
+  const task = readingTask('micrometer-hundredth', {
+    value: 7.734,
+    zeroError: -0.02,
+    thing: 'slate tile',
+    loose: true,
+  });
 
   it('is read where the ratchet has clicked', () => {
-    const done = [deed('take-thing'), deed('click'), deed('slide', -0.02), deed('put-thing'), deed('click'), deed('slide', 7.714)];
+    const done = [
+      deed('take-thing'),
+      deed('click'),
+      deed('slide', -0.02),
+      deed('put-thing'),
+      deed('click'),
+      deed('slide', 7.714),
+    ];
     expect(diagnose(later(task, ...done), '7.734 mm').verdict).toBe('sound');
     expect(remarked(task, ...done)).toEqual([]);
   });
@@ -96,7 +138,10 @@ describe('a micrometer turned by hand', () => {
   it('forced beyond it, it shows too little and says by how much', () => {
     const done = [deed('take-thing'), deed('put-thing'), deed('slide', 7.694)];
     expect(expectedReading(later(task, ...done)).text).toBe('7.714');
-    expect(remarksOn(task, done)[0]).toMatchObject({ id: 'forced', text: expect.stringContaining('0.020 mm') as string });
+    expect(remarksOn(task, done)[0]).toMatchObject({
+      id: 'forced',
+      text: expect.stringContaining('0.020 mm') as string,
+    });
     expect(remarked(task, deed('take-thing'), deed('put-thing'), deed('slide', 7.714))).toEqual(['no-ratchet']);
   });
 

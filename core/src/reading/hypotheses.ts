@@ -39,7 +39,8 @@ const baseRate: RateOf = (slip) => slip.baseRate;
 
 export function ratesFrom(history: SlipHistory | undefined): RateOf {
   if (!history || history.readings <= 0) return baseRate;
-  return (slip) => (slip.baseRate * PRIOR_READINGS + (history.slips[slip.id] ?? 0)) / (PRIOR_READINGS + history.readings);
+  return (slip) =>
+    (slip.baseRate * PRIOR_READINGS + (history.slips[slip.id] ?? 0)) / (PRIOR_READINGS + history.readings);
 }
 
 /** What can have been seen: the truth, each slip of sight, and each pair of them. */
@@ -67,11 +68,22 @@ export function marksBeside({ tool }: ScaleReading, seen: number, { place }: Rea
 }
 
 /** On such a scale, who does not estimate writes the last mark passed or the nearest one. */
-function stoppedAtMarks(task: ReadingTask, reading: ScaleReading | null, seen: Hypothesis, rateOf: RateOf): Hypothesis[] {
+function stoppedAtMarks(
+  task: ReadingTask,
+  reading: ScaleReading | null,
+  seen: Hypothesis,
+  rateOf: RateOf,
+): Hypothesis[] {
   if (!reading || !stopsAtMarks(reading.tool, task.rules) || seen.ids.length > 1) return [];
   return marksBeside(reading, seen.value, seen.measure)
     .filter((mark) => Math.abs(mark - seen.value) > seen.measure.step / 2)
-    .map((value, _, marks): Hypothesis => ({ ...seen, value, prior: (seen.prior * rateOf(slipById('dropped-digit'))) / marks.length, scatter: false, form: ['dropped-digit'] }));
+    .map((value, _, marks): Hypothesis => ({
+      ...seen,
+      value,
+      prior: (seen.prior * rateOf(slipById('dropped-digit'))) / marks.length,
+      scatter: false,
+      form: ['dropped-digit'],
+    }));
 }
 
 /** A mark counted wrongly: alone, or, where two marks are counted, both of them the same way. */
@@ -84,10 +96,20 @@ function countedWrongly(task: ReadingTask, slip: CountSlip, seen: Hypothesis, ra
       value,
       prior: seen.prior * rateOf(slip) * part,
       scatter,
-      measure: place !== undefined ? { ...seen.measure, place, step: 10 ** place } : division === undefined ? seen.measure : measureWith(task, division),
+      measure:
+        place !== undefined
+          ? { ...seen.measure, place, step: 10 ** place }
+          : division === undefined
+            ? seen.measure
+            : measureWith(task, division),
     };
     const start = atStart[way];
-    return start === undefined ? [one] : [{ ...one, prior: one.prior / 2 }, { ...one, prior: one.prior / 2, off: start.value }];
+    return start === undefined
+      ? [one]
+      : [
+          { ...one, prior: one.prior / 2 },
+          { ...one, prior: one.prior / 2, off: start.value },
+        ];
   });
 }
 
@@ -96,7 +118,14 @@ function answers(task: ReadingTask, read: Hypothesis, rateOf: RateOf): Hypothesi
   const right = { ...read, value: read.value - read.off };
   if (read.ids.length > 1) return [right];
   const wrong = CORRECTION_SLIPS.flatMap((slip) =>
-    slip.corrected(task, read.value).map(({ value, part }): Hypothesis => ({ ...read, ids: [...read.ids, slip.id], value, prior: read.prior * rateOf(slip) * part })),
+    slip
+      .corrected(task, read.value)
+      .map(({ value, part }): Hypothesis => ({
+        ...read,
+        ids: [...read.ids, slip.id],
+        value,
+        prior: read.prior * rateOf(slip) * part,
+      })),
   );
   return [right, ...wrong];
 }
@@ -110,11 +139,16 @@ function countSlipsOn({ situation }: ReadingTask): readonly CountSlip[] {
 function hypotheses(task: ReadingTask, rateOf: RateOf, measure: Measure): Hypothesis[] {
   const reading = scaleReadingOf(task);
   const position = markRead(task);
-  if (position === null) return [{ ids: [], value: trueAnswer(task), prior: 1, scatter: true, measure, form: [], off: 0 }];
+  if (position === null)
+    return [{ ids: [], value: trueAnswer(task), prior: 1, scatter: true, measure, form: [], off: 0 }];
   return sightings(task, position, rateOf, measure)
     .flatMap((seen) => {
       if (seen.ids.length > 1) return [seen];
-      return [seen, ...stoppedAtMarks(task, reading, seen, rateOf), ...countSlipsOn(task).flatMap((slip) => countedWrongly(task, slip, seen, rateOf))];
+      return [
+        seen,
+        ...stoppedAtMarks(task, reading, seen, rateOf),
+        ...countSlipsOn(task).flatMap((slip) => countedWrongly(task, slip, seen, rateOf)),
+      ];
     })
     .flatMap((read) => answers(task, read, rateOf));
 }

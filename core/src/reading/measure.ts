@@ -1,6 +1,14 @@
 import { isDifference } from './correction.ts';
 import type { Instrument } from '../instruments/instrument.ts';
-import { acceptanceBand, estimateFor, HAIR, isCoincidence, readingStep, stepOfDivision, type ReadingStep } from './expected-reading.ts';
+import {
+  acceptanceBand,
+  estimateFor,
+  HAIR,
+  isCoincidence,
+  readingStep,
+  stepOfDivision,
+  type ReadingStep,
+} from './expected-reading.ts';
 import { instrumentOf, type ReadingTask } from './reading-task.ts';
 
 /** Scatter of an estimated digit, in divisions: 0.07 for the eye and the rounding to a tenth. */
@@ -37,7 +45,10 @@ function measured(task: ReadingTask): Measure {
     ...readingStep(instrument, task.rules),
     division: instrument.division,
     band: acceptanceBand(instrument, task.rules, difference),
-    scatter: estimateFor(instrument, task.rules) === null && !isCoincidence(instrument) ? HAIR : scatterOf(instrument) * instrument.division * (difference ? Math.SQRT2 : 1),
+    scatter:
+      estimateFor(instrument, task.rules) === null && !isCoincidence(instrument)
+        ? HAIR
+        : scatterOf(instrument) * instrument.division * (difference ? Math.SQRT2 : 1),
     otherPlace: null,
   };
 }
@@ -46,5 +57,11 @@ function measured(task: ReadingTask): Measure {
 export function measureWith(task: ReadingTask, division: number): Measure {
   const instrument = instrumentOf(task);
   const { band, division: real, place } = measureOf(task);
-  return { ...stepOfDivision(division, estimateFor(instrument, task.rules) ?? 'nearest-division'), division, band: (band * division) / real, scatter: scatterOf(instrument) * division, otherPlace: place };
+  return {
+    ...stepOfDivision(division, estimateFor(instrument, task.rules) ?? 'nearest-division'),
+    division,
+    band: (band * division) / real,
+    scatter: scatterOf(instrument) * division,
+    otherPlace: place,
+  };
 }

@@ -20,17 +20,21 @@ describe('a reading on paper', () => {
 
   it.each(instrumentIds())('of a %s cannot be missed by where the eye stands', (id) => {
     const task = drawTask(id, { seed: 7, onPaper: true });
-    for (const slip of SLIPS.filter(({ id: slipId }) => !shownOnPaper(slipId))) expect(predictedEntries(task, slip)).toEqual([]);
+    for (const slip of SLIPS.filter(({ id: slipId }) => !shownOnPaper(slipId)))
+      expect(predictedEntries(task, slip)).toEqual([]);
   });
 
   it('is planned without aiming at what cannot be shown', () => {
-    const aims = planRound(instrumentIds().map(toolSubject), 200, 3, completeRules(), shownOnPaper).flatMap(({ aim }) => aim);
+    const aims = planRound(instrumentIds().map(toolSubject), 200, 3, completeRules(), shownOnPaper).flatMap(
+      ({ aim }) => aim,
+    );
     expect(aims.length).toBeGreaterThan(100);
     expect(aims.filter((id) => !shownOnPaper(id))).toEqual([]);
   });
 
   it('takes the whole width for a ruler and for two readings', () => {
-    const wide = (id: string, situation: Parameters<typeof readingTask>[1]): boolean => needsWholeWidth(pictureOf(readingTask(id, situation)));
+    const wide = (id: string, situation: Parameters<typeof readingTask>[1]): boolean =>
+      needsWholeWidth(pictureOf(readingTask(id, situation)));
     expect(wide('ruler-millimetre', { value: 42 })).toBe(true);
     expect(wide('burette-50', { value: 24.38, from: 1.12 })).toBe(true);
     expect(wide('burette-50', { value: 24.38 })).toBe(false);

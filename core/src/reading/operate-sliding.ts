@@ -28,7 +28,11 @@ export interface Holding {
 }
 
 /** How a tool holds the thing after what was done; null while it was not brought to it at all. */
-export function holdingOf({ division, reads }: SlidingTool, { value, zeroError = 0, oval = 0, use = 'outside', grit = 0 }: Situation, done: readonly Done[]): Holding | null {
+export function holdingOf(
+  { division, reads }: SlidingTool,
+  { value, zeroError = 0, oval = 0, use = 'outside', grit = 0 }: Situation,
+  done: readonly Done[],
+): Holding | null {
   const put = done.findLast(({ kind }) => kind === 'put-thing' || kind === 'take-thing');
   const moved = done.findLast(({ kind }) => kind === 'slide');
   if (put?.kind === 'take-thing' || moved === undefined || moved.to === null) return null;
@@ -36,7 +40,11 @@ export function holdingOf({ division, reads }: SlidingTool, { value, zeroError =
   const zeroed = reads === 'display' ? (done.findLast(({ kind }) => kind === 'zero')?.to ?? 0) : 0;
   const outward = moved.to - (value + (turned ? -oval : oval) + zeroError);
   const beyond = use === 'outside' ? outward : -outward;
-  return { position: moved.to - zeroed, beyond, touching: beyond <= grit + TOUCHES * division + 1e-9 && beyond > -MOST_PRESSED };
+  return {
+    position: moved.to - zeroed,
+    beyond,
+    touching: beyond <= grit + TOUCHES * division + 1e-9 && beyond > -MOST_PRESSED,
+  };
 }
 
 /** Whether the faces were wiped before they last met. */
@@ -58,7 +66,12 @@ export function heldAtEnter(tool: SlidingTool, situation: Situation, done: reado
   const after: Situation = zeroed === 0 ? rest : { ...rest, zeroError: known === 0 ? undefined : known };
   const holding = holdingOf(tool, situation, done);
   if (!holding?.touching || situation.oval !== undefined) return after;
-  const off = Math.abs(holding.beyond) < 0.0006 ? 0 : situation.use === undefined || situation.use === 'outside' ? holding.beyond : -holding.beyond;
+  const off =
+    Math.abs(holding.beyond) < 0.0006
+      ? 0
+      : situation.use === undefined || situation.use === 'outside'
+        ? holding.beyond
+        : -holding.beyond;
   return { ...after, value: Number(Math.min(tool.range[1], Math.max(0, situation.value + off)).toFixed(4)) };
 }
 

@@ -7,7 +7,13 @@ import type { Done } from './operation.ts';
 import type { Situation, Spoilt } from './situation.ts';
 
 /** What puts each disturbance right. */
-export const PUTS_RIGHT: Readonly<Record<Spoilt, Done['kind']>> = { draught: 'shield', 'off-centre': 'centre', wet: 'dry', fingerprints: 'clean', touching: 'hang-free' };
+export const PUTS_RIGHT: Readonly<Record<Spoilt, Done['kind']>> = {
+  draught: 'shield',
+  'off-centre': 'centre',
+  wet: 'dry',
+  fingerprints: 'clean',
+  touching: 'hang-free',
+};
 
 /** Time constant of a display that settles, in ms. */
 export const DISPLAY_TIME = 700;
@@ -47,7 +53,8 @@ export function weighedOnBeams(tool: BeamBalance, situation: Situation, done: re
   const { loose = false, container = 0, empty = 0, spoilt } = situation;
   const onPan = done.reduce(putOrTaken, { vessel: !loose, thing: !loose });
   if (!onPan.thing) return { ...situation, loose: undefined, spoilt: undefined };
-  const borne = spoilt !== undefined && !done.some(({ kind }) => kind === PUTS_RIGHT[spoilt]) ? spoiledBy(tool, spoilt) : 0;
+  const borne =
+    spoilt !== undefined && !done.some(({ kind }) => kind === PUTS_RIGHT[spoilt]) ? spoiledBy(tool, spoilt) : 0;
   const start = loose ? tool.beams.map(() => 0) : ridersIn(tool, situation);
   const riders = tool.beams.map((beam, i) => {
     const to = done.findLast(({ kind }) => kind === `rider-${i + 1}`)?.to ?? null;
@@ -55,7 +62,16 @@ export function weighedOnBeams(tool: BeamBalance, situation: Situation, done: re
   });
   const screw = done.findLast(({ kind }) => kind === 'screw')?.to ?? 0;
   const stillEmpty = Number((empty + screw).toFixed(6));
-  const after: Situation = { ...situation, value: Number((situation.value + borne).toFixed(9)), spoilt: undefined, loose: undefined, container: onPan.vessel && container > 0 ? container : undefined, empty: stillEmpty === 0 ? undefined : stillEmpty, riders, pointerOffset: undefined };
+  const after: Situation = {
+    ...situation,
+    value: Number((situation.value + borne).toFixed(9)),
+    spoilt: undefined,
+    loose: undefined,
+    container: onPan.vessel && container > 0 ? container : undefined,
+    empty: stillEmpty === 0 ? undefined : stillEmpty,
+    riders,
+    pointerOffset: undefined,
+  };
   const reading = { tool, load: shownBy(tool, after), riders };
   if (!isBalanced(reading) || !areSeated(reading)) return after;
   // Within what friction allows, it is judged by where the riders stand.
@@ -63,32 +79,62 @@ export function weighedOnBeams(tool: BeamBalance, situation: Situation, done: re
 }
 
 /** What a digital balance shows beyond the thing after it was switched on, zeroed and laden in some order. */
-function leftInDisplay({ container = 0, empty = 0 }: Situation, done: readonly Done[]): { readonly vessel: boolean; readonly empty: boolean; readonly nonsense: boolean } {
-  let [onPan, zeroed, vesselZeroed, nonsense]: [OnPan, boolean, boolean, boolean] = [{ vessel: false, thing: false }, false, false, false];
+function leftInDisplay(
+  { container = 0, empty = 0 }: Situation,
+  done: readonly Done[],
+): { readonly vessel: boolean; readonly empty: boolean; readonly nonsense: boolean } {
+  let [onPan, zeroed, vesselZeroed, nonsense]: [OnPan, boolean, boolean, boolean] = [
+    { vessel: false, thing: false },
+    false,
+    false,
+    false,
+  ];
   for (const one of done) {
     onPan = putOrTaken(onPan, one);
     if (one.kind === 'tare') [zeroed, vesselZeroed, nonsense] = [true, onPan.vessel, onPan.thing];
     if (one.kind === 'switch-on') [zeroed, vesselZeroed, nonsense] = [false, false, false];
   }
   // A vessel tared and then taken off leaves a number that means nothing.
-  return { vessel: container > 0 && onPan.vessel && !vesselZeroed, empty: empty !== 0 && !zeroed, nonsense: nonsense || (vesselZeroed && !onPan.vessel) };
+  return {
+    vessel: container > 0 && onPan.vessel && !vesselZeroed,
+    empty: empty !== 0 && !zeroed,
+    nonsense: nonsense || (vesselZeroed && !onPan.vessel),
+  };
 }
 
 /** A digital balance as it stands at Enter. */
-export function weighedOnDisplay(tool: DisplayTool, situation: Situation, done: readonly Done[], at: number): Situation {
+export function weighedOnDisplay(
+  tool: DisplayTool,
+  situation: Situation,
+  done: readonly Done[],
+  at: number,
+): Situation {
   const { loose = false, spoilt, settled = true, shown, value, container } = situation;
   if (!loose) {
     if (settled || shown === undefined) return situation;
     const target = shownBy(tool, situation);
     const away = stillAway(Math.round((shown - target) / tool.division), at);
-    return away === 0 ? { ...situation, settled: true, shown: undefined } : { ...situation, shown: asDisplayed(tool, target + away * tool.division) };
+    return away === 0
+      ? { ...situation, settled: true, shown: undefined }
+      : { ...situation, shown: asDisplayed(tool, target + away * tool.division) };
   }
   const rest: Situation = { ...situation, loose: undefined, spoilt: undefined };
   const left = leftInDisplay(situation, done);
   if (!isWeighed(situation, done) || left.nonsense) return { ...rest, container: undefined, empty: undefined };
-  const off = spoilt !== undefined && !done.some(({ kind }) => kind === PUTS_RIGHT[spoilt]) ? spoiledBy(tool, spoilt) : 0;
-  const after: Situation = { ...rest, value: Number((value + off).toFixed(9)), container: left.vessel ? situation.container : undefined, empty: left.empty ? situation.empty : undefined };
+  const off =
+    spoilt !== undefined && !done.some(({ kind }) => kind === PUTS_RIGHT[spoilt]) ? spoiledBy(tool, spoilt) : 0;
+  const after: Situation = {
+    ...rest,
+    value: Number((value + off).toFixed(9)),
+    container: left.vessel ? situation.container : undefined,
+    empty: left.empty ? situation.empty : undefined,
+  };
   const last = done.findLast(({ kind }) => kind === 'put-thing' || kind === 'put-vessel' || kind === 'take-vessel');
-  const away = last === undefined ? 0 : stillAway(settlesFrom(tool, last.kind === 'put-thing' ? after.value : (container ?? 0)), at - last.at);
-  return away === 0 ? after : { ...after, settled: false, shown: asDisplayed(tool, shownBy(tool, after) - away * tool.division) };
+  const away =
+    last === undefined
+      ? 0
+      : stillAway(settlesFrom(tool, last.kind === 'put-thing' ? after.value : (container ?? 0)), at - last.at);
+  return away === 0
+    ? after
+    : { ...after, settled: false, shown: asDisplayed(tool, shownBy(tool, after) - away * tool.division) };
 }

@@ -34,13 +34,15 @@ describe('a thread', () => {
 
   it('stays between the room and the liquid whatever is done', () => {
     const kinds = fc.constantFrom<Done['kind']>('lower', 'ground', 'raise', 'drain');
-    fc.assert(fc.property(fc.array(fc.tuple(kinds, fc.nat(5000))), fc.nat(20_000), (moves, after) => {
-      let time = 0;
-      const done = moves.map(([kind, pause]) => did(kind, (time += pause)));
-      const at = threadAt({ room: 20, liquid: 4 }, done, time + after);
-      expect(at).toBeGreaterThanOrEqual(4);
-      expect(at).toBeLessThanOrEqual(20);
-    }));
+    fc.assert(
+      fc.property(fc.array(fc.tuple(kinds, fc.nat(5000))), fc.nat(20_000), (moves, after) => {
+        let time = 0;
+        const done = moves.map(([kind, pause]) => did(kind, (time += pause)));
+        const at = threadAt({ room: 20, liquid: 4 }, done, time + after);
+        expect(at).toBeGreaterThanOrEqual(4);
+        expect(at).toBeLessThanOrEqual(20);
+      }),
+    );
   });
 
   it('taken out again is read too early: it has fallen back towards the room', () => {
@@ -50,7 +52,9 @@ describe('a thread', () => {
     expect(shown).toBeGreaterThan(30);
     expect(shown).toBeLessThan(60);
     expect(diagnose(out, `${shown.toFixed(1)} °C`).slips[0]?.ids).toEqual(['unsettled']);
-    expect(diagnose(asOperated(drawn, { eyeHeight: 0, done: [did('lower', 0)], at: 32_000 }), '80.0 °C').verdict).toBe('sound');
+    expect(diagnose(asOperated(drawn, { eyeHeight: 0, done: [did('lower', 0)], at: 32_000 }), '80.0 °C').verdict).toBe(
+      'sound',
+    );
   });
 });
 

@@ -5,7 +5,45 @@ import { instrumentOf, readingTask, type ReadingTask } from './reading-task.ts';
 import type { Situation } from './situation.ts';
 
 /** Everything that can be done with a tool on the bench before it is read. */
-export const DEEDS = ['lower', 'ground', 'raise', 'drain', 'refill', 'clear-top', 'free-tip', 'fill', 'wipe', 'let-down', 'deliver', 'drained', 'take-away', 'blow', 'try', 'lay', 'put-vessel', 'take-vessel', 'put-thing', 'take-thing', 'rider-1', 'rider-2', 'rider-3', 'rider-4', 'screw', 'switch-on', 'tare', 'shield', 'centre', 'dry', 'clean', 'hang-free', 'slide', 'turn', 'click', 'wipe-faces', 'zero'] as const;
+export const DEEDS = [
+  'lower',
+  'ground',
+  'raise',
+  'drain',
+  'refill',
+  'clear-top',
+  'free-tip',
+  'fill',
+  'wipe',
+  'let-down',
+  'deliver',
+  'drained',
+  'take-away',
+  'blow',
+  'try',
+  'lay',
+  'put-vessel',
+  'take-vessel',
+  'put-thing',
+  'take-thing',
+  'rider-1',
+  'rider-2',
+  'rider-3',
+  'rider-4',
+  'screw',
+  'switch-on',
+  'tare',
+  'shield',
+  'centre',
+  'dry',
+  'clean',
+  'hang-free',
+  'slide',
+  'turn',
+  'click',
+  'wipe-faces',
+  'zero',
+] as const;
 
 /** Something done with a tool. */
 export interface Done {
@@ -45,7 +83,11 @@ export function partOfTheWay(time: number): number {
  * too, and back to the room's while it hangs in the air.
  * @param room mark it starts at, and goes back to; `liquid` the mark it comes to rest at in the liquid.
  */
-export function threadAt({ room, liquid }: { readonly room: number; readonly liquid: number }, done: readonly Done[], at: number): number {
+export function threadAt(
+  { room, liquid }: { readonly room: number; readonly liquid: number },
+  done: readonly Done[],
+  at: number,
+): number {
   let [present, towards, since] = [room, room, 0];
   const moves = done.filter(({ kind }) => kind === 'lower' || kind === 'ground' || kind === 'raise');
   for (const { kind, at: moved } of moves) {
@@ -76,8 +118,10 @@ function afterwards(task: ReadingTask, done: readonly Done[], at: number): Situa
   const { situation } = task;
   const instrument = instrumentOf(task);
   if (instrument.reads === 'beams') return weighedOnBeams(instrument, situation, done);
-  if (instrument.reads === 'display' && instrument.measures === 'mass') return weighedOnDisplay(instrument, situation, done, at);
-  if (instrument.reads === 'vernier' || instrument.reads === 'thimble' || instrument.reads === 'display') return heldAtEnter(instrument, situation, done);
+  if (instrument.reads === 'display' && instrument.measures === 'mass')
+    return weighedOnDisplay(instrument, situation, done, at);
+  if (instrument.reads === 'vernier' || instrument.reads === 'thimble' || instrument.reads === 'display')
+    return heldAtEnter(instrument, situation, done);
   if (instrument.reads !== 'scale') return situation;
   if (instrument.body.kind === 'thread') return warmed(situation, done, at, instrument);
   return instrument.body.kind === 'rule' ? laid(situation, done, instrument.body.perUnit) : situation;
@@ -87,7 +131,18 @@ function afterwards(task: ReadingTask, done: readonly Done[], at: number): Situa
 export function asLaid(task: ReadingTask): ReadingTask {
   const { situation } = task;
   if (!situation.loose) return task;
-  return readingTask(task.instrumentId, { ...situation, loose: undefined, spoilt: undefined, soft: undefined, grit: undefined, ...(situation.from === undefined ? {} : { from: 0 }) }, task.rules);
+  return readingTask(
+    task.instrumentId,
+    {
+      ...situation,
+      loose: undefined,
+      spoilt: undefined,
+      soft: undefined,
+      grit: undefined,
+      ...(situation.from === undefined ? {} : { from: 0 }),
+    },
+    task.rules,
+  );
 }
 
 /**
@@ -98,5 +153,9 @@ export function asOperated(task: ReadingTask, { eyeHeight, done = [], at = 0 }: 
   const situation = afterwards(task, done, at);
   // A display, riders and a thimble are read the same from anywhere.
   const { reads } = instrumentOf(task);
-  return readingTask(task.instrumentId, reads === 'scale' || reads === 'ring' || reads === 'vernier' ? { ...situation, eyeHeight } : situation, task.rules);
+  return readingTask(
+    task.instrumentId,
+    reads === 'scale' || reads === 'ring' || reads === 'vernier' ? { ...situation, eyeHeight } : situation,
+    task.rules,
+  );
 }

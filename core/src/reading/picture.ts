@@ -21,7 +21,16 @@ export interface DrawnMark {
 }
 
 /** What an upright tool is drawn as. */
-export type Vessel = 'cylinder' | 'burette' | 'graduated-pipette' | 'beaker' | 'conical-flask' | 'thermometer' | 'hydrometer' | 'volumetric-pipette' | 'volumetric-flask';
+export type Vessel =
+  | 'cylinder'
+  | 'burette'
+  | 'graduated-pipette'
+  | 'beaker'
+  | 'conical-flask'
+  | 'thermometer'
+  | 'hydrometer'
+  | 'volumetric-pipette'
+  | 'volumetric-flask';
 
 /** An upright tool drawn in millimetres of the real one, y downward from its top. */
 export interface LiquidColumnPicture {
@@ -68,7 +77,8 @@ export interface RulerPicture {
   readonly eye: PicturedEye;
 }
 
-export type Picture = LiquidColumnPicture | RulerPicture | CaliperPicture | MicrometerPicture | BeamPicture | DisplayPicture;
+export type Picture =
+  LiquidColumnPicture | RulerPicture | CaliperPicture | MicrometerPicture | BeamPicture | DisplayPicture;
 
 /** Bare tool above the topmost mark, and below the lowest place of the scale, in mm. */
 interface Margins {
@@ -101,7 +111,11 @@ function vesselOf(tool: ScaleTool): Vessel {
     case 'float':
       return 'hydrometer';
     default:
-      return tool.skill === 'burettes' ? 'burette' : tool.skill === 'graduated-pipettes' ? 'graduated-pipette' : 'cylinder';
+      return tool.skill === 'burettes'
+        ? 'burette'
+        : tool.skill === 'graduated-pipettes'
+          ? 'graduated-pipette'
+          : 'cylinder';
   }
 }
 
@@ -136,7 +150,10 @@ function outlineOf(tool: ScaleTool): [number, number][] {
   const neck = topmost(tool) + 30;
   return Array.from({ length: steps + 1 }, (_, i): [number, number] => {
     const height = (neck * i) / steps;
-    return [drawn(MARGINS['conical-flask'].above + topmost(tool) - height), drawn(Math.max(14, innerRadius(tool, height) ?? 14))];
+    return [
+      drawn(MARGINS['conical-flask'].above + topmost(tool) - height),
+      drawn(Math.max(14, innerRadius(tool, height) ?? 14)),
+    ];
   });
 }
 
@@ -168,17 +185,36 @@ function drawingOf({ tool, value }: ScaleReading, { situation, rules }: ReadingT
   const margins = MARGINS[vesselOf(tool)];
   if (body.kind === 'thread') {
     const radius = THREAD.bore / 2;
-    return { bore: THREAD.bore, wall: body.gap - radius, floorY: yOf(tool, tool.scale.from) + 20, profile: meniscusProfile(THREAD.surface, radius).map(([x, z]) => [drawn(x), drawn(z * 0.2)]) };
+    return {
+      bore: THREAD.bore,
+      wall: body.gap - radius,
+      floorY: yOf(tool, tool.scale.from) + 20,
+      profile: meniscusProfile(THREAD.surface, radius).map(([x, z]) => [drawn(x), drawn(z * 0.2)]),
+    };
   }
   if (body.kind === 'float') {
     const climb = wallHeight('wetting', body.stemRadius);
     const below = rules.hydrometerMark === 'meniscus-top' ? climb : 0;
     // Outside a stem the surface is highest at the glass and level further out: [distance from the stem, height].
-    return { bore: 2 * body.stemRadius, wall: 0, floorY: margins.above + topmost(tool) + margins.below, profile: Array.from({ length: 25 }, (_, i): [number, number] => [drawn(i * 0.5), drawn(climb * outsideStem(i * 0.5, body.stemRadius) - below)]) };
+    return {
+      bore: 2 * body.stemRadius,
+      wall: 0,
+      floorY: margins.above + topmost(tool) + margins.below,
+      profile: Array.from({ length: 25 }, (_, i): [number, number] => [
+        drawn(i * 0.5),
+        drawn(climb * outsideStem(i * 0.5, body.stemRadius) - below),
+      ]),
+    };
   }
   const radius = innerRadius(tool, along(tool, value)) ?? 0;
-  const bottom = body.kind === 'tube' && body.made === 'to-deliver' ? yOf(tool, tool.scale.to) + 15 : margins.above + topmost(tool);
-  return { bore: drawn(2 * radius), wall: body.kind === 'rule' ? 0 : body.wall, floorY: bottom, profile: profileOf(situation, rules, radius) };
+  const bottom =
+    body.kind === 'tube' && body.made === 'to-deliver' ? yOf(tool, tool.scale.to) + 15 : margins.above + topmost(tool);
+  return {
+    bore: drawn(2 * radius),
+    wall: body.kind === 'rule' ? 0 : body.wall,
+    floorY: bottom,
+    profile: profileOf(situation, rules, radius),
+  };
 }
 
 /** Where the surface or the thread stands before anything is done: at a burette's starting mark, or as warm as the room. */
@@ -212,7 +248,10 @@ function columnPicture(reading: ScaleReading, task: ReadingTask): LiquidColumnPi
     unitMark: tool.unit,
     bore,
     wall,
-    height: drawn(Math.max(floorY, yOf(tool, tool.scale.direction === 'up' ? tool.scale.from : tool.scale.to)) + (tool.body.kind === 'float' ? 0 : margins.below)),
+    height: drawn(
+      Math.max(floorY, yOf(tool, tool.scale.direction === 'up' ? tool.scale.from : tool.scale.to)) +
+        (tool.body.kind === 'float' ? 0 : margins.below),
+    ),
     floorY: drawn(floorY),
     outline: outlineOf(tool),
     marks: drawnMarks(tool),
@@ -278,7 +317,9 @@ function rulerPicture(reading: ScaleReading, { situation }: ReadingTask): RulerP
 
 /** What is known of the tool on a picture, to stand beside it. */
 export function noteOn(picture: Picture): string | null {
-  return picture.kind === 'liquid-column' || picture.kind === 'beams' || picture.kind === 'display' ? picture.note : null;
+  return picture.kind === 'liquid-column' || picture.kind === 'beams' || picture.kind === 'display'
+    ? picture.note
+    : null;
 }
 
 /**

@@ -22,7 +22,9 @@ function onScale(tool: ScaleTool, task: ReadingTask): string {
       return `How dense is the ${liquid}?`;
     default:
       if (askedFor(task) === 'delivered') return `How much ${liquid} has run out of the ${called(tool)}?`;
-      return tool.scale.direction === 'down' ? `What does the ${called(tool)} read?` : `How much ${liquid} is in the ${called(tool)}?`;
+      return tool.scale.direction === 'down'
+        ? `What does the ${called(tool)} read?`
+        : `How much ${liquid} is in the ${called(tool)}?`;
   }
 }
 
@@ -38,11 +40,19 @@ function sizeOf({ value, use = 'outside', oval }: Situation, thing: string): str
 export function questionFor(task: ReadingTask): string {
   const instrument: Instrument = instrumentOf(task);
   const { liquid = 'liquid', thing = 'thing' } = task.situation;
-  if (instrument.unit === 'mm' && instrument.reads !== 'scale') return askedFor(task) === 'observed' ? `What does the ${instrument.reads === 'thimble' ? 'micrometer' : 'caliper'} show?` : sizeOf(task.situation, thing);
-  if (instrument.reads === 'ring') return instrument.made === 'to-deliver' ? `How much ${liquid} does this pipette deliver from its ring?` : `How much ${liquid} does this flask hold up to its ring?`;
+  if (instrument.unit === 'mm' && instrument.reads !== 'scale')
+    return askedFor(task) === 'observed'
+      ? `What does the ${instrument.reads === 'thimble' ? 'micrometer' : 'caliper'} show?`
+      : sizeOf(task.situation, thing);
+  if (instrument.reads === 'ring')
+    return instrument.made === 'to-deliver'
+      ? `How much ${liquid} does this pipette deliver from its ring?`
+      : `How much ${liquid} does this flask hold up to its ring?`;
   if (instrument.reads === 'scale') return onScale(instrument, task);
   if (askedFor(task) === 'observed') return 'What does the balance show?';
   const { count, under } = task.situation;
   if (under !== undefined) return `How heavy does the ${thing} seem under ${under}?`;
-  return count === undefined ? `How heavy is the ${thing}?` : `How heavy are the ${spokenThing(task.situation)} together?`;
+  return count === undefined
+    ? `How heavy is the ${thing}?`
+    : `How heavy are the ${spokenThing(task.situation)} together?`;
 }

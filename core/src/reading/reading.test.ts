@@ -62,10 +62,15 @@ describe('the expected reading', () => {
 });
 
 describe('what is taken off a reading', () => {
-  const expected = (tool: string, situation: Situation, rules?: Partial<HouseRules>) => expectedReading(readingTask(tool, situation, rules));
+  const expected = (tool: string, situation: Situation, rules?: Partial<HouseRules>) =>
+    expectedReading(readingTask(tool, situation, rules));
 
   it('is the initial reading of a delivered volume, and the band is half as wide again', () => {
-    expect(expected('burette-50', { value: 24.38, from: 1.12 })).toMatchObject({ text: '23.26', place: -2, accepts: ['23.23', '23.29'] });
+    expect(expected('burette-50', { value: 24.38, from: 1.12 })).toMatchObject({
+      text: '23.26',
+      place: -2,
+      accepts: ['23.23', '23.29'],
+    });
     expect(expected('burette-50', { value: 24.38, from: 1.12, ask: 'observed' })).toMatchObject({ text: '24.38' });
     expect(expected('burette-50', { value: 24.38, from: 1.12 }, half)).toMatchObject({ text: '23.30', unit: 'cm³' });
   });
@@ -73,18 +78,26 @@ describe('what is taken off a reading', () => {
   it('is the error of a thermometer, with its sign', () => {
     expect(expected('thermometer-degree', { value: 21.2, zeroError: 0.6 }).text).toBe('21.2');
     expect(expected('thermometer-degree', { value: 21.2, zeroError: 0.6, ask: 'observed' }).text).toBe('21.8');
-    expect(diagnose(readingTask('thermometer-degree', { value: 21.2, zeroError: -0.6 }), '20.6 °C').slips[0]).toMatchObject({ ids: ['zero-ignored'] });
+    expect(
+      diagnose(readingTask('thermometer-degree', { value: 21.2, zeroError: -0.6 }), '20.6 °C').slips[0],
+    ).toMatchObject({ ids: ['zero-ignored'] });
   });
 
   it('is the mark a thing begins at', () => {
     expect(expected('ruler-millimetre', { value: 84.6, from: 20 }).text).toBe('84.6');
-    expect(diagnose(readingTask('ruler-millimetre', { value: 84.6, from: 20 }), '104.6 mm').slips[0]).toMatchObject({ ids: ['end-not-zero'] });
+    expect(diagnose(readingTask('ruler-millimetre', { value: 84.6, from: 20 }), '104.6 mm').slips[0]).toMatchObject({
+      ids: ['end-not-zero'],
+    });
   });
 
   it('both readings of a difference can be made with the same slip', () => {
     const delivered = readingTask('burette-50', { value: 24.38, from: 1.12 });
-    expect(diagnose(delivered, `${(24.62 - 1.88).toFixed(2)} mL`).slips.flatMap(({ ids }) => ids)).toContain('upside-down');
-    expect(diagnose(delivered, `${(25.62 - 1.12).toFixed(2)} mL`).slips.flatMap(({ ids }) => ids)).toContain('upside-down');
+    expect(diagnose(delivered, `${(24.62 - 1.88).toFixed(2)} mL`).slips.flatMap(({ ids }) => ids)).toContain(
+      'upside-down',
+    );
+    expect(diagnose(delivered, `${(25.62 - 1.12).toFixed(2)} mL`).slips.flatMap(({ ids }) => ids)).toContain(
+      'upside-down',
+    );
   });
 });
 
@@ -203,9 +216,11 @@ describe('verdicts', () => {
   });
 
   it('survives whatever is typed', () => {
-    fc.assert(fc.property(fc.oneof(fc.string(), fc.string({ unit: 'binary' })), (entry) => {
-      expect(diagnose(task, entry).verdict).toMatch(/^(sound|record|slip|unexplained|unreadable)$/);
-    }));
+    fc.assert(
+      fc.property(fc.oneof(fc.string(), fc.string({ unit: 'binary' })), (entry) => {
+        expect(diagnose(task, entry).verdict).toMatch(/^(sound|record|slip|unexplained|unreadable)$/);
+      }),
+    );
   });
 
   it('reads a display exactly', () => {
@@ -224,7 +239,8 @@ describe('drawing of items', () => {
   });
 
   it('starts with the eye off the level', () => {
-    for (let seed = 0; seed < 50; seed += 1) expect(Math.abs(drawTask('cylinder-100', { seed }).situation.eyeHeight!)).toBeGreaterThanOrEqual(35);
+    for (let seed = 0; seed < 50; seed += 1)
+      expect(Math.abs(drawTask('cylinder-100', { seed }).situation.eyeHeight!)).toBeGreaterThanOrEqual(35);
   });
 });
 
@@ -282,7 +298,9 @@ describe('words about a reading', () => {
   it('describes the surface among the lines so that a reading can be taken from it', () => {
     const picture = pictureOf(task);
     if (picture.kind !== 'liquid-column') throw new Error('wrong kind');
-    expect(describeColumn(picture, picture.surfaceY)).toBe('The surface lies between the seventh line above 30 and the eighth line above 30, nearer the lower one.');
+    expect(describeColumn(picture, picture.surfaceY)).toBe(
+      'The surface lies between the seventh line above 30 and the eighth line above 30, nearer the lower one.',
+    );
     const onLabel = pictureOf(readingTask('cylinder-50', { value: 40 }));
     if (onLabel.kind !== 'liquid-column') throw new Error('wrong kind');
     expect(describeColumn(onLabel, onLabel.surfaceY)).toBe('The surface lies on the line labelled 40.');
@@ -314,14 +332,17 @@ describe('a scale by twos or fives', () => {
   });
 
   it('is revealed and hinted at in its own parts', () => {
-    const said = (tool: string, value: number): string => revealOf(readingTask(tool, { value })).find((step) => step.kind === 'estimate')?.text ?? '';
+    const said = (tool: string, value: number): string =>
+      revealOf(readingTask(tool, { value })).find((step) => step.kind === 'estimate')?.text ?? '';
     expect(said('cylinder-500', 263)).toBe('About 3 fifths of a space beyond it: 263');
     expect(said('cylinder-500', 260)).toBe('Exactly on the mark: 260');
     expect(said('cylinder-25', 16.6)).toBe('About 1 fifth of a space beyond it: 16.6');
     expect(said('cylinder-250', 46.7)).toBe('About 0.7 mL of the 2 mL to the next mark: 46.7');
     expect(said('cylinder-50', 36.1)).toBe('About 1 tenth of a space beyond it: 36.1');
     expect(hintsFor(readingTask('cylinder-500', { value: 263 })).join(' ')).toContain('into five parts');
-    expect(hintsFor(readingTask('cylinder-250', { value: 46 })).join(' ')).toContain('into two halves, and each of them into ten parts');
+    expect(hintsFor(readingTask('cylinder-250', { value: 46 })).join(' ')).toContain(
+      'into two halves, and each of them into ten parts',
+    );
   });
 
   it('offers only slips that can be made on it', () => {

@@ -9,7 +9,8 @@ import { SituationError, type Situation } from './situation.ts';
 
 let clock = 0;
 const did = (kind: Done['kind'], to: number | null = null): Done => ({ kind, at: (clock += 500), to });
-const remarks = (id: string, situation: Situation, ...done: Done[]): string[] => remarksOn(readingTask(id, situation), done).map((remark) => remark.id);
+const remarks = (id: string, situation: Situation, ...done: Done[]): string[] =>
+  remarksOn(readingTask(id, situation), done).map((remark) => remark.id);
 
 describe('how a tool was handled', () => {
   const burette = { value: 24.38, from: 1.12 };
@@ -19,29 +20,96 @@ describe('how a tool was handled', () => {
   it.each([
     ['a funnel left in', 'burette-50', { ...burette, left: 'funnel' }, [did('drain')], ['funnel-left']],
     ['a funnel taken out', 'burette-50', { ...burette, left: 'funnel' }, [did('clear-top'), did('drain')], []],
-    ['a bubble left in', 'burette-50', { ...burette, left: 'bubble' }, [did('clear-top'), did('drain')], ['bubble-left']],
+    [
+      'a bubble left in',
+      'burette-50',
+      { ...burette, left: 'bubble' },
+      [did('clear-top'), did('drain')],
+      ['bubble-left'],
+    ],
     ['a bubble driven out', 'burette-50', { ...burette, left: 'bubble' }, [did('free-tip'), did('drain')], []],
     ['nothing left in', 'burette-50', burette, [did('drain')], []],
     ['a pipette well used', 'volumetric-pipette-25', pipette, poured, []],
-    ['a pipette not wiped', 'volumetric-pipette-25', pipette, [did('fill'), did('let-down', 0), did('deliver'), did('drained'), did('take-away')], ['not-wiped']],
-    ['a pipette wiped before it was filled again', 'volumetric-pipette-25', pipette, [did('fill'), did('wipe'), did('fill'), did('let-down', 0), did('deliver'), did('drained'), did('take-away')], ['not-wiped']],
-    ['a surface above the ring', 'volumetric-pipette-25', pipette, [did('fill'), did('wipe'), did('let-down', 3), did('deliver'), did('drained'), did('take-away')], ['ring-missed']],
-    ['everything wrong', 'volumetric-pipette-25', pipette, [did('fill'), did('let-down', -2), did('deliver'), did('blow')], ['not-wiped', 'ring-missed', 'last-drop-blown']],
-    ['a pipette delivered as it was filled', 'volumetric-pipette-25', pipette, [did('fill', 26), did('wipe'), did('deliver'), did('drained'), did('take-away')], ['ring-missed']],
-    ['no patience', 'volumetric-pipette-25', pipette, [did('fill'), did('wipe'), did('let-down', 0), did('deliver'), did('take-away')], ['not-drained']],
+    [
+      'a pipette not wiped',
+      'volumetric-pipette-25',
+      pipette,
+      [did('fill'), did('let-down', 0), did('deliver'), did('drained'), did('take-away')],
+      ['not-wiped'],
+    ],
+    [
+      'a pipette wiped before it was filled again',
+      'volumetric-pipette-25',
+      pipette,
+      [did('fill'), did('wipe'), did('fill'), did('let-down', 0), did('deliver'), did('drained'), did('take-away')],
+      ['not-wiped'],
+    ],
+    [
+      'a surface above the ring',
+      'volumetric-pipette-25',
+      pipette,
+      [did('fill'), did('wipe'), did('let-down', 3), did('deliver'), did('drained'), did('take-away')],
+      ['ring-missed'],
+    ],
+    [
+      'everything wrong',
+      'volumetric-pipette-25',
+      pipette,
+      [did('fill'), did('let-down', -2), did('deliver'), did('blow')],
+      ['not-wiped', 'ring-missed', 'last-drop-blown'],
+    ],
+    [
+      'a pipette delivered as it was filled',
+      'volumetric-pipette-25',
+      pipette,
+      [did('fill', 26), did('wipe'), did('deliver'), did('drained'), did('take-away')],
+      ['ring-missed'],
+    ],
+    [
+      'no patience',
+      'volumetric-pipette-25',
+      pipette,
+      [did('fill'), did('wipe'), did('let-down', 0), did('deliver'), did('take-away')],
+      ['not-drained'],
+    ],
     ['a pipette not used', 'volumetric-pipette-25', pipette, [], []],
     ['a flask', 'volumetric-flask-250', { value: 250 }, [did('fill')], []],
     ['the lightest first', 'hydrometer-0800', { value: 0.86, untried: true }, [did('try', 0), did('try', 1)], []],
-    ['a heavy one first', 'hydrometer-0800', { value: 0.86, untried: true }, [did('try', 4), did('try', 1)], ['heavy-first']],
-    ['a bulb on the bottom', 'thermometer-degree', { value: 60, settled: false, shown: 20 }, [did('lower'), did('ground')], ['bulb-on-bottom']],
-    ['a bulb lifted off the bottom', 'thermometer-degree', { value: 60, settled: false, shown: 20 }, [did('ground'), did('lower')], []],
+    [
+      'a heavy one first',
+      'hydrometer-0800',
+      { value: 0.86, untried: true },
+      [did('try', 4), did('try', 1)],
+      ['heavy-first'],
+    ],
+    [
+      'a bulb on the bottom',
+      'thermometer-degree',
+      { value: 60, settled: false, shown: 20 },
+      [did('lower'), did('ground')],
+      ['bulb-on-bottom'],
+    ],
+    [
+      'a bulb lifted off the bottom',
+      'thermometer-degree',
+      { value: 60, settled: false, shown: 20 },
+      [did('ground'), did('lower')],
+      [],
+    ],
     ['a ruler', 'ruler-millimetre', { value: 60 }, [did('lay', 5)], []],
   ] as const)('%s', (_, id, situation, done, expected) => {
     expect(remarks(id, situation, ...done)).toEqual(expected);
   });
 
   it('says how much a missed ring makes: 3 mm of a 5 mm bore hold 0.06 mL', () => {
-    const [remark] = remarksOn(readingTask('volumetric-pipette-25', pipette), [did('fill'), did('wipe'), did('let-down', 3), did('deliver'), did('drained'), did('take-away')]);
+    const [remark] = remarksOn(readingTask('volumetric-pipette-25', pipette), [
+      did('fill'),
+      did('wipe'),
+      did('let-down', 3),
+      did('deliver'),
+      did('drained'),
+      did('take-away'),
+    ]);
     expect(remark?.text).toContain('3.0 mm above the ring: about 0.06 mL too much');
   });
 

@@ -49,7 +49,8 @@ export function visibleSurface({ surface = 'wetting', opaque = false }: Situatio
 }
 
 function edgeHeight(tool: ScaleTool, place: number, situation: Situation, rules: HouseRules): number {
-  if (tool.body.kind === 'float') return rules.hydrometerMark === 'liquid-level' ? wallHeight('wetting', tool.body.stemRadius) : 0;
+  if (tool.body.kind === 'float')
+    return rules.hydrometerMark === 'liquid-level' ? wallHeight('wetting', tool.body.stemRadius) : 0;
   const radius = innerRadius(tool, place);
   return radius === null ? 0 : wallHeight(visibleSurface(situation, rules), radius);
 }

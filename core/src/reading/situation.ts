@@ -83,12 +83,15 @@ export class SituationError extends Error {
 export const EYE_REACH = 150;
 
 function checkNumber(field: string, value: unknown, least: number, most: number, unit: string): void {
-  if (typeof value !== 'number' || !Number.isFinite(value)) throw new SituationError(field, `${String(value)} is not a finite number.`);
-  if (value < least || value > most) throw new SituationError(field, `${value} ${unit} is outside ${least} to ${most} ${unit}.`);
+  if (typeof value !== 'number' || !Number.isFinite(value))
+    throw new SituationError(field, `${String(value)} is not a finite number.`);
+  if (value < least || value > most)
+    throw new SituationError(field, `${value} ${unit} is outside ${least} to ${most} ${unit}.`);
 }
 
 function checkChoice(field: string, value: unknown, choices: readonly unknown[]): void {
-  if (value !== undefined && !choices.includes(value)) throw new SituationError(field, `“${String(value)}” is not one of ${choices.join(', ')}.`);
+  if (value !== undefined && !choices.includes(value))
+    throw new SituationError(field, `“${String(value)}” is not one of ${choices.join(', ')}.`);
 }
 
 type Field = keyof Situation;
@@ -96,14 +99,30 @@ type Field = keyof Situation;
 const LIQUID: readonly Field[] = ['value', 'ask', 'eyeHeight', 'surface', 'scaleSide', 'opaque', 'liquid'];
 
 const HELD_BY_HAND: readonly Field[] = ['loose', 'soft', 'grit'];
-const WEIGHED: readonly Field[] = ['value', 'zeroError', 'ask', 'container', 'vessel', 'empty', 'thing', 'count', 'loose', 'spoilt'];
+const WEIGHED: readonly Field[] = [
+  'value',
+  'zeroError',
+  'ask',
+  'container',
+  'vessel',
+  'empty',
+  'thing',
+  'count',
+  'loose',
+  'spoilt',
+];
 
 /** What there is to say about each kind of tool. */
 function fieldsOf(instrument: Instrument): readonly Field[] {
-  if (instrument.reads === 'display') return instrument.measures === 'length' ? ['value', 'zeroError', 'ask', 'thing', ...HELD_BY_HAND] : [...WEIGHED, 'settled', 'shown'];
-  if (instrument.reads === 'beams') return [...WEIGHED, 'riders', 'pointerOffset', ...(instrument.pan === 'hangs' ? ['under'] as const : [])];
+  if (instrument.reads === 'display')
+    return instrument.measures === 'length'
+      ? ['value', 'zeroError', 'ask', 'thing', ...HELD_BY_HAND]
+      : [...WEIGHED, 'settled', 'shown'];
+  if (instrument.reads === 'beams')
+    return [...WEIGHED, 'riders', 'pointerOffset', ...(instrument.pan === 'hangs' ? (['under'] as const) : [])];
   if (instrument.reads === 'ring') return LIQUID;
-  if (instrument.reads === 'vernier') return ['value', 'zeroError', 'ask', 'eyeHeight', 'thing', 'use', 'oval', ...HELD_BY_HAND];
+  if (instrument.reads === 'vernier')
+    return ['value', 'zeroError', 'ask', 'eyeHeight', 'thing', 'use', 'oval', ...HELD_BY_HAND];
   if (instrument.reads === 'thimble') return ['value', 'zeroError', 'ask', 'thing', 'oval', ...HELD_BY_HAND];
   switch (instrument.body.kind) {
     case 'tube':
@@ -146,20 +165,24 @@ function checkFrom(tool: ScaleTool, { value, from }: Situation): void {
     return;
   }
   checkNumber('from', from, least, most, tool.unit);
-  if (from > value) throw new SituationError('from', `${from} ${tool.unit} is below the final mark, ${value} ${tool.unit}.`);
+  if (from > value)
+    throw new SituationError('from', `${from} ${tool.unit} is below the final mark, ${value} ${tool.unit}.`);
 }
 
 function checkOnScale(tool: ScaleTool, situation: Situation): void {
   const [least, most] = tool.range;
   const { zeroError = 0, settled = true, shown, endOffset } = situation;
-  if (situation.secondScale && !tool.mayHaveSecondScale) throw new SituationError('secondScale', `a ${tool.name} has one scale.`);
+  if (situation.secondScale && !tool.mayHaveSecondScale)
+    throw new SituationError('secondScale', `a ${tool.name} has one scale.`);
   checkFrom(tool, situation);
-  if (situation.ask === 'delivered' && situation.from === undefined) throw new SituationError('from', 'a difference needs the mark it starts from.');
+  if (situation.ask === 'delivered' && situation.from === undefined)
+    throw new SituationError('from', 'a difference needs the mark it starts from.');
   checkNumber('zeroError', zeroError, -10 * tool.division, 10 * tool.division, tool.unit);
   checkNumber('zeroError', situation.value + zeroError, least, most, tool.unit);
   if (shown !== undefined) checkNumber('shown', shown, least, most, tool.unit);
   if (shown !== undefined && settled) throw new SituationError('shown', 'what has come to rest shows where it rests.');
-  if (endOffset !== undefined && tool.body.kind === 'rule') checkNumber('endOffset', endOffset, 0, tool.body.bareEnd, 'mm');
+  if (endOffset !== undefined && tool.body.kind === 'rule')
+    checkNumber('endOffset', endOffset, 0, tool.body.bareEnd, 'mm');
 }
 
 /** So many things lie on a pan together at most. */
@@ -175,18 +198,34 @@ function checkWeighing(tool: BeamBalance | DisplayTool, situation: Situation): v
   checkNumber('empty', empty, -MOST_OFF_BALANCE * most, MOST_OFF_BALANCE * most, tool.unit);
   checkNumber('zeroError', zeroError, -MOST_OFF_BALANCE * most, MOST_OFF_BALANCE * most, tool.unit);
   const load = Number((situation.value + container + empty + zeroError).toFixed(9));
-  checkNumber(container > 0 ? 'container' : 'value', load, tool.reads === 'beams' ? Math.min(0, empty) : -most, most, tool.unit);
+  checkNumber(
+    container > 0 ? 'container' : 'value',
+    load,
+    tool.reads === 'beams' ? Math.min(0, empty) : -most,
+    most,
+    tool.unit,
+  );
   if (pointerOffset !== undefined) checkNumber('pointerOffset', pointerOffset, -load, most - load, tool.unit);
   if (shown !== undefined) checkNumber('shown', shown, -most, most, tool.unit);
   if (shown !== undefined && settled) throw new SituationError('shown', 'what has come to rest shows where it rests.');
-  checkChoice('spoilt', situation.spoilt, tool.reads === 'beams' ? ['touching'] : SPOILERS.filter((how) => how !== 'touching'));
-  if (situation.spoilt === 'touching' && situation.under === undefined) throw new SituationError('spoilt', 'there is no glass for it to touch.');
-  if (situation.count !== undefined && !(Number.isInteger(situation.count) && situation.count >= 2 && situation.count <= MOST_TOGETHER)) throw new SituationError('count', `${situation.count} is not a number of things from 2 to ${MOST_TOGETHER}.`);
+  checkChoice(
+    'spoilt',
+    situation.spoilt,
+    tool.reads === 'beams' ? ['touching'] : SPOILERS.filter((how) => how !== 'touching'),
+  );
+  if (situation.spoilt === 'touching' && situation.under === undefined)
+    throw new SituationError('spoilt', 'there is no glass for it to touch.');
+  if (
+    situation.count !== undefined &&
+    !(Number.isInteger(situation.count) && situation.count >= 2 && situation.count <= MOST_TOGETHER)
+  )
+    throw new SituationError('count', `${situation.count} is not a number of things from 2 to ${MOST_TOGETHER}.`);
   if (riders !== undefined && tool.reads === 'beams') checkRiders(tool, riders);
 }
 
 function checkRiders({ beams, name, unit }: BeamBalance, riders: readonly number[]): void {
-  if (riders.length !== beams.length) throw new SituationError('riders', `a ${name} has ${beams.length} riders, not ${riders.length}.`);
+  if (riders.length !== beams.length)
+    throw new SituationError('riders', `a ${name} has ${beams.length} riders, not ${riders.length}.`);
   beams.forEach(({ scale }, i) => checkNumber('riders', riders[i], scale.from, scale.to, unit));
 }
 
@@ -196,20 +235,26 @@ function checkRiders({ beams, name, unit }: BeamBalance, riders: readonly number
  */
 export function checkSituation(instrument: Instrument, situation: Situation): Situation {
   const fields = fieldsOf(instrument);
-  const foreign = (Object.keys(situation) as Field[]).find((field) => situation[field] !== undefined && !fields.includes(field));
+  const foreign = (Object.keys(situation) as Field[]).find(
+    (field) => situation[field] !== undefined && !fields.includes(field),
+  );
   // A zero error of nothing is true of every tool.
-  if (foreign && !(foreign === 'zeroError' && situation.zeroError === 0)) throw new SituationError(foreign, `a ${instrument.name} has no such thing.`);
+  if (foreign && !(foreign === 'zeroError' && situation.zeroError === 0))
+    throw new SituationError(foreign, `a ${instrument.name} has no such thing.`);
   checkNumber('value', situation.value, instrument.range[0], instrument.range[1], instrument.unit);
   checkChoice('ask', situation.ask, ['corrected', 'observed', 'delivered']);
   checkChoice('surface', situation.surface, ['wetting', 'domed', 'flat']);
   checkChoice('scaleSide', situation.scaleSide, ['near', 'far']);
   checkChoice('use', situation.use, USES);
   checkChoice('left', situation.left, ['funnel', 'bubble']);
-  for (const field of ['secondScale', 'opaque', 'settled', 'loose', 'untried'] as const) checkChoice(field, situation[field], [true, false]);
+  for (const field of ['secondScale', 'opaque', 'settled', 'loose', 'untried'] as const)
+    checkChoice(field, situation[field], [true, false]);
   if (situation.eyeHeight !== undefined) checkNumber('eyeHeight', situation.eyeHeight, -EYE_REACH, EYE_REACH, 'mm');
   if (instrument.reads === 'scale') checkOnScale(instrument, situation);
-  if (instrument.reads === 'beams' || (instrument.reads === 'display' && instrument.measures === 'mass')) checkWeighing(instrument, situation);
+  if (instrument.reads === 'beams' || (instrument.reads === 'display' && instrument.measures === 'mass'))
+    checkWeighing(instrument, situation);
   if (instrument.unit === 'mm' && instrument.reads !== 'scale') checkHeld(instrument.range[1], situation);
-  if (instrument.unit === 'mm' && instrument.reads !== 'scale' && situation.zeroError !== undefined) checkNumber('zeroError', situation.zeroError, -MOST_OFF, MOST_OFF, instrument.unit);
+  if (instrument.unit === 'mm' && instrument.reads !== 'scale' && situation.zeroError !== undefined)
+    checkNumber('zeroError', situation.zeroError, -MOST_OFF, MOST_OFF, instrument.unit);
   return situation;
 }

@@ -11,7 +11,11 @@ import { onThimble } from './slide-reading.ts';
 const CALIPERS = ['caliper-tenth', 'caliper-twentieth', 'caliper-fiftieth'] as const;
 
 describe('a caliper’s picture', () => {
-  it.each([['caliper-tenth', 11, 9, ['0', '5', '10']], ['caliper-twentieth', 21, 39, ['0', '1', '2', '3', '4', '5', '6', '7', '8', '9', '0']], ['caliper-fiftieth', 51, 49, ['0', '1', '2', '3', '4', '5', '6', '7', '8', '9', '0']]] as const)('%s: has %i lines over %i mm, numbered %j', (id, lines, length, labels) => {
+  it.each([
+    ['caliper-tenth', 11, 9, ['0', '5', '10']],
+    ['caliper-twentieth', 21, 39, ['0', '1', '2', '3', '4', '5', '6', '7', '8', '9', '0']],
+    ['caliper-fiftieth', 51, 49, ['0', '1', '2', '3', '4', '5', '6', '7', '8', '9', '0']],
+  ] as const)('%s: has %i lines over %i mm, numbered %j', (id, lines, length, labels) => {
     const { vernierMarks, marks } = pictureOf(readingTask(id, { value: 20 })) as CaliperPicture;
     expect(vernierMarks).toHaveLength(lines);
     expect(vernierMarks.at(-1)!.x).toBeCloseTo(length, 3);
@@ -23,7 +27,10 @@ describe('a caliper’s picture', () => {
 
   it('shows the jaws closed only where there may be something to see', () => {
     expect(pictureOf(readingTask('caliper-tenth', { value: 20 }))).toMatchObject({ closedX: null, slideX: 20 });
-    expect(pictureOf(readingTask('caliper-tenth', { value: 20, zeroError: -0.2 }))).toMatchObject({ closedX: -0.2, slideX: 19.8 });
+    expect(pictureOf(readingTask('caliper-tenth', { value: 20, zeroError: -0.2 }))).toMatchObject({
+      closedX: -0.2,
+      slideX: 19.8,
+    });
   });
 
   it('says nothing but positions', () => {
@@ -37,15 +44,18 @@ describe('a caliper’s picture', () => {
 
 describe('a micrometer’s picture', () => {
   it('uncovers a half-millimetre line exactly when it counts', () => {
-    fc.assert(fc.property(fc.integer({ min: 0, max: 24_999 }), (thousandths) => {
-      const value = thousandths / 1000;
-      const { marks, openX } = pictureOf(readingTask('micrometer-hundredth', { value })) as MicrometerPicture;
-      const uncovered = marks.filter(({ x }) => x <= openX + 1e-9);
-      const { sleeve } = onThimble(value);
-      expect(uncovered.at(-1)!.x).toBeCloseTo(sleeve, 9);
-      expect(uncovered.filter(({ side }) => side === 'above')).toHaveLength(Math.floor(value + 1e-9) + 1);
-      expect(uncovered.at(-1)!.side).toBe(value % 1 >= 0.5 - 1e-9 ? 'below' : 'above');
-    }), { numRuns: 300 });
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 24_999 }), (thousandths) => {
+        const value = thousandths / 1000;
+        const { marks, openX } = pictureOf(readingTask('micrometer-hundredth', { value })) as MicrometerPicture;
+        const uncovered = marks.filter(({ x }) => x <= openX + 1e-9);
+        const { sleeve } = onThimble(value);
+        expect(uncovered.at(-1)!.x).toBeCloseTo(sleeve, 9);
+        expect(uncovered.filter(({ side }) => side === 'above')).toHaveLength(Math.floor(value + 1e-9) + 1);
+        expect(uncovered.at(-1)!.side).toBe(value % 1 >= 0.5 - 1e-9 ? 'below' : 'above');
+      }),
+      { numRuns: 300 },
+    );
   });
 
   it('has its lines numbered each five millimetres, and a vernier of ten lines over nine divisions where it has one', () => {
@@ -58,12 +68,14 @@ describe('a micrometer’s picture', () => {
   });
 
   it('takes a position apart and puts it together again', () => {
-    fc.assert(fc.property(fc.double({ min: -0.4, max: 25, noNaN: true }), (position) => {
-      const { sleeve, divisions } = onThimble(position);
-      expect(sleeve + divisions / 100).toBeCloseTo(position, 9);
-      expect(divisions).toBeGreaterThanOrEqual(-1e-6);
-      expect(divisions).toBeLessThan(50 + 1e-6);
-    }));
+    fc.assert(
+      fc.property(fc.double({ min: -0.4, max: 25, noNaN: true }), (position) => {
+        const { sleeve, divisions } = onThimble(position);
+        expect(sleeve + divisions / 100).toBeCloseTo(position, 9);
+        expect(divisions).toBeGreaterThanOrEqual(-1e-6);
+        expect(divisions).toBeLessThan(50 + 1e-6);
+      }),
+    );
   });
 });
 
@@ -83,7 +95,9 @@ describe('what is accepted', () => {
     expect(expectedReading(readingTask('micrometer-hundredth', { value: 7.234 }, lines)).text).toBe('7.23');
     expect(diagnose(readingTask('micrometer-hundredth', { value: 7.234 }, lines), '7.23 mm').verdict).toBe('sound');
     expect(diagnose(readingTask('micrometer-hundredth', { value: 7.234 }, lines), '7.234 mm').verdict).toBe('record');
-    expect(acceptedAnswers(readingTask('micrometer-hundredth', { value: 7.2349, zeroError: 0.02 }, lines))).toEqual([7.23, 7.24]);
+    expect(acceptedAnswers(readingTask('micrometer-hundredth', { value: 7.2349, zeroError: 0.02 }, lines))).toEqual([
+      7.23, 7.24,
+    ]);
     expect(expectedReading(readingTask('micrometer-thousandth', { value: 7.234 }, lines)).text).toBe('7.234');
   });
 

@@ -59,10 +59,21 @@ export interface Held {
 const OPEN_BY = { caliper: 14, micrometer: 1.9 } as const;
 
 /** @param most how far the tool opens, in mm. */
-export function heldOf({ value, zeroError = 0, use = 'outside', oval, soft = 0, grit = 0, loose = false }: Situation, openBy: number, most: number): Held {
+export function heldOf(
+  { value, zeroError = 0, use = 'outside', oval, soft = 0, grit = 0, loose = false }: Situation,
+  openBy: number,
+  most: number,
+): Held {
   const position = value + zeroError;
-  const away = use === 'outside' ? Math.min(most, position + (oval ?? 0) + openBy) : Math.max(zeroError, position - openBy);
-  return { use, turnedX: oval === undefined ? null : drawnFine(position - oval), startX: drawnFine(loose ? away : position + (oval ?? 0)), soft, grit };
+  const away =
+    use === 'outside' ? Math.min(most, position + (oval ?? 0) + openBy) : Math.max(zeroError, position - openBy);
+  return {
+    use,
+    turnedX: oval === undefined ? null : drawnFine(position - oval),
+    startX: drawnFine(loose ? away : position + (oval ?? 0)),
+    soft,
+    grit,
+  };
 }
 
 /** The closed jaws are looked at where the tool may be off. */
@@ -79,8 +90,16 @@ export function caliperPicture({ tool, position }: CaliperReading, task: Reading
     instrumentId: tool.id,
     unitMark: tool.unit,
     // The main scale is numbered in centimetres.
-    marks: marksOf(main).map(({ at, rank, label }) => ({ x: at, rank, label: label === null ? null : String(at / 10) })),
-    vernierMarks: Array.from({ length: vernier.lines + 1 }, (_, line): RuledMark => ({ x: drawn(line * division), rank: line % numbers.every === 0 ? 'long' : 'short', label: line % numbers.every === 0 ? (numbers.printed[line / numbers.every] ?? null) : null })),
+    marks: marksOf(main).map(({ at, rank, label }) => ({
+      x: at,
+      rank,
+      label: label === null ? null : String(at / 10),
+    })),
+    vernierMarks: Array.from({ length: vernier.lines + 1 }, (_, line): RuledMark => ({
+      x: drawn(line * division),
+      rank: line % numbers.every === 0 ? 'long' : 'short',
+      label: line % numbers.every === 0 ? (numbers.printed[line / numbers.every] ?? null) : null,
+    })),
     edge: tool.edge,
     slideX: drawn(position + (task.situation.oval ?? 0)),
     closedX: closedAt(task),
@@ -93,7 +112,11 @@ export function caliperPicture({ tool, position }: CaliperReading, task: Reading
 
 /** A sleeve's lines: whole millimetres above, numbered each five, and the halves between them below. */
 function sleeveMarks(): MicrometerPicture['marks'] {
-  return Array.from({ length: 51 }, (_, half) => ({ x: half / 2, side: half % 2 === 0 ? 'above' : 'below', label: half % 10 === 0 ? String(half / 2) : null }));
+  return Array.from({ length: 51 }, (_, half) => ({
+    x: half / 2,
+    side: half % 2 === 0 ? 'above' : 'below',
+    label: half % 10 === 0 ? String(half / 2) : null,
+  }));
 }
 
 export function micrometerPicture({ tool, position }: MicrometerReading, task: ReadingTask): MicrometerPicture {
@@ -103,7 +126,8 @@ export function micrometerPicture({ tool, position }: MicrometerReading, task: R
     unitMark: tool.unit,
     marks: sleeveMarks(),
     thimbleDivisions: THIMBLE_DIVISIONS,
-    sleeveLines: tool.sleeveLines === 0 ? [] : Array.from({ length: tool.sleeveLines + 1 }, (_, line) => drawn((line * 9) / 10)),
+    sleeveLines:
+      tool.sleeveLines === 0 ? [] : Array.from({ length: tool.sleeveLines + 1 }, (_, line) => drawn((line * 9) / 10)),
     openX: drawnFine(position + (task.situation.oval ?? 0)),
     closedX: closedAt(task),
     held: heldOf(task.situation, OPEN_BY.micrometer, tool.range[1]),

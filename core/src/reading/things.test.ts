@@ -22,18 +22,35 @@ describe('things of the kit', () => {
 
   it('are all met with', () => {
     const random = seededRandom(6);
-    const names = new Set(Array.from({ length: 400 }, (_, i) => [longThing(5 + i, random), heldThing(1 + i / 9, random)]).flat());
-    expect(names).toEqual(new Set(['brass bush', 'bronze deck nail', 'slate tile', 'ebony peg', 'acrylic rod', 'nickel washer', 'basalt pebble']));
+    const names = new Set(
+      Array.from({ length: 400 }, (_, i) => [longThing(5 + i, random), heldThing(1 + i / 9, random)]).flat(),
+    );
+    expect(names).toEqual(
+      new Set([
+        'brass bush',
+        'bronze deck nail',
+        'slate tile',
+        'ebony peg',
+        'acrylic rod',
+        'nickel washer',
+        'basalt pebble',
+      ]),
+    );
   });
 
-  it.each(instrumentIds().filter((id) => ['vernier', 'thimble'].includes(instrumentById(id).reads)))('%s: what is thick is asked for as thick, what is long as long', (id) => {
-    for (let seed = 0; seed < 40; seed += 1) {
-      const task = drawTask(id, { seed });
-      if (task.situation.use === 'depth' || task.situation.use === 'inside') {
-        expect(questionFor(task)).toMatch(/^How (deep is the .*|wide is the .* inside)\?$/);
-        continue;
+  it.each(instrumentIds().filter((id) => ['vernier', 'thimble'].includes(instrumentById(id).reads)))(
+    '%s: what is thick is asked for as thick, what is long as long',
+    (id) => {
+      for (let seed = 0; seed < 40; seed += 1) {
+        const task = drawTask(id, { seed });
+        if (task.situation.use === 'depth' || task.situation.use === 'inside') {
+          expect(questionFor(task)).toMatch(/^How (deep is the .*|wide is the .* inside)\?$/);
+          continue;
+        }
+        expect(questionFor(task)).toMatch(
+          isThickness(task.situation.value) ? /^How thick is the / : /^How long is the /,
+        );
       }
-      expect(questionFor(task)).toMatch(isThickness(task.situation.value) ? /^How thick is the / : /^How long is the /);
-    }
-  });
+    },
+  );
 });

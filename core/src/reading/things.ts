@@ -77,13 +77,18 @@ const HANDFUL = 100;
 /** Several equal things that can be as heavy as this together; null where none of the kit can. */
 export function equalThings(grams: number, random: Random): { readonly thing: string; readonly count: number } | null {
   const count = 3 + random.below(6);
-  const thing = oneOf(WEIGHED.filter(({ most }) => most < HANDFUL), grams / count, random);
+  const thing = oneOf(
+    WEIGHED.filter(({ most }) => most < HANDFUL),
+    grams / count,
+    random,
+  );
   return thing === null ? null : { thing, count };
 }
 
 /** A thing of the kit that a tool would show so much of; undefined for tools that nothing is laid at, put on or held by. */
 export function thingShowing(instrument: Instrument, value: number, random: Random): string | undefined {
   if (instrument.unit === 'g') return weighedThing(value, random);
-  if (instrument.reads === 'scale') return instrument.body.kind === 'rule' ? longThing(along(instrument, value), random) : undefined;
+  if (instrument.reads === 'scale')
+    return instrument.body.kind === 'rule' ? longThing(along(instrument, value), random) : undefined;
   return instrument.unit === 'mm' ? heldThing(value, random) : undefined;
 }

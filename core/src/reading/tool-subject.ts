@@ -8,6 +8,7 @@ export function toolSubject(instrumentId: string): Subject {
   const { id, name, skill } = instrumentById(instrumentId);
   const slips: Subject['slips'] = (rules) => slipsOn(id, rules);
   // Slips of the way a tool is read, and the unwritten zero.
-  const worth = (slip: string): boolean => ['sight', 'count', 'correction'].includes(slipById(slip).stage) || slip === 'trailing-zero-dropped';
+  const worth = (slip: string): boolean =>
+    ['sight', 'count', 'correction'].includes(slipById(slip).stage) || slip === 'trailing-zero-dropped';
   return { id, name, skill, family: skill, domain: 'reading', slips, aims: (rules) => slips(rules).filter(worth) };
 }

@@ -19,7 +19,12 @@ import { SPOILERS } from './situation.ts';
 import { slipById } from './slips/registry.ts';
 
 const BEAMS = ['beam-balance-tenth', 'beam-balance-hundredth'];
-const MASSES = ['digital-balance-gram', 'digital-balance-tenth', 'digital-balance-hundredth', 'digital-balance-milligram'];
+const MASSES = [
+  'digital-balance-gram',
+  'digital-balance-tenth',
+  'digital-balance-hundredth',
+  'digital-balance-milligram',
+];
 const beamTool = (id: string): BeamBalance => instrumentById(id) as BeamBalance;
 const displayTool = (id: string): DisplayTool => instrumentById(id) as DisplayTool;
 
@@ -33,16 +38,25 @@ describe('a mass, whatever it is and whatever else lies on the pan', () => {
     const tool = displayTool(id);
     const most = Math.floor(tool.range[1] / tool.division / 2);
     fc.assert(
-      fc.property(fc.integer({ min: 1, max: most }), fc.integer({ min: 1, max: most }), fc.integer({ min: -40, max: 40 }), (mass, vessel, empty) => {
-        const value = (count: number): number => Number((count * tool.division).toFixed(6));
-        fc.pre(mass + vessel + empty <= tool.range[1] / tool.division);
-        const task = readingTask(id, { value: value(mass), container: value(vessel), ...(empty === 0 ? {} : { empty: value(empty) }) });
-        const picture = pictureOf(task);
-        if (picture.kind !== 'display') throw new Error('a display is drawn as one');
-        const [both, alone] = picture.views;
-        expect(digits(expectedReading(task).text)).toBe(digits(both.characters) - digits(alone!.characters));
-        expect(digits(expectedReading(task).text)).toBe(BigInt(mass));
-      }),
+      fc.property(
+        fc.integer({ min: 1, max: most }),
+        fc.integer({ min: 1, max: most }),
+        fc.integer({ min: -40, max: 40 }),
+        (mass, vessel, empty) => {
+          const value = (count: number): number => Number((count * tool.division).toFixed(6));
+          fc.pre(mass + vessel + empty <= tool.range[1] / tool.division);
+          const task = readingTask(id, {
+            value: value(mass),
+            container: value(vessel),
+            ...(empty === 0 ? {} : { empty: value(empty) }),
+          });
+          const picture = pictureOf(task);
+          if (picture.kind !== 'display') throw new Error('a display is drawn as one');
+          const [both, alone] = picture.views;
+          expect(digits(expectedReading(task).text)).toBe(digits(both.characters) - digits(alone!.characters));
+          expect(digits(expectedReading(task).text)).toBe(BigInt(mass));
+        },
+      ),
     );
   });
 
@@ -77,13 +91,31 @@ describe('a mass, whatever it is and whatever else lies on the pan', () => {
 });
 
 describe('weighing in any order', () => {
-  const KEYS: readonly Done['kind'][] = ['switch-on', 'tare', 'put-vessel', 'take-vessel', 'put-thing', 'take-thing', 'dry', 'centre'];
+  const KEYS: readonly Done['kind'][] = [
+    'switch-on',
+    'tare',
+    'put-vessel',
+    'take-vessel',
+    'put-thing',
+    'take-thing',
+    'dry',
+    'centre',
+  ];
 
   it('on a display never asks for another mass than the thing’s, and never fails', () => {
     fc.assert(
       fc.property(fc.array(fc.constantFrom(...KEYS), { maxLength: 14 }), (kinds) => {
-        const task = readingTask('digital-balance-hundredth', { value: 18.46, container: 20.13, empty: -0.08, loose: true });
-        const read = asOperated(task, { eyeHeight: 0, done: kinds.map((kind, i) => ({ kind, at: 100 * i, to: null })), at: 60_000 });
+        const task = readingTask('digital-balance-hundredth', {
+          value: 18.46,
+          container: 20.13,
+          empty: -0.08,
+          loose: true,
+        });
+        const read = asOperated(task, {
+          eyeHeight: 0,
+          done: kinds.map((kind, i) => ({ kind, at: 100 * i, to: null })),
+          at: 60_000,
+        });
         expect(expectedReading(read).text).toBe('18.46');
       }),
     );
@@ -92,12 +124,22 @@ describe('weighing in any order', () => {
   it('on riders neither, wherever they are left', () => {
     const tool = beamTool('beam-balance-tenth');
     fc.assert(
-      fc.property(fc.array(fc.tuple(fc.integer({ min: 1, max: 3 }), fc.double({ min: -50, max: 260, noNaN: true })), { maxLength: 8 }), fc.double({ min: -1, max: 1, noNaN: true }), (moves, screw) => {
-        const task = readingTask('beam-balance-tenth', { value: 46.3, empty: 0.5, loose: true });
-        const done: Done[] = [{ kind: 'put-thing', at: 0, to: null }, { kind: 'screw', at: 0, to: screw }, ...moves.map(([rider, to], i): Done => ({ kind: `rider-${rider}` as Done['kind'], at: i, to }))];
-        const read = asOperated(task, { eyeHeight: 0, done, at: 1000 });
-        expect(Math.abs(Number(expectedReading(read).text) - 46.3)).toBeLessThan(2 * tool.division);
-      }),
+      fc.property(
+        fc.array(fc.tuple(fc.integer({ min: 1, max: 3 }), fc.double({ min: -50, max: 260, noNaN: true })), {
+          maxLength: 8,
+        }),
+        fc.double({ min: -1, max: 1, noNaN: true }),
+        (moves, screw) => {
+          const task = readingTask('beam-balance-tenth', { value: 46.3, empty: 0.5, loose: true });
+          const done: Done[] = [
+            { kind: 'put-thing', at: 0, to: null },
+            { kind: 'screw', at: 0, to: screw },
+            ...moves.map(([rider, to], i): Done => ({ kind: `rider-${rider}` as Done['kind'], at: i, to })),
+          ];
+          const read = asOperated(task, { eyeHeight: 0, done, at: 1000 });
+          expect(Math.abs(Number(expectedReading(read).text) - 46.3)).toBeLessThan(2 * tool.division);
+        },
+      ),
     );
   });
 });
@@ -113,7 +155,8 @@ describe('balances as they are drawn', () => {
       expect(revealOf(task).at(-1)?.soFar).toBe(`${text.replace('-', '−')} ${unit}`);
       const picture = pictureOf(task);
       expect('handled' in picture && picture.handled).toBeNull();
-      const words = picture.kind === 'beams' ? describeBeams(picture) : picture.kind === 'display' ? describeDisplay(picture) : '';
+      const words =
+        picture.kind === 'beams' ? describeBeams(picture) : picture.kind === 'display' ? describeDisplay(picture) : '';
       expect(words.length).toBeGreaterThan(20);
       expect(words).not.toMatch(/undefined|NaN/);
     }
@@ -134,12 +177,18 @@ describe('balances as they are drawn', () => {
 
   it.each(all)('%s: an item aimed at a slip shows it, whether or not it is done by hand', (id) => {
     for (const slip of slipsOn(id)) {
-      for (let seed = 0; seed < 6; seed += 1) expect(predictedEntries(asLaid(drawTask(id, { seed, aim: [slip] })), slipById(slip)).length, slip).toBeGreaterThan(0);
+      for (let seed = 0; seed < 6; seed += 1)
+        expect(
+          predictedEntries(asLaid(drawTask(id, { seed, aim: [slip] })), slipById(slip)).length,
+          slip,
+        ).toBeGreaterThan(0);
     }
   });
 
   it('a named tool brings its own error into every item', () => {
-    const tasks: ReadingTask[] = Array.from({ length: 30 }, (_, seed) => drawTask('micrometer-hundredth', { seed, zeroError: -0.03 }));
+    const tasks: ReadingTask[] = Array.from({ length: 30 }, (_, seed) =>
+      drawTask('micrometer-hundredth', { seed, zeroError: -0.03 }),
+    );
     expect(new Set(tasks.map(({ situation }) => situation.zeroError))).toEqual(new Set([-0.03]));
     for (const task of tasks) expect(pictureOf(task)).toMatchObject({ closedX: -0.03 });
     expect(drawTask('caliper-tenth', { seed: 1, zeroError: 0 }).situation.zeroError).toBe(0);
@@ -162,12 +211,25 @@ describe('what spoils a weighing', () => {
 describe('an oval thing', () => {
   it('measured one way only is not taken for another slip', () => {
     fc.assert(
-      fc.property(fc.integer({ min: 200, max: 800 }), fc.integer({ min: 3, max: 6 }), fc.constantFrom(-1, 1), (lines, oval, way) => {
-        const task = readingTask('caliper-twentieth', { value: Number((lines * 0.05).toFixed(2)), oval: Number((oval * 0.05).toFixed(2)), thing: 'glass net-float' });
-        const { slips, verdict } = diagnose(task, `${((lines + way * oval) * 0.05).toFixed(2)} mm`);
-        expect(verdict).not.toBe('sound');
-        expect(slips.flatMap(({ ids }) => ids).filter((id) => id.startsWith('vernier') || id.startsWith('main') || id.startsWith('coincidence'))).toEqual([]);
-      }),
+      fc.property(
+        fc.integer({ min: 200, max: 800 }),
+        fc.integer({ min: 3, max: 6 }),
+        fc.constantFrom(-1, 1),
+        (lines, oval, way) => {
+          const task = readingTask('caliper-twentieth', {
+            value: Number((lines * 0.05).toFixed(2)),
+            oval: Number((oval * 0.05).toFixed(2)),
+            thing: 'glass net-float',
+          });
+          const { slips, verdict } = diagnose(task, `${((lines + way * oval) * 0.05).toFixed(2)} mm`);
+          expect(verdict).not.toBe('sound');
+          expect(
+            slips
+              .flatMap(({ ids }) => ids)
+              .filter((id) => id.startsWith('vernier') || id.startsWith('main') || id.startsWith('coincidence')),
+          ).toEqual([]);
+        },
+      ),
     );
   });
 });

@@ -18,7 +18,8 @@ import type { Situation } from './situation.ts';
 const first = (task: ReadingTask, entry: string): string | undefined => diagnose(task, entry).slips[0]?.ids.join('+');
 const deed = (kind: Done['kind'], at = 0, to: number | null = null): Done => ({ kind, at, to });
 const done = (...kinds: Done['kind'][]): Done[] => kinds.map((kind, i) => deed(kind, 100 * i));
-const later = (task: ReadingTask, deeds: readonly Done[]): ReadingTask => asOperated(task, { eyeHeight: 0, done: deeds, at: 60_000 });
+const later = (task: ReadingTask, deeds: readonly Done[]): ReadingTask =>
+  asOperated(task, { eyeHeight: 0, done: deeds, at: 60_000 });
 
 describe('a beam balance', () => {
   const task = readingTask('beam-balance-tenth', { value: 247.36 });
@@ -26,10 +27,20 @@ describe('a beam balance', () => {
   it('is read to a tenth of its last line', () => {
     expect(expectedReading(task)).toMatchObject({ text: '247.36', unit: 'g', accepts: ['247.34', '247.38'] });
     expect(expectedReading(readingTask('beam-balance-hundredth', { value: 47.362 })).text).toBe('47.362');
-    expect(expectedReading(readingTask('beam-balance-tenth', { value: 247.36 }, { estimate: 'nearest-division' })).text).toBe('247.4');
+    expect(
+      expectedReading(readingTask('beam-balance-tenth', { value: 247.36 }, { estimate: 'nearest-division' })).text,
+    ).toBe('247.4');
   });
 
-  it.each([['248.36', 'rider-up'], ['427.36', 'beams-swapped'], ['207.36', 'beam-omitted'], ['47.36', 'beam-omitted'], ['240.00', 'beam-omitted'], ['247.46', 'rounded-up'], ['247.64', 'label-above']])('%s g is %s', (entry, slip) => {
+  it.each([
+    ['248.36', 'rider-up'],
+    ['427.36', 'beams-swapped'],
+    ['207.36', 'beam-omitted'],
+    ['47.36', 'beam-omitted'],
+    ['240.00', 'beam-omitted'],
+    ['247.46', 'rounded-up'],
+    ['247.64', 'label-above'],
+  ])('%s g is %s', (entry, slip) => {
     expect(first(task, `${entry} g`)).toBe(slip);
   });
 
@@ -47,11 +58,19 @@ describe('a beam balance', () => {
   });
 
   it('says both where what it shows empty may be known or not', () => {
-    expect(diagnose(readingTask('beam-balance-tenth', { value: 50, zeroError: 0.4 }), '50.40 g').slips.map(({ ids }) => ids.join())).toEqual(expect.arrayContaining(['zero-ignored', 'not-zeroed']));
+    expect(
+      diagnose(readingTask('beam-balance-tenth', { value: 50, zeroError: 0.4 }), '50.40 g').slips.map(({ ids }) =>
+        ids.join(),
+      ),
+    ).toEqual(expect.arrayContaining(['zero-ignored', 'not-zeroed']));
   });
 
   it('two slips together are found: the vessel left in, and the next number taken', () => {
-    expect(diagnose(readingTask('beam-balance-tenth', { value: 50.33, container: 30.5 }), '81.83 g').slips.map(({ ids }) => ids.join('+'))).toContain('rider-up+container-included');
+    expect(
+      diagnose(readingTask('beam-balance-tenth', { value: 50.33, container: 30.5 }), '81.83 g').slips.map(({ ids }) =>
+        ids.join('+'),
+      ),
+    ).toContain('rider-up+container-included');
   });
 
   it.each<[string, Situation]>([
@@ -69,7 +88,12 @@ describe('a beam balance', () => {
   });
 
   it('asks, hints, reveals and describes in its own words', () => {
-    const weighed = readingTask('beam-balance-hundredth', { value: 47.362, thing: 'basalt pebble', container: 20.5, vessel: 'glass dish' });
+    const weighed = readingTask('beam-balance-hundredth', {
+      value: 47.362,
+      thing: 'basalt pebble',
+      container: 20.5,
+      vessel: 'glass dish',
+    });
     expect(questionFor(weighed)).toBe('How heavy is the basalt pebble?');
     expect(hintsFor(weighed).join(' ')).toContain('glass dish');
     const steps = revealOf(weighed);
@@ -77,9 +101,21 @@ describe('a beam balance', () => {
     expect(steps.at(-1)?.soFar).toBe('47.362 g');
     const picture = pictureOf(readingTask('beam-balance-tenth', { value: 247.36 }));
     if (picture.kind !== 'beams') throw new Error('a beam balance is drawn as one');
-    expect(describeRiders(picture, picture.views[0].riderX)).toBe('The first rider, of the beam that goes to 500, is in its notch at 200. The second rider, of the beam that goes to 100, is in its notch at 40. The sliding rider, of the beam that goes to 10, is beyond 3 lines past the number 7, nearer to the next than to it.');
+    expect(describeRiders(picture, picture.views[0].riderX)).toBe(
+      'The first rider, of the beam that goes to 500, is in its notch at 200. The second rider, of the beam that goes to 100, is in its notch at 40. The sliding rider, of the beam that goes to 10, is beyond 3 lines past the number 7, nearer to the next than to it.',
+    );
     expect(describeRiders(picture, [95, 80, 0])).toContain('between the notches at 200 and 300');
-    expect([describePointer(0.1, false), describePointer(3, false), describePointer(-1, false), describePointer(5, true)]).toEqual(['The pointer rests on its mark.', 'The pointer rests 3 lines above its mark: the load is heavier.', 'The pointer rests 1 line below its mark: the riders are heavier.', 'The pointer swings.']);
+    expect([
+      describePointer(0.1, false),
+      describePointer(3, false),
+      describePointer(-1, false),
+      describePointer(5, true),
+    ]).toEqual([
+      'The pointer rests on its mark.',
+      'The pointer rests 3 lines above its mark: the load is heavier.',
+      'The pointer rests 1 line below its mark: the riders are heavier.',
+      'The pointer swings.',
+    ]);
   });
 });
 
@@ -91,15 +127,27 @@ describe('several equal things, and a thing under a liquid', () => {
     expect(picture.kind === 'beams' && picture.thing).toMatchObject({ name: '6 nickel washers', count: 6 });
   });
 
-  const hung = readingTask('beam-balance-hundredth', { value: 31.42, thing: 'basalt pebble', under: 'brine', spoilt: 'touching', loose: true });
+  const hung = readingTask('beam-balance-hundredth', {
+    value: 31.42,
+    thing: 'basalt pebble',
+    under: 'brine',
+    spoilt: 'touching',
+    loose: true,
+  });
   const tool = instrumentById('beam-balance-hundredth') as BeamBalance;
-  const ride = (...grams: number[]): Done[] => grams.map((gram, i) => deed(`rider-${i + 1}` as Done['kind'], 500 + i, riderPlace(tool.beams[i]!, gram)));
+  const ride = (...grams: number[]): Done[] =>
+    grams.map((gram, i) => deed(`rider-${i + 1}` as Done['kind'], 500 + i, riderPlace(tool.beams[i]!, gram)));
 
   it('seems lighter still while it touches the glass, and is told so with its size', () => {
     expect(questionFor(hung)).toBe('How heavy does the basalt pebble seem under brine?');
     const touching = [...done('put-thing'), ...ride(0, 30, 1, 0.28)];
     expect(expectedReading(later(hung, touching)).text).toBe('31.280');
-    expect(remarksOn(hung, touching)).toEqual([{ id: 'left-wrong', text: 'It touched the side of the beaker, which bore a part of it: hang it free before it is weighed. Here it made 0.14 g.' }]);
+    expect(remarksOn(hung, touching)).toEqual([
+      {
+        id: 'left-wrong',
+        text: 'It touched the side of the beaker, which bore a part of it: hang it free before it is weighed. Here it made 0.14 g.',
+      },
+    ]);
     const free = [...done('put-thing', 'hang-free'), ...ride(0, 30, 1, 0.42)];
     expect([expectedReading(later(hung, free)).text, remarksOn(hung, free)]).toEqual(['31.420', []]);
   });
@@ -118,7 +166,8 @@ describe('several equal things, and a thing under a liquid', () => {
 describe('weighing by hand on a beam balance', () => {
   const tool = instrumentById('beam-balance-tenth') as BeamBalance;
   const task = readingTask('beam-balance-tenth', { value: 46.3, container: 20.4, empty: -0.5, loose: true });
-  const ride = (...grams: number[]): Done[] => grams.map((gram, i) => deed(`rider-${i + 1}` as Done['kind'], 500 + i, riderPlace(tool.beams[i]!, gram)));
+  const ride = (...grams: number[]): Done[] =>
+    grams.map((gram, i) => deed(`rider-${i + 1}` as Done['kind'], 500 + i, riderPlace(tool.beams[i]!, gram)));
 
   it('is judged by what is on the pan, where the riders stand, and how the screw is turned', () => {
     const weighed = later(task, [deed('screw', 0, 0.5), ...done('put-vessel', 'put-thing'), ...ride(0, 60, 6.7)]);
@@ -130,8 +179,12 @@ describe('weighing by hand on a beam balance', () => {
   });
 
   it('a rider short of its notch, or riders that do not hold the load, are told', () => {
-    expect(first(later(task, [deed('screw', 0, 0.5), ...done('put-thing'), ...ride(0, 38, 8.3)]), '48.30 g')).toBe('not-seated');
-    expect(first(later(task, [deed('screw', 0, 0.5), ...done('put-thing'), ...ride(0, 40, 4.4)]), '44.40 g')).toBe('not-balanced');
+    expect(first(later(task, [deed('screw', 0, 0.5), ...done('put-thing'), ...ride(0, 38, 8.3)]), '48.30 g')).toBe(
+      'not-seated',
+    );
+    expect(first(later(task, [deed('screw', 0, 0.5), ...done('put-thing'), ...ride(0, 40, 4.4)]), '44.40 g')).toBe(
+      'not-balanced',
+    );
   });
 
   it('within what friction allows, the reading goes by where the riders stand', () => {
@@ -155,8 +208,12 @@ describe('a digital balance', () => {
     const task = readingTask('digital-balance-milligram', { value: 18.46 });
     expect(expectedReading(task)).toMatchObject({ text: '18.460', accepts: ['18.460', '18.460'] });
     expect(first(task, '18.46 g')).toBe('trailing-zero-dropped');
-    expect(first(readingTask('digital-balance-hundredth', { value: 18.46, settled: false, shown: 18.31 }), '18.31 g')).toBe('unsettled');
-    expect(first(readingTask('digital-balance-hundredth', { value: 18.46, container: 20 }), '38.46 g')).toBe('container-included');
+    expect(
+      first(readingTask('digital-balance-hundredth', { value: 18.46, settled: false, shown: 18.31 }), '18.31 g'),
+    ).toBe('unsettled');
+    expect(first(readingTask('digital-balance-hundredth', { value: 18.46, container: 20 }), '38.46 g')).toBe(
+      'container-included',
+    );
   });
 
   it('a load beyond its capacity is refused by name', () => {
@@ -165,11 +222,22 @@ describe('a digital balance', () => {
     expect(() => readingTask('digital-balance-hundredth', { value: 10, spoilt: 'wind' as never })).toThrow(/^spoilt: /);
   });
 
-  const task = readingTask('digital-balance-hundredth', { value: 18.46, container: 20.13, empty: 0.08, spoilt: 'wet', loose: true });
+  const task = readingTask('digital-balance-hundredth', {
+    value: 18.46,
+    container: 20.13,
+    empty: 0.08,
+    spoilt: 'wet',
+    loose: true,
+  });
 
   it.each<[string, Done['kind'][], string, string | undefined]>([
     ['tared with the vessel on', ['switch-on', 'put-vessel', 'tare', 'dry', 'put-thing'], '18.46', undefined],
-    ['zeroed empty, the vessel left in', ['switch-on', 'tare', 'put-vessel', 'dry', 'put-thing'], '38.59', 'container-included'],
+    [
+      'zeroed empty, the vessel left in',
+      ['switch-on', 'tare', 'put-vessel', 'dry', 'put-thing'],
+      '38.59',
+      'container-included',
+    ],
     ['not zeroed', ['switch-on', 'dry', 'put-thing'], '18.54', 'not-zeroed'],
   ])('%s shows %s: %s', (_, kinds, entry, slip) => {
     const weighed = later(task, done(...kinds));
@@ -181,24 +249,38 @@ describe('a digital balance', () => {
   it('what was missed has its true consequence, and is remarked on with its size', () => {
     const deeds = done('switch-on', 'tare', 'put-thing');
     expect(expectedReading(later(task, deeds)).text).toBe('18.55');
-    expect(remarksOn(task, deeds)[0]).toMatchObject({ id: 'left-wrong', text: expect.stringContaining('0.09 g') as string });
+    expect(remarksOn(task, deeds)[0]).toMatchObject({
+      id: 'left-wrong',
+      text: expect.stringContaining('0.09 g') as string,
+    });
     expect(remarksOn(task, done('switch-on', 'tare', 'dry', 'put-thing'))).toEqual([]);
     expect(remarksOn(task, done('switch-on', 'dry', 'put-thing', 'tare')).map(({ id }) => id)).toEqual(['tared-away']);
     expect(remarksOn(task, []).map(({ id }) => id)).toEqual(['not-weighed']);
   });
 
   it('takes a while to settle after something was put on', () => {
-    const at = (time: number): ReadingTask => asOperated(task, { eyeHeight: 0, done: [deed('tare', 0), deed('dry', 10), deed('put-thing', 1000)], at: time });
+    const at = (time: number): ReadingTask =>
+      asOperated(task, { eyeHeight: 0, done: [deed('tare', 0), deed('dry', 10), deed('put-thing', 1000)], at: time });
     expect(at(1300).situation.settled).toBe(false);
     expect(at(9000).situation.settled).toBeUndefined();
     expect([stillAway(60, 0), stillAway(60, 700), stillAway(60, 10_000)]).toEqual([60, 22, 0]);
   });
 
   it('is looked at with the vessel alone and with nothing on, and told in words', () => {
-    const picture = pictureOf(readingTask('digital-balance-hundredth', { value: 18.46, container: 20.13, empty: 0.08, thing: 'brass bush', vessel: 'glass dish' }));
+    const picture = pictureOf(
+      readingTask('digital-balance-hundredth', {
+        value: 18.46,
+        container: 20.13,
+        empty: 0.08,
+        thing: 'brass bush',
+        vessel: 'glass dish',
+      }),
+    );
     if (picture.kind !== 'display') throw new Error('a display is drawn as one');
     expect(picture.views.map(({ characters }) => characters)).toEqual(['38.67', '20.21', '0.08']);
-    expect(describeDisplay(picture)).toBe('With the glass dish with the brass bush in it on the pan it shows 38.67 g. With the glass dish alone on the pan it shows 20.21 g. With nothing on the pan it shows 0.08 g.');
+    expect(describeDisplay(picture)).toBe(
+      'With the glass dish with the brass bush in it on the pan it shows 38.67 g. With the glass dish alone on the pan it shows 20.21 g. With nothing on the pan it shows 0.08 g.',
+    );
   });
 });
 
@@ -206,7 +288,11 @@ describe('a digital caliper', () => {
   it('is off by what it shows with its jaws closed', () => {
     const task = readingTask('caliper-digital', { value: 25.3, zeroError: -0.04, thing: 'acrylic rod' });
     expect(expectedReading(task)).toMatchObject({ text: '25.30', unit: 'mm' });
-    expect([first(task, '25.26 mm'), first(task, '25.22 mm'), first(task, '25.3 mm')]).toEqual(['zero-ignored', 'zero-sign', 'trailing-zero-dropped']);
+    expect([first(task, '25.26 mm'), first(task, '25.22 mm'), first(task, '25.3 mm')]).toEqual([
+      'zero-ignored',
+      'zero-sign',
+      'trailing-zero-dropped',
+    ]);
     expect(questionFor(task)).toBe('How thick is the acrylic rod?');
     expect(() => readingTask('caliper-digital', { value: -1 })).toThrow(/^value: /);
     expect(() => readingTask('caliper-digital', { value: 5, container: 3 })).toThrow(/^container: /);

@@ -7,10 +7,29 @@ import { readingTask } from '../reading/reading-task.ts';
 describe('completing rules', () => {
   it('has the first choice of every rule as its default', () => {
     expect(completeRules()).toMatchObject({
-      estimate: 'tenths', acceptance: 2, readingUncertainty: 'half-division', digitalUncertainty: 'one-last-digit', burettePlace: 'hundredth', opaqueLiquids: 'upper-edge',
-      hydrometerMark: 'liquid-level', micrometerEstimate: 'tenth-of-thimble', precisionMeasure: 'sample-standard-deviation', percentError: 'signed', goodPercentError: 5, combine: 'quadrature',
-      repeatUncertainty: 'standard-error', coverage: 'one-standard-uncertainty', uncertaintyFigures: 'one-two-after-leading-1', rounding: 'half-up', bareTrailingZeros: 'flag', meanPlace: 'by-readings',
-      waterDensity: 'from-temperature', zeroWording: 'subtract-the-zero-error', volumeUnit: 'mL', decimalMark: 'point', replicates: 'fresh-vessel',
+      estimate: 'tenths',
+      acceptance: 2,
+      readingUncertainty: 'half-division',
+      digitalUncertainty: 'one-last-digit',
+      burettePlace: 'hundredth',
+      opaqueLiquids: 'upper-edge',
+      hydrometerMark: 'liquid-level',
+      micrometerEstimate: 'tenth-of-thimble',
+      precisionMeasure: 'sample-standard-deviation',
+      percentError: 'signed',
+      goodPercentError: 5,
+      combine: 'quadrature',
+      repeatUncertainty: 'standard-error',
+      coverage: 'one-standard-uncertainty',
+      uncertaintyFigures: 'one-two-after-leading-1',
+      rounding: 'half-up',
+      bareTrailingZeros: 'flag',
+      meanPlace: 'by-readings',
+      waterDensity: 'from-temperature',
+      zeroWording: 'subtract-the-zero-error',
+      volumeUnit: 'mL',
+      decimalMark: 'point',
+      replicates: 'fresh-vessel',
     });
   });
 
@@ -54,7 +73,10 @@ describe('presets', () => {
 
 describe('a family’s own estimate', () => {
   it('wins over the general rule, for that family only', () => {
-    const rules = completeRules({ estimate: 'nearest-division', estimateByFamily: { 'graduated-cylinders': 'tenths' } });
+    const rules = completeRules({
+      estimate: 'nearest-division',
+      estimateByFamily: { 'graduated-cylinders': 'tenths' },
+    });
     expect(readingStep(instrumentById('cylinder-10'), rules)).toEqual({ step: 0.01, place: -2 });
     expect(readingStep(instrumentById('digital-balance-hundredth'), rules)).toEqual({ step: 0.01, place: -2 });
   });

@@ -54,7 +54,9 @@ export class HouseRuleError extends Error {
 
 /** The preset *Estimate one digit*: every rule at its default. */
 export const DEFAULT_RULES: HouseRules = Object.freeze({
-  ...(Object.fromEntries(Object.entries(RULE_CHOICES).map(([rule, choices]) => [rule, choices[0]])) as unknown as Chosen),
+  ...(Object.fromEntries(
+    Object.entries(RULE_CHOICES).map(([rule, choices]) => [rule, choices[0]]),
+  ) as unknown as Chosen),
   goodPercentError: 5,
   estimateByFamily: {},
   quotedFactors: [],
@@ -66,20 +68,36 @@ export const PRESETS: readonly { readonly id: string; readonly name: string; rea
   {
     id: 'half-a-division',
     name: 'Half a division',
-    rules: { ...DEFAULT_RULES, estimate: 'half-division', burettePlace: 'half', volumeUnit: 'cm³', percentError: 'absolute', repeatUncertainty: 'half-range' },
+    rules: {
+      ...DEFAULT_RULES,
+      estimate: 'half-division',
+      burettePlace: 'half',
+      volumeUnit: 'cm³',
+      percentError: 'absolute',
+      repeatUncertainty: 'half-range',
+    },
   },
   {
     id: 'least-count',
     name: 'Least count',
-    rules: { ...DEFAULT_RULES, estimate: 'nearest-division', micrometerEstimate: 'nearest-line', readingUncertainty: 'whole-division', combine: 'plain-sum', meanPlace: 'by-readings' },
+    rules: {
+      ...DEFAULT_RULES,
+      estimate: 'nearest-division',
+      micrometerEstimate: 'nearest-line',
+      readingUncertainty: 'whole-division',
+      combine: 'plain-sum',
+      meanPlace: 'by-readings',
+    },
   },
 ];
 
 function checkRule(rule: string, value: unknown): void {
   if (rule === 'goodPercentError') {
-    if (typeof value !== 'number' || !(value > 0 && value <= 100)) throw new HouseRuleError(rule, `${String(value)} is not a percentage between 0 and 100.`);
+    if (typeof value !== 'number' || !(value > 0 && value <= 100))
+      throw new HouseRuleError(rule, `${String(value)} is not a percentage between 0 and 100.`);
   } else if (rule === 'estimateByFamily') {
-    for (const [family, estimate] of Object.entries(value ?? {})) checkChoice(`${rule}.${family}`, RULE_CHOICES.estimate, estimate);
+    for (const [family, estimate] of Object.entries(value ?? {}))
+      checkChoice(`${rule}.${family}`, RULE_CHOICES.estimate, estimate);
   } else if (rule === 'quotedFactors') checkQuoted(value);
   else if (Object.hasOwn(RULE_CHOICES, rule)) checkChoice(rule, RULE_CHOICES[rule as keyof typeof RULE_CHOICES], value);
   else throw new HouseRuleError(shortened(rule), 'there is no such rule.');
@@ -88,7 +106,8 @@ function checkRule(rule: string, value: unknown): void {
 const MOST_QUOTED = 20;
 
 function checkQuoted(value: unknown): void {
-  if (!Array.isArray(value) || value.length > MOST_QUOTED) throw new HouseRuleError('quotedFactors', `that is not a list of at most ${MOST_QUOTED} relations.`);
+  if (!Array.isArray(value) || value.length > MOST_QUOTED)
+    throw new HouseRuleError('quotedFactors', `that is not a list of at most ${MOST_QUOTED} relations.`);
   for (const text of value as unknown[]) {
     try {
       parseQuotedFactor(String(text));
@@ -100,7 +119,8 @@ function checkQuoted(value: unknown): void {
 }
 
 function checkChoice(rule: string, choices: readonly unknown[], value: unknown): void {
-  if (!choices.includes(value)) throw new HouseRuleError(rule, `“${shortened(String(value))}” is not one of ${choices.join(', ')}.`);
+  if (!choices.includes(value))
+    throw new HouseRuleError(rule, `“${shortened(String(value))}” is not one of ${choices.join(', ')}.`);
 }
 
 /** Rules that were checked and completed before; they are frozen, so they need not be checked again. */
@@ -112,7 +132,12 @@ const MOST_KEPT = 500;
 
 function contentOf(rules: HouseRules): string {
   const families = Object.entries(rules.estimateByFamily).sort(([a], [b]) => (a < b ? -1 : 1));
-  return JSON.stringify([...Object.entries(rules).filter(([rule]) => rule !== 'estimateByFamily').sort(([a], [b]) => (a < b ? -1 : 1)), families]);
+  return JSON.stringify([
+    ...Object.entries(rules)
+      .filter(([rule]) => rule !== 'estimateByFamily')
+      .sort(([a], [b]) => (a < b ? -1 : 1)),
+    families,
+  ]);
 }
 
 function shared(rules: HouseRules): HouseRules {
@@ -141,7 +166,12 @@ export function completeRules(given: Partial<HouseRules> = DEFAULT_RULES): House
 /** Where two rules cannot both be followed, the one to blame, with why; null where they agree. */
 export function contradictionIn(rules: HouseRules): HouseRuleError | null {
   const limits = rules.combine === 'plain-sum' || rules.combine === 'extremes';
-  if (limits && rules.coverage !== 'one-standard-uncertainty') return new HouseRuleError('coverage', 'plain sums and extremes add half-widths, which are limits already and are not widened again.');
-  if (rules.repeatUncertainty === 'half-range' && rules.coverage === 'students-t-95') return new HouseRuleError('coverage', 'Student’s t needs the standard error of the repeats, not half their range.');
+  if (limits && rules.coverage !== 'one-standard-uncertainty')
+    return new HouseRuleError(
+      'coverage',
+      'plain sums and extremes add half-widths, which are limits already and are not widened again.',
+    );
+  if (rules.repeatUncertainty === 'half-range' && rules.coverage === 'students-t-95')
+    return new HouseRuleError('coverage', 'Student’s t needs the standard error of the repeats, not half their range.');
   return null;
 }

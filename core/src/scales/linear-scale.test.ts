@@ -1,19 +1,47 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { decimalsOf, labelPassed, leadingDigit, lastMarkPassed, marksOf, multipleOf, type LinearScale } from './linear-scale.ts';
+import {
+  decimalsOf,
+  labelPassed,
+  leadingDigit,
+  lastMarkPassed,
+  marksOf,
+  multipleOf,
+  type LinearScale,
+} from './linear-scale.ts';
 
 const FINE: LinearScale = { from: 0, to: 10, division: 0.1, labelEvery: 1, mediumEvery: 0.5, direction: 'up' };
 const COARSE: LinearScale = { from: 0, to: 50, division: 1, labelEvery: 10, mediumEvery: 5, direction: 'up' };
 
 describe('decimals of a division', () => {
-  it.each([[1, 0], [2, 0], [10, 0], [0.1, 1], [0.5, 1], [0.05, 2], [0.001, 3], [1e-7, 7], [2.5e-8, 9]])('%d is written with %d', (division, decimals) => {
+  it.each([
+    [1, 0],
+    [2, 0],
+    [10, 0],
+    [0.1, 1],
+    [0.5, 1],
+    [0.05, 2],
+    [0.001, 3],
+    [1e-7, 7],
+    [2.5e-8, 9],
+  ])('%d is written with %d', (division, decimals) => {
     expect(decimalsOf(division)).toBe(decimals);
     expect(Number(division.toFixed(decimals))).toBe(division);
   });
 });
 
 describe('the first digit of a division', () => {
-  it.each([[1, 1], [0.1, 1], [0.001, 1], [10, 1], [2, 2], [0.02, 2], [5, 5], [0.5, 5], [50, 5]])('%d starts with %d', (division, digit) => {
+  it.each([
+    [1, 1],
+    [0.1, 1],
+    [0.001, 1],
+    [10, 1],
+    [2, 2],
+    [0.02, 2],
+    [5, 5],
+    [0.5, 5],
+    [50, 5],
+  ])('%d starts with %d', (division, digit) => {
     expect(leadingDigit(division)).toBe(digit);
   });
 
@@ -32,8 +60,22 @@ describe('marks', () => {
   });
 
   it('come in three lengths, and only the long ones are numbered', () => {
-    const ranks = marksOf(COARSE).slice(0, 11).map(({ rank }) => rank);
-    expect(ranks).toEqual(['long', 'short', 'short', 'short', 'short', 'medium', 'short', 'short', 'short', 'short', 'long']);
+    const ranks = marksOf(COARSE)
+      .slice(0, 11)
+      .map(({ rank }) => rank);
+    expect(ranks).toEqual([
+      'long',
+      'short',
+      'short',
+      'short',
+      'short',
+      'medium',
+      'short',
+      'short',
+      'short',
+      'short',
+      'long',
+    ]);
     expect(marksOf(COARSE).flatMap(({ label }) => label ?? [])).toEqual(['0', '10', '20', '30', '40', '50']);
   });
 
@@ -44,11 +86,23 @@ describe('marks', () => {
 });
 
 describe('where a value stands among the marks', () => {
-  it.each([[FINE, 0.3, 0.3], [FINE, 0.69999999999, 0.7], [FINE, 4.26, 4.2], [COARSE, 36.9, 36], [COARSE, 50, 50], [COARSE, 0.4, 0]])('the last mark passed: %#', (scale, value, mark) => {
+  it.each([
+    [FINE, 0.3, 0.3],
+    [FINE, 0.69999999999, 0.7],
+    [FINE, 4.26, 4.2],
+    [COARSE, 36.9, 36],
+    [COARSE, 50, 50],
+    [COARSE, 0.4, 0],
+  ])('the last mark passed: %#', (scale, value, mark) => {
     expect(lastMarkPassed(scale, value)).toBe(mark);
   });
 
-  it.each([[COARSE, 36.9, 30], [COARSE, 40, 40], [COARSE, 9.99, 0], [FINE, 4.26, 4]])('the label below: %#', (scale, value, label) => {
+  it.each([
+    [COARSE, 36.9, 30],
+    [COARSE, 40, 40],
+    [COARSE, 9.99, 0],
+    [FINE, 4.26, 4],
+  ])('the label below: %#', (scale, value, label) => {
     expect(labelPassed(scale, value)).toBe(label);
   });
 

@@ -37,7 +37,8 @@ const DECIMALS = new Map<number, number>();
 /** The first digit of a division: 0.1 → 1, 2 → 2, 0.5 → 5. It decides how a space is estimated. */
 export function leadingDigit(division: number): 1 | 2 | 5 {
   const digit = Math.round(division / 10 ** Math.floor(Math.log10(division) + 1e-9));
-  if (digit !== 1 && digit !== 2 && digit !== 5) throw new RangeError(`division: ${division} does not start with 1, 2 or 5.`);
+  if (digit !== 1 && digit !== 2 && digit !== 5)
+    throw new RangeError(`division: ${division} does not start with 1, 2 or 5.`);
   return digit;
 }
 
@@ -55,7 +56,12 @@ export function marksOf(scale: LinearScale): Mark[] {
   return Array.from({ length: last - first + 1 }, (_, i): Mark => {
     const count = first + i;
     const at = multipleOf(scale.division, count);
-    if (count % perLabel === 0) return { at, rank: 'long', label: scale.labelDecimals === undefined ? String(at) : at.toFixed(scale.labelDecimals) };
+    if (count % perLabel === 0)
+      return {
+        at,
+        rank: 'long',
+        label: scale.labelDecimals === undefined ? String(at) : at.toFixed(scale.labelDecimals),
+      };
     return { at, rank: count % perMedium === 0 ? 'medium' : 'short', label: null };
   });
 }

@@ -13,18 +13,21 @@ describe('riders', () => {
     expect(ridersFor(hundredth.beams, 0.3)).toEqual([0, 0, 0, 0.3]);
   });
 
-  it.each(BEAM_BALANCES.map((tool) => [tool.id, tool] as const))('%s: hold any load of the range, none beyond its beam, all notched ones in notches', (_, { beams, range }) => {
-    fc.assert(
-      fc.property(fc.double({ min: 0, max: range[1], noNaN: true }), (load) => {
-        const riders = ridersFor(beams, load);
-        expect(riderSum(riders)).toBeCloseTo(load, 6);
-        riders.forEach((position, i) => {
-          expect(position).toBeLessThanOrEqual(beams[i]!.scale.to + 1e-6);
-          expect(isSeated(beams[i]!, position)).toBe(true);
-        });
-      }),
-    );
-  });
+  it.each(BEAM_BALANCES.map((tool) => [tool.id, tool] as const))(
+    '%s: hold any load of the range, none beyond its beam, all notched ones in notches',
+    (_, { beams, range }) => {
+      fc.assert(
+        fc.property(fc.double({ min: 0, max: range[1], noNaN: true }), (load) => {
+          const riders = ridersFor(beams, load);
+          expect(riderSum(riders)).toBeCloseTo(load, 6);
+          riders.forEach((position, i) => {
+            expect(position).toBeLessThanOrEqual(beams[i]!.scale.to + 1e-6);
+            expect(isSeated(beams[i]!, position)).toBe(true);
+          });
+        }),
+      );
+    },
+  );
 
   it('between two notches are not seated, and are nearest to one of them', () => {
     const hundreds = tenth.beams[0]!;

@@ -29,14 +29,15 @@ function seedWords(seed: number): Uint32Array {
  * @throws RangeError naming the seed.
  */
 export function seededRandom(seed: number): Random {
-  if (!Number.isSafeInteger(seed) || seed < 0) throw new RangeError(`seed: ${String(seed)} is not a whole number from 0 to 9007199254740991.`);
+  if (!Number.isSafeInteger(seed) || seed < 0)
+    throw new RangeError(`seed: ${String(seed)} is not a whole number from 0 to 9007199254740991.`);
   let [a = 0, b = 0, c = 0, counter = 1] = seedWords(seed);
   const word = (): number => {
     const sum = (a + b + counter) | 0;
     counter = (counter + 1) | 0;
     a = b ^ (b >>> 9);
     b = (c + (c << 3)) | 0;
-    c = ((c << 21) | (c >>> 11)) + sum | 0;
+    c = (((c << 21) | (c >>> 11)) + sum) | 0;
     return sum >>> 0;
   };
   for (let i = 0; i < 15; i += 1) word();

@@ -4,7 +4,12 @@ import { controlLimits, judgeCheck } from './control-limits.ts';
 
 describe('limits of a control chart', () => {
   it('come from the tolerance while there are few checks', () => {
-    expect(controlLimits([0.01, -0.01], 0.03, 0.01)).toEqual({ centre: 0, warning: 0.02, action: 0.03, from: 'tolerance' });
+    expect(controlLimits([0.01, -0.01], 0.03, 0.01)).toEqual({
+      centre: 0,
+      warning: 0.02,
+      action: 0.03,
+      from: 'tolerance',
+    });
     expect(controlLimits([], 0.03, 0.01).from).toBe('tolerance');
   });
 
@@ -30,7 +35,14 @@ describe('limits of a control chart', () => {
 
   it('judge an error by the limit it is beyond; on a limit is inside', () => {
     const limits = controlLimits([], 0.03, 0.01);
-    expect([0, 0.02, -0.02, 0.021, -0.03, 0.031].map((error) => judgeCheck(error, limits))).toEqual(['inside', 'inside', 'inside', 'warning', 'warning', 'action']);
+    expect([0, 0.02, -0.02, 0.021, -0.03, 0.031].map((error) => judgeCheck(error, limits))).toEqual([
+      'inside',
+      'inside',
+      'inside',
+      'warning',
+      'warning',
+      'action',
+    ]);
   });
 });
 
@@ -53,6 +65,10 @@ describe('a check with a standard mass', () => {
   it('a zero error is a few divisions at most, on tools that can have one', () => {
     expect(checkZeroError('micrometer-hundredth', -0.03)).toBe(-0.03);
     expect(() => checkZeroError('micrometer-hundredth', 3)).toThrow(/^zeroError: /);
-    expect([hasZeroError('caliper-tenth'), hasZeroError('digital-balance-gram'), hasZeroError('burette-50')]).toEqual([true, true, false]);
+    expect([hasZeroError('caliper-tenth'), hasZeroError('digital-balance-gram'), hasZeroError('burette-50')]).toEqual([
+      true,
+      true,
+      false,
+    ]);
   });
 });

@@ -12,7 +12,9 @@ function exactly(values: readonly number[]): { mean: Decimal; deviation: Decimal
   const all = values.map((value) => new Decimal(toExactText(value)));
   const sum = (list: readonly Decimal[]): Decimal => list.reduce((total, value) => total.plus(value), new Decimal(0));
   const mean = sum(all).div(all.length);
-  const deviation = sum(all.map((value) => value.minus(mean).pow(2))).div(all.length - 1).sqrt();
+  const deviation = sum(all.map((value) => value.minus(mean).pow(2)))
+    .div(all.length - 1)
+    .sqrt();
   return { mean, deviation, average: sum(all.map((value) => value.minus(mean).abs())).div(all.length) };
 }
 
@@ -52,18 +54,30 @@ describe('summarising repeats', () => {
   it('holds to 1e-12 on offset data', () => {
     const offset = fc.integer({ min: -7, max: 9 }).map((power) => 10 ** power);
     fc.assert(
-      fc.property(offset, fc.array(fc.integer({ min: -50, max: 50 }), { minLength: 2, maxLength: 12 }), (base, steps) => {
-        const values = steps.map((step) => base * (1 + step / 1e6));
-        const exact = exactly(values);
-        const summary = summarise(values);
-        expectClose(summary.mean, exact.mean);
-        expectClose(summary.sampleStandardDeviation, exact.deviation);
-      }),
+      fc.property(
+        offset,
+        fc.array(fc.integer({ min: -50, max: 50 }), { minLength: 2, maxLength: 12 }),
+        (base, steps) => {
+          const values = steps.map((step) => base * (1 + step / 1e6));
+          const exact = exactly(values);
+          const summary = summarise(values);
+          expectClose(summary.mean, exact.mean);
+          expectClose(summary.sampleStandardDeviation, exact.deviation);
+        },
+      ),
     );
   });
 
   it('gives one value no spread', () => {
-    expect(summarise([8.7])).toEqual({ n: 1, mean: 8.7, median: 8.7, range: null, averageDeviation: null, sampleStandardDeviation: null, standardError: null });
+    expect(summarise([8.7])).toEqual({
+      n: 1,
+      mean: 8.7,
+      median: 8.7,
+      range: null,
+      averageDeviation: null,
+      sampleStandardDeviation: null,
+      standardError: null,
+    });
   });
 
   it('names what cannot be summarised', () => {

@@ -41,7 +41,16 @@ export function summarise(values: readonly number[]): Summary {
   const deviations = values.map((value) => value - about);
   const correction = compensatedSum(deviations) / n;
   const mean = about + correction;
-  if (n === 1) return { n, mean, median: mean, range: null, averageDeviation: null, sampleStandardDeviation: null, standardError: null };
+  if (n === 1)
+    return {
+      n,
+      mean,
+      median: mean,
+      range: null,
+      averageDeviation: null,
+      sampleStandardDeviation: null,
+      standardError: null,
+    };
   const centred = deviations.map((deviation) => deviation - correction);
   const sampleStandardDeviation = Math.sqrt(compensatedSum(centred.map((d) => d * d)) / (n - 1));
   return {

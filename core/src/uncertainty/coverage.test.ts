@@ -5,8 +5,23 @@ import { coverageFactor, effectiveDegreesOfFreedom, studentT95 } from './coverag
 describe('studentT95', () => {
   // Two-sided 95 % column of the usual table (Fisher & Yates, 1938; JCGM 100:2008, table G.2).
   it.each([
-    [1, 12.706], [2, 4.303], [3, 3.182], [4, 2.776], [5, 2.571], [6, 2.447], [7, 2.365], [8, 2.306], [9, 2.262],
-    [10, 2.228], [15, 2.131], [20, 2.086], [30, 2.042], [40, 2.021], [60, 2.0], [120, 1.98], [Infinity, 1.96],
+    [1, 12.706],
+    [2, 4.303],
+    [3, 3.182],
+    [4, 2.776],
+    [5, 2.571],
+    [6, 2.447],
+    [7, 2.365],
+    [8, 2.306],
+    [9, 2.262],
+    [10, 2.228],
+    [15, 2.131],
+    [20, 2.086],
+    [30, 2.042],
+    [40, 2.021],
+    [60, 2.0],
+    [120, 1.98],
+    [Infinity, 1.96],
   ])('has the table’s value for %d degrees of freedom', (degrees, tabled) => {
     expect(studentT95(degrees)).toBeCloseTo(tabled, 3);
   });
@@ -28,7 +43,8 @@ describe('studentT95', () => {
     const limit = studentT95(degrees);
     const steps = 4000;
     let area = 0;
-    for (let i = 0; i <= steps; i += 1) area += (i === 0 || i === steps ? 1 : i % 2 === 1 ? 4 : 2) * density(-limit + (2 * limit * i) / steps);
+    for (let i = 0; i <= steps; i += 1)
+      area += (i === 0 || i === steps ? 1 : i % 2 === 1 ? 4 : 2) * density(-limit + (2 * limit * i) / steps);
     expect((area * 2 * limit) / steps / 3).toBeCloseTo(0.95, 8);
   });
 

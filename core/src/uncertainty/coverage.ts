@@ -2,7 +2,10 @@ import type { HouseRules } from '../rules/house-rules.ts';
 
 /** Natural logarithm of the gamma function by Lanczos' series with g = 7 and nine terms (Lanczos, 1964); relative error below 1e−13. */
 function logGamma(x: number): number {
-  const terms = [676.5203681218851, -1259.1392167224028, 771.32342877765313, -176.61502916214059, 12.507343278686905, -0.13857109526572012, 9.9843695780195716e-6, 1.5056327351493116e-7];
+  const terms = [
+    676.5203681218851, -1259.1392167224028, 771.32342877765313, -176.61502916214059, 12.507343278686905,
+    -0.13857109526572012, 9.9843695780195716e-6, 1.5056327351493116e-7,
+  ];
   const sum = terms.reduce((total, term, i) => total + term / (x + i), 0.99999999999980993);
   const t = x + 6.5;
   return 0.5 * Math.log(2 * Math.PI) + (x - 0.5) * Math.log(t) - t + Math.log(sum);

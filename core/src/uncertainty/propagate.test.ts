@@ -3,7 +3,11 @@ import { describe, expect, it } from 'vitest';
 import { propagate, UncertaintyInputError } from './propagate.ts';
 
 describe('propagating uncertainty', () => {
-  const density = { m: { value: 54.31, halfWidth: 0.01 }, a: { value: 21.4, halfWidth: 0.5 }, b: { value: 27.8, halfWidth: 0.5 } };
+  const density = {
+    m: { value: 54.31, halfWidth: 0.01 },
+    a: { value: 21.4, halfWidth: 0.5 },
+    b: { value: 27.8, halfWidth: 0.5 },
+  };
 
   it('gives a density by displacement the textbook quadrature', () => {
     const { value, uncertainty } = propagate('m / (b - a)', density);
@@ -52,18 +56,29 @@ describe('propagating uncertainty', () => {
   });
 
   it('gives zero shares when nothing is uncertain', () => {
-    expect(propagate('a + 1', { a: { value: 2 } })).toEqual({ value: 3, uncertainty: 0, budget: [{ name: 'a', share: 0 }] });
+    expect(propagate('a + 1', { a: { value: 2 } })).toEqual({
+      value: 3,
+      uncertainty: 0,
+      budget: [{ name: 'a', share: 0 }],
+    });
   });
 
   it('takes a triangle for narrower than a rectangle', () => {
-    expect(propagate('a', { a: { value: 1, halfWidth: 0.6, shape: 'triangular' } }).uncertainty).toBeCloseTo(0.6 / Math.sqrt(6), 14);
+    expect(propagate('a', { a: { value: 1, halfWidth: 0.6, shape: 'triangular' } }).uncertainty).toBeCloseTo(
+      0.6 / Math.sqrt(6),
+      14,
+    );
   });
 
   it('shares always sum to one, and scaling every width scales the uncertainty', () => {
     const width = fc.double({ min: 0.001, max: 1, noNaN: true });
     fc.assert(
       fc.property(width, width, width, (wm, wa, wb) => {
-        const inputs = (k: number) => ({ m: { value: 54, standard: k * wm }, a: { value: 21, standard: k * wa }, b: { value: 28, standard: k * wb } });
+        const inputs = (k: number) => ({
+          m: { value: 54, standard: k * wm },
+          a: { value: 21, standard: k * wa },
+          b: { value: 28, standard: k * wb },
+        });
         const [one, two] = [propagate('m / (b - a)', inputs(1)), propagate('m / (b - a)', inputs(2))];
         expect(one.budget.reduce((sum, { share }) => sum + share, 0)).toBeCloseTo(1, 10);
         expect(two.uncertainty / one.uncertainty).toBeCloseTo(2, 10);

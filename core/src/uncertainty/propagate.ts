@@ -42,12 +42,24 @@ export class UncertaintyInputError extends Error {
 }
 
 function checkInput(name: string, input: Input): void {
-  if (!Number.isFinite(input.value)) throw new UncertaintyInputError(name, `its value ${String(input.value)} is not a finite number.`);
-  for (const [field, size] of [['standard', input.standard], ['halfWidth', input.halfWidth]] as const) {
-    if (size !== undefined && !(Number.isFinite(size) && size >= 0)) throw new UncertaintyInputError(name, `${field} ${String(size)} is not a number of zero or more.`);
+  if (!Number.isFinite(input.value))
+    throw new UncertaintyInputError(name, `its value ${String(input.value)} is not a finite number.`);
+  for (const [field, size] of [
+    ['standard', input.standard],
+    ['halfWidth', input.halfWidth],
+  ] as const) {
+    if (size !== undefined && !(Number.isFinite(size) && size >= 0))
+      throw new UncertaintyInputError(name, `${field} ${String(size)} is not a number of zero or more.`);
   }
-  if (input.standard === undefined && input.halfWidth !== undefined && (input.shape === 'normal' || input.shape === 't')) {
-    throw new UncertaintyInputError(name, `a ${input.shape} input needs a standard uncertainty; a half-width belongs to a rectangle or a triangle.`);
+  if (
+    input.standard === undefined &&
+    input.halfWidth !== undefined &&
+    (input.shape === 'normal' || input.shape === 't')
+  ) {
+    throw new UncertaintyInputError(
+      name,
+      `a ${input.shape} input needs a standard uncertainty; a half-width belongs to a rectangle or a triangle.`,
+    );
   }
 }
 
@@ -83,12 +95,19 @@ function spread(slope: number, width: number): number {
   return width === 0 ? 0 : slope * width;
 }
 
-function correlationMatrix(names: readonly string[], correlations: PropagationOptions['correlations'] = []): number[][] {
+function correlationMatrix(
+  names: readonly string[],
+  correlations: PropagationOptions['correlations'] = [],
+): number[][] {
   const matrix = names.map((_, i) => names.map((__, j): number => (i === j ? 1 : 0)));
   for (const [first, second, r] of correlations) {
     const [i, j] = [names.indexOf(first), names.indexOf(second)];
     if (i < 0 || j < 0) throw new UncertaintyInputError('correlations', `${i < 0 ? first : second} is not an input.`);
-    if (!(Math.abs(r) <= 1)) throw new UncertaintyInputError('correlations', `${String(r)} between ${first} and ${second} is not between −1 and 1.`);
+    if (!(Math.abs(r) <= 1))
+      throw new UncertaintyInputError(
+        'correlations',
+        `${String(r)} between ${first} and ${second} is not between −1 and 1.`,
+      );
     if (i === j) throw new UncertaintyInputError('correlations', `${first} is always fully correlated with itself.`);
     const [rowI, rowJ] = [matrix[i], matrix[j]];
     if (rowI && rowJ) rowI[j] = rowJ[i] = r;
@@ -96,7 +115,12 @@ function correlationMatrix(names: readonly string[], correlations: PropagationOp
   return matrix;
 }
 
-function quadrature(names: readonly string[], inputs: readonly Input[], at: Dual, options: PropagationOptions): Propagated {
+function quadrature(
+  names: readonly string[],
+  inputs: readonly Input[],
+  at: Dual,
+  options: PropagationOptions,
+): Propagated {
   const spreads = inputs.map((input, i) => spread(at.gradient[i] ?? 0, standardUncertainty(input)));
   const matrix = correlationMatrix(names, options.correlations);
   const contributions = names.map((name, i) => ({
@@ -108,15 +132,26 @@ function quadrature(names: readonly string[], inputs: readonly Input[], at: Dual
 }
 
 function plainSum(names: readonly string[], inputs: readonly Input[], at: Dual): Propagated {
-  const contributions = names.map((name, i) => ({ name, size: Math.abs(spread(at.gradient[i] ?? 0, quotedWidth(inputs[i] ?? { value: 0 }))) }));
-  return { value: at.value, uncertainty: compensatedSum(contributions.map((c) => c.size)), budget: sharesOf(contributions) };
+  const contributions = names.map((name, i) => ({
+    name,
+    size: Math.abs(spread(at.gradient[i] ?? 0, quotedWidth(inputs[i] ?? { value: 0 }))),
+  }));
+  return {
+    value: at.value,
+    uncertainty: compensatedSum(contributions.map((c) => c.size)),
+    budget: sharesOf(contributions),
+  };
 }
 
 const MOST_CORNERS = 20;
 
 function extremes(names: readonly string[], inputs: readonly Input[], at: Dual, evaluate: Differentiable): Propagated {
   const uncertain = inputs.flatMap((input, i) => (quotedWidth(input) > 0 ? [i] : []));
-  if (uncertain.length > MOST_CORNERS) throw new UncertaintyInputError('inputs', `the extremes of ${uncertain.length} uncertain inputs are too many corners; at most ${MOST_CORNERS}.`);
+  if (uncertain.length > MOST_CORNERS)
+    throw new UncertaintyInputError(
+      'inputs',
+      `the extremes of ${uncertain.length} uncertain inputs are too many corners; at most ${MOST_CORNERS}.`,
+    );
   let [least, most] = [at.value, at.value];
   for (let corner = 0; corner < 2 ** uncertain.length; corner += 1) {
     const values = Float64Array.from(inputs, (input) => input.value);
@@ -125,7 +160,11 @@ function extremes(names: readonly string[], inputs: readonly Input[], at: Dual, 
       if (input) values[index] = input.value + (Math.floor(corner / 2 ** bit) % 2 === 1 ? 1 : -1) * quotedWidth(input);
     });
     const { value } = evaluate(values);
-    if (!Number.isFinite(value)) throw new UncertaintyInputError('inputs', 'the formula has no value at one of the corners; the widths are too large for this school.');
+    if (!Number.isFinite(value))
+      throw new UncertaintyInputError(
+        'inputs',
+        'the formula has no value at one of the corners; the widths are too large for this school.',
+      );
     [least, most] = [Math.min(least, value), Math.max(most, value)];
   }
   return { ...plainSum(names, inputs, at), uncertainty: (most - least) / 2 };
@@ -141,7 +180,11 @@ export type Differentiable = (values: Float64Array) => Dual;
  * - `extremes`: half the difference between the largest and the smallest result over all corners; its budget is the plain sum's.
  * @throws UncertaintyInputError naming the input.
  */
-export function propagateThrough(evaluate: Differentiable, inputs: Readonly<Record<string, Input>>, options: PropagationOptions = {}): Propagated {
+export function propagateThrough(
+  evaluate: Differentiable,
+  inputs: Readonly<Record<string, Input>>,
+  options: PropagationOptions = {},
+): Propagated {
   const names = Object.keys(inputs);
   const given = Object.values(inputs);
   names.forEach((name, i) => {
@@ -158,7 +201,10 @@ export function propagateThrough(evaluate: Differentiable, inputs: Readonly<Reco
     case 'quadrature':
       return quadrature(names, given, at, options);
     default:
-      throw new UncertaintyInputError('school', `“${String(options.school)}” is not quadrature, plain-sum or extremes.`);
+      throw new UncertaintyInputError(
+        'school',
+        `“${String(options.school)}” is not quadrature, plain-sum or extremes.`,
+      );
   }
 }
 
@@ -168,9 +214,14 @@ export function propagateThrough(evaluate: Differentiable, inputs: Readonly<Reco
  * @throws UncertaintyInputError naming the input; ExpressionError for the formula.
  * @example propagate('m / V', { m: { value: 54.3, standard: 0.01 }, V: { value: 6.2, standard: 0.4 } })
  */
-export function propagate(formula: string, inputs: Readonly<Record<string, Input>>, options: PropagationOptions = {}): Propagated {
+export function propagate(
+  formula: string,
+  inputs: Readonly<Record<string, Input>>,
+  options: PropagationOptions = {},
+): Propagated {
   const tree = resolveUnits(parseExpression(formula), () => ({})).tree;
   const missing = namesIn(tree).find((name) => !Object.hasOwn(inputs, name));
-  if (missing !== undefined) throw new UncertaintyInputError(missing, 'the formula uses it, but it is not among the inputs.');
+  if (missing !== undefined)
+    throw new UncertaintyInputError(missing, 'the formula uses it, but it is not among the inputs.');
   return propagateThrough(compileGradient(tree, Object.keys(inputs)), inputs, options);
 }

@@ -23,10 +23,16 @@ function nameOf({ symbol, power }: Term): string {
 }
 
 function linkThrough(from: Side, to: Side, power: number, exact: boolean): ChainLink {
-  return { above: { count: to.count, unit: nameOf(to) }, below: { count: from.count, unit: nameOf(from) }, power, exact };
+  return {
+    above: { count: to.count, unit: nameOf(to) },
+    below: { count: from.count, unit: nameOf(from) },
+    power,
+    exact,
+  };
 }
 
-const samePair = (a: Link, b: Link): boolean => [a.first.symbol, a.second.symbol].sort().join() === [b.first.symbol, b.second.symbol].sort().join();
+const samePair = (a: Link, b: Link): boolean =>
+  [a.first.symbol, a.second.symbol].sort().join() === [b.first.symbol, b.second.symbol].sort().join();
 
 /** The relations to go by: what a class quotes takes the place of the exact relation of the same two units. */
 function relations(quoted: readonly QuotedFactor[]): readonly (Link | QuotedFactor)[] {
@@ -48,7 +54,10 @@ function pathBetween(from: Term, to: Term, links: readonly (Link | QuotedFactor)
     const next: Reached[] = [];
     for (const { term, path } of front) {
       for (const link of links) {
-        for (const [here, there] of [[link.first, link.second], [link.second, link.first]] as const) {
+        for (const [here, there] of [
+          [link.first, link.second],
+          [link.second, link.first],
+        ] as const) {
           if (here.symbol !== term.symbol || term.power % here.power !== 0) continue;
           const times = term.power / here.power;
           const reached = { symbol: there.symbol, power: there.power * times };
@@ -71,7 +80,12 @@ function measuresTheSame(a: Term, b: Term): boolean {
   const [one, other] = [symbolEntry(a.symbol), symbolEntry(b.symbol)];
   if (!one || !other) return false;
   const [first, second] = [raised(one.dimension, a.power), raised(other.dimension, b.power)];
-  return first.length === second.length && first.mass === second.mass && first.time === second.time && first.temperature === second.temperature;
+  return (
+    first.length === second.length &&
+    first.mass === second.mass &&
+    first.time === second.time &&
+    first.temperature === second.temperature
+  );
 }
 
 /** One fraction with the whole factor: where no relations lead from unit to unit, as from J to N·m. */
@@ -79,7 +93,9 @@ function wholeFactor(from: Unit, to: Unit): ChainLink[] {
   const factor = conversionFactor(from, to);
   if (factor.equals(Rational.ONE) && writtenUnit(from) === writtenUnit(to)) return [];
   const count = factor.toDecimal().toSignificantDigits(15).toFixed();
-  return [{ above: { count, unit: writtenUnit(to) }, below: { count: '1', unit: writtenUnit(from) }, power: 1, exact: true }];
+  return [
+    { above: { count, unit: writtenUnit(to) }, below: { count: '1', unit: writtenUnit(from) }, power: 1, exact: true },
+  ];
 }
 
 /**

@@ -19,7 +19,9 @@ const COMMON: readonly Unit[] = [
 export function unitsLike(unit: string): string[] {
   try {
     const wanted = parseUnit(unit);
-    return COMMON.filter((other) => sameKind(other, wanted)).map(writtenUnit).filter((written) => written !== writtenUnit(wanted));
+    return COMMON.filter((other) => sameKind(other, wanted))
+      .map(writtenUnit)
+      .filter((written) => written !== writtenUnit(wanted));
   } catch (error) {
     if (error instanceof UnknownUnitError) return [];
     throw error;

@@ -1,17 +1,50 @@
 /** Names of units as they are said, in the singular, with their symbols. */
-const NAMES = new Map(Object.entries({
-  gram: 'g', kilogram: 'kg', milligram: 'mg', pound: 'lb', lb: 'lb', ounce: 'oz', 'fluid ounce': 'fl oz',
-  metre: 'm', centimetre: 'cm', millimetre: 'mm', kilometre: 'km', inch: 'in', foot: 'ft', feet: 'ft', mile: 'mi',
-  litre: 'L', millilitre: 'mL', gallon: 'gal', quart: 'qt', cup: 'cup',
-  second: 's', minute: 'min', hour: 'h',
-  kelvin: 'K', 'degree celsius': '°C', 'degree fahrenheit': '°F', percent: '%',
-}));
+const NAMES = new Map(
+  Object.entries({
+    gram: 'g',
+    kilogram: 'kg',
+    milligram: 'mg',
+    pound: 'lb',
+    lb: 'lb',
+    ounce: 'oz',
+    'fluid ounce': 'fl oz',
+    metre: 'm',
+    centimetre: 'cm',
+    millimetre: 'mm',
+    kilometre: 'km',
+    inch: 'in',
+    foot: 'ft',
+    feet: 'ft',
+    mile: 'mi',
+    litre: 'L',
+    millilitre: 'mL',
+    gallon: 'gal',
+    quart: 'qt',
+    cup: 'cup',
+    second: 's',
+    minute: 'min',
+    hour: 'h',
+    kelvin: 'K',
+    'degree celsius': '°C',
+    'degree fahrenheit': '°F',
+    percent: '%',
+  }),
+);
 
-const POWERS = new Map([['square', '^2'], ['sq', '^2'], ['cubic', '^3'], ['cu', '^3']]);
+const POWERS = new Map([
+  ['square', '^2'],
+  ['sq', '^2'],
+  ['cubic', '^3'],
+  ['cu', '^3'],
+]);
 
 function symbolOf(said: string): string {
   const [, power = '', name = ''] = /^(?:(square|sq|cubic|cu)\.? )?(.*)$/i.exec(said.trim()) ?? [];
-  const word = name.toLowerCase().replace(/^degrees /, 'degree ').replace(/(met|lit)er/, '$1re').replace(/^inches$/, 'inch');
+  const word = name
+    .toLowerCase()
+    .replace(/^degrees /, 'degree ')
+    .replace(/(met|lit)er/, '$1re')
+    .replace(/^inches$/, 'inch');
   const symbol = NAMES.get(word) ?? NAMES.get(word.replace(/s$/, '')) ?? name;
   return symbol + (POWERS.get(power.toLowerCase()) ?? '');
 }
@@ -21,5 +54,8 @@ function symbolOf(said: string): string {
  * What is no name of a unit stays as it is.
  */
 export function inSymbols(unit: string): string {
-  return unit.split(/ per |\//i).map(symbolOf).join('/');
+  return unit
+    .split(/ per |\//i)
+    .map(symbolOf)
+    .join('/');
 }

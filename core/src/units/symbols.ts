@@ -38,8 +38,20 @@ function link(text: string): Link {
 }
 
 /** Prefixes below and above one, with how many of the smaller are one of the larger. */
-const SMALLER = [['d', '10'], ['c', '100'], ['m', '1000'], ['μ', '1000000'], ['n', '1000000000'], ['p', '1000000000000']] as const;
-const LARGER = [['h', '100'], ['k', '1000'], ['M', '1000000'], ['G', '1000000000']] as const;
+const SMALLER = [
+  ['d', '10'],
+  ['c', '100'],
+  ['m', '1000'],
+  ['μ', '1000000'],
+  ['n', '1000000000'],
+  ['p', '1000000000000'],
+] as const;
+const LARGER = [
+  ['h', '100'],
+  ['k', '1000'],
+  ['M', '1000000'],
+  ['G', '1000000000'],
+] as const;
 
 /** Symbols that take prefixes, all but the litre coherent or nearly so. */
 const PREFIXED = ['m', 'g', 'L', 'Pa', 's', 'N', 'J'];
@@ -76,7 +88,10 @@ const SIZES = new Map<string, SymbolEntry>([
   ['N', of('1', { mass: 1, length: 1, time: -2 })],
   ['J', of('1', { mass: 1, length: 2, time: -2 })],
   ...['K', 'ΔK', '°C', 'Δ°C'].map((name): [string, SymbolEntry] => [name, of('1', { temperature: 1 })]),
-  ...['°F', 'Δ°F'].map((name): [string, SymbolEntry] => [name, { size: FIVE_NINTHS, dimension: { ...NONE, temperature: 1 } }]),
+  ...['°F', 'Δ°F'].map((name): [string, SymbolEntry] => [
+    name,
+    { size: FIVE_NINTHS, dimension: { ...NONE, temperature: 1 } },
+  ]),
   ['%', of('0.01')],
 ]);
 
@@ -95,7 +110,8 @@ function follow(known: Link['first'], unknown: Link['first']): boolean {
   return true;
 }
 
-for (let found = true; found; ) found = LINKS.map(({ first, second }) => follow(first, second) || follow(second, first)).some(Boolean);
+for (let found = true; found;)
+  found = LINKS.map(({ first, second }) => follow(first, second) || follow(second, first)).some(Boolean);
 
 /** Other spellings of a unit, with what they stand for. */
 export const SPELLINGS: Readonly<Record<string, Term>> = Object.fromEntries(

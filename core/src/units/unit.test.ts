@@ -1,8 +1,19 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { conversionFactor, dimensionOf, isUnitSymbol, multiplyUnits, parseUnit, sameKind, UnitMismatchError, UnknownUnitError, writtenUnit } from './unit.ts';
+import {
+  conversionFactor,
+  dimensionOf,
+  isUnitSymbol,
+  multiplyUnits,
+  parseUnit,
+  sameKind,
+  UnitMismatchError,
+  UnknownUnitError,
+  writtenUnit,
+} from './unit.ts';
 
-const factor = (from: string, to: string): string => conversionFactor(parseUnit(from), parseUnit(to)).toDecimal().toString();
+const factor = (from: string, to: string): string =>
+  conversionFactor(parseUnit(from), parseUnit(to)).toDecimal().toString();
 
 describe('exact factors', () => {
   it.each([
@@ -34,10 +45,14 @@ describe('exact factors', () => {
 
   it('there and back is one', () => {
     fc.assert(
-      fc.property(fc.constantFrom('mm', 'in', 'ft', 'km', 'μm'), fc.constantFrom('cm', 'mi', 'dm', 'nm'), (from, to) => {
-        const there = conversionFactor(parseUnit(from), parseUnit(to));
-        expect(there.times(conversionFactor(parseUnit(to), parseUnit(from))).toNumber()).toBeCloseTo(1, 14);
-      }),
+      fc.property(
+        fc.constantFrom('mm', 'in', 'ft', 'km', 'μm'),
+        fc.constantFrom('cm', 'mi', 'dm', 'nm'),
+        (from, to) => {
+          const there = conversionFactor(parseUnit(from), parseUnit(to));
+          expect(there.times(conversionFactor(parseUnit(to), parseUnit(from))).toNumber()).toBeCloseTo(1, 14);
+        },
+      ),
     );
   });
 
@@ -64,9 +79,12 @@ describe('spellings', () => {
     expect(writtenUnit(parseUnit(typed))).toBe(written);
   });
 
-  it.each(['cubit', 'g//mL', 'g/', '3', 'mL/x', 'G', 'm^', '^2', '<b>', 'x'.repeat(5000)])('“%.20s” is none', (typed) => {
-    expect(() => parseUnit(typed)).toThrow(UnknownUnitError);
-  });
+  it.each(['cubit', 'g//mL', 'g/', '3', 'mL/x', 'G', 'm^', '^2', '<b>', 'x'.repeat(5000)])(
+    '“%.20s” is none',
+    (typed) => {
+      expect(() => parseUnit(typed)).toThrow(UnknownUnitError);
+    },
+  );
 
   it('names a long text shortly', () => {
     const message = (() => {
@@ -99,9 +117,14 @@ describe('kinds', () => {
   it('multiplying by a unit and dividing by it again leaves it as it was', () => {
     const units = ['g', 'mL', 'cm^2', 'g/mL', 's'].map(parseUnit);
     fc.assert(
-      fc.property(fc.constantFrom(...units), fc.constantFrom(...units), fc.integer({ min: 1, max: 3 }), (a, b, power) => {
-        expect(multiplyUnits(multiplyUnits(a, b, power), b, -power)).toEqual(a);
-      }),
+      fc.property(
+        fc.constantFrom(...units),
+        fc.constantFrom(...units),
+        fc.integer({ min: 1, max: 3 }),
+        (a, b, power) => {
+          expect(multiplyUnits(multiplyUnits(a, b, power), b, -power)).toEqual(a);
+        },
+      ),
     );
   });
 });

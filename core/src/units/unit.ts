@@ -59,7 +59,9 @@ const READ = new Map<string, Unit>();
 const MOST_KEPT = 500;
 
 function readUnit(typed: string): Unit {
-  const plain = plainText(typed).replace(DEGREES, (_, delta: string | undefined, _degree, scale: string) => `${delta ? 'Δ' : ''}°${scale}`).replace(SPACED, 'floz');
+  const plain = plainText(typed)
+    .replace(DEGREES, (_, delta: string | undefined, _degree, scale: string) => `${delta ? 'Δ' : ''}°${scale}`)
+    .replace(SPACED, 'floz');
   if (plain === '' || plain === '1') return {};
   const [above = '', ...below] = plain.split('/');
   if (below.some((part) => part.trim() === '')) throw new UnknownUnitError(typed);
@@ -122,7 +124,12 @@ export function dimensionOf(unit: Unit): Dimension {
   return termsOf(unit).reduce(
     (total, { symbol, power }) => {
       const one = raised(entryOf(symbol).dimension, power);
-      return { length: total.length + one.length, mass: total.mass + one.mass, time: total.time + one.time, temperature: total.temperature + one.temperature };
+      return {
+        length: total.length + one.length,
+        mass: total.mass + one.mass,
+        time: total.time + one.time,
+        temperature: total.temperature + one.temperature,
+      };
     },
     { length: 0, mass: 0, time: 0, temperature: 0 },
   );
@@ -180,8 +187,16 @@ const ICE_POINT = Rational.of('273.15');
 const FAHRENHEIT = { degrees: Rational.of('1.8'), offset: Rational.of(32) };
 
 /** From a scale to degrees Celsius, and from them to a scale: °F = 1.8 °C + 32, K = °C + 273.15. */
-const TO_CELSIUS = { '°C': [], K: [{ plus: ICE_POINT.negated() }], '°F': [{ plus: FAHRENHEIT.offset.negated() }, { times: Rational.ONE.dividedBy(FAHRENHEIT.degrees) }] } as const;
-const FROM_CELSIUS = { '°C': [], K: [{ plus: ICE_POINT }], '°F': [{ times: FAHRENHEIT.degrees }, { plus: FAHRENHEIT.offset }] } as const;
+const TO_CELSIUS = {
+  '°C': [],
+  K: [{ plus: ICE_POINT.negated() }],
+  '°F': [{ plus: FAHRENHEIT.offset.negated() }, { times: Rational.ONE.dividedBy(FAHRENHEIT.degrees) }],
+} as const;
+const FROM_CELSIUS = {
+  '°C': [],
+  K: [{ plus: ICE_POINT }],
+  '°F': [{ times: FAHRENHEIT.degrees }, { plus: FAHRENHEIT.offset }],
+} as const;
 
 /**
  * The exact operations that turn a number in `from` into a number in `to`; temperatures go from scale to scale with their offset.
@@ -196,7 +211,10 @@ export function conversion(from: Unit, to: Unit): readonly Operation[] {
 
 /** A value in another unit of its kind. @throws UnitMismatchError naming both units. */
 export function converted(value: Rational, from: Unit, to: Unit): Rational {
-  return conversion(from, to).reduce((result, step) => ('times' in step ? result.times(step.times) : result.plus(step.plus)), value);
+  return conversion(from, to).reduce(
+    (result, step) => ('times' in step ? result.times(step.times) : result.plus(step.plus)),
+    value,
+  );
 }
 
 /** The unit of the difference of two temperatures on a scale. */
@@ -244,7 +262,9 @@ function metIn(unit: Unit, others: readonly string[], { symbol, power }: Term): 
   const there = others.filter((other) => unit[other] !== undefined);
   const alike = there.find((other) => sameDimension(entryOf(other).dimension, dimension));
   if (alike !== undefined) return { [alike]: power };
-  const opposite = there.find((other) => sameDimension(raised(entryOf(other).dimension, -(unit[other] ?? 0)), raised(dimension, power)));
+  const opposite = there.find((other) =>
+    sameDimension(raised(entryOf(other).dimension, -(unit[other] ?? 0)), raised(dimension, power)),
+  );
   return opposite === undefined ? null : { [opposite]: -(unit[opposite] ?? 0) };
 }
 

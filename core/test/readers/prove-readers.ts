@@ -1,6 +1,20 @@
 import { describe, expect, it } from 'vitest';
 import { asOperated, diagnose, drawTask, seededRandom, slipsOn, type ReadingTask } from '../../src/index.ts';
-import { apparent, columnOf, decimalsFor, division, edge, labelled, labelsAround, lowestPoint, numberAt, step, stepFor, written, type UprightReader } from './upright-reader.ts';
+import {
+  apparent,
+  columnOf,
+  decimalsFor,
+  division,
+  edge,
+  labelled,
+  labelsAround,
+  lowestPoint,
+  numberAt,
+  step,
+  stepFor,
+  written,
+  type UprightReader,
+} from './upright-reader.ts';
 
 /** The number at the lowest point, less what is known to be taken off: an initial reading, or an error noted beside the tool. */
 function starting(reader: UprightReader): number {
@@ -18,7 +32,10 @@ function rounded(reader: UprightReader, number: number): number {
 
 /** A whole reading: what stands at a height, counted in some way, and what is taken off it. */
 function reading(reader: UprightReader, y: number, counted: (number: number) => number = (number) => number): string {
-  return written(reader, rounded(reader, counted(numberAt(reader, y))) - rounded(reader, starting(reader)) - noted(reader));
+  return written(
+    reader,
+    rounded(reader, counted(numberAt(reader, y))) - rounded(reader, starting(reader)) - noted(reader),
+  );
 }
 
 const careful = (reader: UprightReader): string => reading(reader, lowestPoint(reader));
@@ -33,7 +50,8 @@ const HABITS: Record<string, (reader: UprightReader) => string> = {
   'eye-low': (reader) => reading(reader, apparent(reader)),
   'meniscus-edge': (reader) => reading(reader, edge(reader)),
   'meniscus-low': (reader) => reading(reader, edge(reader)),
-  'rounded-up': (reader) => reading(reader, lowestPoint(reader), (number) => number + Math.sign(number) * division(reader)),
+  'rounded-up': (reader) =>
+    reading(reader, lowestPoint(reader), (number) => number + Math.sign(number) * division(reader)),
   'label-above': (reader) =>
     reading(reader, lowestPoint(reader), (number) => {
       const { passed, next } = labelsAround(reader, number);
@@ -43,7 +61,7 @@ const HABITS: Record<string, (reader: UprightReader) => string> = {
     reading(reader, lowestPoint(reader), (number) => {
       const { passed, next } = labelsAround(reader, number);
       const spaces = Math.round(Math.abs(next - passed) / division(reader));
-      return passed + ((number - passed) / division(reader)) * ((Math.abs(next - passed)) / (spaces + 1));
+      return passed + ((number - passed) / division(reader)) * (Math.abs(next - passed) / (spaces + 1));
     }),
   'other-scale': (reader) => {
     const top = Math.max(...labelled(reader.picture.secondMarks).map(({ number }) => number));
@@ -71,7 +89,8 @@ const HABITS: Record<string, (reader: UprightReader) => string> = {
       if (way < 0.5) return -number;
       return way < 0.8 ? 2 * passed - number : 2 * (passed - size) - number;
     }),
-  'what-is-left': (reader) => written(reader, labelled(reader.picture.marks).at(-1)!.number - numberAt(reader, lowestPoint(reader))),
+  'what-is-left': (reader) =>
+    written(reader, labelled(reader.picture.marks).at(-1)!.number - numberAt(reader, lowestPoint(reader))),
   'final-as-delivered': (reader) => written(reader, numberAt(reader, lowestPoint(reader))),
   'zero-ignored': (reader) => written(reader, numberAt(reader, lowestPoint(reader))),
   'zero-sign': (reader) => written(reader, rounded(reader, numberAt(reader, lowestPoint(reader))) + noted(reader)),
@@ -111,7 +130,11 @@ const HABITS: Record<string, (reader: UprightReader) => string> = {
 /** The eye is left off the level by those who make a slip with it, and the bulb is not left in the liquid by those who do not wait. */
 function worked(task: ReadingTask, slip: string): ReadingTask {
   const done = [{ kind: 'lower', at: 0, to: null }] as const;
-  return asOperated(task, { eyeHeight: slip.startsWith('eye-') ? task.situation.eyeHeight! : 0, done, at: slip === 'unsettled' ? 2000 : 60_000 });
+  return asOperated(task, {
+    eyeHeight: slip.startsWith('eye-') ? task.situation.eyeHeight! : 0,
+    done,
+    at: slip === 'unsettled' ? 2000 : 60_000,
+  });
 }
 
 /** Proves on each tool that every slip is told from the others, and that careful readers are judged sound. */
@@ -124,7 +147,9 @@ export function proveReaders(tools: readonly string[]): void {
       const habit = HABITS[slip];
       expect(habit, `nobody here has the habit ${slip}`).toBeDefined();
       const items = Array.from({ length: 200 }, (_, seed) => worked(drawTask(tool, { seed, aim: [slip] }), slip));
-      const named = items.filter((task) => diagnose(task, habit!({ picture: columnOf(task), random })).slips[0]?.ids.join() === slip);
+      const named = items.filter(
+        (task) => diagnose(task, habit!({ picture: columnOf(task), random })).slips[0]?.ids.join() === slip,
+      );
       expect(named.length).toBeGreaterThanOrEqual(190);
     });
   });
@@ -132,7 +157,9 @@ export function proveReaders(tools: readonly string[]): void {
   describe('a careful reader', () => {
     it.each(tools.map((tool) => [tool]))('%s: is judged sound in at least 99 in 100 of 1000 items', (tool) => {
       const random = seededRandom(7);
-      const sound = Array.from({ length: 1000 }, (_, seed) => worked(drawTask(tool, { seed }), '')).filter((task) => diagnose(task, careful({ picture: columnOf(task), random })).verdict === 'sound');
+      const sound = Array.from({ length: 1000 }, (_, seed) => worked(drawTask(tool, { seed }), '')).filter(
+        (task) => diagnose(task, careful({ picture: columnOf(task), random })).verdict === 'sound',
+      );
       expect(sound.length).toBeGreaterThanOrEqual(990);
     });
   });

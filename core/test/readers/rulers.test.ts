@@ -1,5 +1,14 @@
 import { describe, expect, it } from 'vitest';
-import { asOperated, diagnose, drawTask, pictureOf, seededRandom, slipsOn, type ReadingTask, type RulerPicture } from '../../src/index.ts';
+import {
+  asOperated,
+  diagnose,
+  drawTask,
+  pictureOf,
+  seededRandom,
+  slipsOn,
+  type ReadingTask,
+  type RulerPicture,
+} from '../../src/index.ts';
 import type { Random } from '../../src/simulation/random.ts';
 import { decimalsFor, SCATTER, stepFor } from './upright-reader.ts';
 
@@ -26,7 +35,12 @@ function counted({ picture }: RulerReader): Counted {
   const labels = picture.marks.flatMap(({ x, label }) => (label === null ? [] : [{ x, number: Number(label) }]));
   const [first, second] = [labels[0]!, labels[1]!];
   const spaces = picture.marks.filter(({ x }) => x > first.x + 1e-6 && x <= second.x + 1e-6).length;
-  return { zeroX: first.x, division: (second.number - first.number) / spaces, spacing: (second.x - first.x) / spaces, label: second.number - first.number };
+  return {
+    zeroX: first.x,
+    division: (second.number - first.number) / spaces,
+    spacing: (second.x - first.x) / spaces,
+    label: second.number - first.number,
+  };
 }
 
 /** Sixteenths are written as decimals to a hundredth, everything else by tenths or fifths of a division. */
@@ -60,7 +74,8 @@ function length(reader: RulerReader, x: number, change: (number: number) => numb
 
 const far = ({ picture }: RulerReader): number => picture.thing.toX;
 const careful = (reader: RulerReader): string => length(reader, far(reader));
-const passed = (reader: RulerReader, number: number): number => Math.floor(number / counted(reader).label + 1e-9) * counted(reader).label;
+const passed = (reader: RulerReader, number: number): number =>
+  Math.floor(number / counted(reader).label + 1e-9) * counted(reader).label;
 
 function bare(text: string): { digits: string; unit: string } {
   const [digits = '', unit = ''] = text.split(' ');
@@ -68,9 +83,11 @@ function bare(text: string): { digits: string; unit: string } {
 }
 
 const HABITS: Record<string, (reader: RulerReader) => string> = {
-  'eye-aside': (reader) => length(reader, far(reader) + (reader.picture.eye.height * reader.picture.eye.gap) / reader.picture.eye.distance),
+  'eye-aside': (reader) =>
+    length(reader, far(reader) + (reader.picture.eye.height * reader.picture.eye.gap) / reader.picture.eye.distance),
   'rounded-up': (reader) => length(reader, far(reader), (number) => number + counted(reader).division),
-  'label-above': (reader) => length(reader, far(reader), (number) => 2 * passed(reader, number) + counted(reader).label - number),
+  'label-above': (reader) =>
+    length(reader, far(reader), (number) => 2 * passed(reader, number) + counted(reader).label - number),
   'marks-counted': (reader) =>
     length(reader, far(reader), (number) => {
       const { label, division } = counted(reader);
@@ -93,7 +110,10 @@ const HABITS: Record<string, (reader: RulerReader) => string> = {
   'end-not-zero': (reader) => {
     if (beginning(reader) > 0) return written(reader, numberAt(reader, far(reader)));
     const { zeroX, spacing, division } = counted(reader);
-    return written(reader, numberAt(reader, far(reader)) + (zeroX / spacing) * division * (reader.random.uniform() < 0.5 ? 1 : -1));
+    return written(
+      reader,
+      numberAt(reader, far(reader)) + (zeroX / spacing) * division * (reader.random.uniform() < 0.5 ? 1 : -1),
+    );
   },
   'power-of-ten': (reader) => {
     const { digits, unit } = bare(careful(reader));
@@ -110,7 +130,9 @@ const HABITS: Record<string, (reader: RulerReader) => string> = {
     const decimals = decimalsFor(step(division));
     // On sixteenths, fives and tens who does not estimate writes the last mark; elsewhere the last digit is left off.
     const addsNoPlace = division < 0.1 || Math.round(division * 10) % 10 === 5 || division >= 10;
-    return addsNoPlace ? `${(Math.floor(Number(digits) / division + 1e-9) * division).toFixed(decimals)} ${unit}` : `${digits.slice(0, -1).replace(/\.$/, '')} ${unit}`;
+    return addsNoPlace
+      ? `${(Math.floor(Number(digits) / division + 1e-9) * division).toFixed(decimals)} ${unit}`
+      : `${digits.slice(0, -1).replace(/\.$/, '')} ${unit}`;
   },
   'trailing-zero-dropped': (reader) => {
     const { division } = counted(reader);
@@ -129,7 +151,10 @@ const TOOLS = ['ruler-millimetre', 'ruler-half-centimetre', 'ruler-centimetre', 
 /** A thing that lies loose is laid at the zero mark, as far from the ruler’s end as that stands. */
 function worked(task: ReadingTask, slip: string): ReadingTask {
   const zero = rulerOf(task).marks.find(({ label }) => label === '0')!.x;
-  return asOperated(task, { eyeHeight: slip === 'eye-aside' ? task.situation.eyeHeight! : 0, done: [{ kind: 'lay', at: 0, to: zero }] });
+  return asOperated(task, {
+    eyeHeight: slip === 'eye-aside' ? task.situation.eyeHeight! : 0,
+    done: [{ kind: 'lay', at: 0, to: zero }],
+  });
 }
 const cases = TOOLS.flatMap((tool) => slipsOn(tool).map((slip) => [tool, slip] as const));
 
@@ -139,7 +164,9 @@ describe('a simulated student at a ruler with one slip', () => {
     const habit = HABITS[slip];
     expect(habit, `nobody here has the habit ${slip}`).toBeDefined();
     const items = Array.from({ length: 200 }, (_, seed) => worked(drawTask(tool, { seed, aim: [slip] }), slip));
-    const named = items.filter((task) => diagnose(task, habit!({ picture: rulerOf(task), random })).slips[0]?.ids.join() === slip);
+    const named = items.filter(
+      (task) => diagnose(task, habit!({ picture: rulerOf(task), random })).slips[0]?.ids.join() === slip,
+    );
     expect(named.length).toBeGreaterThanOrEqual(190);
   });
 });
@@ -147,7 +174,9 @@ describe('a simulated student at a ruler with one slip', () => {
 describe('a careful reader of rulers', () => {
   it.each(TOOLS)('%s: is judged sound in at least 99 in 100 of 1000 items', (tool) => {
     const random = seededRandom(7);
-    const sound = Array.from({ length: 1000 }, (_, seed) => worked(drawTask(tool, { seed }), '')).filter((task) => diagnose(task, careful({ picture: rulerOf(task), random })).verdict === 'sound');
+    const sound = Array.from({ length: 1000 }, (_, seed) => worked(drawTask(tool, { seed }), '')).filter(
+      (task) => diagnose(task, careful({ picture: rulerOf(task), random })).verdict === 'sound',
+    );
     expect(sound.length).toBeGreaterThanOrEqual(990);
   });
 

@@ -39,7 +39,10 @@ export function seenAt({ marks, vernierMarks }: CaliperPicture, x: number, rando
     const at = (x + vernierMarks[line]!.x) / spacing;
     return (at - Math.round(at)) * spacing;
   };
-  const nearest = Array.from({ length: lines }, (_, line) => line).reduce((best, line) => (Math.abs(beyond(line)) < Math.abs(beyond(best)) ? line : best), 0);
+  const nearest = Array.from({ length: lines }, (_, line) => line).reduce(
+    (best, line) => (Math.abs(beyond(line)) < Math.abs(beyond(best)) ? line : best),
+    0,
+  );
   const exactly = nearest + beyond(nearest) / least;
   const main = Math.round((x - exactly * least) / spacing) * spacing;
   const line = Math.round(exactly + LINES * random.normal());
@@ -53,7 +56,11 @@ export interface Turned {
   readonly divisions: number;
 }
 
-export function turnedAt({ marks, thimbleDivisions, sleeveLines }: MicrometerPicture, x: number, random: Random): Turned {
+export function turnedAt(
+  { marks, thimbleDivisions, sleeveLines }: MicrometerPicture,
+  x: number,
+  random: Random,
+): Turned {
   const half = marks[1]!.x - marks[0]!.x;
   const exactly = x / half;
   const halves = Math.floor(exactly + 1e-9);

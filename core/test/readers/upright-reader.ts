@@ -27,7 +27,9 @@ interface Numbered {
 
 /** The numbered lines, smallest number first. */
 export function labelled(marks: LiquidColumnPicture['marks']): Numbered[] {
-  return marks.flatMap(({ y, label }) => (label === null ? [] : [{ y, number: Number(label) }])).sort((a, b) => a.number - b.number);
+  return marks
+    .flatMap(({ y, label }) => (label === null ? [] : [{ y, number: Number(label) }]))
+    .sort((a, b) => a.number - b.number);
 }
 
 /** What counting the lines of one picture gives; done once for each. */

@@ -26,13 +26,15 @@ export interface Ridden {
 /** Riders as the picture shows them; numbers are read where the riders stand, not reckoned from what they pull. */
 export function ridersSeen({ beams }: BeamPicture, riderX: readonly number[], random: Random): Ridden {
   const notched = beams.slice(0, -1).map(({ marks }, i) => {
-    const nearest = marks.reduce((best, mark) => (Math.abs(mark.x - riderX[i]!) < Math.abs(best.x - riderX[i]!) ? mark : best));
+    const nearest = marks.reduce((best, mark) =>
+      Math.abs(mark.x - riderX[i]!) < Math.abs(best.x - riderX[i]!) ? mark : best,
+    );
     return { number: Number(nearest.label), size: Number(marks[1]!.label) };
   });
   const { marks } = beams.at(-1)!;
   const labels = marks.filter(({ label }) => label !== null);
   const labelled = Number(labels[1]!.label) - Number(labels[0]!.label);
-  const line = (labelled * marks.findIndex((mark, i) => i > 0 && mark.label !== null) ** -1);
+  const line = labelled * marks.findIndex((mark, i) => i > 0 && mark.label !== null) ** -1;
   const x = riderX.at(-1)!;
   const passed = Math.floor(x / (marks[1]!.x - marks[0]!.x) + 1e-6);
   const part = x / (marks[1]!.x - marks[0]!.x) - passed;

@@ -3,7 +3,13 @@ import { slipsIn, type ExerciseKind, type HouseRules } from '../../src/index.ts'
 import { careful, HABITS } from './calculating.ts';
 import { expectNamed, expectSound } from './prove-students.ts';
 
-const KINDS: readonly ExerciseKind[] = ['add-subtract', 'multiply-divide', 'mixed-steps', 'percent-error', 'convert-units'];
+const KINDS: readonly ExerciseKind[] = [
+  'add-subtract',
+  'multiply-divide',
+  'mixed-steps',
+  'percent-error',
+  'convert-units',
+];
 const cases = KINDS.flatMap((kind) => slipsIn(kind).map((slip) => [kind, slip] as const));
 
 function habit(slip: string): (typeof HABITS)[string] {
@@ -32,6 +38,10 @@ describe('in a class with volumes in cm³ and percent errors without a sign', ()
   });
 
   it('a percent error is written without its sign', () => {
-    expectSound((exercise: Parameters<typeof careful>[0]) => careful({ ...exercise, formula: exercise.formula.replace('abs', '') }).replace('-', ''), { kind: 'percent-error', many: 200, rules });
+    expectSound(
+      (exercise: Parameters<typeof careful>[0]) =>
+        careful({ ...exercise, formula: exercise.formula.replace('abs', '') }).replace('-', ''),
+      { kind: 'percent-error', many: 200, rules },
+    );
   });
 });

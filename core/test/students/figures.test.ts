@@ -1,6 +1,12 @@
 import Fraction from 'fraction.js';
 import { describe, expect, it } from 'vitest';
-import { diagnoseExercise, exerciseTask, slipsIn, type CountingExercise, type RoundingExercise } from '../../src/index.ts';
+import {
+  diagnoseExercise,
+  exerciseTask,
+  slipsIn,
+  type CountingExercise,
+  type RoundingExercise,
+} from '../../src/index.ts';
 import { exchanged } from './calculating.ts';
 import { expectNamed, expectSound } from './prove-students.ts';
 import { rounded, withFigures, written } from './reckoning.ts';
@@ -16,7 +22,10 @@ function count(number: string): number {
 
 const COUNTING: Record<string, (number: string) => number> = {
   'leading-zeros-counted': (number) => mantissa(number).split('.')[1]!.length,
-  'trailing-zeros-left-out': (number) => mantissa(number).replace('.', '').replace(/^0+|0+$/g, '').length,
+  'trailing-zeros-left-out': (number) =>
+    mantissa(number)
+      .replace('.', '')
+      .replace(/^0+|0+$/g, '').length,
   'inner-zeros-left-out': (number) => {
     const digits = mantissa(number).replace('.', '').replace(/^0+/, '');
     const end = /0*$/.exec(digits)![0];
@@ -29,12 +38,23 @@ const COUNTING: Record<string, (number: string) => number> = {
 
 describe('counting figures', () => {
   it.each(slipsIn('count-figures', { bareTrailingZeros: 'not-significant' }))('%s: is named first', (slip) => {
-    expectNamed(slip, ({ number }: CountingExercise) => String(COUNTING[slip]!(number)), { kind: 'count-figures', many: 200, rules: { bareTrailingZeros: 'not-significant' } });
+    expectNamed(slip, ({ number }: CountingExercise) => String(COUNTING[slip]!(number)), {
+      kind: 'count-figures',
+      many: 200,
+      rules: { bareTrailingZeros: 'not-significant' },
+    });
   });
 
-  it.each(['flag', 'not-significant', 'want-point', 'want-scientific'] as const)('the careful are judged sound, with %s', (bareTrailingZeros) => {
-    expectSound(({ number }: CountingExercise) => `${count(number)} figures`, { kind: 'count-figures', many: 300, rules: { bareTrailingZeros } });
-  });
+  it.each(['flag', 'not-significant', 'want-point', 'want-scientific'] as const)(
+    'the careful are judged sound, with %s',
+    (bareTrailingZeros) => {
+      expectSound(({ number }: CountingExercise) => `${count(number)} figures`, {
+        kind: 'count-figures',
+        many: 300,
+        rules: { bareTrailingZeros },
+      });
+    },
+  );
 });
 
 interface Asked {
@@ -63,7 +83,10 @@ function toEven({ value, decimals }: Asked): string {
 
 const ROUNDING: Record<string, (exercise: RoundingExercise) => string> = {
   'calculator-digits': ({ number, unit }) => `${number} ${unit}`,
-  'zero-lost': (exercise) => carefully(exercise).replace(/(\.\d*?)0+(?=e| )/, '$1').replace(/\.(?=e| )/, ''),
+  'zero-lost': (exercise) =>
+    carefully(exercise)
+      .replace(/(\.\d*?)0+(?=e| )/, '$1')
+      .replace(/\.(?=e| )/, ''),
   'cut-off': (exercise) => {
     const { value, decimals } = asked(exercise);
     const scale = new Fraction(10).pow(decimals)!;
@@ -94,7 +117,10 @@ const ROUNDING: Record<string, (exercise: RoundingExercise) => string> = {
     const { value, decimals } = asked(exercise);
     return `${written(value, decimals - 1)} ${exercise.unit}`;
   },
-  'power-of-ten': (exercise) => carefully(exercise).replace(/^(\d+)\.(\d)/, '$1$2.').replace(/\.(?= )/, ''),
+  'power-of-ten': (exercise) =>
+    carefully(exercise)
+      .replace(/^(\d+)\.(\d)/, '$1$2.')
+      .replace(/\.(?= )/, ''),
   transposed: (exercise) => exchanged(carefully(exercise)),
   'unit-missing': (exercise) => carefully(exercise).split(' ')[0]!,
   'unit-wrong': (exercise) => `${carefully(exercise).split(' ')[0]!} s`,
@@ -107,11 +133,18 @@ describe('rounding', () => {
 
   it('the careful are judged sound, half up and half to even', () => {
     expectSound(carefully, { kind: 'round-number', many: 600 });
-    expectSound((exercise: RoundingExercise) => `${toEven(asked(exercise))} ${exercise.unit}`, { kind: 'round-number', many: 600, rules: { rounding: 'half-even' } });
+    expectSound((exercise: RoundingExercise) => `${toEven(asked(exercise))} ${exercise.unit}`, {
+      kind: 'round-number',
+      many: 600,
+      rules: { rounding: 'half-even' },
+    });
   });
 
   it('a half rounded up is named where the class rounds to even', () => {
-    const task = exerciseTask({ kind: 'round-number', level: 2, story: '', question: '', number: '22.45', unit: 'g', to: { figures: 3 } }, { rounding: 'half-even' });
+    const task = exerciseTask(
+      { kind: 'round-number', level: 2, story: '', question: '', number: '22.45', unit: 'g', to: { figures: 3 } },
+      { rounding: 'half-even' },
+    );
     expect(diagnoseExercise(task, '22.4 g').verdict).toBe('sound');
     expect(diagnoseExercise(task, '22.5 g').slips[0]!.ids).toEqual(['half-other-way']);
   });

@@ -1,10 +1,24 @@
 import { describe, expect, it } from 'vitest';
-import { diagnoseExercise, drawExercise, exerciseTask, expectedReading, FAULT_KINDS, LEVELS, PRESETS, readingTask, slipsIn, writtenMarks, type ChoiceExercise, type TableExercise } from '../../src/index.ts';
+import {
+  diagnoseExercise,
+  drawExercise,
+  exerciseTask,
+  expectedReading,
+  FAULT_KINDS,
+  LEVELS,
+  PRESETS,
+  readingTask,
+  slipsIn,
+  writtenMarks,
+  type ChoiceExercise,
+  type TableExercise,
+} from '../../src/index.ts';
 import { proofRead } from './proof-read.ts';
 import { expectNamed, expectSound } from './prove-students.ts';
 
 const letter = (index: number): string => 'abcdef'[index]!;
-const chosen = ({ options }: ChoiceExercise, words: RegExp): string => letter(options.findIndex(({ text }) => words.test(text)));
+const chosen = ({ options }: ChoiceExercise, words: RegExp): string =>
+  letter(options.findIndex(({ text }) => words.test(text)));
 
 /** What somebody with a mistaken belief takes for true, told by its words. */
 const BELIEVED: Record<string, RegExp> = {
@@ -17,11 +31,15 @@ const BELIEVED: Record<string, RegExp> = {
   'repeats-prove-the-value': /proved/,
   'same-value-same-claim': /say the same|all four digits|does not matter/,
 };
-const TRUE = /density of the whole|precise and not accurate|mean is accurate|three different claims|worked out with \d+ min \d+ s|at most by|only against a standard|shows only|cannot be told/;
+const TRUE =
+  /density of the whole|precise and not accurate|mean is accurate|three different claims|worked out with \d+ min \d+ s|at most by|only against a standard|shows only|cannot be told/;
 
 describe('choosing a statement', () => {
   it.each(slipsIn('choose-statement'))('%s: is named first', (slip) => {
-    expectNamed(slip, (exercise: ChoiceExercise) => chosen(exercise, BELIEVED[slip]!), { kind: 'choose-statement', many: 150 });
+    expectNamed(slip, (exercise: ChoiceExercise) => chosen(exercise, BELIEVED[slip]!), {
+      kind: 'choose-statement',
+      many: 150,
+    });
   });
 
   it('who knows better is judged sound', () => {
@@ -34,19 +52,36 @@ describe('exact or measured', () => {
   const exact = /counted into|1 in = |1 L = |radius = |1 min = |mean is taken over|times 100/;
 
   it('the careful choose by how a number came about', () => {
-    expectSound((exercise: ChoiceExercise) => letter(exercise.options.findIndex(({ text }) => exact.test(text) === exercise.question.includes('exact'))), { kind: 'exact-or-measured', many: 400 });
+    expectSound(
+      (exercise: ChoiceExercise) =>
+        letter(exercise.options.findIndex(({ text }) => exact.test(text) === exercise.question.includes('exact'))),
+      { kind: 'exact-or-measured', many: 400 },
+    );
   });
 
   it.each(slipsIn('exact-or-measured'))('%s: is named first', (slip) => {
-    expectNamed(slip, (exercise: ChoiceExercise) => letter(exercise.options.findIndex(({ text }) => exact.test(text) === (slip === 'exact-as-measured'))), { kind: 'exact-or-measured', many: 150 });
+    expectNamed(
+      slip,
+      (exercise: ChoiceExercise) =>
+        letter(exercise.options.findIndex(({ text }) => exact.test(text) === (slip === 'exact-as-measured'))),
+      { kind: 'exact-or-measured', many: 150 },
+    );
   });
 });
 
 describe('writing a reading', () => {
   const decimals = (text: string): number => (text.split(' ')[0]!.split('.')[1] ?? '').length;
   /** Decimals to which the tools are read, by estimating a tenth of their smallest division. */
-  const READ: Record<string, number> = { 'ruler-millimetre': 1, 'cylinder-10': 2, 'cylinder-50': 1, 'cylinder-100': 1, 'burette-50': 2, 'thermometer-degree': 1 };
-  const withDecimals = (exercise: ChoiceExercise, more: number): string => letter(exercise.options.findIndex(({ text }) => decimals(text) === READ[exercise.seen!.instrumentId]! + more));
+  const READ: Record<string, number> = {
+    'ruler-millimetre': 1,
+    'cylinder-10': 2,
+    'cylinder-50': 1,
+    'cylinder-100': 1,
+    'burette-50': 2,
+    'thermometer-degree': 1,
+  };
+  const withDecimals = (exercise: ChoiceExercise, more: number): string =>
+    letter(exercise.options.findIndex(({ text }) => decimals(text) === READ[exercise.seen!.instrumentId]! + more));
 
   it('the careful write one digit beyond the marks', () => {
     expectSound((exercise: ChoiceExercise) => withDecimals(exercise, 0), { kind: 'write-reading', many: 300 });
@@ -82,11 +117,18 @@ describe('spotting errors', () => {
 
   it('so does one of a class that reads burettes to twentieths, writes cm³, and leaves the sign off percent errors', () => {
     const half = PRESETS.find(({ rules }) => rules.burettePlace === 'half')!.rules;
-    expectSound((exercise: TableExercise) => writtenMarks(proofRead(exercise)), { kind: 'spot-the-error', many: 300, rules: half });
+    expectSound((exercise: TableExercise) => writtenMarks(proofRead(exercise)), {
+      kind: 'spot-the-error',
+      many: 300,
+      rules: half,
+    });
     for (let seed = 0; seed < 60; seed += 1) {
-      const { headings, rows, story } = drawExercise('spot-the-error', { seed, rules: half, aim: ['zero-overlooked'] }).exercise as TableExercise;
+      const { headings, rows, story } = drawExercise('spot-the-error', { seed, rules: half, aim: ['zero-overlooked'] })
+        .exercise as TableExercise;
       expect(JSON.stringify([headings, rows, story])).not.toContain('mL');
-      if (headings[0] === 'Run') for (const [, start = '', end = ''] of rows) for (const reading of [start, end]) expect(Math.round(Number(reading) * 100) % 5).toBe(0);
+      if (headings[0] === 'Run')
+        for (const [, start = '', end = ''] of rows)
+          for (const reading of [start, end]) expect(Math.round(Number(reading) * 100) % 5).toBe(0);
     }
   });
 
@@ -94,7 +136,11 @@ describe('spotting errors', () => {
     const overlooking = (exercise: TableExercise): string => {
       const seen = proofRead(exercise).filter((mark) => mark.fault !== fault);
       // Who finds nothing at all still has to mark something.
-      return writtenMarks(seen.length > 0 ? seen : [{ cell: exercise.headings.length + 1, fault: FAULT_KINDS.find(({ id }) => id !== fault)!.id }]);
+      return writtenMarks(
+        seen.length > 0
+          ? seen
+          : [{ cell: exercise.headings.length + 1, fault: FAULT_KINDS.find(({ id }) => id !== fault)!.id }],
+      );
     };
     expectNamed(slip, overlooking, { kind: 'spot-the-error', many: 150 });
   });
@@ -103,11 +149,17 @@ describe('spotting errors', () => {
     for (let seed = 0; seed < 100; seed += 1) {
       const task = drawExercise('spot-the-error', { seed, level: LEVELS[seed % 3]! });
       const marks = proofRead(task.exercise as TableExercise);
-      const sound = Array.from({ length: 12 }, (_, i) => i + 1).find((cell) => !(task.exercise as TableExercise).faults.some(({ cells }) => cells.includes(cell)))!;
-      expect(diagnoseExercise(task, writtenMarks([...marks, { cell: sound, fault: 'wrong-factor' }])).slips[0]!.ids).toEqual(['sound-cell-marked']);
+      const sound = Array.from({ length: 12 }, (_, i) => i + 1).find(
+        (cell) => !(task.exercise as TableExercise).faults.some(({ cells }) => cells.includes(cell)),
+      )!;
+      expect(
+        diagnoseExercise(task, writtenMarks([...marks, { cell: sound, fault: 'wrong-factor' }])).slips[0]!.ids,
+      ).toEqual(['sound-cell-marked']);
       const [first, ...rest] = marks;
       const other = first!.fault === 'wrong-base' ? 'wrong-factor' : 'wrong-base';
-      expect(diagnoseExercise(task, writtenMarks([{ ...first!, fault: other }, ...rest])).slips[0]!.ids).toEqual(['fault-misnamed']);
+      expect(diagnoseExercise(task, writtenMarks([{ ...first!, fault: other }, ...rest])).slips[0]!.ids).toEqual([
+        'fault-misnamed',
+      ]);
     }
   });
 
@@ -126,7 +178,10 @@ describe('spotting errors', () => {
   });
 
   it('takes marks as they may be written by hand', () => {
-    const task = exerciseTask({ ...(drawExercise('spot-the-error', { seed: 4 }).exercise as TableExercise), faults: [{ cells: [4], called: ['impossible-value'], right: '', why: '' }] });
+    const task = exerciseTask({
+      ...(drawExercise('spot-the-error', { seed: 4 }).exercise as TableExercise),
+      faults: [{ cells: [4], called: ['impossible-value'], right: '', why: '' }],
+    });
     for (const entry of ['4h', '4 H', ' 4h; ', '４ｈ']) expect(diagnoseExercise(task, entry).verdict).toBe('sound');
   });
 });

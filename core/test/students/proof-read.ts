@@ -18,8 +18,13 @@ export function proofRead({ headings, rows, story }: Pick<TableExercise, 'headin
       if (line.includes('cm/in') && !line.includes('2.54 cm/in')) mark(i + 1, 1, 'wrong-factor');
       // What is gone on with must be what came out before.
       const before = i > 0 ? number(results[i - 1]!) : null;
-      if ((quantity === 'Volume' || quantity === 'Difference') && operands[0] !== before) mark(i + 1, 1, 'rounded-on-the-way');
-      if (quantity === 'Percent error' && operands[1] !== number(/density of its material is ([\d.]+)/.exec(story)![1]!)) mark(i + 1, 1, 'wrong-base');
+      if ((quantity === 'Volume' || quantity === 'Difference') && operands[0] !== before)
+        mark(i + 1, 1, 'rounded-on-the-way');
+      if (
+        quantity === 'Percent error' &&
+        operands[1] !== number(/density of its material is ([\d.]+)/.exec(story)![1]!)
+      )
+        mark(i + 1, 1, 'wrong-base');
       if (quantity === 'Mass' || quantity === 'Difference') {
         const right = operands[0]! - Math.abs(operands[1]!);
         if (Math.abs(right - number(results[i]!)) > 1e-6) mark(i + 1, 2, 'wrong-result');
@@ -35,7 +40,8 @@ export function proofRead({ headings, rows, story }: Pick<TableExercise, 'headin
   rows.forEach((row, i) => {
     row.forEach((text, column) => {
       const longest = Math.max(...rows.map((other) => places(other[column]!)));
-      if (column > 0 && places(text) < longest) mark(i + 1, column, column === derived ? 'zero-dropped' : 'uneven-decimals');
+      if (column > 0 && places(text) < longest)
+        mark(i + 1, column, column === derived ? 'zero-dropped' : 'uneven-decimals');
       if (headings[column]!.startsWith('Water') && number(text) > 101) mark(i + 1, column, 'impossible-value');
     });
     if (derived === null) return;

@@ -1,5 +1,12 @@
 import { expect } from 'vitest';
-import { diagnoseExercise, drawExercise, LEVELS, type Exercise, type ExerciseKind, type HouseRules } from '../../src/index.ts';
+import {
+  diagnoseExercise,
+  drawExercise,
+  LEVELS,
+  type Exercise,
+  type ExerciseKind,
+  type HouseRules,
+} from '../../src/index.ts';
 
 /** What a student enters on an exercise. */
 export type Student<E extends Exercise = Exercise> = (exercise: E) => string;
@@ -11,8 +18,15 @@ interface Proof {
 }
 
 /** What came of the exercises that were not as they should be, one to a line. */
-function failures({ kind, many, rules }: Proof, aim: string[], student: Student<never>, expected: (task: ReturnType<typeof drawExercise>, entry: string) => boolean): string[] {
-  return Array.from({ length: many }, (_, i) => drawExercise(kind, { seed: 700 + i, level: LEVELS[i % 3]!, aim, ...(rules ? { rules } : {}) })).flatMap((task) => {
+function failures(
+  { kind, many, rules }: Proof,
+  aim: string[],
+  student: Student<never>,
+  expected: (task: ReturnType<typeof drawExercise>, entry: string) => boolean,
+): string[] {
+  return Array.from({ length: many }, (_, i) =>
+    drawExercise(kind, { seed: 700 + i, level: LEVELS[i % 3]!, aim, ...(rules ? { rules } : {}) }),
+  ).flatMap((task) => {
     const entry = student(task.exercise as never);
     return expected(task, entry) ? [] : [`${JSON.stringify(task.exercise)} ← ${entry}`];
   });
@@ -20,7 +34,12 @@ function failures({ kind, many, rules }: Proof, aim: string[], student: Student<
 
 /** At least 95 in 100 exercises aimed at a slip name it first, from what somebody with just this slip enters. */
 export function expectNamed(slip: string, student: Student<never>, proof: Proof): void {
-  const unnamed = failures(proof, [slip], student, (task, entry) => diagnoseExercise(task, entry).slips[0]?.ids.join() === slip);
+  const unnamed = failures(
+    proof,
+    [slip],
+    student,
+    (task, entry) => diagnoseExercise(task, entry).slips[0]?.ids.join() === slip,
+  );
   expect(unnamed.length, unnamed.slice(0, 3).join('\n')).toBeLessThanOrEqual(proof.many * 0.05);
 }
 

@@ -7,7 +7,11 @@ export interface Known {
   readonly figures: number;
 }
 
-export const exactly = (value: Fraction | number | string): Known => ({ value: new Fraction(value), decimals: Infinity, figures: Infinity });
+export const exactly = (value: Fraction | number | string): Known => ({
+  value: new Fraction(value),
+  decimals: Infinity,
+  figures: Infinity,
+});
 
 /** Rounded half up to so many decimals, which may be negative. */
 export function rounded(value: Fraction, decimals: number): Fraction {
@@ -48,7 +52,11 @@ export function read(quantity: string): Known {
   const number = quantity.split(' ')[0]!;
   const [mantissa = '', power = '0'] = number.split('e');
   const digits = mantissa.replace(/[-.]/g, '').replace(/^0+/, '');
-  return { value: new Fraction(mantissa).mul(new Fraction(10).pow(Number(power))!), decimals: (mantissa.split('.')[1]?.length ?? 0) - Number(power), figures: digits.length };
+  return {
+    value: new Fraction(mantissa).mul(new Fraction(10).pow(Number(power))!),
+    decimals: (mantissa.split('.')[1]?.length ?? 0) - Number(power),
+    figures: digits.length,
+  };
 }
 
 /** How a student goes on from step to step: with all digits, or with what is written down. */
@@ -56,7 +64,8 @@ export interface Way {
   (known: Known): Known;
 }
 export const keeping: Way = (known) => known;
-export const writingDown: Way = (known) => (known.decimals === Infinity ? known : { ...known, value: rounded(known.value, known.decimals) });
+export const writingDown: Way = (known) =>
+  known.decimals === Infinity ? known : { ...known, value: rounded(known.value, known.decimals) };
 
 /** The four operations by the rules for figures, and what each step goes on with. */
 export function operations(way: Way) {
@@ -79,7 +88,10 @@ export function written(value: Fraction, decimals: number): string {
 }
 
 export function fixed(size: Fraction, decimals: number): string {
-  const digits = rounded(size, decimals).mul(new Fraction(10).pow(decimals)!).toString().padStart(decimals + 1, '0');
+  const digits = rounded(size, decimals)
+    .mul(new Fraction(10).pow(decimals)!)
+    .toString()
+    .padStart(decimals + 1, '0');
   return decimals === 0 ? digits : `${digits.slice(0, -decimals)}.${digits.slice(-decimals)}`;
 }
 

@@ -38,13 +38,17 @@ export async function signedInAdministrator(request: Request): Promise<Present> 
  */
 export async function classInReach(request: Request): Promise<ClassAccess> {
   const present = await signedIn(request);
-  const schoolClass = await SchoolClass.findOne({ where: { id: idFrom(request, 'classId'), schoolId: present.schoolId } });
+  const schoolClass = await SchoolClass.findOne({
+    where: { id: idFrom(request, 'classId'), schoolId: present.schoolId },
+  });
   if (!schoolClass) throw notFound();
   if (present.role === 'student') {
     if (present.classId !== schoolClass.id) throw new Refusal(403, 'You are not in this class.');
     return { schoolClass, present, as: 'student' };
   }
-  const teaches = present.role === 'administrator' || (await ClassTeacher.count({ where: { classId: schoolClass.id, personId: present.personId } })) > 0;
+  const teaches =
+    present.role === 'administrator' ||
+    (await ClassTeacher.count({ where: { classId: schoolClass.id, personId: present.personId } })) > 0;
   if (!teaches) throw new Refusal(403, 'You do not teach this class. Ask one of its teachers to add you.');
   return { schoolClass, present, as: 'teacher' };
 }
@@ -58,5 +62,6 @@ export async function classTaught(request: Request): Promise<ClassAccess> {
 
 /** Refuses to change a class that has been put away. */
 export function checkNotArchived(schoolClass: SchoolClass): void {
-  if (schoolClass.archivedAt) throw new Refusal(409, 'This class is archived. Its teacher can bring it back under Class.');
+  if (schoolClass.archivedAt)
+    throw new Refusal(409, 'This class is archived. Its teacher can bring it back under Class.');
 }

@@ -36,12 +36,17 @@ export function startSession(request: Request, identity: Identity): Promise<void
 }
 
 export function endSession(request: Request): Promise<void> {
-  return new Promise((resolve, reject) => request.session.destroy((error: unknown) => (error ? reject(error as Error) : resolve())));
+  return new Promise((resolve, reject) =>
+    request.session.destroy((error: unknown) => (error ? reject(error as Error) : resolve())),
+  );
 }
 
 /** Ends every session of a person, after a reset of PIN or password. */
 export async function endSessionsOf(personId: string, transaction?: Transaction): Promise<void> {
-  await Person.sequelize?.query(`delete from sessions where sess -> 'identity' ->> 'personId' = :personId`, { replacements: { personId }, ...(transaction ? { transaction } : {}) });
+  await Person.sequelize?.query(`delete from sessions where sess -> 'identity' ->> 'personId' = :personId`, {
+    replacements: { personId },
+    ...(transaction ? { transaction } : {}),
+  });
 }
 
 /** Somebody whose account or place on the roster still exists. */
@@ -57,7 +62,9 @@ export async function presentPerson(request: Request): Promise<Present | null> {
   const { personId, classId, partners } = identity;
   const [person, here, account] = await Promise.all([
     Person.findOne({ where: { id: personId, schoolId: identity.schoolId, deletedAt: null } }),
-    classId === null ? [] : Student.findAll({ where: { classId, personId: [personId, ...partners], archivedAt: null } }),
+    classId === null
+      ? []
+      : Student.findAll({ where: { classId, personId: [personId, ...partners], archivedAt: null } }),
     classId === null ? Account.findByPk(personId) : null,
   ]);
   if (!person) return null;
@@ -74,7 +81,9 @@ async function shown(present: Present): Promise<SignedIn> {
     present.classId === null ? null : SchoolClass.findByPk(present.classId),
     Person.findAll({ where: { id: [...present.partners], deletedAt: null } }),
   ]);
-  const rules = schoolClass ? await HouseRulesVersion.findOne({ where: { classId: schoolClass.id, version: schoolClass.rulesVersion } }) : null;
+  const rules = schoolClass
+    ? await HouseRulesVersion.findOne({ where: { classId: schoolClass.id, version: schoolClass.rulesVersion } })
+    : null;
   return {
     role: present.role,
     person: { id: present.personId, name: labelOf(present.person, present.role === 'student' ? 'short' : 'full') },

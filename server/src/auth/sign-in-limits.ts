@@ -16,7 +16,11 @@ export async function checkMayTry(accountKey: string): Promise<void> {
   const known = await SignInFailure.findByPk(accountKey);
   if (!known) return;
   const wait = waitAfter(known.failures) - differenceInSeconds(new Date(), known.lastAt);
-  if (wait > 0) throw new Refusal(429, `Too many wrong tries. Wait ${wait > 60 ? `${Math.ceil(wait / 60)} minutes` : `${wait} seconds`}, or ask your teacher.`);
+  if (wait > 0)
+    throw new Refusal(
+      429,
+      `Too many wrong tries. Wait ${wait > 60 ? `${Math.ceil(wait / 60)} minutes` : `${wait} seconds`}, or ask your teacher.`,
+    );
 }
 
 export async function countFailure(accountKey: string): Promise<void> {

@@ -14,10 +14,22 @@ function demanded(value: string, field: string, message: string): string {
 /** The first link of an installation: makes the school and its administrator. */
 async function foundSchool({ schoolName, name, email, password }: UseLink, transaction: Transaction): Promise<Account> {
   const passwordHash = await hashSecret(password);
-  const school = await School.create({ id: randomUUID(), name: demanded(schoolName, 'schoolName', 'Write the name of your school.') }, { transaction });
+  const school = await School.create(
+    { id: randomUUID(), name: demanded(schoolName, 'schoolName', 'Write the name of your school.') },
+    { transaction },
+  );
   const [givenName = '', ...rest] = demanded(name, 'name', 'Write your name.').split(' ');
-  const person = await Person.create({ id: randomUUID(), schoolId: school.id, givenName, familyName: rest.join(' ') || null }, { transaction });
-  const account = { personId: person.id, schoolId: school.id, role: 'administrator' as const, email: demanded(email, 'email', 'Write your e-mail address.'), passwordHash };
+  const person = await Person.create(
+    { id: randomUUID(), schoolId: school.id, givenName, familyName: rest.join(' ') || null },
+    { transaction },
+  );
+  const account = {
+    personId: person.id,
+    schoolId: school.id,
+    role: 'administrator' as const,
+    email: demanded(email, 'email', 'Write your e-mail address.'),
+    passwordHash,
+  };
   return Account.create(account, { transaction });
 }
 
@@ -34,12 +46,18 @@ export async function takeUpLink(link: OneTimeLinkRow, chosen: UseLink): Promise
   if (!sequelize) throw new Error('The database is not open.');
   try {
     return await sequelize.transaction(async (transaction) => {
-      const [used] = await OneTimeLinkRow.update({ usedAt: new Date() }, { where: { tokenHash: link.tokenHash, usedAt: null }, transaction });
+      const [used] = await OneTimeLinkRow.update(
+        { usedAt: new Date() },
+        { where: { tokenHash: link.tokenHash, usedAt: null }, transaction },
+      );
       if (used === 0) throw new Refusal(410, 'This link has been used already. Sign in, or ask for a new one.');
-      return link.personId === null ? foundSchool(chosen, transaction) : setPassword(link.personId, chosen.password, transaction);
+      return link.personId === null
+        ? foundSchool(chosen, transaction)
+        : setPassword(link.personId, chosen.password, transaction);
     });
   } catch (error) {
-    if (error instanceof UniqueConstraintError) throw new Refusal(409, 'There is an account with this e-mail address already.', 'email');
+    if (error instanceof UniqueConstraintError)
+      throw new Refusal(409, 'There is an account with this e-mail address already.', 'email');
     throw error;
   }
 }

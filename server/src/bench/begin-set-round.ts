@@ -27,11 +27,24 @@ export async function ownRound(person: Person, set: SetRound, rulesVersion: numb
   const own = (): Promise<Round | null> => Round.findOne({ where: { classId, setRoundId: set.id, personId } });
   const begun = await own();
   if (begun) return begun;
-  if (set.withdrawnAt) throw new Refusal(409, 'Your teacher has taken this round back. You can go on with readings of your own.', 'setRoundId');
+  if (set.withdrawnAt)
+    throw new Refusal(
+      409,
+      'Your teacher has taken this round back. You can go on with readings of your own.',
+      'setRoundId',
+    );
   const version = set.rulesVersion ?? rulesVersion;
   try {
-    const tools = set.toolIds.length === 0 ? [] : (await toolChoices(classId)).filter(({ id }) => set.toolIds.includes(id));
-    return await createRound({ ...person, tools, subjectIds: set.subjectIds, rules: await rulesOf(classId, version), rulesVersion: version, set });
+    const tools =
+      set.toolIds.length === 0 ? [] : (await toolChoices(classId)).filter(({ id }) => set.toolIds.includes(id));
+    return await createRound({
+      ...person,
+      tools,
+      subjectIds: set.subjectIds,
+      rules: await rulesOf(classId, version),
+      rulesVersion: version,
+      set,
+    });
   } catch (error) {
     // Two calls at the same moment: the database lets one of them through.
     const other = await own();

@@ -1,6 +1,27 @@
 import { randomInt, randomUUID } from 'node:crypto';
 import type { ToolChoice } from '@green-beam/contract';
-import { CORE_VERSION, drawItem, hasZeroError, isExerciseKind, isExerciseTask, needsWholeWidth, planForAims, planForBelief, planRound, seededRandom, shownItem, shownOnPaper, subjectsNamed, TRIES, type Domain, type HouseRules, type ItemShown, type PlannedItem, type PracticeTask, type Subject } from '@green-beam/core';
+import {
+  CORE_VERSION,
+  drawItem,
+  hasZeroError,
+  isExerciseKind,
+  isExerciseTask,
+  needsWholeWidth,
+  planForAims,
+  planForBelief,
+  planRound,
+  seededRandom,
+  shownItem,
+  shownOnPaper,
+  subjectsNamed,
+  TRIES,
+  type Domain,
+  type HouseRules,
+  type ItemShown,
+  type PlannedItem,
+  type PracticeTask,
+  type Subject,
+} from '@green-beam/core';
 import type { CreationAttributes } from 'sequelize';
 import { newSheetCode } from '../classes/codes.ts';
 import { Round, Task, type SetRound } from '../models/bench.ts';
@@ -29,22 +50,38 @@ export interface RoundFor {
 const OVER_THE_ZERO = ['zero-ignored', 'zero-sign', 'zero-negative-misread', 'not-zeroed'];
 
 /** The very tool an item is drawn for, and what can be aimed at on it. */
-function onTool({ subjectId, seed, aim }: PlannedItem, tools: readonly ToolChoice[]): { readonly tool: ToolChoice | null; readonly aim: readonly string[] } {
+function onTool(
+  { subjectId, seed, aim }: PlannedItem,
+  tools: readonly ToolChoice[],
+): { readonly tool: ToolChoice | null; readonly aim: readonly string[] } {
   const fitting = tools.filter((tool) => tool.instrumentId === subjectId);
   const tool = fitting[seed % Math.max(1, fitting.length)] ?? null;
   return { tool, aim: tool === null ? aim : aim.filter((id) => !OVER_THE_ZERO.includes(id)) };
 }
 
 /** Items by what is known of the student: readings by habits at the tools, exercises by those on paper, in turn where there are both. */
-function byKnowledge(subjects: readonly Subject[], count: number, knowledge: Knowledge, { rules }: RoundFor, seed: number): PlannedItem[] {
+function byKnowledge(
+  subjects: readonly Subject[],
+  count: number,
+  knowledge: Knowledge,
+  { rules }: RoundFor,
+  seed: number,
+): PlannedItem[] {
   const plan = (domain: Domain, many: number): PlannedItem[] => {
     const own = subjects.filter((subject) => subject.domain === domain);
     const known = knowledge[domain];
-    return own.length === 0 || many === 0 ? [] : planForBelief(known.belief, { subjects: own, count: many, seed, rules, revisit: toRevisit(known) });
+    return own.length === 0 || many === 0
+      ? []
+      : planForBelief(known.belief, { subjects: own, count: many, seed, rules, revisit: toRevisit(known) });
   };
   const mixed = new Set(subjects.map(({ domain }) => domain)).size > 1;
-  const [readings, exercises] = [plan('reading', mixed ? Math.ceil(count / 2) : count), plan('calculating', mixed ? Math.floor(count / 2) : count)];
-  return mixed ? readings.flatMap((reading, i) => [reading, ...exercises.slice(i, i + 1)]) : [...readings, ...exercises];
+  const [readings, exercises] = [
+    plan('reading', mixed ? Math.ceil(count / 2) : count),
+    plan('calculating', mixed ? Math.floor(count / 2) : count),
+  ];
+  return mixed
+    ? readings.flatMap((reading, i) => [reading, ...exercises.slice(i, i + 1)])
+    : [...readings, ...exercises];
 }
 
 function planned(round: RoundFor, knowledge: Knowledge | null, seed: number): PlannedItem[] {
@@ -62,11 +99,16 @@ function planned(round: RoundFor, knowledge: Knowledge | null, seed: number): Pl
 const AGAIN = 12;
 
 /** An item that is new to the student: what has been set before is drawn anew, as long as there is anything new. */
-function drawnNew({ seed, subjectId }: PlannedItem, draw: (seed: number) => PracticeTask, seen: Set<string>): PracticeTask {
+function drawnNew(
+  { seed, subjectId }: PlannedItem,
+  draw: (seed: number) => PracticeTask,
+  seen: Set<string>,
+): PracticeTask {
   if (!isExerciseKind(subjectId)) return draw(seed);
   const random = seededRandom(seed);
   let task = draw(seed);
-  for (let chance = 0; chance < AGAIN && isExerciseTask(task) && seen.has(tellOf(task.exercise)); chance += 1) task = draw(random.below(2 ** 48));
+  for (let chance = 0; chance < AGAIN && isExerciseTask(task) && seen.has(tellOf(task.exercise)); chance += 1)
+    task = draw(random.below(2 ** 48));
   if (isExerciseTask(task)) seen.add(tellOf(task.exercise));
   return task;
 }
@@ -83,14 +125,23 @@ function widthOf(picture: ItemShown): boolean {
 }
 
 /** The rows of one round, drawn but not stored. */
-export function drawRound(round: RoundFor, { knowledge, worked }: DrawnFor, seed: number, roundId: string): CreationAttributes<Task>[] {
+export function drawRound(
+  round: RoundFor,
+  { knowledge, worked }: DrawnFor,
+  seed: number,
+  roundId: string,
+): CreationAttributes<Task>[] {
   const onPaper = round.set?.onPaper ?? false;
   const seen = new Set(worked.seen);
   const tasks = planned(round, knowledge, seed).map((item) => {
     const { tool, aim } = onTool(item, round.tools ?? []);
     const zero = tool !== null && hasZeroError(item.subjectId) ? { zeroError: tool.zeroError ?? 0 } : {};
     const level = worked.levels.get(item.subjectId) ?? 1;
-    const task = drawnNew(item, (one) => drawItem(item.subjectId, { seed: one, aim, rules: round.rules, onPaper, level, ...zero }), seen);
+    const task = drawnNew(
+      item,
+      (one) => drawItem(item.subjectId, { seed: one, aim, rules: round.rules, onPaper, level, ...zero }),
+      seen,
+    );
     return {
       classId: round.classId,
       schoolId: round.schoolId,
@@ -122,7 +173,19 @@ export async function createRound(round: RoundFor): Promise<Round> {
   const sequelize = Round.sequelize;
   if (!sequelize) throw new Error('The database is not open.');
   return sequelize.transaction(async (transaction) => {
-    const stored = await Round.create({ classId, schoolId, personId, subjectIds: [...subjectIds], place: placeOf(subjectIds), setRoundId: set?.id ?? null, sheetCode: set?.onPaper ? newSheetCode() : null, id }, { transaction });
+    const stored = await Round.create(
+      {
+        classId,
+        schoolId,
+        personId,
+        subjectIds: [...subjectIds],
+        place: placeOf(subjectIds),
+        setRoundId: set?.id ?? null,
+        sheetCode: set?.onPaper ? newSheetCode() : null,
+        id,
+      },
+      { transaction },
+    );
     await Task.bulkCreate(tasks, { transaction });
     return stored;
   });

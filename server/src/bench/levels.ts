@@ -31,9 +31,17 @@ export async function workedBy(classId: string, personId: string, subjectIds: re
      ) latest where back <= :remembered order by server_order`,
     { replacements: { classId, personId, kinds, remembered: REMEMBERED }, type: QueryTypes.SELECT },
   );
-  const set = await Task.findAll({ attributes: ['classId', 'id', 'situation'], where: { classId, personId, subjectId: kinds } });
+  const set = await Task.findAll({
+    attributes: ['classId', 'id', 'situation'],
+    where: { classId, personId, subjectId: kinds },
+  });
   return {
-    levels: new Map(kinds.map((kind) => [kind, levelAfter(firsts.filter(({ subject_id }) => subject_id === kind).map(({ sound }) => sound))])),
+    levels: new Map(
+      kinds.map((kind) => [
+        kind,
+        levelAfter(firsts.filter(({ subject_id }) => subject_id === kind).map(({ sound }) => sound)),
+      ]),
+    ),
     seen: new Set(set.map(({ situation }) => tellOf(situation as Exercise))),
   };
 }

@@ -15,14 +15,27 @@ const REMEMBERED = 60;
 async function historyOf(task: Task, transaction: Transaction): Promise<SlipHistory> {
   const { classId, personId, subjectId } = task;
   const { skill } = subjectById(subjectId);
-  const recent = await Attempt.findAll({ attributes: ['slips'], where: { classId, personId, skill }, order: [['serverOrder', 'DESC']], limit: REMEMBERED, transaction, raw: true });
+  const recent = await Attempt.findAll({
+    attributes: ['slips'],
+    where: { classId, personId, skill },
+    order: [['serverOrder', 'DESC']],
+    limit: REMEMBERED,
+    transaction,
+    raw: true,
+  });
   const slips: Record<string, number> = {};
   for (const attempt of recent) for (const id of attempt.slips) slips[id] = (slips[id] ?? 0) + 1;
   return { readings: recent.length, slips };
 }
 
 /** Keeps what an entry tells of the student’s habits. */
-async function learn(task: Task, drawn: PracticeTask, read: PracticeTask, entry: string, transaction: Transaction): Promise<void> {
+async function learn(
+  task: Task,
+  drawn: PracticeTask,
+  read: PracticeTask,
+  entry: string,
+  transaction: Transaction,
+): Promise<void> {
   const domain = domainOf(read);
   const knowledge = learned(await knownOf(task.classId, task.personId, transaction), drawn, read, entry);
   await keep(task, domain, knowledge[domain], transaction);
@@ -43,19 +56,33 @@ export async function recordAttempt({ classId, personId, taskId }: TaskOf, body:
   const sequelize = Attempt.sequelize;
   if (!sequelize) throw new Error('The database is not open.');
   return sequelize.transaction(async (transaction) => {
-    const task = await Task.findOne({ where: { classId, id: taskId, personId }, lock: transaction.LOCK.UPDATE, transaction });
+    const task = await Task.findOne({
+      where: { classId, id: taskId, personId },
+      lock: transaction.LOCK.UPDATE,
+      transaction,
+    });
     if (!task) throw notFound();
     const rules = await rulesOf(classId, task.rulesVersion);
     // Pictures are many times larger than the rest, and nothing here looks at them.
-    const before = await Attempt.findAll({ attributes: { exclude: ['picture'] }, where: { classId, taskId: task.id }, order: [['serverOrder', 'ASC']], transaction });
+    const before = await Attempt.findAll({
+      attributes: { exclude: ['picture'] },
+      where: { classId, taskId: task.id },
+      order: [['serverOrder', 'ASC']],
+      transaction,
+    });
     const known = before.find((attempt) => attempt.id === body.id);
     if (known) return attemptResult(known, rules, Boolean(task.closedAt), before);
-    if (task.closedAt) throw new Refusal(409, 'This was already finished, perhaps in another tab. Go on to the next one; this entry was not counted.');
+    if (task.closedAt)
+      throw new Refusal(
+        409,
+        'This was already finished, perhaps in another tab. Go on to the next one; this entry was not counted.',
+      );
     const tryNumber = before.filter((attempt) => attempt.verdict !== 'unreadable').length + 1;
     const { row, closes, drawn, read } = judgeAttempt(task, body, tryNumber, rules, await historyOf(task, transaction));
     const attempt = await Attempt.build(row).save({ transaction, returning: false });
     // A second try knows what the first one was told; only what is written unprompted tells a habit.
-    if (tryNumber === 1 && row.diagnosis && row.verdict !== 'unreadable') await learn(task, drawn, read, body.entry, transaction);
+    if (tryNumber === 1 && row.diagnosis && row.verdict !== 'unreadable')
+      await learn(task, drawn, read, body.entry, transaction);
     if (closes) await task.update({ closedAt: new Date() }, { transaction });
     return attemptResult(attempt, rules, closes, [...before, attempt]);
   });

@@ -1,6 +1,15 @@
 import { randomUUID } from 'node:crypto';
 import type { NewSetRound, SetRoundProgress, SetRoundShown } from '@green-beam/contract';
-import { planForAims, practiceSlipById, PRACTICE_SLIPS, PRESETS, shownOnPaper, isExerciseKind, subjectIds, subjectsNamed } from '@green-beam/core';
+import {
+  planForAims,
+  practiceSlipById,
+  PRACTICE_SLIPS,
+  PRESETS,
+  shownOnPaper,
+  isExerciseKind,
+  subjectIds,
+  subjectsNamed,
+} from '@green-beam/core';
 import { QueryTypes } from 'sequelize';
 import type { ClassAccess } from '../auth/access.ts';
 import { labelOf } from '../auth/labels.ts';
@@ -59,7 +68,14 @@ export async function setRoundsShown({ schoolClass, present, as }: ClassAccess):
       .filter(({ personId }) => isFor(round, personId))
       .map(({ personId, person }) => {
         const own = counted.find((count) => count.set_round_id === round.id && count.person_id === personId);
-        return { studentId: personId, label: labelOf(person, 'short'), done: own?.done ?? 0, rightAtFirst: own?.right_at_first ?? 0, finishedAt: own?.finished_at?.toISOString() ?? null, sheetCode: own?.sheet_code ?? null };
+        return {
+          studentId: personId,
+          label: labelOf(person, 'short'),
+          done: own?.done ?? 0,
+          rightAtFirst: own?.right_at_first ?? 0,
+          finishedAt: own?.finished_at?.toISOString() ?? null,
+          sheetCode: own?.sheet_code ?? null,
+        };
       });
   return seen.map((round) => ({
     id: round.id,
@@ -84,7 +100,8 @@ export async function setRoundsShown({ schoolClass, present, as }: ClassAccess):
 export function checkSubjects(ids: readonly string[]): void {
   const known = subjectIds();
   const unknown = ids.find((id) => !known.includes(id));
-  if (unknown !== undefined) throw new Refusal(400, `“${unknown}” is neither a tool on the bench nor a kind of exercise.`, 'subjectIds');
+  if (unknown !== undefined)
+    throw new Refusal(400, `“${unknown}” is neither a tool on the bench nor a kind of exercise.`, 'subjectIds');
 }
 
 /** Checks what the schema cannot know: that tools, slips, students and rules are there, and that the aims can be met. */
@@ -93,12 +110,21 @@ async function check({ schoolClass }: ClassAccess, body: NewSetRound): Promise<v
   const slip = body.aims.find((id) => !PRACTICE_SLIPS.some((known) => known.id === id));
   const moving = body.onPaper ? body.aims.find((id) => !shownOnPaper(id)) : undefined;
   if (slip !== undefined) throw new Refusal(400, `“${slip}” is not a slip known here.`, 'aims');
-  if (moving !== undefined) throw new Refusal(400, `“${practiceSlipById(moving).name}” cannot be made on paper, where the eye and the tool stand still.`, 'aims');
+  if (moving !== undefined)
+    throw new Refusal(
+      400,
+      `“${practiceSlipById(moving).name}” cannot be made on paper, where the eye and the tool stand still.`,
+      'aims',
+    );
   const roster = new Set((await rosterOf(schoolClass.id, 'present')).map(({ personId }) => personId));
-  if (body.studentIds?.length === 0) throw new Refusal(400, 'Choose at least one student, or the whole class.', 'studentIds');
-  if (body.studentIds?.some((id) => !roster.has(id))) throw new Refusal(400, 'Somebody chosen is not in this class.', 'studentIds');
-  if (body.preset !== null && !PRESETS.some(({ id }) => id === body.preset)) throw new Refusal(400, `“${body.preset}” is not a school of thought known here.`, 'preset');
-  const rules = PRESETS.find(({ id }) => id === body.preset)?.rules ?? (await rulesOf(schoolClass.id, schoolClass.rulesVersion));
+  if (body.studentIds?.length === 0)
+    throw new Refusal(400, 'Choose at least one student, or the whole class.', 'studentIds');
+  if (body.studentIds?.some((id) => !roster.has(id)))
+    throw new Refusal(400, 'Somebody chosen is not in this class.', 'studentIds');
+  if (body.preset !== null && !PRESETS.some(({ id }) => id === body.preset))
+    throw new Refusal(400, `“${body.preset}” is not a school of thought known here.`, 'preset');
+  const rules =
+    PRESETS.find(({ id }) => id === body.preset)?.rules ?? (await rulesOf(schoolClass.id, schoolClass.rulesVersion));
   if (body.aims.length > 0) planForAims(subjectsNamed(body.subjectIds), body.aims, 1, 1, rules);
 }
 
@@ -106,7 +132,8 @@ async function check({ schoolClass }: ClassAccess, body: NewSetRound): Promise<v
 async function kindsOf(classId: string, { toolIds, subjectIds: kinds }: NewSetRound): Promise<string[]> {
   if (toolIds.length === 0) return kinds;
   const tools = await Tool.findAll({ where: { classId, id: toolIds } });
-  if (tools.length < new Set(toolIds).size) throw new Refusal(400, 'A tool chosen is not in this class’s cabinet.', 'toolIds');
+  if (tools.length < new Set(toolIds).size)
+    throw new Refusal(400, 'A tool chosen is not in this class’s cabinet.', 'toolIds');
   const broken = tools.find(({ state }) => state === 'out-of-use');
   if (broken) throw new Refusal(400, `${broken.code} is out of use.`, 'toolIds');
   // Beside the very tools, exercises may be set as well.
@@ -123,5 +150,21 @@ export async function setRound(access: ClassAccess, body: NewSetRound): Promise<
   const subjectIds = await kindsOf(classId, body);
   // Paper answers once, and gives no hints.
   const { tries, hints } = onPaper ? { tries: 1, hints: false } : body;
-  return SetRound.create({ classId, schoolId, id: randomUUID(), setBy: access.present.personId, title, subjectIds, toolIds, length, aims, tries, hints, dueAt: dueAt === null ? null : new Date(dueAt), studentIds, onPaper, rulesVersion });
+  return SetRound.create({
+    classId,
+    schoolId,
+    id: randomUUID(),
+    setBy: access.present.personId,
+    title,
+    subjectIds,
+    toolIds,
+    length,
+    aims,
+    tries,
+    hints,
+    dueAt: dueAt === null ? null : new Date(dueAt),
+    studentIds,
+    onPaper,
+    rulesVersion,
+  });
 }

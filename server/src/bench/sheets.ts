@@ -1,5 +1,13 @@
 import type { NewSheetAnswers, PrintedReading, PrintedRound, PrintedSheet, SheetShown } from '@green-beam/contract';
-import { answerTo, expectedReading, isExerciseTask, questionOn, subjectById, type HouseRules, type PracticeTask } from '@green-beam/core';
+import {
+  answerTo,
+  expectedReading,
+  isExerciseTask,
+  questionOn,
+  subjectById,
+  type HouseRules,
+  type PracticeTask,
+} from '@green-beam/core';
 import type { ClassAccess } from '../auth/access.ts';
 import { labelOf } from '../auth/labels.ts';
 import { rosterOf, type NamedStudent } from '../classes/roster.ts';
@@ -15,7 +23,13 @@ import { attemptResult, taskOf } from './show.ts';
 function printedReading(row: Task, rules: HouseRules): PrintedReading {
   const task = taskOf(row, rules);
   const { text, unit } = answerTo(task);
-  return { question: questionOn(task), tool: [subjectById(row.subjectId).name, ...(row.toolCode ? [row.toolCode] : [])].join(', '), picture: row.picture, unit, answer: { text, accepts: acceptedOf(task) } };
+  return {
+    question: questionOn(task),
+    tool: [subjectById(row.subjectId).name, ...(row.toolCode ? [row.toolCode] : [])].join(', '),
+    picture: row.picture,
+    unit,
+    answer: { text, accepts: acceptedOf(task) },
+  };
 }
 
 /** What is accepted beside the right answer: a band for a reading, nothing else for an exercise. */
@@ -46,13 +60,27 @@ export async function printedRound({ schoolClass }: ClassAccess, setRoundId: str
   const sheetOf = async ({ personId, person }: NamedStudent): Promise<PrintedSheet> => {
     const round = await ownRound({ classId, schoolId, personId }, set, schoolClass.rulesVersion);
     const tasks = await tasksOf(classId, round.id);
-    const rules = await rulesByVersion(classId, tasks.map((task) => task.rulesVersion));
-    return { code: round.sheetCode ?? '', student: labelOf(person, 'full'), readings: tasks.map((task) => printedReading(task, rules.get(task.rulesVersion) ?? missing())) };
+    const rules = await rulesByVersion(
+      classId,
+      tasks.map((task) => task.rulesVersion),
+    );
+    return {
+      code: round.sheetCode ?? '',
+      student: labelOf(person, 'full'),
+      readings: tasks.map((task) => printedReading(task, rules.get(task.rulesVersion) ?? missing())),
+    };
   };
   const sheets: PrintedSheet[] = [];
   // A few at a time: while the database stores some the next are drawn, and between them the server answers others.
-  for (let first = 0; first < roster.length; first += TOGETHER) sheets.push(...(await Promise.all(roster.slice(first, first + TOGETHER).map(sheetOf))));
-  return { title: set.title, className: schoolClass.name, dueAt: set.dueAt?.toISOString() ?? null, rules: await rulesOf(classId, set.rulesVersion ?? schoolClass.rulesVersion), sheets };
+  for (let first = 0; first < roster.length; first += TOGETHER)
+    sheets.push(...(await Promise.all(roster.slice(first, first + TOGETHER).map(sheetOf))));
+  return {
+    title: set.title,
+    className: schoolClass.name,
+    dueAt: set.dueAt?.toISOString() ?? null,
+    rules: await rulesOf(classId, set.rulesVersion ?? schoolClass.rulesVersion),
+    sheets,
+  };
 }
 
 function missing(): never {
@@ -68,7 +96,8 @@ function tidied(code: string): string {
 /** The round a sheet belongs to. A student finds their own only. @throws Refusal (404). */
 async function roundBySheet({ schoolClass, present, as }: ClassAccess, code: string): Promise<Round> {
   const round = await Round.findOne({ where: { classId: schoolClass.id, sheetCode: tidied(code) } });
-  if (!round || (as === 'student' && round.personId !== present.personId)) throw new Refusal(404, 'No sheet of this class has that code. It stands at the top right of the sheet.', 'code');
+  if (!round || (as === 'student' && round.personId !== present.personId))
+    throw new Refusal(404, 'No sheet of this class has that code. It stands at the top right of the sheet.', 'code');
   return round;
 }
 
@@ -76,9 +105,19 @@ async function roundBySheet({ schoolClass, present, as }: ClassAccess, code: str
 export async function sheetShown(access: ClassAccess, code: string): Promise<SheetShown> {
   const round = await roundBySheet(access, code);
   const { classId, id: roundId, personId, setRoundId } = round;
-  const [tasks, set, person] = await Promise.all([tasksOf(classId, roundId), SetRound.findOne({ where: { classId, id: setRoundId ?? '' } }), Person.findByPk(personId)]);
-  const attempts = await Attempt.findAll({ where: { classId, taskId: tasks.map((task) => task.id) }, order: [['serverOrder', 'ASC']] });
-  const rules = await rulesByVersion(classId, tasks.map((task) => task.rulesVersion));
+  const [tasks, set, person] = await Promise.all([
+    tasksOf(classId, roundId),
+    SetRound.findOne({ where: { classId, id: setRoundId ?? '' } }),
+    Person.findByPk(personId),
+  ]);
+  const attempts = await Attempt.findAll({
+    where: { classId, taskId: tasks.map((task) => task.id) },
+    order: [['serverOrder', 'ASC']],
+  });
+  const rules = await rulesByVersion(
+    classId,
+    tasks.map((task) => task.rulesVersion),
+  );
   return {
     code: round.sheetCode ?? '',
     title: set?.title ?? '',
@@ -88,7 +127,14 @@ export async function sheetShown(access: ClassAccess, code: string): Promise<She
       const onTask = attempts.filter((attempt) => attempt.taskId === row.id);
       const last = onTask.at(-1);
       const { question, tool, unit } = printedReading(row, own);
-      return { taskId: row.id, question, tool, unit, entry: last?.entry ?? null, result: last ? attemptResult(last, own, Boolean(row.closedAt), onTask) : null };
+      return {
+        taskId: row.id,
+        question,
+        tool,
+        unit,
+        entry: last?.entry ?? null,
+        result: last ? attemptResult(last, own, Boolean(row.closedAt), onTask) : null,
+      };
     }),
   };
 }
@@ -97,17 +143,41 @@ export async function sheetShown(access: ClassAccess, code: string): Promise<She
  * Takes what stands on a sheet; every answer is judged like one given on the bench. Sent twice it is taken once.
  * @throws Refusal naming the answer: one that is not of this sheet (400), or a reading that has an answer already (409).
  */
-export async function takeSheetAnswers(access: ClassAccess, code: string, { answers }: NewSheetAnswers): Promise<SheetShown> {
+export async function takeSheetAnswers(
+  access: ClassAccess,
+  code: string,
+  { answers }: NewSheetAnswers,
+): Promise<SheetShown> {
   const { classId, id: roundId, personId } = await roundBySheet(access, code);
   const tasks = await tasksOf(classId, roundId);
-  const sent = await Attempt.findAll({ attributes: ['id'], where: { classId, id: answers.map((answer) => answer.id) } });
+  const sent = await Attempt.findAll({
+    attributes: ['id'],
+    where: { classId, id: answers.map((answer) => answer.id) },
+  });
   answers.forEach(({ id, taskId }, i) => {
     const task = tasks.find((one) => one.id === taskId);
     if (!task) throw new Refusal(400, 'That reading is not on this sheet.', `answers[${i}].taskId`);
-    if (task.closedAt && !sent.some((one) => one.id === id)) throw new Refusal(409, `Reading ${task.position + 1} has an answer already; load the sheet again to see it. Nothing of this was taken.`, `answers[${i}].entry`);
+    if (task.closedAt && !sent.some((one) => one.id === id))
+      throw new Refusal(
+        409,
+        `Reading ${task.position + 1} has an answer already; load the sheet again to see it. Nothing of this was taken.`,
+        `answers[${i}].entry`,
+      );
   });
   for (const { id, taskId, entry } of answers) {
-    await recordAttempt({ classId, personId, taskId }, { id, kind: 'reading', entry, eyeHeight: 0, actions: [], hints: 0, timeTaken: null, enteredBy: access.present.personId });
+    await recordAttempt(
+      { classId, personId, taskId },
+      {
+        id,
+        kind: 'reading',
+        entry,
+        eyeHeight: 0,
+        actions: [],
+        hints: 0,
+        timeTaken: null,
+        enteredBy: access.present.personId,
+      },
+    );
   }
   return sheetShown(access, code);
 }

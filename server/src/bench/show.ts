@@ -1,5 +1,19 @@
 import { doneIn, type AttemptResult, type AttemptShown, type BenchTask, type StripMark } from '@green-beam/contract';
-import { answerTo, cautionsAbout, explainFinding, feedbackOn, hintsAbout, isExerciseTask, practiceTask, questionOn, remarksOn, unitAsked, type HouseRules, type PracticeTask, type Remark } from '@green-beam/core';
+import {
+  answerTo,
+  cautionsAbout,
+  explainFinding,
+  feedbackOn,
+  hintsAbout,
+  isExerciseTask,
+  practiceTask,
+  questionOn,
+  remarksOn,
+  unitAsked,
+  type HouseRules,
+  type PracticeTask,
+  type Remark,
+} from '@green-beam/core';
 import type { Attempt, Task } from '../models/bench.ts';
 
 /** The item a stored row is about, under the rules it is judged by. */
@@ -20,8 +34,14 @@ export function benchTask(row: Task, rules: HouseRules, attempts: readonly Attem
     tries: row.tries,
     unit: unitAsked(task),
     toolCode: row.toolCode ?? null,
-    state: row.closedAt ? 'closed' : attempts.some((attempt) => attempt.taskId === row.id && attempt.verdict !== 'unreadable') ? 'tried' : 'open',
-    rightAtFirst: row.closedAt ? attempts.some((attempt) => attempt.taskId === row.id && attempt.tryNumber === 1 && attempt.verdict === 'sound') : false,
+    state: row.closedAt
+      ? 'closed'
+      : attempts.some((attempt) => attempt.taskId === row.id && attempt.verdict !== 'unreadable')
+        ? 'tried'
+        : 'open',
+    rightAtFirst: row.closedAt
+      ? attempts.some((attempt) => attempt.taskId === row.id && attempt.tryNumber === 1 && attempt.verdict === 'sound')
+      : false,
   };
 }
 
@@ -29,7 +49,9 @@ export function benchTask(row: Task, rules: HouseRules, attempts: readonly Attem
 export function stripMarks(attempts: readonly Attempt[]): StripMark[] {
   return attempts.flatMap((attempt) => {
     const offBy = attempt.diagnosis?.offBy;
-    return offBy === null || offBy === undefined ? [] : [{ taskId: attempt.taskId, tryNumber: attempt.tryNumber, offBy, sound: attempt.verdict === 'sound' }];
+    return offBy === null || offBy === undefined
+      ? []
+      : [{ taskId: attempt.taskId, tryNumber: attempt.tryNumber, offBy, sound: attempt.verdict === 'sound' }];
   });
 }
 
@@ -40,9 +62,21 @@ function remarksFor(attempt: Attempt, rules: HouseRules): Remark[] {
 }
 
 /** What the student is told about an attempt; the answer only when the task is closed. */
-export function attemptResult(attempt: Attempt, rules: HouseRules, closed: boolean, onTask: readonly Attempt[]): AttemptResult {
+export function attemptResult(
+  attempt: Attempt,
+  rules: HouseRules,
+  closed: boolean,
+  onTask: readonly Attempt[],
+): AttemptResult {
   const feedback = feedbackOn(taskOf(attempt, rules), attempt.diagnosis, closed, remarksFor(attempt, rules));
-  return { ...feedback, attemptId: attempt.id, verdict: attempt.verdict, tryNumber: attempt.tryNumber, closed, strip: closed ? stripMarks(onTask) : [] };
+  return {
+    ...feedback,
+    attemptId: attempt.id,
+    verdict: attempt.verdict,
+    tryNumber: attempt.tryNumber,
+    closed,
+    strip: closed ? stripMarks(onTask) : [],
+  };
 }
 
 /** An attempt in a list; the right reading is left out while its owner may still try. */

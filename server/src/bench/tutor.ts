@@ -1,4 +1,12 @@
-import { isExerciseTask, NO_HABIT, PRIORS, updated, type Belief, type Domain, type PracticeTask } from '@green-beam/core';
+import {
+  isExerciseTask,
+  NO_HABIT,
+  PRIORS,
+  updated,
+  type Belief,
+  type Domain,
+  type PracticeTask,
+} from '@green-beam/core';
 import type { Transaction } from 'sequelize';
 import { StudentBelief } from '../models/tutor.ts';
 
@@ -31,7 +39,10 @@ export function learned(knowledge: Knowledge, drawn: PracticeTask, read: Practic
   const { belief, onceLikely, readings } = knowledge[domain];
   const after = updated(belief, drawn, read, entry);
   const likely = Object.keys(after).filter((id) => id !== NO_HABIT && (after[id] ?? 0) >= LIKELY);
-  return { ...knowledge, [domain]: { belief: after, onceLikely: [...new Set([...onceLikely, ...likely])], readings: readings + 1 } };
+  return {
+    ...knowledge,
+    [domain]: { belief: after, onceLikely: [...new Set([...onceLikely, ...likely])], readings: readings + 1 },
+  };
 }
 
 /** Slips to be looked at again: likely habits once, and not any more. */
@@ -46,6 +57,14 @@ export async function knownOf(classId: string, personId: string, transaction?: T
 }
 
 /** Keeps what is known of a student in one domain. */
-export async function keep({ classId, personId, schoolId }: { readonly classId: string; readonly personId: string; readonly schoolId: string }, domain: Domain, { belief, onceLikely, readings }: Known, transaction?: Transaction): Promise<void> {
-  await StudentBelief.upsert({ classId, personId, domain, schoolId, belief, onceLikely: [...onceLikely], readings }, { transaction, returning: false });
+export async function keep(
+  { classId, personId, schoolId }: { readonly classId: string; readonly personId: string; readonly schoolId: string },
+  domain: Domain,
+  { belief, onceLikely, readings }: Known,
+  transaction?: Transaction,
+): Promise<void> {
+  await StudentBelief.upsert(
+    { classId, personId, domain, schoolId, belief, onceLikely: [...onceLikely], readings },
+    { transaction, returning: false },
+  );
 }

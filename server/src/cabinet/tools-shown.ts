@@ -8,11 +8,29 @@ const NOTES = 200;
 
 /** Tools of a class with what was found about them, by their codes; one of them, or all. */
 export async function toolsShown(classId: string, id?: string): Promise<ToolShown[]> {
-  const tools = await Tool.findAll({ where: { classId, ...(id === undefined ? {} : { id }) }, order: [['code', 'ASC']] });
-  const rows = await ToolNoteRow.findAll({ where: { classId, ...(id === undefined ? {} : { toolId: id }) }, order: [['createdAt', 'DESC']] });
-  const people = await Person.findAll({ where: { id: [...new Set([...rows.map(({ personId }) => personId), ...tools.flatMap(({ changedBy }) => changedBy ?? [])])] } });
+  const tools = await Tool.findAll({
+    where: { classId, ...(id === undefined ? {} : { id }) },
+    order: [['code', 'ASC']],
+  });
+  const rows = await ToolNoteRow.findAll({
+    where: { classId, ...(id === undefined ? {} : { toolId: id }) },
+    order: [['createdAt', 'DESC']],
+  });
+  const people = await Person.findAll({
+    where: {
+      id: [...new Set([...rows.map(({ personId }) => personId), ...tools.flatMap(({ changedBy }) => changedBy ?? [])])],
+    },
+  });
   const labels = new Map(people.map((person) => [person.id, labelOf(person, 'full')]));
-  const noteOf = ({ id: noteId, kind, reading, nominal, remark, personId, createdAt }: ToolNoteRow): ToolNote => ({ id: noteId, kind, reading, nominal, remark, by: labels.get(personId) ?? '', at: createdAt.toISOString() });
+  const noteOf = ({ id: noteId, kind, reading, nominal, remark, personId, createdAt }: ToolNoteRow): ToolNote => ({
+    id: noteId,
+    kind,
+    reading,
+    nominal,
+    remark,
+    by: labels.get(personId) ?? '',
+    at: createdAt.toISOString(),
+  });
   return tools.map((tool) => {
     const notes = rows.filter(({ toolId }) => toolId === tool.id).map(noteOf);
     return {
@@ -35,5 +53,7 @@ export async function toolsShown(classId: string, id?: string): Promise<ToolShow
 /** Tools that may be used, as students see them. */
 export async function toolChoices(classId: string): Promise<ToolChoice[]> {
   const tools = await toolsShown(classId);
-  return tools.filter(({ state }) => state !== 'out-of-use').map(({ id, code, instrumentId, zeroError }) => ({ id, code, instrumentId, zeroError }));
+  return tools
+    .filter(({ state }) => state !== 'out-of-use')
+    .map(({ id, code, instrumentId, zeroError }) => ({ id, code, instrumentId, zeroError }));
 }

@@ -43,7 +43,13 @@ export async function boardOf(sequelize: Sequelize, classId: string): Promise<Bo
         readings: skill.readings,
         sound: skill.sound,
         lastSeen: skill.last_seen.toISOString(),
-        slips: slips.filter((slip) => slip.person_id === personId && slip.skill === skill.skill).map((slip) => ({ id: slip.slip, count: slip.count, lastSeen: slip.last_seen.toISOString() })),
+        slips: slips
+          .filter((slip) => slip.person_id === personId && slip.skill === skill.skill)
+          .map((slip) => ({ id: slip.slip, count: slip.count, lastSeen: slip.last_seen.toISOString() })),
       }));
-  return students.map((student) => ({ id: student.personId, label: labelOf(student.person, 'short'), skills: cellsOf(student.personId) }));
+  return students.map((student) => ({
+    id: student.personId,
+    label: labelOf(student.person, 'short'),
+    skills: cellsOf(student.personId),
+  }));
 }

@@ -5,7 +5,12 @@ import { HouseRulesVersion, SchoolClass } from '../models/classes.ts';
 import { notFound, Refusal } from '../refusal.ts';
 
 /** Adds a version of rules to a class, for all of it or for one round. @returns the version’s number. */
-export async function addRules({ classId, schoolId }: { readonly classId: string; readonly schoolId: string }, name: string, rules: HouseRules, transaction?: Transaction): Promise<number> {
+export async function addRules(
+  { classId, schoolId }: { readonly classId: string; readonly schoolId: string },
+  name: string,
+  rules: HouseRules,
+  transaction?: Transaction,
+): Promise<number> {
   const last = await HouseRulesVersion.max<number, HouseRulesVersion>('version', { where: { classId }, transaction });
   const version = last + 1;
   await HouseRulesVersion.create({ classId, schoolId, version, name, rules }, { transaction });
@@ -16,16 +21,28 @@ export async function addRules({ classId, schoolId }: { readonly classId: string
  * Adds a version of a class’s rules and makes it the present one. What was judged by an earlier version stays as it was.
  * @throws HouseRuleError naming the rule; Refusal (409) when the rules were changed meanwhile.
  */
-export async function changeRules({ id: classId, schoolId }: SchoolClass, { name, rules: given, after }: NewRules): Promise<RulesShown> {
+export async function changeRules(
+  { id: classId, schoolId }: SchoolClass,
+  { name, rules: given, after }: NewRules,
+): Promise<RulesShown> {
   const rules = completeRules(given);
   const contradiction = contradictionIn(rules);
   if (contradiction) throw contradiction;
   const sequelize = SchoolClass.sequelize;
   if (!sequelize) throw new Error('The database is not open.');
   return sequelize.transaction(async (transaction) => {
-    const schoolClass = await SchoolClass.findOne({ where: { id: classId }, lock: transaction.LOCK.UPDATE, transaction });
+    const schoolClass = await SchoolClass.findOne({
+      where: { id: classId },
+      lock: transaction.LOCK.UPDATE,
+      transaction,
+    });
     if (!schoolClass) throw notFound();
-    if (schoolClass.rulesVersion !== after) throw new Refusal(409, 'These rules were changed by somebody else meanwhile. Load the page again to see theirs; nothing of yours was saved.', 'after');
+    if (schoolClass.rulesVersion !== after)
+      throw new Refusal(
+        409,
+        'These rules were changed by somebody else meanwhile. Load the page again to see theirs; nothing of yours was saved.',
+        'after',
+      );
     const version = await addRules({ classId, schoolId }, name, rules, transaction);
     await schoolClass.update({ rulesVersion: version }, { transaction });
     return { name, version, rules };

@@ -12,12 +12,21 @@ interface NewClassFor {
 }
 
 /** Makes a class with its first version of house rules and its teacher. */
-export async function createClass({ schoolId, teacherId, name, id = randomUUID(), code = newClassCode() }: NewClassFor): Promise<SchoolClass> {
+export async function createClass({
+  schoolId,
+  teacherId,
+  name,
+  id = randomUUID(),
+  code = newClassCode(),
+}: NewClassFor): Promise<SchoolClass> {
   const sequelize = SchoolClass.sequelize;
   if (!sequelize) throw new Error('The database is not open.');
   return sequelize.transaction(async (transaction) => {
     const schoolClass = await SchoolClass.create({ id, schoolId, name, code }, { transaction });
-    await HouseRulesVersion.create({ classId: id, schoolId, version: 1, name: PRESETS[0]?.name ?? '', rules: DEFAULT_RULES satisfies HouseRules }, { transaction });
+    await HouseRulesVersion.create(
+      { classId: id, schoolId, version: 1, name: PRESETS[0]?.name ?? '', rules: DEFAULT_RULES satisfies HouseRules },
+      { transaction },
+    );
     await ClassTeacher.create({ classId: id, personId: teacherId }, { transaction });
     return schoolClass;
   });

@@ -15,24 +15,84 @@ const FORMAT = 'green-beam-export';
 
 async function attemptsOf(classId: string, personId: string): Promise<unknown[]> {
   const rows = await Attempt.findAll({ where: { classId, personId }, order: [['serverOrder', 'ASC']] });
-  return rows.map(({ id, taskId, subjectId, entry, enteredBy, situation, actions, hints, timeTaken, tryNumber, verdict, diagnosis, rulesVersion, coreVersion, createdAt }) => ({
-    id, taskId, subjectId, entry, enteredBy, situation, actions, hints, timeTaken, tryNumber, verdict, diagnosis, rulesVersion, coreVersion, at: createdAt,
-  }));
+  return rows.map(
+    ({
+      id,
+      taskId,
+      subjectId,
+      entry,
+      enteredBy,
+      situation,
+      actions,
+      hints,
+      timeTaken,
+      tryNumber,
+      verdict,
+      diagnosis,
+      rulesVersion,
+      coreVersion,
+      createdAt,
+    }) => ({
+      id,
+      taskId,
+      subjectId,
+      entry,
+      enteredBy,
+      situation,
+      actions,
+      hints,
+      timeTaken,
+      tryNumber,
+      verdict,
+      diagnosis,
+      rulesVersion,
+      coreVersion,
+      at: createdAt,
+    }),
+  );
 }
 
 async function runsOf(classId: string, runIds: readonly string[]): Promise<unknown[]> {
   const runs = await RunRow.findAll({ where: { classId, id: [...runIds] }, order: [['startedAt', 'ASC']] });
   const events = await RunEventRow.findAll({ where: { classId, runId: [...runIds] }, order: [['serverOrder', 'ASC']] });
   return runs.map(({ id, protocol, specimen, rulesVersion, startedAt, handedInAt }) => ({
-    id, protocol, specimen, rulesVersion, startedAt, handedInAt,
-    events: events.filter((event) => event.runId === id).map(({ id: eventId, slot, text, replaces, reason, personId, deviceTime, serverOrder, coreVersion }) => ({ id: eventId, slot, text, replaces, reason, person: personId, deviceTime, order: Number(serverOrder), coreVersion })),
+    id,
+    protocol,
+    specimen,
+    rulesVersion,
+    startedAt,
+    handedInAt,
+    events: events
+      .filter((event) => event.runId === id)
+      .map(({ id: eventId, slot, text, replaces, reason, personId, deviceTime, serverOrder, coreVersion }) => ({
+        id: eventId,
+        slot,
+        text,
+        replaces,
+        reason,
+        person: personId,
+        deviceTime,
+        order: Number(serverOrder),
+        coreVersion,
+      })),
   }));
 }
 
 async function roundsOf(classId: string, personId: string): Promise<unknown[]> {
   const rounds = await Round.findAll({ where: { classId, personId }, order: [['createdAt', 'ASC']] });
-  const tasks = await Task.findAll({ attributes: ['classId', 'id', 'roundId', 'position'], where: { classId, personId }, order: [['position', 'ASC']] });
-  return rounds.map(({ id, setRoundId, sheetCode, subjectIds, createdAt }) => ({ id, setRoundId, sheetCode, subjectIds, at: createdAt, tasks: tasks.filter((task) => task.roundId === id).map((task) => task.id) }));
+  const tasks = await Task.findAll({
+    attributes: ['classId', 'id', 'roundId', 'position'],
+    where: { classId, personId },
+    order: [['position', 'ASC']],
+  });
+  return rounds.map(({ id, setRoundId, sheetCode, subjectIds, createdAt }) => ({
+    id,
+    setRoundId,
+    sheetCode,
+    subjectIds,
+    at: createdAt,
+    tasks: tasks.filter((task) => task.roundId === id).map((task) => task.id),
+  }));
 }
 
 async function beliefOf(classId: string, personId: string): Promise<unknown> {
@@ -46,7 +106,15 @@ async function tapesOf(personId: string): Promise<unknown[]> {
 }
 
 async function studentPart({ classId, personId, person, archivedAt }: Student): Promise<Record<string, unknown>> {
-  return { id: personId, name: person ? labelOf(person, 'full') : null, archivedAt, rounds: await roundsOf(classId, personId), attempts: await attemptsOf(classId, personId), belief: await beliefOf(classId, personId), tapes: await tapesOf(personId) };
+  return {
+    id: personId,
+    name: person ? labelOf(person, 'full') : null,
+    archivedAt,
+    rounds: await roundsOf(classId, personId),
+    attempts: await attemptsOf(classId, personId),
+    belief: await beliefOf(classId, personId),
+    tapes: await tapesOf(personId),
+  };
 }
 
 /** Rounds that were set; of one student’s, those that were for them. */
@@ -54,17 +122,64 @@ async function setRoundsPart(classId: string, personId?: string): Promise<unknow
   const rows = await SetRound.findAll({ where: { classId }, order: [['createdAt', 'ASC']] });
   return rows
     .filter((row) => personId === undefined || isFor(row, personId))
-    .map(({ id, title, subjectIds, length, aims, tries, hints, onPaper, dueAt, studentIds, rulesVersion, withdrawnAt, createdAt, toolIds }) => ({
-      id, title, subjectIds, toolIds, length, aims, tries, hints, onPaper, dueAt, students: personId === undefined ? studentIds : null, rulesVersion, withdrawnAt, at: createdAt,
-    }));
+    .map(
+      ({
+        id,
+        title,
+        subjectIds,
+        length,
+        aims,
+        tries,
+        hints,
+        onPaper,
+        dueAt,
+        studentIds,
+        rulesVersion,
+        withdrawnAt,
+        createdAt,
+        toolIds,
+      }) => ({
+        id,
+        title,
+        subjectIds,
+        toolIds,
+        length,
+        aims,
+        tries,
+        hints,
+        onPaper,
+        dueAt,
+        students: personId === undefined ? studentIds : null,
+        rulesVersion,
+        withdrawnAt,
+        at: createdAt,
+      }),
+    );
 }
 
 /** The class’s tools with what was found about them. */
 async function cabinetPart(classId: string): Promise<unknown[]> {
-  const [tools, notes] = await Promise.all([Tool.findAll({ where: { classId }, order: [['code', 'ASC']] }), ToolNoteRow.findAll({ where: { classId }, order: [['createdAt', 'ASC']] })]);
+  const [tools, notes] = await Promise.all([
+    Tool.findAll({ where: { classId }, order: [['code', 'ASC']] }),
+    ToolNoteRow.findAll({ where: { classId }, order: [['createdAt', 'ASC']] }),
+  ]);
   return tools.map(({ id, code, instrumentId, kind, keeper, tolerance, state }) => ({
-    id, code, instrumentId, kind, keeper, tolerance, state,
-    notes: notes.filter((note) => note.toolId === id).map(({ kind: of, reading, nominal, remark, createdAt }) => ({ kind: of, reading, nominal, remark, at: createdAt })),
+    id,
+    code,
+    instrumentId,
+    kind,
+    keeper,
+    tolerance,
+    state,
+    notes: notes
+      .filter((note) => note.toolId === id)
+      .map(({ kind: of, reading, nominal, remark, createdAt }) => ({
+        kind: of,
+        reading,
+        nominal,
+        remark,
+        at: createdAt,
+      })),
   }));
 }
 
@@ -74,8 +189,14 @@ async function rulesPart(classId: string): Promise<unknown[]> {
 }
 
 /** Everything kept of one student, as JSON. */
-export async function exportStudent(schoolClass: SchoolClass, personId: string): Promise<Record<string, unknown> | null> {
-  const student = await Student.findOne({ where: { classId: schoolClass.id, personId }, include: { model: Person, as: 'person' } });
+export async function exportStudent(
+  schoolClass: SchoolClass,
+  personId: string,
+): Promise<Record<string, unknown> | null> {
+  const student = await Student.findOne({
+    where: { classId: schoolClass.id, personId },
+    include: { model: Person, as: 'person' },
+  });
   if (!student) return null;
   const memberships = await RunMember.findAll({ where: { classId: schoolClass.id, personId } });
   return {
@@ -86,7 +207,10 @@ export async function exportStudent(schoolClass: SchoolClass, personId: string):
     student: await studentPart(student),
     setRounds: await setRoundsPart(schoolClass.id, personId),
     houseRules: await rulesPart(schoolClass.id),
-    runs: await runsOf(schoolClass.id, memberships.map((membership) => membership.runId)),
+    runs: await runsOf(
+      schoolClass.id,
+      memberships.map((membership) => membership.runId),
+    ),
   };
 }
 
@@ -103,6 +227,9 @@ export async function exportClass(schoolClass: SchoolClass): Promise<Record<stri
     setRounds: await setRoundsPart(schoolClass.id),
     cabinet: await cabinetPart(schoolClass.id),
     houseRules: await rulesPart(schoolClass.id),
-    runs: await runsOf(schoolClass.id, runs.map((run) => run.id)),
+    runs: await runsOf(
+      schoolClass.id,
+      runs.map((run) => run.id),
+    ),
   };
 }

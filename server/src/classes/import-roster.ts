@@ -5,7 +5,9 @@ import { Student, type SchoolClass } from '../models/classes.ts';
 import { Person } from '../models/people.ts';
 import { rosterOf } from './roster.ts';
 
-type Checked = { readonly row: number } & ({ readonly good: RosterRow } | { readonly field: string; readonly message: string });
+type Checked = { readonly row: number } & (
+  { readonly good: RosterRow } | { readonly field: string; readonly message: string }
+);
 
 async function checkRow(raw: unknown, row: number): Promise<Checked> {
   try {
@@ -26,9 +28,15 @@ function withoutDoubles(checked: readonly Checked[], present: ReadonlySet<string
   return checked.map((one) => {
     if (!('good' in one)) return one;
     const name = nameOf(one.good);
-    if (present.has(name)) return { row: one.row, field: 'firstName', message: 'This name is on the class list already.' };
+    if (present.has(name))
+      return { row: one.row, field: 'firstName', message: 'This name is on the class list already.' };
     const earlier = seen.get(name);
-    if (earlier !== undefined) return { row: one.row, field: 'firstName', message: `The same name stands in row ${earlier}; add a second initial to tell them apart.` };
+    if (earlier !== undefined)
+      return {
+        row: one.row,
+        field: 'firstName',
+        message: `The same name stands in row ${earlier}; add a second initial to tell them apart.`,
+      };
     seen.set(name, one.row);
     return one;
   });
@@ -38,16 +46,28 @@ function withoutDoubles(checked: readonly Checked[], present: ReadonlySet<string
 export async function importRoster(schoolClass: SchoolClass, rows: readonly unknown[]): Promise<RosterResult> {
   const { id: classId, schoolId } = schoolClass;
   const roster = await rosterOf(classId, 'all');
-  const present = new Set(roster.map(({ person }) => nameOf({ firstName: person.givenName ?? '', lastName: person.familyName ?? '' })));
+  const present = new Set(
+    roster.map(({ person }) => nameOf({ firstName: person.givenName ?? '', lastName: person.familyName ?? '' })),
+  );
   const checked = withoutDoubles(await Promise.all(rows.map((row, i) => checkRow(row, i + 1))), present);
-  const errors = checked.flatMap((one) => ('good' in one ? [] : [{ row: one.row, field: one.field, message: one.message }]));
+  const errors = checked.flatMap((one) =>
+    'good' in one ? [] : [{ row: one.row, field: one.field, message: one.message }],
+  );
   const good = checked.flatMap((one) => ('good' in one ? [one.good] : []));
   if (errors.length > 0) return { added: 0, errors };
-  const people = good.map(({ firstName, lastName }) => ({ id: randomUUID(), schoolId, givenName: firstName, familyName: lastName || null }));
+  const people = good.map(({ firstName, lastName }) => ({
+    id: randomUUID(),
+    schoolId,
+    givenName: firstName,
+    familyName: lastName || null,
+  }));
   const sequelize = Student.sequelize;
   await sequelize?.transaction(async (transaction) => {
     await Person.bulkCreate(people, { transaction });
-    await Student.bulkCreate(people.map((person) => ({ classId, schoolId, personId: person.id, pinHash: null })), { transaction });
+    await Student.bulkCreate(
+      people.map((person) => ({ classId, schoolId, personId: person.id, pinHash: null })),
+      { transaction },
+    );
   });
   return { added: good.length, errors };
 }

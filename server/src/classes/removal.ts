@@ -22,7 +22,10 @@ export function deleteStudent(classId: string, personId: string): Promise<void> 
     await StudentBelief.destroy({ where, transaction });
     await Tape.destroy({ where: { personId }, transaction });
     await Student.destroy({ where, transaction });
-    await Person.update({ givenName: null, familyName: null, deletedAt: new Date() }, { where: { id: personId }, transaction });
+    await Person.update(
+      { givenName: null, familyName: null, deletedAt: new Date() },
+      { where: { id: personId }, transaction },
+    );
     await endSessionsOf(personId, transaction);
   });
 }
@@ -34,6 +37,9 @@ export function deleteClass(schoolClass: SchoolClass): Promise<void> {
     await schoolClass.destroy({ transaction });
     await Tape.destroy({ where: { personId: students.map(({ personId }) => personId) }, transaction });
     for (const { personId } of students) await endSessionsOf(personId, transaction);
-    await Person.update({ givenName: null, familyName: null, deletedAt: new Date() }, { where: { id: students.map((student) => student.personId) }, transaction });
+    await Person.update(
+      { givenName: null, familyName: null, deletedAt: new Date() },
+      { where: { id: students.map((student) => student.personId) }, transaction },
+    );
   });
 }

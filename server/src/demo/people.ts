@@ -39,7 +39,7 @@ const HERON: readonly Row[] = [
   ['Dilnoza', 'Hart', { 'meniscus-edge': 0.5, 'eye-low': 0.2 }, 3],
   ['Emeka', 'Sandoval', { 'unit-missing': 0.45 }, 4],
   ['Freya', 'Okonjo', { 'rounded-up': 0.3, 'rounded-between': 0.6 }, 5],
-  ['Goran', 'Tamaki', { 'eye-high': 0.6, 'unsettled': 0.5, 'precise-is-accurate': 0.7 }, 4],
+  ['Goran', 'Tamaki', { 'eye-high': 0.6, unsettled: 0.5, 'precise-is-accurate': 0.7 }, 4],
   ['Hana', 'Brightwater', {}, 6],
   ['Ikaika', 'Petrov', { 'trailing-zero-dropped': 0.7, 'zero-overlooked': 0.6, 'dropped-digit': 0.15 }, 3],
   ['Jovana', 'Achterberg', { 'eye-low': 0.4 }, 4],
@@ -73,7 +73,14 @@ const PLOVER: readonly Row[] = [
 ];
 
 function students(classNumber: number, rows: readonly Row[]): SampleStudent[] {
-  return rows.map(([givenName, familyName, habits, rounds], i) => ({ id: studentId(classNumber, i), givenName, familyName, habits, rounds, hasPin: rounds > 0 }));
+  return rows.map(([givenName, familyName, habits, rounds], i) => ({
+    id: studentId(classNumber, i),
+    givenName,
+    familyName,
+    habits,
+    rounds,
+    hasPin: rounds > 0,
+  }));
 }
 
 export const HERON_STUDENTS = students(11000, HERON);
@@ -83,7 +90,25 @@ export const PLOVER_STUDENTS = students(12000, PLOVER);
 export const DEMO_STUDENT = studentId(11000, 0);
 
 export const SAMPLE_TEACHERS = [
-  { id: DEMO_TEACHER, givenName: 'Maren', familyName: 'Oduya', email: 'maren.oduya@saltmarsh.example', role: 'teacher' },
-  { id: DEMO_CO_TEACHER, givenName: 'Tobias', familyName: 'Ferrant', email: 'tobias.ferrant@saltmarsh.example', role: 'teacher' },
-  { id: DEMO_ADMINISTRATOR, givenName: 'Halima', familyName: 'Strand', email: 'halima.strand@saltmarsh.example', role: 'administrator' },
+  {
+    id: DEMO_TEACHER,
+    givenName: 'Maren',
+    familyName: 'Oduya',
+    email: 'maren.oduya@saltmarsh.example',
+    role: 'teacher',
+  },
+  {
+    id: DEMO_CO_TEACHER,
+    givenName: 'Tobias',
+    familyName: 'Ferrant',
+    email: 'tobias.ferrant@saltmarsh.example',
+    role: 'teacher',
+  },
+  {
+    id: DEMO_ADMINISTRATOR,
+    givenName: 'Halima',
+    familyName: 'Strand',
+    email: 'halima.strand@saltmarsh.example',
+    role: 'administrator',
+  },
 ] as const;

@@ -1,6 +1,25 @@
 import { randomUUID } from 'node:crypto';
 import type { NewAttempt } from '@green-beam/contract';
-import { asOperated, DEFAULT_RULES, entriesWith, EXERCISE_KINDS, expectedReading, instrumentById, isExerciseKind, isExerciseTask, practiceTask, rightEntry, type Done, type Exercise, type ExerciseTask, type PracticeTask, type Random, type ReadingTask, type Situation, type SlipHistory } from '@green-beam/core';
+import {
+  asOperated,
+  DEFAULT_RULES,
+  entriesWith,
+  EXERCISE_KINDS,
+  expectedReading,
+  instrumentById,
+  isExerciseKind,
+  isExerciseTask,
+  practiceTask,
+  rightEntry,
+  type Done,
+  type Exercise,
+  type ExerciseTask,
+  type PracticeTask,
+  type Random,
+  type ReadingTask,
+  type Situation,
+  type SlipHistory,
+} from '@green-beam/core';
 import { addMinutes, addSeconds, subDays } from 'date-fns';
 import type { CreationAttributes } from 'sequelize';
 import { judgeAttempt } from '../bench/attempt-row.ts';
@@ -70,7 +89,10 @@ function readOff(task: ReadingTask, student: SampleStudent, random: Random, calm
     if (random.uniform() > rate * calm) continue;
     const eye = id.startsWith('eye-') ? (task.situation.eyeHeight ?? 0) : level;
     const waited = id === 'unsettled' ? HASTY : WAITED;
-    const entry = entriesWith(asOperated(task, { eyeHeight: eye, done: handling(task.situation, waited, waited), at: waited }), id)[0];
+    const entry = entriesWith(
+      asOperated(task, { eyeHeight: eye, done: handling(task.situation, waited, waited), at: waited }),
+      id,
+    )[0];
     if (entry !== undefined) return { entry, eyeHeight: eye, waited };
   }
   return { entry: careful(task, random), eyeHeight: level, waited: WAITED };
@@ -89,14 +111,24 @@ function schoolDay(now: Date, random: Random): Date {
 export const CYLINDERS = ['cylinder-10', 'cylinder-25', 'cylinder-50', 'cylinder-100', 'cylinder-250', 'cylinder-500'];
 
 /** What the class went through: cylinders, then what is read downward, then warmth and length. */
-const WEEKS: readonly (readonly string[])[] = [CYLINDERS, [...CYLINDERS, 'burette-25', 'burette-50'], ['burette-50', 'thermometer-degree', 'ruler-millimetre', 'ruler-inch', 'cylinder-100']];
+const WEEKS: readonly (readonly string[])[] = [
+  CYLINDERS,
+  [...CYLINDERS, 'burette-25', 'burette-50'],
+  ['burette-50', 'thermometer-degree', 'ruler-millimetre', 'ruler-inch', 'cylinder-100'],
+];
 
 /** What is worked on paper, each kind by itself at first and then together. */
-const KINDS: readonly (readonly string[])[] = [['count-figures', 'round-number', 'add-subtract', 'multiply-divide'], EXERCISE_KINDS.map(({ id }) => id)];
+const KINDS: readonly (readonly string[])[] = [
+  ['count-figures', 'round-number', 'add-subtract', 'multiply-divide'],
+  EXERCISE_KINDS.map(({ id }) => id),
+];
 
 /** What a student’s rounds are made of: weeks at the tools, and a round or two on paper by those who have come so far. */
 function subjectsOf(rounds: number): readonly (readonly string[])[] {
-  const atTools = Array.from({ length: rounds }, (_, i) => WEEKS[Math.min(WEEKS.length - 1, Math.floor((i * WEEKS.length) / rounds))] ?? []);
+  const atTools = Array.from(
+    { length: rounds },
+    (_, i) => WEEKS[Math.min(WEEKS.length - 1, Math.floor((i * WEEKS.length) / rounds))] ?? [],
+  );
   return [...atTools, ...KINDS.slice(rounds < 3 ? 2 : rounds < 5 ? 1 : 0)];
 }
 
@@ -106,7 +138,12 @@ interface SampleClass {
 }
 
 /** Three weeks of rounds by one student, judged by the same diagnosis as anybody's. */
-export function sampleWork({ classId, schoolId }: SampleClass, student: SampleStudent, random: Random, now: Date): SampleWork {
+export function sampleWork(
+  { classId, schoolId }: SampleClass,
+  student: SampleStudent,
+  random: Random,
+  now: Date,
+): SampleWork {
   const work: Omit<SampleWork, 'known'> = { rounds: [], tasks: [], attempts: [] };
   const slips: Record<string, number> = {};
   let known = NOTHING_KNOWN;
@@ -116,9 +153,23 @@ export function sampleWork({ classId, schoolId }: SampleClass, student: SampleSt
   for (const [index, start] of starts.entries()) {
     const subjectIds = planned[index] ?? [];
     const roundId = randomUUID();
-    work.rounds.push({ classId, schoolId, personId: student.id, id: roundId, subjectIds: [...subjectIds], place: placeOf(subjectIds), createdAt: start });
-    const tasks = drawRound({ classId, schoolId, personId: student.id, subjectIds, rules: DEFAULT_RULES, rulesVersion: 1, set: null }, { knowledge: placeOf(subjectIds) === 'bench' ? known : null, worked: { ...NOTHING_WORKED, seen } }, random.below(2 ** 40), roundId);
-    for (const { subjectId, situation } of tasks) if (isExerciseKind(subjectId)) seen.add(tellOf(situation as Exercise));
+    work.rounds.push({
+      classId,
+      schoolId,
+      personId: student.id,
+      id: roundId,
+      subjectIds: [...subjectIds],
+      place: placeOf(subjectIds),
+      createdAt: start,
+    });
+    const tasks = drawRound(
+      { classId, schoolId, personId: student.id, subjectIds, rules: DEFAULT_RULES, rulesVersion: 1, set: null },
+      { knowledge: placeOf(subjectIds) === 'bench' ? known : null, worked: { ...NOTHING_WORKED, seen } },
+      random.below(2 ** 40),
+      roundId,
+    );
+    for (const { subjectId, situation } of tasks)
+      if (isExerciseKind(subjectId)) seen.add(tellOf(situation as Exercise));
     let at = start;
     for (const task of tasks) {
       // Reading is learned week by week; what is worked on paper is new to all.
@@ -130,7 +181,16 @@ export function sampleWork({ classId, schoolId }: SampleClass, student: SampleSt
         const { entry, eyeHeight, waited } = tryOf(reading, student, random, tryNumber === 1 ? calm : calm * 0.3);
         const timeTaken = (22 + random.below(40)) * 1000;
         const actions = isExerciseTask(reading) ? [] : handling(reading.situation, waited, timeTaken);
-        const body: NewAttempt = { id: randomUUID(), taskId: task.id, kind: 'reading', entry, eyeHeight, actions, hints: random.uniform() < 0.08 ? 1 : 0, timeTaken };
+        const body: NewAttempt = {
+          id: randomUUID(),
+          taskId: task.id,
+          kind: 'reading',
+          entry,
+          eyeHeight,
+          actions,
+          hints: random.uniform() < 0.08 ? 1 : 0,
+          timeTaken,
+        };
         const history: SlipHistory = { readings: work.attempts.length, slips: { ...slips } };
         const judged = judgeAttempt(task, body, tryNumber, DEFAULT_RULES, history);
         for (const id of judged.row.slips) slips[id] = (slips[id] ?? 0) + 1;

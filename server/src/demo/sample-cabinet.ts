@@ -22,10 +22,37 @@ const TOOLS: readonly SampleTool[] = [
   { code: 'C-03', instrumentId: 'caliper-fiftieth', keeper: 'bench 3', state: 'watch', zeros: [0.02, 0.06, 0.1] },
   { code: 'M-01', instrumentId: 'micrometer-hundredth', keeper: 'bench 1', state: 'fit', zeros: [-0.02, -0.02] },
   { code: 'M-02', instrumentId: 'micrometer-hundredth', keeper: 'bench 2', state: 'fit', zeros: [0.01, 0.013] },
-  { code: 'M-03', instrumentId: 'micrometer-thousandth', keeper: 'cupboard', state: 'out-of-use', zeros: [0.004, 0.031] },
-  { code: 'B-01', instrumentId: 'digital-balance-hundredth', keeper: 'window side', state: 'watch', zeros: [], checks: { nominal: 100, drift: 0.03, count: 16 } },
-  { code: 'B-02', instrumentId: 'digital-balance-hundredth', keeper: 'door side', state: 'fit', zeros: [], checks: { nominal: 100, drift: 0, count: 12 } },
-  { code: 'B-03', instrumentId: 'beam-balance-tenth', keeper: 'cupboard', state: 'fit', zeros: [0.2], checks: { nominal: 500, drift: 0.1, count: 5 } },
+  {
+    code: 'M-03',
+    instrumentId: 'micrometer-thousandth',
+    keeper: 'cupboard',
+    state: 'out-of-use',
+    zeros: [0.004, 0.031],
+  },
+  {
+    code: 'B-01',
+    instrumentId: 'digital-balance-hundredth',
+    keeper: 'window side',
+    state: 'watch',
+    zeros: [],
+    checks: { nominal: 100, drift: 0.03, count: 16 },
+  },
+  {
+    code: 'B-02',
+    instrumentId: 'digital-balance-hundredth',
+    keeper: 'door side',
+    state: 'fit',
+    zeros: [],
+    checks: { nominal: 100, drift: 0, count: 12 },
+  },
+  {
+    code: 'B-03',
+    instrumentId: 'beam-balance-tenth',
+    keeper: 'cupboard',
+    state: 'fit',
+    zeros: [0.2],
+    checks: { nominal: 500, drift: 0.1, count: 5 },
+  },
   { code: 'T-04', instrumentId: 'thermometer-degree', keeper: 'bench 4', state: 'fit', zeros: [0.6, 0.7] },
   { code: 'Z-07', instrumentId: 'cylinder-50', keeper: 'glass shelf', state: 'fit', zeros: [] },
 ];
@@ -45,18 +72,48 @@ function notesOn({ instrumentId, zeros, checks }: SampleTool, index: number, now
   const { division } = instrumentById(instrumentId);
   const base = { classId: DEMO_CLASS, schoolId: DEMO_SCHOOL, toolId: toolId(index), remark: '' };
   const by = (i: number): string => (i % 3 === 0 ? DEMO_CO_TEACHER : DEMO_TEACHER);
-  const zeroNotes = zeros.map((reading, i): Note => ({ ...base, id: noteId(index, i), kind: 'zero', reading, nominal: null, personId: by(i), createdAt: subDays(now, 7 * (zeros.length - i)) }));
+  const zeroNotes = zeros.map((reading, i): Note => ({
+    ...base,
+    id: noteId(index, i),
+    kind: 'zero',
+    reading,
+    nominal: null,
+    personId: by(i),
+    createdAt: subDays(now, 7 * (zeros.length - i)),
+  }));
   if (!checks) return zeroNotes;
   const { nominal, drift, count } = checks;
   const checkNotes = Array.from({ length: count }, (_, i): Note => {
     const off = (drift * i) / count + 0.6 * division * random.normal();
-    return { ...base, id: noteId(index, 100 + i), kind: 'check', reading: Number((nominal + Math.round(off / division) * division).toFixed(6)), nominal, personId: by(i), createdAt: subDays(now, 3 * (count - i)) };
+    return {
+      ...base,
+      id: noteId(index, 100 + i),
+      kind: 'check',
+      reading: Number((nominal + Math.round(off / division) * division).toFixed(6)),
+      nominal,
+      personId: by(i),
+      createdAt: subDays(now, 3 * (count - i)),
+    };
   });
   return [...zeroNotes, ...checkNotes];
 }
 
 /** The cabinet of Heron 9: what stands on the benches and in the cupboard, with weeks of notes. */
 export async function seedCabinet(now: Date): Promise<void> {
-  await Tool.bulkCreate(TOOLS.map(({ code, instrumentId, keeper, state }, i) => ({ classId: DEMO_CLASS, schoolId: DEMO_SCHOOL, id: toolId(i), code, instrumentId, kind: 'real' as const, keeper, tolerance: null, state, changedBy: DEMO_TEACHER, changedAt: subDays(now, 2) })));
+  await Tool.bulkCreate(
+    TOOLS.map(({ code, instrumentId, keeper, state }, i) => ({
+      classId: DEMO_CLASS,
+      schoolId: DEMO_SCHOOL,
+      id: toolId(i),
+      code,
+      instrumentId,
+      kind: 'real' as const,
+      keeper,
+      tolerance: null,
+      state,
+      changedBy: DEMO_TEACHER,
+      changedAt: subDays(now, 2),
+    })),
+  );
   await ToolNoteRow.bulkCreate(TOOLS.flatMap((tool, i) => notesOn(tool, i, now)));
 }

@@ -18,7 +18,11 @@ interface SampleRun {
 }
 
 function trial(number: number, who: number, mass: string, before: string, after: string): Line[] {
-  return [[who, `mass.${number}`, mass], [who, `before.${number}`, before], [(who + 1) % 2, `after.${number}`, after]];
+  return [
+    [who, `mass.${number}`, mass],
+    [who, `before.${number}`, before],
+    [(who + 1) % 2, `after.${number}`, after],
+  ];
 }
 
 /** Two finished laboratories, each with one mistake left in for a teacher to find, and one that is running. */
@@ -68,11 +72,21 @@ const RUNS: readonly SampleRun[] = [
     group: [0, 3, 8, 18],
     daysAgo: 0,
     handedIn: false,
-    lines: [[0, 'accepted', 'tin'], ...trial(1, 0, '43.87', '16.2', '22.3'), [1, 'mass.2', '43.86'], [1, 'before.2', '17.5']],
+    lines: [
+      [0, 'accepted', 'tin'],
+      ...trial(1, 0, '43.87', '16.2', '22.3'),
+      [1, 'mass.2', '43.86'],
+      [1, 'before.2', '17.5'],
+    ],
   },
 ];
 
-function eventsOf(run: SampleRun, runId: string, people: readonly string[], start: Date): CreationAttributes<RunEventRow>[] {
+function eventsOf(
+  run: SampleRun,
+  runId: string,
+  people: readonly string[],
+  start: Date,
+): CreationAttributes<RunEventRow>[] {
   const latest = new Map<string, string>();
   return run.lines.map(([who, slot, text, reason], i) => {
     const id = randomUUID();
@@ -80,7 +94,18 @@ function eventsOf(run: SampleRun, runId: string, people: readonly string[], star
     latest.set(slot, id);
     const at = addSeconds(addMinutes(start, i * 2), (i * 17) % 60);
     return {
-      classId: DEMO_CLASS, id, runId, schoolId: DEMO_SCHOOL, personId: people[who] ?? people[0] ?? '', slot, text, replaces, reason: reason ?? null, deviceTime: at, coreVersion: CORE_VERSION, createdAt: at,
+      classId: DEMO_CLASS,
+      id,
+      runId,
+      schoolId: DEMO_SCHOOL,
+      personId: people[who] ?? people[0] ?? '',
+      slot,
+      text,
+      replaces,
+      reason: reason ?? null,
+      deviceTime: at,
+      coreVersion: CORE_VERSION,
+      createdAt: at,
     };
   });
 }
@@ -99,7 +124,18 @@ export async function seedRuns(now: Date): Promise<void> {
     const id = randomUUID();
     const people = run.group.map((index) => HERON_STUDENTS[index]?.id ?? '');
     const start = startOf(run, now);
-    await RunRow.create({ classId: DEMO_CLASS, id, schoolId: DEMO_SCHOOL, protocolId: lab.id, protocol: lab, specimen: run.specimen, rulesVersion: 1, startedBy: people[0] ?? null, startedAt: start, handedInAt: run.handedIn ? addMinutes(start, 45) : null });
+    await RunRow.create({
+      classId: DEMO_CLASS,
+      id,
+      schoolId: DEMO_SCHOOL,
+      protocolId: lab.id,
+      protocol: lab,
+      specimen: run.specimen,
+      rulesVersion: 1,
+      startedBy: people[0] ?? null,
+      startedAt: start,
+      handedInAt: run.handedIn ? addMinutes(start, 45) : null,
+    });
     await RunMember.bulkCreate(people.map((personId) => ({ classId: DEMO_CLASS, runId: id, personId })));
     await RunEventRow.bulkCreate(eventsOf(run, id, people, start));
   }

@@ -12,10 +12,48 @@ export const FIRST_ROUND = roundId(2);
 
 /** What Heron 9 has been set: cylinders to begin with, a round on paper, and burettes for next week. */
 export async function seedSetRounds(now: Date): Promise<void> {
-  const base = { classId: DEMO_CLASS, schoolId: DEMO_SCHOOL, setBy: DEMO_TEACHER, tries: 2, hints: true, studentIds: null, rulesVersion: null };
+  const base = {
+    classId: DEMO_CLASS,
+    schoolId: DEMO_SCHOOL,
+    setBy: DEMO_TEACHER,
+    tries: 2,
+    hints: true,
+    studentIds: null,
+    rulesVersion: null,
+  };
   await SetRound.bulkCreate([
-    { ...base, id: roundId(1), title: 'Burettes, both readings', subjectIds: ['burette-25', 'burette-50'], length: 6, aims: ['final-as-delivered', 'upside-down'], dueAt: setHours(startOfDay(addDays(now, 5)), 9), createdAt: subDays(now, 1) },
-    { ...base, id: roundId(3), title: 'Away from the laptops', subjectIds: [], length: 10, aims: [], tries: 1, hints: false, onPaper: true, dueAt: setHours(startOfDay(addDays(now, 2)), 9), createdAt: subDays(now, 1) },
-    { ...base, id: FIRST_ROUND, title: 'Cylinders, to begin with', subjectIds: [...CYLINDERS], length: 10, aims: [], dueAt: setHours(startOfDay(subDays(now, 9)), 16), createdAt: subDays(now, 21) },
+    {
+      ...base,
+      id: roundId(1),
+      title: 'Burettes, both readings',
+      subjectIds: ['burette-25', 'burette-50'],
+      length: 6,
+      aims: ['final-as-delivered', 'upside-down'],
+      dueAt: setHours(startOfDay(addDays(now, 5)), 9),
+      createdAt: subDays(now, 1),
+    },
+    {
+      ...base,
+      id: roundId(3),
+      title: 'Away from the laptops',
+      subjectIds: [],
+      length: 10,
+      aims: [],
+      tries: 1,
+      hints: false,
+      onPaper: true,
+      dueAt: setHours(startOfDay(addDays(now, 2)), 9),
+      createdAt: subDays(now, 1),
+    },
+    {
+      ...base,
+      id: FIRST_ROUND,
+      title: 'Cylinders, to begin with',
+      subjectIds: [...CYLINDERS],
+      length: 10,
+      aims: [],
+      dueAt: setHours(startOfDay(subDays(now, 9)), 16),
+      createdAt: subDays(now, 21),
+    },
   ]);
 }

@@ -6,7 +6,20 @@ import { createClass } from '../classes/create-class.ts';
 import { Attempt, Round, Task } from '../models/bench.ts';
 import { ClassTeacher, Student } from '../models/classes.ts';
 import { Account, Person, School } from '../models/people.ts';
-import { DEMO_CLASS, DEMO_CLASS_CODE, DEMO_CO_TEACHER, DEMO_OTHER_CLASS, DEMO_OTHER_CLASS_CODE, DEMO_PIN, DEMO_SCHOOL, DEMO_TEACHER, HERON_STUDENTS, PLOVER_STUDENTS, SAMPLE_TEACHERS, type SampleStudent } from './people.ts';
+import {
+  DEMO_CLASS,
+  DEMO_CLASS_CODE,
+  DEMO_CO_TEACHER,
+  DEMO_OTHER_CLASS,
+  DEMO_OTHER_CLASS_CODE,
+  DEMO_PIN,
+  DEMO_SCHOOL,
+  DEMO_TEACHER,
+  HERON_STUDENTS,
+  PLOVER_STUDENTS,
+  SAMPLE_TEACHERS,
+  type SampleStudent,
+} from './people.ts';
 import { sampleWork } from './sample-attempts.ts';
 import { seedCabinet } from './sample-cabinet.ts';
 import { seedRuns } from './sample-runs.ts';
@@ -31,31 +44,69 @@ interface SampleClass {
   readonly begunTogether: boolean;
 }
 
-async function seedClass({ classId, name, code, students, seed, begunTogether }: SampleClass, now: Date): Promise<void> {
+async function seedClass(
+  { classId, name, code, students, seed, begunTogether }: SampleClass,
+  now: Date,
+): Promise<void> {
   const schoolId = DEMO_SCHOOL;
   await createClass({ id: classId, schoolId, teacherId: DEMO_TEACHER, name, code });
   await ClassTeacher.create({ classId, personId: DEMO_CO_TEACHER });
   const pinHash = await hashSecret(DEMO_PIN);
   await Person.bulkCreate(students.map(({ id, givenName, familyName }) => ({ id, schoolId, givenName, familyName })));
-  await Student.bulkCreate(students.map(({ id, hasPin }) => ({ classId, personId: id, schoolId, pinHash: hasPin ? pinHash : null })));
+  await Student.bulkCreate(
+    students.map(({ id, hasPin }) => ({ classId, personId: id, schoolId, pinHash: hasPin ? pinHash : null })),
+  );
   const random = seededRandom(seed);
   const works = students.map((student) => sampleWork({ classId, schoolId }, student, random, now));
   if (begunTogether) await seedSetRounds(now);
-  await Round.bulkCreate(works.flatMap(({ rounds }) => rounds.map((round, i) => ({ ...round, setRoundId: begunTogether && i === 0 ? FIRST_ROUND : null }))));
+  await Round.bulkCreate(
+    works.flatMap(({ rounds }) =>
+      rounds.map((round, i) => ({ ...round, setRoundId: begunTogether && i === 0 ? FIRST_ROUND : null })),
+    ),
+  );
   await Task.bulkCreate(works.flatMap((work) => work.tasks));
-  const attempts = works.flatMap((work) => work.attempts).sort((a, b) => (a.createdAt?.getTime() ?? 0) - (b.createdAt?.getTime() ?? 0));
+  const attempts = works
+    .flatMap((work) => work.attempts)
+    .sort((a, b) => (a.createdAt?.getTime() ?? 0) - (b.createdAt?.getTime() ?? 0));
   await Attempt.bulkCreate(attempts);
-  await Promise.all(works.flatMap(({ known }, i) => DOMAINS.map((domain) => keep({ classId, schoolId, personId: students[i]?.id ?? '' }, domain, known[domain]))));
+  await Promise.all(
+    works.flatMap(({ known }, i) =>
+      DOMAINS.map((domain) => keep({ classId, schoolId, personId: students[i]?.id ?? '' }, domain, known[domain])),
+    ),
+  );
 }
 
 /** Fills an empty database with the sample world; `fresh` empties it first. */
-export async function seedDemo(sequelize: Sequelize, { fresh, now = new Date() }: { fresh: boolean; now?: Date }): Promise<void> {
+export async function seedDemo(
+  sequelize: Sequelize,
+  { fresh, now = new Date() }: { fresh: boolean; now?: Date },
+): Promise<void> {
   if (fresh) await sequelize.query('truncate schools, sessions, sign_in_failures, one_time_links cascade');
   if (await School.findByPk(DEMO_SCHOOL)) return;
   await School.create({ id: DEMO_SCHOOL, name: 'Saltmarsh School' });
   await seedTeachers();
-  await seedClass({ classId: DEMO_CLASS, name: 'Heron 9', code: DEMO_CLASS_CODE, students: HERON_STUDENTS, seed: 90, begunTogether: true }, now);
-  await seedClass({ classId: DEMO_OTHER_CLASS, name: 'Plover 10', code: DEMO_OTHER_CLASS_CODE, students: PLOVER_STUDENTS, seed: 100, begunTogether: false }, now);
+  await seedClass(
+    {
+      classId: DEMO_CLASS,
+      name: 'Heron 9',
+      code: DEMO_CLASS_CODE,
+      students: HERON_STUDENTS,
+      seed: 90,
+      begunTogether: true,
+    },
+    now,
+  );
+  await seedClass(
+    {
+      classId: DEMO_OTHER_CLASS,
+      name: 'Plover 10',
+      code: DEMO_OTHER_CLASS_CODE,
+      students: PLOVER_STUDENTS,
+      seed: 100,
+      begunTogether: false,
+    },
+    now,
+  );
   await seedCabinet(now);
   await seedRuns(now);
 }

@@ -1,6 +1,13 @@
 import type { BenchAction } from '@green-beam/contract';
 import type { Diagnosis, Exercise, ItemShown, Remark, Situation } from '@green-beam/core';
-import { DataTypes, Model, type CreationOptional, type InferAttributes, type InferCreationAttributes, type Sequelize } from 'sequelize';
+import {
+  DataTypes,
+  Model,
+  type CreationOptional,
+  type InferAttributes,
+  type InferCreationAttributes,
+  type Sequelize,
+} from 'sequelize';
 
 /** A round of readings and exercises worked by one person. */
 export class Round extends Model<InferAttributes<Round>, InferCreationAttributes<Round>> {
@@ -96,10 +103,44 @@ export class Attempt extends Model<InferAttributes<Attempt>, InferCreationAttrib
 }
 
 export function defineBench(sequelize: Sequelize): void {
-  const key = { classId: { type: DataTypes.UUID, primaryKey: true }, id: { type: DataTypes.UUID, primaryKey: true }, schoolId: DataTypes.UUID, personId: DataTypes.UUID };
-  const judged = { situation: DataTypes.JSONB, picture: DataTypes.JSONB, rulesVersion: DataTypes.INTEGER, coreVersion: DataTypes.TEXT, subjectId: DataTypes.TEXT };
-  Round.init({ ...key, subjectIds: DataTypes.ARRAY(DataTypes.TEXT), place: { type: DataTypes.TEXT, defaultValue: 'bench' }, setRoundId: DataTypes.UUID, sheetCode: DataTypes.TEXT, createdAt: DataTypes.DATE }, { sequelize, tableName: 'rounds' });
-  Task.init({ ...key, ...judged, roundId: DataTypes.UUID, position: DataTypes.INTEGER, seed: DataTypes.BIGINT, tries: { type: DataTypes.INTEGER, defaultValue: 2 }, hints: { type: DataTypes.BOOLEAN, defaultValue: true }, toolCode: DataTypes.TEXT, closedAt: DataTypes.DATE }, { sequelize, tableName: 'tasks' });
+  const key = {
+    classId: { type: DataTypes.UUID, primaryKey: true },
+    id: { type: DataTypes.UUID, primaryKey: true },
+    schoolId: DataTypes.UUID,
+    personId: DataTypes.UUID,
+  };
+  const judged = {
+    situation: DataTypes.JSONB,
+    picture: DataTypes.JSONB,
+    rulesVersion: DataTypes.INTEGER,
+    coreVersion: DataTypes.TEXT,
+    subjectId: DataTypes.TEXT,
+  };
+  Round.init(
+    {
+      ...key,
+      subjectIds: DataTypes.ARRAY(DataTypes.TEXT),
+      place: { type: DataTypes.TEXT, defaultValue: 'bench' },
+      setRoundId: DataTypes.UUID,
+      sheetCode: DataTypes.TEXT,
+      createdAt: DataTypes.DATE,
+    },
+    { sequelize, tableName: 'rounds' },
+  );
+  Task.init(
+    {
+      ...key,
+      ...judged,
+      roundId: DataTypes.UUID,
+      position: DataTypes.INTEGER,
+      seed: DataTypes.BIGINT,
+      tries: { type: DataTypes.INTEGER, defaultValue: 2 },
+      hints: { type: DataTypes.BOOLEAN, defaultValue: true },
+      toolCode: DataTypes.TEXT,
+      closedAt: DataTypes.DATE,
+    },
+    { sequelize, tableName: 'tasks' },
+  );
   SetRound.init(
     {
       classId: { type: DataTypes.UUID, primaryKey: true },

@@ -1,5 +1,12 @@
 import type { ToolKind, ToolNote, ToolState } from '@green-beam/contract';
-import { DataTypes, Model, type CreationOptional, type InferAttributes, type InferCreationAttributes, type Sequelize } from 'sequelize';
+import {
+  DataTypes,
+  Model,
+  type CreationOptional,
+  type InferAttributes,
+  type InferCreationAttributes,
+  type Sequelize,
+} from 'sequelize';
 
 /** One tool of a class’s cabinet, as it is now. */
 export class Tool extends Model<InferAttributes<Tool>, InferCreationAttributes<Tool>> {
@@ -34,10 +41,38 @@ export class ToolNoteRow extends Model<InferAttributes<ToolNoteRow>, InferCreati
 }
 
 export function defineCabinet(sequelize: Sequelize): void {
-  const key = { classId: { type: DataTypes.UUID, primaryKey: true }, id: { type: DataTypes.UUID, primaryKey: true }, schoolId: DataTypes.UUID };
+  const key = {
+    classId: { type: DataTypes.UUID, primaryKey: true },
+    id: { type: DataTypes.UUID, primaryKey: true },
+    schoolId: DataTypes.UUID,
+  };
   Tool.init(
-    { ...key, code: DataTypes.TEXT, instrumentId: DataTypes.TEXT, kind: DataTypes.TEXT, keeper: DataTypes.TEXT, tolerance: DataTypes.DOUBLE, state: DataTypes.TEXT, version: { type: DataTypes.INTEGER, defaultValue: 1 }, changedBy: DataTypes.UUID, changedAt: { type: DataTypes.DATE, defaultValue: DataTypes.NOW }, createdAt: DataTypes.DATE },
+    {
+      ...key,
+      code: DataTypes.TEXT,
+      instrumentId: DataTypes.TEXT,
+      kind: DataTypes.TEXT,
+      keeper: DataTypes.TEXT,
+      tolerance: DataTypes.DOUBLE,
+      state: DataTypes.TEXT,
+      version: { type: DataTypes.INTEGER, defaultValue: 1 },
+      changedBy: DataTypes.UUID,
+      changedAt: { type: DataTypes.DATE, defaultValue: DataTypes.NOW },
+      createdAt: DataTypes.DATE,
+    },
     { sequelize, tableName: 'tools' },
   );
-  ToolNoteRow.init({ ...key, toolId: DataTypes.UUID, kind: DataTypes.TEXT, reading: DataTypes.DOUBLE, nominal: DataTypes.DOUBLE, remark: DataTypes.TEXT, personId: DataTypes.UUID, createdAt: DataTypes.DATE }, { sequelize, tableName: 'tool_notes' });
+  ToolNoteRow.init(
+    {
+      ...key,
+      toolId: DataTypes.UUID,
+      kind: DataTypes.TEXT,
+      reading: DataTypes.DOUBLE,
+      nominal: DataTypes.DOUBLE,
+      remark: DataTypes.TEXT,
+      personId: DataTypes.UUID,
+      createdAt: DataTypes.DATE,
+    },
+    { sequelize, tableName: 'tool_notes' },
+  );
 }

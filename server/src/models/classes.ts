@@ -1,5 +1,13 @@
 import type { HouseRules } from '@green-beam/core';
-import { DataTypes, Model, type CreationOptional, type InferAttributes, type InferCreationAttributes, type NonAttribute, type Sequelize } from 'sequelize';
+import {
+  DataTypes,
+  Model,
+  type CreationOptional,
+  type InferAttributes,
+  type InferCreationAttributes,
+  type NonAttribute,
+  type Sequelize,
+} from 'sequelize';
 import { Account, Person } from './people.ts';
 
 export class SchoolClass extends Model<InferAttributes<SchoolClass>, InferCreationAttributes<SchoolClass>> {
@@ -30,7 +38,10 @@ export class Student extends Model<InferAttributes<Student>, InferCreationAttrib
 }
 
 /** One immutable version of a class's house rules. */
-export class HouseRulesVersion extends Model<InferAttributes<HouseRulesVersion>, InferCreationAttributes<HouseRulesVersion>> {
+export class HouseRulesVersion extends Model<
+  InferAttributes<HouseRulesVersion>,
+  InferCreationAttributes<HouseRulesVersion>
+> {
   declare classId: string;
   declare version: number;
   declare schoolId: string;
@@ -51,13 +62,28 @@ export function defineClasses(sequelize: Sequelize): void {
     },
     { sequelize, tableName: 'classes' },
   );
-  ClassTeacher.init({ classId: { type: DataTypes.UUID, primaryKey: true }, personId: { type: DataTypes.UUID, primaryKey: true } }, { sequelize, tableName: 'class_teachers' });
+  ClassTeacher.init(
+    { classId: { type: DataTypes.UUID, primaryKey: true }, personId: { type: DataTypes.UUID, primaryKey: true } },
+    { sequelize, tableName: 'class_teachers' },
+  );
   Student.init(
-    { classId: { type: DataTypes.UUID, primaryKey: true }, personId: { type: DataTypes.UUID, primaryKey: true }, schoolId: DataTypes.UUID, pinHash: DataTypes.TEXT, archivedAt: DataTypes.DATE },
+    {
+      classId: { type: DataTypes.UUID, primaryKey: true },
+      personId: { type: DataTypes.UUID, primaryKey: true },
+      schoolId: DataTypes.UUID,
+      pinHash: DataTypes.TEXT,
+      archivedAt: DataTypes.DATE,
+    },
     { sequelize, tableName: 'students' },
   );
   HouseRulesVersion.init(
-    { classId: { type: DataTypes.UUID, primaryKey: true }, version: { type: DataTypes.INTEGER, primaryKey: true }, schoolId: DataTypes.UUID, name: DataTypes.TEXT, rules: DataTypes.JSONB },
+    {
+      classId: { type: DataTypes.UUID, primaryKey: true },
+      version: { type: DataTypes.INTEGER, primaryKey: true },
+      schoolId: DataTypes.UUID,
+      name: DataTypes.TEXT,
+      rules: DataTypes.JSONB,
+    },
     { sequelize, tableName: 'house_rules' },
   );
   Student.belongsTo(Person, { foreignKey: 'personId', as: 'person' });

@@ -1,5 +1,12 @@
 import type { Protocol } from '@green-beam/core';
-import { DataTypes, Model, type CreationOptional, type InferAttributes, type InferCreationAttributes, type Sequelize } from 'sequelize';
+import {
+  DataTypes,
+  Model,
+  type CreationOptional,
+  type InferAttributes,
+  type InferCreationAttributes,
+  type Sequelize,
+} from 'sequelize';
 
 /** One laboratory done by one group, with the protocol as it was when they began. */
 export class RunRow extends Model<InferAttributes<RunRow>, InferCreationAttributes<RunRow>> {
@@ -39,7 +46,11 @@ export class RunEventRow extends Model<InferAttributes<RunEventRow>, InferCreati
 }
 
 export function defineNotebook(sequelize: Sequelize): void {
-  const key = { classId: { type: DataTypes.UUID, primaryKey: true }, id: { type: DataTypes.UUID, primaryKey: true }, schoolId: DataTypes.UUID };
+  const key = {
+    classId: { type: DataTypes.UUID, primaryKey: true },
+    id: { type: DataTypes.UUID, primaryKey: true },
+    schoolId: DataTypes.UUID,
+  };
   RunRow.init(
     {
       ...key,
@@ -54,7 +65,11 @@ export function defineNotebook(sequelize: Sequelize): void {
     { sequelize, tableName: 'runs' },
   );
   RunMember.init(
-    { classId: { type: DataTypes.UUID, primaryKey: true }, runId: { type: DataTypes.UUID, primaryKey: true }, personId: { type: DataTypes.UUID, primaryKey: true } },
+    {
+      classId: { type: DataTypes.UUID, primaryKey: true },
+      runId: { type: DataTypes.UUID, primaryKey: true },
+      personId: { type: DataTypes.UUID, primaryKey: true },
+    },
     { sequelize, tableName: 'run_members' },
   );
   RunEventRow.init(

@@ -1,4 +1,11 @@
-import { DataTypes, Model, type CreationOptional, type InferAttributes, type InferCreationAttributes, type Sequelize } from 'sequelize';
+import {
+  DataTypes,
+  Model,
+  type CreationOptional,
+  type InferAttributes,
+  type InferCreationAttributes,
+  type Sequelize,
+} from 'sequelize';
 
 export class School extends Model<InferAttributes<School>, InferCreationAttributes<School>> {
   declare id: string;
@@ -40,17 +47,38 @@ export class SignInFailure extends Model<InferAttributes<SignInFailure>, InferCr
 }
 
 export function definePeople(sequelize: Sequelize): void {
-  School.init({ id: { type: DataTypes.UUID, primaryKey: true }, name: DataTypes.TEXT }, { sequelize, tableName: 'schools' });
+  School.init(
+    { id: { type: DataTypes.UUID, primaryKey: true }, name: DataTypes.TEXT },
+    { sequelize, tableName: 'schools' },
+  );
   Person.init(
-    { id: { type: DataTypes.UUID, primaryKey: true }, schoolId: DataTypes.UUID, givenName: DataTypes.TEXT, familyName: DataTypes.TEXT, deletedAt: DataTypes.DATE },
+    {
+      id: { type: DataTypes.UUID, primaryKey: true },
+      schoolId: DataTypes.UUID,
+      givenName: DataTypes.TEXT,
+      familyName: DataTypes.TEXT,
+      deletedAt: DataTypes.DATE,
+    },
     { sequelize, tableName: 'people' },
   );
   Account.init(
-    { personId: { type: DataTypes.UUID, primaryKey: true }, schoolId: DataTypes.UUID, role: DataTypes.TEXT, email: DataTypes.TEXT, passwordHash: DataTypes.TEXT },
+    {
+      personId: { type: DataTypes.UUID, primaryKey: true },
+      schoolId: DataTypes.UUID,
+      role: DataTypes.TEXT,
+      email: DataTypes.TEXT,
+      passwordHash: DataTypes.TEXT,
+    },
     { sequelize, tableName: 'accounts' },
   );
   OneTimeLinkRow.init(
-    { tokenHash: { type: DataTypes.TEXT, primaryKey: true }, purpose: DataTypes.TEXT, personId: DataTypes.UUID, expiresAt: DataTypes.DATE, usedAt: DataTypes.DATE },
+    {
+      tokenHash: { type: DataTypes.TEXT, primaryKey: true },
+      purpose: DataTypes.TEXT,
+      personId: DataTypes.UUID,
+      expiresAt: DataTypes.DATE,
+      usedAt: DataTypes.DATE,
+    },
     { sequelize, tableName: 'one_time_links' },
   );
   SignInFailure.init(

@@ -1,4 +1,11 @@
-import { DataTypes, Model, type CreationOptional, type InferAttributes, type InferCreationAttributes, type Sequelize } from 'sequelize';
+import {
+  DataTypes,
+  Model,
+  type CreationOptional,
+  type InferAttributes,
+  type InferCreationAttributes,
+  type Sequelize,
+} from 'sequelize';
 
 /** A tape of the Numbers desk, as it was typed; what comes of it is worked out whenever it is looked at. */
 export class Tape extends Model<InferAttributes<Tape>, InferCreationAttributes<Tape>> {

@@ -11,17 +11,27 @@ const RUN_SLOTS = /^(accepted|specimen|temperature|behaviour|(answer|instrument|
 function checkSlot(protocol: Protocol, slot: string): void {
   const [id = '', trial] = slot.split('.');
   const quantity = protocol.quantities.find((one) => one.id === id);
-  const isTrial = trial !== undefined && /^\d+$/.test(trial) && Number(trial) >= 1 && Number(trial) <= protocol.trials.most;
-  const known = quantity?.kind === 'read' ? isTrial : quantity?.kind === 'observed' ? trial === undefined : RUN_SLOTS.test(slot);
+  const isTrial =
+    trial !== undefined && /^\d+$/.test(trial) && Number(trial) >= 1 && Number(trial) <= protocol.trials.most;
+  const known =
+    quantity?.kind === 'read' ? isTrial : quantity?.kind === 'observed' ? trial === undefined : RUN_SLOTS.test(slot);
   if (!known) throw new Refusal(400, `“${slot}” is no place on this page.`, 'slot');
 }
 
 async function checkPeople(access: RunAccess, events: readonly NewRunEvent[]): Promise<void> {
   const here = new Set([access.present.personId, ...access.present.partners]);
   const stranger = events.find((event) => !here.has(event.person));
-  if (stranger) throw new Refusal(403, 'Whoever writes has to have signed in at this screen. Enter the PIN again.', 'person');
-  const members = await RunMember.count({ where: { classId: access.run.classId, runId: access.run.id, personId: [...new Set(events.map((event) => event.person))] } });
-  if (members < new Set(events.map((event) => event.person)).size) throw new Refusal(403, 'Whoever writes has to belong to this group.', 'person');
+  if (stranger)
+    throw new Refusal(403, 'Whoever writes has to have signed in at this screen. Enter the PIN again.', 'person');
+  const members = await RunMember.count({
+    where: {
+      classId: access.run.classId,
+      runId: access.run.id,
+      personId: [...new Set(events.map((event) => event.person))],
+    },
+  });
+  if (members < new Set(events.map((event) => event.person)).size)
+    throw new Refusal(403, 'Whoever writes has to belong to this group.', 'person');
 }
 
 /**
@@ -36,16 +46,34 @@ export async function appendEvents(access: RunAccess, events: readonly NewRunEve
   const ids = events.map((event) => event.id);
   const key = { classId: run.classId, runId: run.id };
   const replaced = events.flatMap((event) => (event.replaces ? [event.replaces] : []));
-  const targets = new Map((await RunEventRow.findAll({ where: { ...key, id: replaced } })).map((row) => [row.id, row.slot]));
+  const targets = new Map(
+    (await RunEventRow.findAll({ where: { ...key, id: replaced } })).map((row) => [row.id, row.slot]),
+  );
   for (const event of events) {
-    const target = event.replaces === null ? event.slot : (targets.get(event.replaces) ?? events.find((other) => other.id === event.replaces)?.slot);
-    if (target !== event.slot) throw new Refusal(400, 'The entry to be corrected stands elsewhere, or not at all.', 'replaces');
+    const target =
+      event.replaces === null
+        ? event.slot
+        : (targets.get(event.replaces) ?? events.find((other) => other.id === event.replaces)?.slot);
+    if (target !== event.slot)
+      throw new Refusal(400, 'The entry to be corrected stands elsewhere, or not at all.', 'replaces');
   }
   await RunEventRow.bulkCreate(
-    events.map(({ id, slot, text, replaces, reason, person, deviceTime }) => ({ ...key, id, schoolId: run.schoolId, personId: person, slot, text, replaces: replaces ?? null, reason: reason ?? null, deviceTime: new Date(deviceTime), coreVersion: CORE_VERSION })),
+    events.map(({ id, slot, text, replaces, reason, person, deviceTime }) => ({
+      ...key,
+      id,
+      schoolId: run.schoolId,
+      personId: person,
+      slot,
+      text,
+      replaces: replaces ?? null,
+      reason: reason ?? null,
+      deviceTime: new Date(deviceTime),
+      coreVersion: CORE_VERSION,
+    })),
     { ignoreDuplicates: true },
   );
   const stored = await RunEventRow.findAll({ where: { ...key, id: ids }, order: [['serverOrder', 'ASC']] });
-  if (stored.length < ids.length) throw new Refusal(409, 'One of these entries has an id that is in use elsewhere.', 'id');
+  if (stored.length < ids.length)
+    throw new Refusal(409, 'One of these entries has an id that is in use elsewhere.', 'id');
   return stored.map(eventOf);
 }

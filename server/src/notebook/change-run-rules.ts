@@ -13,15 +13,32 @@ export const RULES_SLOT = 'rules';
  * @throws Refusal (409) once the page is handed in, or when it is worked by these rules already.
  */
 export async function changeRunRules({ run, schoolClass, present }: RunAccess): Promise<void> {
-  if (run.handedInAt) throw new Refusal(409, 'This page has been handed in: its rules stay as they are. Give it back first.');
-  if (run.rulesVersion === schoolClass.rulesVersion) throw new Refusal(409, 'This page is worked by the class’s present rules already.');
+  if (run.handedInAt)
+    throw new Refusal(409, 'This page has been handed in: its rules stay as they are. Give it back first.');
+  if (run.rulesVersion === schoolClass.rulesVersion)
+    throw new Refusal(409, 'This page is worked by the class’s present rules already.');
   const sequelize = RunEventRow.sequelize;
   if (!sequelize) throw new Error('The database is not open.');
   const key = { classId: run.classId, runId: run.id };
   await sequelize.transaction(async (transaction) => {
-    const before = await RunEventRow.findOne({ where: { ...key, slot: RULES_SLOT }, order: [['serverOrder', 'DESC']], transaction });
+    const before = await RunEventRow.findOne({
+      where: { ...key, slot: RULES_SLOT },
+      order: [['serverOrder', 'DESC']],
+      transaction,
+    });
     await RunEventRow.create(
-      { ...key, id: randomUUID(), schoolId: run.schoolId, personId: present.personId, slot: RULES_SLOT, text: String(schoolClass.rulesVersion), replaces: before?.id ?? null, reason: null, deviceTime: new Date(), coreVersion: CORE_VERSION },
+      {
+        ...key,
+        id: randomUUID(),
+        schoolId: run.schoolId,
+        personId: present.personId,
+        slot: RULES_SLOT,
+        text: String(schoolClass.rulesVersion),
+        replaces: before?.id ?? null,
+        reason: null,
+        deviceTime: new Date(),
+        coreVersion: CORE_VERSION,
+      },
       { transaction },
     );
     await run.update({ rulesVersion: schoolClass.rulesVersion }, { transaction });

@@ -10,7 +10,16 @@ import type { RunAccess } from './run-access.ts';
 
 export function eventOf(row: RunEventRow): RunEvent {
   const { id, slot, text, replaces, reason, personId, deviceTime, serverOrder } = row;
-  return { id, slot, text, replaces, reason, person: personId, deviceTime: deviceTime.toISOString(), order: Number(serverOrder) };
+  return {
+    id,
+    slot,
+    text,
+    replaces,
+    reason,
+    person: personId,
+    deviceTime: deviceTime.toISOString(),
+    order: Number(serverOrder),
+  };
 }
 
 function summaryFrom(run: RunRow, members: readonly string[]): RunSummary {
@@ -30,11 +39,21 @@ export async function runSummaries(runs: readonly RunRow[]): Promise<RunSummary[
   const members = await RunMember.findAll({ where: { runId: runs.map((run) => run.id) } });
   const people = await Person.findAll({ where: { id: members.map((member) => member.personId) } });
   const labels = new Map(people.map((person) => [person.id, labelOf(person, 'short')]));
-  return runs.map((run) => summaryFrom(run, members.filter((member) => member.runId === run.id).map((member) => labels.get(member.personId) ?? '')));
+  return runs.map((run) =>
+    summaryFrom(
+      run,
+      members.filter((member) => member.runId === run.id).map((member) => labels.get(member.personId) ?? ''),
+    ),
+  );
 }
 
 /** A whole run, with its log, as somebody may see it. */
-export async function runPage({ run, mayWrite, as, schoolClass }: Pick<RunAccess, 'run' | 'mayWrite' | 'as' | 'schoolClass'>): Promise<RunPage> {
+export async function runPage({
+  run,
+  mayWrite,
+  as,
+  schoolClass,
+}: Pick<RunAccess, 'run' | 'mayWrite' | 'as' | 'schoolClass'>): Promise<RunPage> {
   const { classId, id: runId } = run;
   const [rows, members, rules, versions] = await Promise.all([
     RunEventRow.findAll({ where: { classId, runId }, order: [['serverOrder', 'ASC']] }),
@@ -44,15 +63,31 @@ export async function runPage({ run, mayWrite, as, schoolClass }: Pick<RunAccess
   ]);
   const nameOf = (version: number): string => versions.find((row) => row.version === version)?.name ?? '';
   const memberIds = members.map((member) => member.personId);
-  const people = await Person.findAll({ where: { id: [...new Set([...memberIds, ...rows.map((row) => row.personId)])] } });
-  const byId = new Map(people.map((person) => [person.id, { label: labelOf(person, 'short'), initials: labelOf(person, 'initials') }]));
+  const people = await Person.findAll({
+    where: { id: [...new Set([...memberIds, ...rows.map((row) => row.personId)])] },
+  });
+  const byId = new Map(
+    people.map((person) => [person.id, { label: labelOf(person, 'short'), initials: labelOf(person, 'initials') }]),
+  );
   return {
-    ...summaryFrom(run, memberIds.map((id) => byId.get(id)?.label ?? '')),
+    ...summaryFrom(
+      run,
+      memberIds.map((id) => byId.get(id)?.label ?? ''),
+    ),
     protocol: run.protocol,
     rules,
     rulesName: nameOf(run.rulesVersion),
-    newerRules: as === 'teacher' && run.handedInAt === null && run.rulesVersion !== schoolClass.rulesVersion ? nameOf(schoolClass.rulesVersion) : null,
-    rulesChanges: rows.filter(({ slot }) => slot === RULES_SLOT).map(({ personId, createdAt, text }) => ({ by: byId.get(personId)?.label ?? '', at: createdAt.toISOString(), name: nameOf(Number(text)) })),
+    newerRules:
+      as === 'teacher' && run.handedInAt === null && run.rulesVersion !== schoolClass.rulesVersion
+        ? nameOf(schoolClass.rulesVersion)
+        : null,
+    rulesChanges: rows
+      .filter(({ slot }) => slot === RULES_SLOT)
+      .map(({ personId, createdAt, text }) => ({
+        by: byId.get(personId)?.label ?? '',
+        at: createdAt.toISOString(),
+        name: nameOf(Number(text)),
+      })),
     people: Object.fromEntries(byId),
     events: rows.filter(({ slot }) => slot !== RULES_SLOT).map(eventOf),
     mayWrite,

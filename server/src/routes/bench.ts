@@ -1,4 +1,11 @@
-import { newAttempt, newRound, type AttemptPage, type BenchRound, type SkillSummary, type StudentRecord } from '@green-beam/contract';
+import {
+  newAttempt,
+  newRound,
+  type AttemptPage,
+  type BenchRound,
+  type SkillSummary,
+  type StudentRecord,
+} from '@green-beam/contract';
 import { Router, type Request } from 'express';
 import { Op, QueryTypes } from 'sequelize';
 import { checkNotArchived, classInReach, classTaught } from '../auth/access.ts';
@@ -16,12 +23,23 @@ import { idFrom, validated } from '../validated.ts';
 async function roundShown(round: Round): Promise<BenchRound> {
   const { classId, id: roundId } = round;
   const tasks = await Task.findAll({ where: { classId, roundId }, order: [['position', 'ASC']] });
-  const attempts = await Attempt.findAll({ where: { classId, taskId: tasks.map((task) => task.id) }, order: [['serverOrder', 'ASC']] });
-  const rules = await rulesByVersion(classId, tasks.map((task) => task.rulesVersion));
+  const attempts = await Attempt.findAll({
+    where: { classId, taskId: tasks.map((task) => task.id) },
+    order: [['serverOrder', 'ASC']],
+  });
+  const rules = await rulesByVersion(
+    classId,
+    tasks.map((task) => task.rulesVersion),
+  );
   const closed = new Set(tasks.filter((task) => task.closedAt).map((task) => task.id));
   const version = tasks[0]?.rulesVersion ?? 1;
-  const named = await HouseRulesVersion.findOne({ attributes: ['classId', 'version', 'name'], where: { classId, version } });
-  const set = round.setRoundId ? await SetRound.findOne({ attributes: ['classId', 'id', 'title'], where: { classId, id: round.setRoundId } }) : null;
+  const named = await HouseRulesVersion.findOne({
+    attributes: ['classId', 'version', 'name'],
+    where: { classId, version },
+  });
+  const set = round.setRoundId
+    ? await SetRound.findOne({ attributes: ['classId', 'id', 'title'], where: { classId, id: round.setRoundId } })
+    : null;
   return {
     id: roundId,
     title: set?.title ?? null,
@@ -38,15 +56,34 @@ function neverMissing(): never {
 const PAGE = 30;
 
 /** A person's attempts, newest first. `mayKnow` decides whether answers of tasks still open are given. */
-async function attemptPage(classId: string, personId: string, request: Request, knowsAll: boolean): Promise<AttemptPage> {
-  const before = typeof request.query['before'] === 'string' && /^\d{1,18}$/.test(request.query['before']) ? request.query['before'] : null;
-  const rows = await Attempt.findAll({ where: { classId, personId, ...(before ? { serverOrder: { [Op.lt]: before } } : {}) }, order: [['serverOrder', 'DESC']], limit: PAGE + 1 });
+async function attemptPage(
+  classId: string,
+  personId: string,
+  request: Request,
+  knowsAll: boolean,
+): Promise<AttemptPage> {
+  const before =
+    typeof request.query['before'] === 'string' && /^\d{1,18}$/.test(request.query['before'])
+      ? request.query['before']
+      : null;
+  const rows = await Attempt.findAll({
+    where: { classId, personId, ...(before ? { serverOrder: { [Op.lt]: before } } : {}) },
+    order: [['serverOrder', 'DESC']],
+    limit: PAGE + 1,
+  });
   const page = rows.slice(0, PAGE);
-  const rules = await rulesByVersion(classId, page.map((row) => row.rulesVersion));
-  const open = knowsAll ? [] : await Task.findAll({ attributes: ['id'], where: { classId, id: page.map((row) => row.taskId), closedAt: null } });
+  const rules = await rulesByVersion(
+    classId,
+    page.map((row) => row.rulesVersion),
+  );
+  const open = knowsAll
+    ? []
+    : await Task.findAll({ attributes: ['id'], where: { classId, id: page.map((row) => row.taskId), closedAt: null } });
   const openIds = new Set(open.map((task) => task.id));
   return {
-    attempts: page.map((row) => attemptShown(row, rules.get(row.rulesVersion) ?? neverMissing(), !openIds.has(row.taskId))),
+    attempts: page.map((row) =>
+      attemptShown(row, rules.get(row.rulesVersion) ?? neverMissing(), !openIds.has(row.taskId)),
+    ),
     next: rows.length > PAGE ? (page.at(-1)?.serverOrder ?? null) : null,
   };
 }
@@ -65,11 +102,22 @@ async function skillSummaries(classId: string, personId: string): Promise<SkillS
      where class_id = :classId and person_id = :personId group by skill, slip order by count desc`,
     { replacements, type: QueryTypes.SELECT },
   );
-  return skills.map((skill) => ({ ...skill, slips: slips.filter((slip) => slip.skill === skill.skill).map(({ id, count }) => ({ id, count })) }));
+  return skills.map((skill) => ({
+    ...skill,
+    slips: slips.filter((slip) => slip.skill === skill.skill).map(({ id, count }) => ({ id, count })),
+  }));
 }
 
-async function recordOf(classId: string, personId: string, request: Request, knowsAll: boolean): Promise<StudentRecord> {
-  const [skills, page] = await Promise.all([skillSummaries(classId, personId), attemptPage(classId, personId, request, knowsAll)]);
+async function recordOf(
+  classId: string,
+  personId: string,
+  request: Request,
+  knowsAll: boolean,
+): Promise<StudentRecord> {
+  const [skills, page] = await Promise.all([
+    skillSummaries(classId, personId),
+    attemptPage(classId, personId, request, knowsAll),
+  ]);
   return { skills, page };
 }
 
@@ -80,7 +128,10 @@ export function benchRoutes(): Router {
   routes.get('/classes/:classId/rounds/current', async (request, response) => {
     const { schoolClass, present } = await classInReach(request);
     const place = request.query['place'] === 'numbers' ? 'numbers' : 'bench';
-    const round = await Round.findOne({ where: { classId: schoolClass.id, personId: present.personId, sheetCode: null, place }, order: [['createdAt', 'DESC']] });
+    const round = await Round.findOne({
+      where: { classId: schoolClass.id, personId: present.personId, sheetCode: null, place },
+      order: [['createdAt', 'DESC']],
+    });
     response.json(round ? await roundShown(round) : null);
   });
 
@@ -95,7 +146,13 @@ export function benchRoutes(): Router {
     }
     checkSubjects(subjectIds);
     const rules = await rulesOf(schoolClass.id, schoolClass.rulesVersion);
-    const round = await createRound({ ...person, subjectIds, rules, rulesVersion: schoolClass.rulesVersion, set: null });
+    const round = await createRound({
+      ...person,
+      subjectIds,
+      rules,
+      rulesVersion: schoolClass.rulesVersion,
+      set: null,
+    });
     response.status(201).json(await roundShown(round));
   });
 

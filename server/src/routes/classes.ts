@@ -1,4 +1,12 @@
-import { classChange, coTeacher, newClass, rosterImport, studentChange, type ClassDetails, type ClassSummary } from '@green-beam/contract';
+import {
+  classChange,
+  coTeacher,
+  newClass,
+  rosterImport,
+  studentChange,
+  type ClassDetails,
+  type ClassSummary,
+} from '@green-beam/contract';
 import { Router, type Response } from 'express';
 import type { Sequelize } from 'sequelize';
 import { checkNotArchived, classTaught, signedInTeacher } from '../auth/access.ts';
@@ -17,7 +25,12 @@ import { notFound, Refusal } from '../refusal.ts';
 import { idFrom, validated } from '../validated.ts';
 
 async function summaryOf(schoolClass: SchoolClass): Promise<ClassSummary> {
-  return { id: schoolClass.id, name: schoolClass.name, archived: schoolClass.archivedAt !== null && schoolClass.archivedAt !== undefined, students: await Student.count({ where: { classId: schoolClass.id, archivedAt: null } }) };
+  return {
+    id: schoolClass.id,
+    name: schoolClass.name,
+    archived: schoolClass.archivedAt !== null && schoolClass.archivedAt !== undefined,
+    students: await Student.count({ where: { classId: schoolClass.id, archivedAt: null } }),
+  };
 }
 
 async function detailsOf(schoolClass: SchoolClass): Promise<ClassDetails> {
@@ -25,7 +38,13 @@ async function detailsOf(schoolClass: SchoolClass): Promise<ClassDetails> {
   const [summary, roster, teachers, rules] = await Promise.all([
     summaryOf(schoolClass),
     rosterOf(classId, 'all'),
-    ClassTeacher.findAll({ where: { classId }, include: [{ model: Person, as: 'person', required: true }, { model: Account, as: 'account', required: true }] }),
+    ClassTeacher.findAll({
+      where: { classId },
+      include: [
+        { model: Person, as: 'person', required: true },
+        { model: Account, as: 'account', required: true },
+      ],
+    }),
     HouseRulesVersion.findOne({ where: { classId, version: schoolClass.rulesVersion } }),
   ]);
   return {
@@ -33,8 +52,17 @@ async function detailsOf(schoolClass: SchoolClass): Promise<ClassDetails> {
     code: schoolClass.code,
     codeOpen: schoolClass.codeOpen,
     rulesName: rules?.name ?? '',
-    roster: roster.map(({ personId, pinHash, archivedAt, person }) => ({ id: personId, firstName: person.givenName ?? '', lastName: person.familyName ?? '', label: labelOf(person, 'short'), hasPin: pinHash !== null, archived: archivedAt !== null })),
-    teachers: teachers.flatMap(({ personId, person, account }) => (person && account ? [{ id: personId, name: labelOf(person, 'full'), email: account.email }] : [])),
+    roster: roster.map(({ personId, pinHash, archivedAt, person }) => ({
+      id: personId,
+      firstName: person.givenName ?? '',
+      lastName: person.familyName ?? '',
+      label: labelOf(person, 'short'),
+      hasPin: pinHash !== null,
+      archived: archivedAt !== null,
+    })),
+    teachers: teachers.flatMap(({ personId, person, account }) =>
+      person && account ? [{ id: personId, name: labelOf(person, 'full'), email: account.email }] : [],
+    ),
   };
 }
 
@@ -55,7 +83,10 @@ export function classRoutes(sequelize: Sequelize): Router {
   routes.get('/classes', async (request, response) => {
     const present = await signedInTeacher(request);
     const taught = await ClassTeacher.findAll({ where: { personId: present.personId } });
-    const where = { schoolId: present.schoolId, ...(present.role === 'administrator' ? {} : { id: taught.map((one) => one.classId) }) };
+    const where = {
+      schoolId: present.schoolId,
+      ...(present.role === 'administrator' ? {} : { id: taught.map((one) => one.classId) }),
+    };
     const classes = await SchoolClass.findAll({ where, order: [['name', 'ASC']] });
     response.json(await Promise.all(classes.map(summaryOf)));
   });
@@ -63,7 +94,9 @@ export function classRoutes(sequelize: Sequelize): Router {
   routes.post('/classes', async (request, response) => {
     const present = await signedInTeacher(request);
     const { name } = await validated(request, newClass);
-    response.status(201).json(await summaryOf(await createClass({ schoolId: present.schoolId, teacherId: present.personId, name })));
+    response
+      .status(201)
+      .json(await summaryOf(await createClass({ schoolId: present.schoolId, teacherId: present.personId, name })));
   });
 
   routes.get('/classes/:classId', async (request, response) => {
@@ -144,7 +177,12 @@ export function classRoutes(sequelize: Sequelize): Router {
     const { schoolClass, present } = await classTaught(request);
     const { email } = await validated(request, coTeacher);
     const account = await Account.findOne({ where: { email, schoolId: present.schoolId } });
-    if (!account) throw new Refusal(404, 'No teacher of your school has this address. Your administrator can invite them.', 'email');
+    if (!account)
+      throw new Refusal(
+        404,
+        'No teacher of your school has this address. Your administrator can invite them.',
+        'email',
+      );
     await ClassTeacher.findOrCreate({ where: { classId: schoolClass.id, personId: account.personId } });
     response.json(await detailsOf(schoolClass));
   });
@@ -152,7 +190,8 @@ export function classRoutes(sequelize: Sequelize): Router {
   routes.delete('/classes/:classId/teachers/:teacherId', async (request, response) => {
     const { schoolClass } = await classTaught(request);
     const personId = idFrom(request, 'teacherId');
-    if ((await ClassTeacher.count({ where: { classId: schoolClass.id } })) <= 1) throw new Refusal(409, 'A class keeps at least one teacher. Add another one first.');
+    if ((await ClassTeacher.count({ where: { classId: schoolClass.id } })) <= 1)
+      throw new Refusal(409, 'A class keeps at least one teacher. Add another one first.');
     await ClassTeacher.destroy({ where: { classId: schoolClass.id, personId } });
     response.json(await detailsOf(schoolClass));
   });

@@ -6,7 +6,11 @@ import type { ClassEvents } from '../live/class-events.ts';
 const HEARTBEAT = 25_000;
 
 function write(response: Response, event: LiveEvent | 'refetch'): void {
-  response.write(event === 'refetch' ? 'event: refetch\ndata: {}\n\n' : `event: ${event.kind}\ndata: ${JSON.stringify({ id: event.id })}\n\n`);
+  response.write(
+    event === 'refetch'
+      ? 'event: refetch\ndata: {}\n\n'
+      : `event: ${event.kind}\ndata: ${JSON.stringify({ id: event.id })}\n\n`,
+  );
   response.flush?.();
 }
 
@@ -16,7 +20,11 @@ export function liveRoutes(events: ClassEvents): Router {
 
   routes.get('/classes/:classId/events', async (request, response) => {
     const { schoolClass, as } = await classInReach(request);
-    response.set({ 'content-type': 'text/event-stream', 'cache-control': 'no-cache, no-transform', 'x-accel-buffering': 'no' });
+    response.set({
+      'content-type': 'text/event-stream',
+      'cache-control': 'no-cache, no-transform',
+      'x-accel-buffering': 'no',
+    });
     response.flushHeaders();
     response.write('retry: 2000\n\n');
     response.flush?.();

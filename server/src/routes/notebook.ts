@@ -21,8 +21,12 @@ export function notebookRoutes(): Router {
   routes.get('/classes/:classId/runs', async (request, response) => {
     const { schoolClass, present, as } = await classInReach(request);
     const people = [present.personId, ...present.partners];
-    const own = as === 'student' ? await RunMember.findAll({ where: { classId: schoolClass.id, personId: people } }) : [];
-    const where = { classId: schoolClass.id, ...(as === 'student' ? { id: own.map((membership) => membership.runId) } : {}) };
+    const own =
+      as === 'student' ? await RunMember.findAll({ where: { classId: schoolClass.id, personId: people } }) : [];
+    const where = {
+      classId: schoolClass.id,
+      ...(as === 'student' ? { id: own.map((membership) => membership.runId) } : {}),
+    };
     response.json(await runSummaries(await RunRow.findAll({ where, order: [['startedAt', 'DESC']] })));
   });
 
@@ -38,10 +42,20 @@ export function notebookRoutes(): Router {
     const { protocolId, specimen, memberIds } = await validated(request, newRun);
     const members = [...new Set([present.personId, ...memberIds])];
     const students = await Student.count({ where: { classId: schoolClass.id, personId: members, archivedAt: null } });
-    if (students < members.length - (present.role === 'student' ? 0 : 1)) throw new Refusal(400, 'Somebody in the group is not in this class.', 'memberIds');
+    if (students < members.length - (present.role === 'student' ? 0 : 1))
+      throw new Refusal(400, 'Somebody in the group is not in this class.', 'memberIds');
     const lab = protocol(protocolId);
     const row = { classId: schoolClass.id, id: randomUUID(), schoolId: schoolClass.schoolId };
-    const run = await RunRow.create({ ...row, protocolId: lab.id, protocol: lab, specimen, rulesVersion: schoolClass.rulesVersion, startedBy: present.personId, startedAt: new Date(), handedInAt: null });
+    const run = await RunRow.create({
+      ...row,
+      protocolId: lab.id,
+      protocol: lab,
+      specimen,
+      rulesVersion: schoolClass.rulesVersion,
+      startedBy: present.personId,
+      startedAt: new Date(),
+      handedInAt: null,
+    });
     await RunMember.bulkCreate(members.map((personId) => ({ classId: row.classId, runId: row.id, personId })));
     response.status(201).json(await runPage({ run, mayWrite: true, as, schoolClass }));
   });

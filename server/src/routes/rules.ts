@@ -13,9 +13,15 @@ export function rulesRoutes(): Router {
 
   routes.get('/classes/:classId/rules', async (request, response) => {
     const { schoolClass } = await classInReach(request);
-    const row = await HouseRulesVersion.findOne({ where: { classId: schoolClass.id, version: schoolClass.rulesVersion } });
+    const row = await HouseRulesVersion.findOne({
+      where: { classId: schoolClass.id, version: schoolClass.rulesVersion },
+    });
     if (!row) throw notFound();
-    const shown: RulesShown = { name: row.name, version: row.version, rules: await rulesOf(schoolClass.id, row.version) };
+    const shown: RulesShown = {
+      name: row.name,
+      version: row.version,
+      rules: await rulesOf(schoolClass.id, row.version),
+    };
     response.json(shown);
   });
 

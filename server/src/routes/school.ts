@@ -12,11 +12,25 @@ import { idFrom, validated } from '../validated.ts';
 async function teachersOf(schoolId: string): Promise<SchoolTeacher[]> {
   const accounts = await Account.findAll({ where: { schoolId }, order: [['email', 'ASC']] });
   const ids = accounts.map((account) => account.personId);
-  const [people, taught, classes] = await Promise.all([Person.findAll({ where: { id: ids } }), ClassTeacher.findAll({ where: { personId: ids } }), SchoolClass.findAll({ where: { schoolId } })]);
+  const [people, taught, classes] = await Promise.all([
+    Person.findAll({ where: { id: ids } }),
+    ClassTeacher.findAll({ where: { personId: ids } }),
+    SchoolClass.findAll({ where: { schoolId } }),
+  ]);
   return accounts.flatMap((account) => {
     const person = people.find((one) => one.id === account.personId);
     const classIds = taught.filter((one) => one.personId === account.personId).map((one) => one.classId);
-    return person ? [{ id: person.id, name: labelOf(person, 'full'), email: account.email, role: account.role, classes: classes.filter((one) => classIds.includes(one.id)).map((one) => one.name) }] : [];
+    return person
+      ? [
+          {
+            id: person.id,
+            name: labelOf(person, 'full'),
+            email: account.email,
+            role: account.role,
+            classes: classes.filter((one) => classIds.includes(one.id)).map((one) => one.name),
+          },
+        ]
+      : [];
   });
 }
 
@@ -31,7 +45,8 @@ export function schoolRoutes(): Router {
   routes.post('/school/invitations', async (request, response) => {
     const { schoolId } = await signedInAdministrator(request);
     const { name, email } = await validated(request, invitation);
-    if (await Account.findOne({ where: { email } })) throw new Refusal(409, 'There is an account with this e-mail address already.', 'email');
+    if (await Account.findOne({ where: { email } }))
+      throw new Refusal(409, 'There is an account with this e-mail address already.', 'email');
     const [givenName = '', ...rest] = name.split(' ');
     const person = await Person.create({ id: randomUUID(), schoolId, givenName, familyName: rest.join(' ') || null });
     await Account.create({ personId: person.id, schoolId, role: 'teacher', email, passwordHash: null });
@@ -42,7 +57,9 @@ export function schoolRoutes(): Router {
     const { schoolId } = await signedInAdministrator(request);
     const account = await Account.findOne({ where: { personId: idFrom(request, 'teacherId'), schoolId } });
     if (!account) throw notFound();
-    response.status(201).json(await makeLink(account.passwordHash === null ? 'invitation' : 'password-reset', account.personId));
+    response
+      .status(201)
+      .json(await makeLink(account.passwordHash === null ? 'invitation' : 'password-reset', account.personId));
   });
 
   return routes;

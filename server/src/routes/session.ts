@@ -1,4 +1,13 @@
-import { classCode, demoSignIn, partnerSignIn, studentSignIn, teacherSignIn, linkUse, type ClassDoor, type LinkDoor } from '@green-beam/contract';
+import {
+  classCode,
+  demoSignIn,
+  partnerSignIn,
+  studentSignIn,
+  teacherSignIn,
+  linkUse,
+  type ClassDoor,
+  type LinkDoor,
+} from '@green-beam/contract';
 import { Router, type Request } from 'express';
 import { signedIn } from '../auth/access.ts';
 import { labelOf } from '../auth/labels.ts';
@@ -41,13 +50,19 @@ async function checkPassword(email: string, password: string): Promise<Account> 
   const account = await Account.findOne({ where: { email } });
   if (!(await secretMatches(password, account?.passwordHash ?? null)) || !account) {
     await countFailure(key);
-    throw new Refusal(401, 'E-mail and password do not fit. Try again, or ask your administrator for a new link.', 'password');
+    throw new Refusal(
+      401,
+      'E-mail and password do not fit. Try again, or ask your administrator for a new link.',
+      'password',
+    );
   }
   await forgetFailures(key);
   return account;
 }
 
-async function demoIdentity(role: 'student' | 'teacher' | 'administrator'): Promise<Parameters<typeof startSession>[1]> {
+async function demoIdentity(
+  role: 'student' | 'teacher' | 'administrator',
+): Promise<Parameters<typeof startSession>[1]> {
   const { DEMO_STUDENT, DEMO_TEACHER, DEMO_ADMINISTRATOR, DEMO_SCHOOL, DEMO_CLASS } = await import('../demo/people.ts');
   const personId = { student: DEMO_STUDENT, teacher: DEMO_TEACHER, administrator: DEMO_ADMINISTRATOR }[role];
   return { personId, schoolId: DEMO_SCHOOL, classId: role === 'student' ? DEMO_CLASS : null, partners: [] };
@@ -66,7 +81,12 @@ export function sessionRoutes(config: Config, csrfToken: (request: Request) => s
   routes.post('/session/teacher', limited, async (request, response) => {
     const { email, password } = await validated(request, teacherSignIn);
     const account = await checkPassword(email, password);
-    await startSession(request, { personId: account.personId, schoolId: account.schoolId, classId: null, partners: [] });
+    await startSession(request, {
+      personId: account.personId,
+      schoolId: account.schoolId,
+      classId: null,
+      partners: [],
+    });
     response.json(await answer(request));
   });
 
@@ -76,7 +96,11 @@ export function sessionRoutes(config: Config, csrfToken: (request: Request) => s
     const roster = await rosterOf(schoolClass.id, 'present');
     const door: ClassDoor = {
       className: schoolClass.name,
-      students: roster.map((student) => ({ id: student.personId, label: labelOf(student.person, 'short'), hasPin: student.pinHash !== null })),
+      students: roster.map((student) => ({
+        id: student.personId,
+        label: labelOf(student.person, 'short'),
+        hasPin: student.pinHash !== null,
+      })),
     };
     response.json(door);
   });
@@ -85,7 +109,12 @@ export function sessionRoutes(config: Config, csrfToken: (request: Request) => s
     const { code, studentId, pin } = await validated(request, studentSignIn);
     const schoolClass = await openClass(code);
     await checkPin(schoolClass.id, studentId, pin);
-    await startSession(request, { personId: studentId, schoolId: schoolClass.schoolId, classId: schoolClass.id, partners: [] });
+    await startSession(request, {
+      personId: studentId,
+      schoolId: schoolClass.schoolId,
+      classId: schoolClass.id,
+      partners: [],
+    });
     response.json(await answer(request));
   });
 
@@ -95,14 +124,24 @@ export function sessionRoutes(config: Config, csrfToken: (request: Request) => s
     const { studentId, pin } = await validated(request, partnerSignIn);
     if (studentId === present.personId) throw new Refusal(400, 'You are signed in already.', 'studentId');
     await checkPin(present.classId, studentId, pin);
-    request.session.identity = { personId: present.personId, schoolId: present.schoolId, classId: present.classId, partners: [...new Set([...present.partners, studentId])] };
+    request.session.identity = {
+      personId: present.personId,
+      schoolId: present.schoolId,
+      classId: present.classId,
+      partners: [...new Set([...present.partners, studentId])],
+    };
     response.json(await answer(request));
   });
 
   routes.delete('/session/partners/:studentId', async (request, response) => {
     const present = await signedIn(request);
     const gone = idFrom(request, 'studentId');
-    request.session.identity = { personId: present.personId, schoolId: present.schoolId, classId: present.classId, partners: present.partners.filter((id) => id !== gone) };
+    request.session.identity = {
+      personId: present.personId,
+      schoolId: present.schoolId,
+      classId: present.classId,
+      partners: present.partners.filter((id) => id !== gone),
+    };
     response.json(await answer(request));
   });
 
@@ -114,15 +153,28 @@ export function sessionRoutes(config: Config, csrfToken: (request: Request) => s
   routes.get('/links/:token', limited, async (request, response) => {
     const link = await openLink(String(request.params['token']));
     const person = link.personId ? await Person.findByPk(link.personId) : null;
-    const [account, school] = await Promise.all([person ? Account.findByPk(person.id) : null, person ? School.findByPk(person.schoolId) : null]);
-    const door: LinkDoor = { purpose: link.purpose, email: account?.email ?? null, name: person ? labelOf(person, 'full') : null, schoolName: school?.name ?? null };
+    const [account, school] = await Promise.all([
+      person ? Account.findByPk(person.id) : null,
+      person ? School.findByPk(person.schoolId) : null,
+    ]);
+    const door: LinkDoor = {
+      purpose: link.purpose,
+      email: account?.email ?? null,
+      name: person ? labelOf(person, 'full') : null,
+      schoolName: school?.name ?? null,
+    };
     response.json(door);
   });
 
   routes.post('/links/:token', limited, async (request, response) => {
     const link = await openLink(String(request.params['token']));
     const account = await takeUpLink(link, await validated(request, linkUse));
-    await startSession(request, { personId: account.personId, schoolId: account.schoolId, classId: null, partners: [] });
+    await startSession(request, {
+      personId: account.personId,
+      schoolId: account.schoolId,
+      classId: null,
+      partners: [],
+    });
     response.json(await answer(request));
   });
 

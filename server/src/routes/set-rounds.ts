@@ -23,7 +23,9 @@ export function setRoundRoutes(): Router {
 
   routes.post('/classes/:classId/set-rounds/:setRoundId/withdraw', async (request, response) => {
     const access = await classTaught(request);
-    const round = await SetRound.findOne({ where: { classId: access.schoolClass.id, id: idFrom(request, 'setRoundId') } });
+    const round = await SetRound.findOne({
+      where: { classId: access.schoolClass.id, id: idFrom(request, 'setRoundId') },
+    });
     if (!round) throw notFound();
     await round.update({ withdrawnAt: new Date() });
     response.json(await setRoundsShown(access));

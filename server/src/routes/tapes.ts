@@ -24,7 +24,11 @@ export function tapeRoutes(): Router {
     const id = idFrom(request, 'tapeId');
     const { lines } = await validated(request, tapeChange);
     const known = await Tape.findOne({ where: { personId, id } });
-    if (!known && (await Tape.count({ where: { personId } })) >= MOST_TAPES) throw new Refusal(409, `You have ${MOST_TAPES} tapes already. Delete one that you do not need; this one stays in your browser.`);
+    if (!known && (await Tape.count({ where: { personId } })) >= MOST_TAPES)
+      throw new Refusal(
+        409,
+        `You have ${MOST_TAPES} tapes already. Delete one that you do not need; this one stays in your browser.`,
+      );
     const [tape] = await Tape.upsert({ personId, id, schoolId, lines, changedAt: new Date() });
     response.status(known ? 200 : 201).json(shown(tape));
   });

@@ -68,7 +68,10 @@ describe('fetching again', () => {
   it('follows a fetch that failed too', async () => {
     let asked = 0;
     const queries = new QueryClient({ defaultOptions: { queries: { retry: false } } });
-    const observer = new QueryObserver<string>(queries, { queryKey: KEY, queryFn: () => ((asked += 1), asked === 1 ? Promise.reject(new Error('gone')) : Promise.resolve('back')) });
+    const observer = new QueryObserver<string>(queries, {
+      queryKey: KEY,
+      queryFn: () => ((asked += 1), asked === 1 ? Promise.reject(new Error('gone')) : Promise.resolve('back')),
+    });
     const stop = observer.subscribe(() => undefined);
     await fetchAgain(queries, KEY);
     expect(observer.getCurrentResult().data).toBe('back');

@@ -21,20 +21,32 @@ beforeEach(() => {
 });
 afterEach(() => vi.unstubAllGlobals());
 
-const json = (status: number, body: unknown): Response => new Response(JSON.stringify(body), { status, headers: { 'content-type': 'application/json' } });
+const json = (status: number, body: unknown): Response =>
+  new Response(JSON.stringify(body), { status, headers: { 'content-type': 'application/json' } });
 
 describe('asking the server', () => {
   it('sends the token with what changes something, and only then', async () => {
     answers = [json(200, { a: 1 }), new Response(null, { status: 204 })];
     expect(await ask('GET', '/things')).toEqual({ a: 1 });
     expect(await ask('DELETE', '/things/1')).toBeUndefined();
-    expect(sent).toEqual([{ url: '/api/things', method: 'GET', token: undefined }, { url: '/api/things/1', method: 'DELETE', token: 'first' }]);
+    expect(sent).toEqual([
+      { url: '/api/things', method: 'GET', token: undefined },
+      { url: '/api/things/1', method: 'DELETE', token: 'first' },
+    ]);
   });
 
   it('fetches a stale token anew and sends once more', async () => {
-    answers = [json(403, { message: 'stale', field: null, staleToken: true }), json(200, { csrfToken: 'second' }), json(201, { id: 7 })];
+    answers = [
+      json(403, { message: 'stale', field: null, staleToken: true }),
+      json(200, { csrfToken: 'second' }),
+      json(201, { id: 7 }),
+    ];
     expect(await ask('POST', '/things', {})).toEqual({ id: 7 });
-    expect(sent.map(({ method, token }) => [method, token])).toEqual([['POST', 'first'], ['GET', undefined], ['POST', 'second']]);
+    expect(sent.map(({ method, token }) => [method, token])).toEqual([
+      ['POST', 'first'],
+      ['GET', undefined],
+      ['POST', 'second'],
+    ]);
   });
 
   it('does so once, not for ever', async () => {
@@ -52,12 +64,15 @@ describe('asking the server', () => {
     [json(503, { message: 'no database', field: null }), UnreachableError, 'no database'],
     [new Response('bad gateway', { status: 502 }), UnreachableError, 'something this page does not understand'],
     [new TypeError('Failed to fetch'), UnreachableError, 'cannot be reached'],
-  ] as [Response | Error, new (...given: never[]) => Error, string][])('%# tells apart what can be tried again from what cannot', async (answer, kind, message) => {
-    answers = [answer];
-    const asked = ask('POST', '/things', {});
-    await expect(asked).rejects.toThrow(kind);
-    await expect(asked).rejects.toThrow(message);
-  });
+  ] as [Response | Error, new (...given: never[]) => Error, string][])(
+    '%# tells apart what can be tried again from what cannot',
+    async (answer, kind, message) => {
+      answers = [answer];
+      const asked = ask('POST', '/things', {});
+      await expect(asked).rejects.toThrow(kind);
+      await expect(asked).rejects.toThrow(message);
+    },
+  );
 
   it('keeps the field to blame and the whole answer', async () => {
     answers = [json(422, { added: 0, errors: [{ row: 2 }], message: 'no', field: 'rows' })];

@@ -38,7 +38,11 @@ interface Refused {
 
 async function problemOf(response: Response): Promise<Refused> {
   const body: unknown = await response.json().catch(() => null);
-  const { message = 'The server answered something this page does not understand.', field = null, staleToken } = (body ?? {}) as Partial<Problem>;
+  const {
+    message = 'The server answered something this page does not understand.',
+    field = null,
+    staleToken,
+  } = (body ?? {}) as Partial<Problem>;
   return { problem: { message, field, ...(staleToken ? { staleToken } : {}) }, body };
 }
 
@@ -49,7 +53,12 @@ async function send(method: Method, path: string, body: unknown): Promise<Respon
   if (method !== 'GET') headers['x-csrf-token'] = csrfToken;
   if (body !== undefined) headers['content-type'] = 'application/json';
   try {
-    return await fetch(`/api${path}`, { method, headers, credentials: 'same-origin', ...(body === undefined ? {} : { body: JSON.stringify(body) }) });
+    return await fetch(`/api${path}`, {
+      method,
+      headers,
+      credentials: 'same-origin',
+      ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+    });
   } catch {
     throw new UnreachableError('The server cannot be reached.');
   }
@@ -68,7 +77,9 @@ export async function ask<Answer>(method: Method, path: string, body?: unknown):
   if (response.ok) return answerOf<Answer>(response);
   let refused = await problemOf(response);
   if (refused.problem.staleToken) {
-    const { csrfToken: fresh } = await answerOf<{ readonly csrfToken: string }>(await send('GET', '/session', undefined));
+    const { csrfToken: fresh } = await answerOf<{ readonly csrfToken: string }>(
+      await send('GET', '/session', undefined),
+    );
     rememberToken(fresh);
     response = await send(method, path, body);
     if (response.ok) return answerOf<Answer>(response);

@@ -24,15 +24,25 @@ export async function fetchSession(): Promise<SessionState> {
 
 /** Who is signed in; `undefined` while it is not known yet. */
 export function useSession(): { state: SessionState | undefined; signedIn: SignedIn | null; failed: boolean } {
-  const { data, isError } = useQuery({ queryKey: KEY, queryFn: fetchSession, staleTime: Infinity, retry: 1, refetchInterval: ({ state }) => (state.data === undefined && state.error ? TRY_AGAIN : false) });
+  const { data, isError } = useQuery({
+    queryKey: KEY,
+    queryFn: fetchSession,
+    staleTime: Infinity,
+    retry: 1,
+    refetchInterval: ({ state }) => (state.data === undefined && state.error ? TRY_AGAIN : false),
+  });
   return { state: data, signedIn: data?.signedIn ?? null, failed: isError && data === undefined };
 }
 
 /** A request that answers with a new session state: signing in, or a change of partners. Everything else fetched is dropped. */
-export function useSessionChange<Body>(method: 'POST' | 'DELETE', pathOf: (body: Body) => string): UseMutationResult<SessionState, Error, Body> {
+export function useSessionChange<Body>(
+  method: 'POST' | 'DELETE',
+  pathOf: (body: Body) => string,
+): UseMutationResult<SessionState, Error, Body> {
   const queries = useQueryClient();
   return useMutation({
-    mutationFn: async (body: Body) => remembered(await ask<SessionState>(method, pathOf(body), method === 'POST' ? body : undefined)),
+    mutationFn: async (body: Body) =>
+      remembered(await ask<SessionState>(method, pathOf(body), method === 'POST' ? body : undefined)),
     onSuccess: (state) => {
       forgetAllBut(queries, state);
     },

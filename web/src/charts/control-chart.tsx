@@ -24,10 +24,15 @@ export function ControlChart({ points, limits, unit, decimals }: ControlChartPro
   const { centre, warning, action } = limits;
   const [first = new Date(), last = new Date()] = extent(points, ({ at }) => at);
   const margin = Math.max(12 * 3600 * 1000, (last.getTime() - first.getTime()) * 0.04);
-  const x = scaleTime().domain([first.getTime() - margin, last.getTime() + margin]).range([EDGE.left, width - EDGE.right]);
+  const x = scaleTime()
+    .domain([first.getTime() - margin, last.getTime() + margin])
+    .range([EDGE.left, width - EDGE.right]);
   const [least = 0, most = 0] = extent([...points.map(({ error }) => error), centre - action, centre + action]);
-  const y = scaleLinear().domain([least - 0.12 * (most - least), most + 0.12 * (most - least)]).range([HEIGHT - EDGE.bottom, EDGE.top]);
-  const signed = (value: number, places: number): string => numerals(`${value > 0 ? '+' : value < 0 ? '−' : ''}${Math.abs(value).toFixed(places)}`);
+  const y = scaleLinear()
+    .domain([least - 0.12 * (most - least), most + 0.12 * (most - least)])
+    .range([HEIGHT - EDGE.bottom, EDGE.top]);
+  const signed = (value: number, places: number): string =>
+    numerals(`${value > 0 ? '+' : value < 0 ? '−' : ''}${Math.abs(value).toFixed(places)}`);
   const limitLines = [
     { at: centre, name: 'centre', dash: undefined, colour: '#0a7f50' },
     ...[-1, 1].flatMap((side) => [
@@ -35,18 +40,43 @@ export function ControlChart({ points, limits, unit, decimals }: ControlChartPro
       { at: centre + side * action, name: 'action', dash: undefined, colour: '#a8321f' },
     ]),
   ];
-  const path = line<(typeof points)[number]>(({ at }) => x(at), ({ error }) => y(error))([...points]);
+  const path = line<(typeof points)[number]>(
+    ({ at }) => x(at),
+    ({ error }) => y(error),
+  )([...points]);
   const beyond = points.filter(({ error }) => Math.abs(error - centre) > warning + 1e-9).length;
   return (
     <div ref={ref} className="overflow-hidden">
-      <svg width={width} height={HEIGHT} className="block" role="img" aria-label={`${points.length} checks, the last off by ${signed(points.at(-1)?.error ?? 0, decimals)} ${unit}; ${beyond === 0 ? 'none' : beyond} beyond the warning limits`}>
+      <svg
+        width={width}
+        height={HEIGHT}
+        className="block"
+        role="img"
+        aria-label={`${points.length} checks, the last off by ${signed(points.at(-1)?.error ?? 0, decimals)} ${unit}; ${beyond === 0 ? 'none' : beyond} beyond the warning limits`}
+      >
         {limitLines.map(({ at, name, dash, colour }) => (
           <g key={`${name}${at}`}>
-            <line x1={EDGE.left} x2={width - EDGE.right} y1={y(at)} y2={y(at)} stroke={colour} strokeWidth="1.5" strokeDasharray={dash} />
+            <line
+              x1={EDGE.left}
+              x2={width - EDGE.right}
+              y1={y(at)}
+              y2={y(at)}
+              stroke={colour}
+              strokeWidth="1.5"
+              strokeDasharray={dash}
+            />
             <text x={width - EDGE.right + 8} y={y(at)} dy="0.35em" fontSize="14" fill={colour}>
               {name}
             </text>
-            <text x={EDGE.left - 8} y={y(at)} dy="0.35em" textAnchor="end" fontSize="14" fill="#52635c" className="font-mono">
+            <text
+              x={EDGE.left - 8}
+              y={y(at)}
+              dy="0.35em"
+              textAnchor="end"
+              fontSize="14"
+              fill="#52635c"
+              className="font-mono"
+            >
               {signed(at, decimals + 1)}
             </text>
           </g>
@@ -56,7 +86,12 @@ export function ControlChart({ points, limits, unit, decimals }: ControlChartPro
           const [cx, cy] = [x(at), y(error)];
           const off = Math.abs(error - centre);
           return off > warning + 1e-9 ? (
-            <path key={at.getTime()} d={`M${cx - 6} ${cy - 6}l12 12M${cx + 6} ${cy - 6}l-12 12`} stroke={off > action + 1e-9 ? '#a8321f' : '#9a5b00'} strokeWidth="3" />
+            <path
+              key={at.getTime()}
+              d={`M${cx - 6} ${cy - 6}l12 12M${cx + 6} ${cy - 6}l-12 12`}
+              stroke={off > action + 1e-9 ? '#a8321f' : '#9a5b00'}
+              strokeWidth="3"
+            />
           ) : (
             <circle key={at.getTime()} cx={cx} cy={cy} r="4.5" fill="#13251f" />
           );

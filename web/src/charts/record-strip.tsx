@@ -29,20 +29,45 @@ function Tick({ x, mark }: { readonly x: number; readonly mark: StripMark }): Re
 export function RecordStrip({ marks, band }: RecordStripProps): ReactNode {
   const numerals = useNumerals();
   const { ref, width } = useWidth<HTMLElement>(1240);
-  const x = scaleLinear().domain([-REACH, REACH]).range([24, width - 24]).clamp(true);
+  const x = scaleLinear()
+    .domain([-REACH, REACH])
+    .range([24, width - 24])
+    .clamp(true);
   // A narrow strip has room for the outer labels only, and for fewer lines.
   const labelled = width < 760 ? [-1, 1] : [-1, -0.5, 0.5, 1];
   const sound = marks.filter((mark) => mark.sound).length;
   return (
     <figure ref={ref} className="overflow-hidden border-t border-hairline bg-surface">
-      <svg width={width} height={HEIGHT} className="block" role="img" aria-label={`${marks.length} entries so far in this round, ${sound} of them right.`}>
+      <svg
+        width={width}
+        height={HEIGHT}
+        className="block"
+        role="img"
+        aria-label={`${marks.length} entries so far in this round, ${sound} of them right.`}
+      >
         <rect x={x(-band)} width={x(band) - x(-band)} y={BASE - 40} height="40" fill="#e5f1eb" />
         <line x1={x(-REACH)} x2={x(REACH)} y1={BASE} y2={BASE} stroke="#52635c" strokeWidth="1.4" />
         {x.ticks(width < 760 ? 6 : 28).map((tick) => (
-          <line key={tick} x1={x(tick)} x2={x(tick)} y1={BASE} y2={BASE + (Math.abs((tick * 2) % 1) < 1e-9 ? 9 : 5)} stroke="#52635c" strokeWidth="1.2" />
+          <line
+            key={tick}
+            x1={x(tick)}
+            x2={x(tick)}
+            y1={BASE}
+            y2={BASE + (Math.abs((tick * 2) % 1) < 1e-9 ? 9 : 5)}
+            stroke="#52635c"
+            strokeWidth="1.2"
+          />
         ))}
         {labelled.map((tick) => (
-          <text key={tick} x={x(tick)} y={HEIGHT - 8} textAnchor="middle" fontSize="14" fill="#52635c" className="font-mono">
+          <text
+            key={tick}
+            x={x(tick)}
+            y={HEIGHT - 8}
+            textAnchor="middle"
+            fontSize="14"
+            fill="#52635c"
+            className="font-mono"
+          >
             {numerals(`${tick > 0 ? '+' : '−'}${Math.abs(tick).toFixed(1)}${width < 760 ? '' : ' division'}`)}
           </text>
         ))}

@@ -5,7 +5,9 @@ import { useLayoutEffect, useRef, useState, type RefObject } from 'react';
  * numerals stay legible on a phone.
  * @param otherwise taken until the element is there.
  */
-export function useWidth<Element extends HTMLElement>(otherwise: number): { readonly ref: RefObject<Element | null>; readonly width: number } {
+export function useWidth<Element extends HTMLElement>(
+  otherwise: number,
+): { readonly ref: RefObject<Element | null>; readonly width: number } {
   const ref = useRef<Element>(null);
   const [width, setWidth] = useState(otherwise);
   useLayoutEffect(() => {

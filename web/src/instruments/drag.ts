@@ -37,7 +37,10 @@ function keyStep(event: KeyboardEvent, page: number, reach: number): number | nu
 }
 
 /** Dragging along a rail, and the same by keys. `rail` is the element that is dragged; its coordinates are the drawing’s. */
-export function useDrag(rail: RefObject<SVGGElement | null>, { disabled, at, place, move, reach, page = 10, onRest }: DragOptions): Handlers {
+export function useDrag(
+  rail: RefObject<SVGGElement | null>,
+  { disabled, at, place, move, reach, page = 10, onRest }: DragOptions,
+): Handlers {
   const drag = useRef<Drag | null>(null);
   const follow = useCallback(
     (held: Drag, { clientX, clientY }: { readonly clientX: number; readonly clientY: number }): void => {

@@ -23,10 +23,24 @@ interface EyeSliderProps {
 }
 
 /** The eye on a rail: dragged, or moved by keys. Its coordinates are the view’s. */
-export function EyeSlider({ label, across = false, sight, disabled, reach, spoken, drawnAt, place, onRest, children }: EyeSliderProps): ReactNode {
+export function EyeSlider({
+  label,
+  across = false,
+  sight,
+  disabled,
+  reach,
+  spoken,
+  drawnAt,
+  place,
+  onRest,
+  children,
+}: EyeSliderProps): ReactNode {
   const rail = useDrawn<SVGGElement>(
     sight,
-    useCallback(({ height }): Drawn => ({ 'aria-valuenow': Math.round(height), 'aria-valuetext': spoken(height) }), [spoken]),
+    useCallback(
+      ({ height }): Drawn => ({ 'aria-valuenow': Math.round(height), 'aria-valuetext': spoken(height) }),
+      [spoken],
+    ),
   );
   const pupil = useDrawn<SVGGElement>(
     sight,
@@ -38,7 +52,14 @@ export function EyeSlider({ label, across = false, sight, disabled, reach, spoke
       [drawnAt],
     ),
   );
-  const handlers = useDrag(rail, { disabled, at: () => sight.seen().height, place, move: sight.moveEye, reach, onRest });
+  const handlers = useDrag(rail, {
+    disabled,
+    at: () => sight.seen().height,
+    place,
+    move: sight.moveEye,
+    reach,
+    onRest,
+  });
   const lowest = -reach;
   return (
     <g

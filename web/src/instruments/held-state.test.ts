@@ -21,12 +21,18 @@ describe('jaws brought to a thing', () => {
   it('press what is soft, and no further than it gives', () => {
     const { faces } = caliper({ value: 24.6, soft: 1.2 });
     expect(reachOf(faces, untouchedHold).least).toBeCloseTo(23.4, 9);
-    expect([touchAt(faces, untouchedHold, 25), touchAt(faces, untouchedHold, 24.6), touchAt(faces, untouchedHold, 24)]).toEqual(['apart', 'touching', 'pressed']);
+    expect([
+      touchAt(faces, untouchedHold, 25),
+      touchAt(faces, untouchedHold, 24.6),
+      touchAt(faces, untouchedHold, 24),
+    ]).toEqual(['apart', 'touching', 'pressed']);
   });
 
   it('touch an oval thing elsewhere once it is turned', () => {
     const { faces } = caliper({ value: 24.6, oval: 0.2 });
-    expect([contactAt(faces, untouchedHold), contactAt(faces, { ...untouchedHold, turned: true })]).toEqual([24.8, 24.4]);
+    expect([contactAt(faces, untouchedHold), contactAt(faces, { ...untouchedHold, turned: true })]).toEqual([
+      24.8, 24.4,
+    ]);
   });
 
   it('open inside a tube until they touch it', () => {

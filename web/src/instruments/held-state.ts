@@ -1,4 +1,11 @@
-import { gritAt, type CaliperPicture, type DisplayPicture, type Held, type MicrometerPicture, type Picture } from '@green-beam/core';
+import {
+  gritAt,
+  type CaliperPicture,
+  type DisplayPicture,
+  type Held,
+  type MicrometerPicture,
+  type Picture,
+} from '@green-beam/core';
 
 /** What is between jaws or faces, and what has been done about it. */
 export interface HeldState {
@@ -15,7 +22,16 @@ export interface HeldState {
   readonly inches: boolean;
 }
 
-export const untouchedHold: HeldState = { between: true, turned: false, wiped: false, locked: false, meetings: 0, apart: true, zeroed: 0, inches: false };
+export const untouchedHold: HeldState = {
+  between: true,
+  turned: false,
+  wiped: false,
+  locked: false,
+  meetings: 0,
+  apart: true,
+  zeroed: 0,
+  inches: false,
+};
 
 /** Where jaws or faces touch, whatever they belong to, in mm as the tool counts. */
 export interface Faces extends Held {
@@ -50,7 +66,11 @@ export function contactAt(faces: Faces, { between, turned, wiped, meetings }: He
 }
 
 /** How far slide or thimble can be moved. @param gently it stops at the first touch, as by a ratchet. */
-export function reachOf(faces: Faces, state: HeldState, gently = false): { readonly least: number; readonly most: number } {
+export function reachOf(
+  faces: Faces,
+  state: HeldState,
+  gently = false,
+): { readonly least: number; readonly most: number } {
   const contact = contactAt(faces, state);
   const gives = gently ? 0 : faces.springs + (state.between ? faces.soft : 0);
   if (faces.use === 'outside' || !state.between) return { least: contact - gives, most: faces.most };
@@ -72,7 +92,8 @@ export function touchAt(faces: Faces, state: HeldState, position: number): Touch
 
 /** How often the faces have met, once a slide has come to rest at a place: they meet anew only after they were apart. */
 export function parted(picture: Picture, state: HeldState, position: number): HeldState {
-  const faces = picture.kind === 'caliper' || picture.kind === 'micrometer' || picture.kind === 'display' ? facesOf(picture) : null;
+  const faces =
+    picture.kind === 'caliper' || picture.kind === 'micrometer' || picture.kind === 'display' ? facesOf(picture) : null;
   if (!faces || faces.grit === 0 || state.wiped) return state;
   // The grit lies anew as soon as they are well apart.
   const apart = Math.abs(position - contactAt(faces, state)) > faces.grit * 2;

@@ -15,7 +15,13 @@ export function LookedAt({ views, shown, onChange }: LookedAtProps): ReactNode {
       <legend className="sr-only">What is looked at</legend>
       {views.map((view, i) => (
         <label key={view} className="flex min-h-11 items-center gap-2">
-          <input type="radio" name="looked-at" className="size-5 accent-beam" checked={shown === i} onChange={() => onChange(i)} />
+          <input
+            type="radio"
+            name="looked-at"
+            className="size-5 accent-beam"
+            checked={shown === i}
+            onChange={() => onChange(i)}
+          />
           {view}
         </label>
       ))}

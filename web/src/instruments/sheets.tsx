@@ -24,7 +24,12 @@ interface StageProps {
 /** A drawing made of sheets that lie on each other. What moves has a sheet of its own, so that a movement paints that one only. */
 export function Stage({ box, label, children }: StageProps): ReactNode {
   return (
-    <div role="group" aria-label={label} className="relative mx-auto w-full select-none [container-type:size]" style={{ aspectRatio: `${box.width} / ${box.height}` }}>
+    <div
+      role="group"
+      aria-label={label}
+      className="relative mx-auto w-full select-none [container-type:size]"
+      style={{ aspectRatio: `${box.width} / ${box.height}` }}
+    >
       {children}
     </div>
   );
@@ -42,7 +47,10 @@ interface SheetProps {
 export function Sheet({ box, touched = false, window, children }: SheetProps): ReactNode {
   const clip = useId();
   return (
-    <svg viewBox={`${box.x} 0 ${box.width} ${box.height}`} className={`absolute inset-0 block h-full w-full [contain:strict] [will-change:transform] ${touched ? '' : 'pointer-events-none'}`}>
+    <svg
+      viewBox={`${box.x} 0 ${box.width} ${box.height}`}
+      className={`absolute inset-0 block h-full w-full [contain:strict] [will-change:transform] ${touched ? '' : 'pointer-events-none'}`}
+    >
       {window && (
         <clipPath id={clip}>
           <rect {...window} />
@@ -73,11 +81,22 @@ interface SlidingSheetProps<Seen> {
 }
 
 /** A sheet that slides as a whole with what moves, behind a window that stands still; it is painted once, however often it moves. */
-export function SlidingSheet<Seen>({ box, window, rounded = 0, sight, shift, way = 'down', children }: SlidingSheetProps<Seen>): ReactNode {
+export function SlidingSheet<Seen>({
+  box,
+  window,
+  rounded = 0,
+  sight,
+  shift,
+  way = 'down',
+  children,
+}: SlidingSheetProps<Seen>): ReactNode {
   const ref = useRef<HTMLDivElement>(null);
   const slide = useCallback((): void => {
     const whole = way === 'down' ? box.height : box.width;
-    ref.current?.style.setProperty('transform', `translate${way === 'down' ? 'Y' : 'X'}(${((100 * shift(sight.seen())) / whole).toFixed(4)}%)`);
+    ref.current?.style.setProperty(
+      'transform',
+      `translate${way === 'down' ? 'Y' : 'X'}(${((100 * shift(sight.seen())) / whole).toFixed(4)}%)`,
+    );
   }, [sight, shift, box, way]);
   useLayoutEffect(() => {
     slide();
@@ -86,7 +105,13 @@ export function SlidingSheet<Seen>({ box, window, rounded = 0, sight, shift, way
   const share = (part: number, whole: number, unit: string): string => `${((100 * part) / whole).toFixed(4)}${unit}`;
   const [left, top] = [window.x - box.x, window.y];
   // A plain cut-off box costs the browser nothing as the sheet moves; a clip path would be a mask, painted at every movement.
-  const seenThrough = { left: share(left, box.width, '%'), top: share(top, box.height, '%'), width: share(window.width, box.width, '%'), height: share(window.height, box.height, '%'), borderRadius: share(rounded, box.width, 'cqw') };
+  const seenThrough = {
+    left: share(left, box.width, '%'),
+    top: share(top, box.height, '%'),
+    width: share(window.width, box.width, '%'),
+    height: share(window.height, box.height, '%'),
+    borderRadius: share(rounded, box.width, 'cqw'),
+  };
   // The box that slides is as large as the stage: were it measured by its window, a rounded pixel there would move its lines.
   const wholeStage = { left: share(-left, box.width, 'cqw'), top: share(-top, box.height, 'cqh') };
   return (

@@ -12,7 +12,11 @@ describe('the eye and the mark', () => {
     sight.moveEye(-3.5);
     leave();
     sight.moveEye(0);
-    expect(seen).toEqual([[10, 80], [10, 75], [-3.5, 75]]);
+    expect(seen).toEqual([
+      [10, 80],
+      [10, 75],
+      [-3.5, 75],
+    ]);
     expect(sight.seen()).toEqual({ height: 0, markAt: 75 });
   });
 

@@ -24,10 +24,27 @@ interface SlideHandleProps {
 const FEELS = 0.25;
 
 /** A slide or a thimble: dragged, turned by the wheel, or moved by keys, as far as the faces let it. */
-export function SlideHandle({ label, faces, state, sight, step, page, perUnit, way, onRest, children }: SlideHandleProps): ReactNode {
+export function SlideHandle({
+  label,
+  faces,
+  state,
+  sight,
+  step,
+  page,
+  perUnit,
+  way,
+  onRest,
+  children,
+}: SlideHandleProps): ReactNode {
   const rail = useDrawn<SVGGElement>(
     sight,
-    useCallback(({ markAt }: Seen): Drawn => ({ 'aria-valuenow': Math.round(markAt / step), 'aria-valuetext': `${Math.abs(markAt - contactAt(faces, state)) < step ? 'touching' : `moved ${Math.round(Math.abs(markAt - faces.startX) / step)} steps`}` }), [faces, state, step]),
+    useCallback(
+      ({ markAt }: Seen): Drawn => ({
+        'aria-valuenow': Math.round(markAt / step),
+        'aria-valuetext': `${Math.abs(markAt - contactAt(faces, state)) < step ? 'touching' : `moved ${Math.round(Math.abs(markAt - faces.startX) / step)} steps`}`,
+      }),
+      [faces, state, step],
+    ),
   );
   const anchor = useRef<{ readonly from: number; readonly at: number } | null>(null);
   const kept = (position: number): number => {
@@ -63,7 +80,18 @@ export function SlideHandle({ label, faces, state, sight, step, page, perUnit, w
     rest(kept(sight.seen().markAt + Math.sign(event.deltaY) * step));
   };
   return (
-    <g ref={rail} role="slider" tabIndex={0} aria-label={label} aria-disabled={state.locked} aria-valuemin={0} aria-valuemax={Math.round(faces.most / step)} className={`touch-none outline-none [&:focus-visible_.halo]:opacity-100 ${state.locked ? 'cursor-not-allowed' : way === 'right' ? 'cursor-ew-resize' : 'cursor-ns-resize'}`} onWheel={wheel} {...handlers}>
+    <g
+      ref={rail}
+      role="slider"
+      tabIndex={0}
+      aria-label={label}
+      aria-disabled={state.locked}
+      aria-valuemin={0}
+      aria-valuemax={Math.round(faces.most / step)}
+      className={`touch-none outline-none [&:focus-visible_.halo]:opacity-100 ${state.locked ? 'cursor-not-allowed' : way === 'right' ? 'cursor-ew-resize' : 'cursor-ns-resize'}`}
+      onWheel={wheel}
+      {...handlers}
+    >
       {children}
     </g>
   );

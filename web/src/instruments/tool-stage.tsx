@@ -24,14 +24,34 @@ export function ToolStage({ picture, ...stage }: ToolStageProps): ReactNode {
     case 'liquid-column':
       return <UprightStage picture={picture} {...stage} />;
     case 'ruler':
-      return <Lying><RulerStage picture={picture} {...stage} /></Lying>;
+      return (
+        <Lying>
+          <RulerStage picture={picture} {...stage} />
+        </Lying>
+      );
     case 'caliper':
-      return <Lying><CaliperStage picture={picture} {...stage} /></Lying>;
+      return (
+        <Lying>
+          <CaliperStage picture={picture} {...stage} />
+        </Lying>
+      );
     case 'micrometer':
-      return <Lying><MicrometerStage picture={picture} {...stage} /></Lying>;
+      return (
+        <Lying>
+          <MicrometerStage picture={picture} {...stage} />
+        </Lying>
+      );
     case 'beams':
-      return <Lying><BeamStage picture={picture} {...stage} /></Lying>;
+      return (
+        <Lying>
+          <BeamStage picture={picture} {...stage} />
+        </Lying>
+      );
     case 'display':
-      return <Lying><DisplayStage picture={picture} {...stage} /></Lying>;
+      return (
+        <Lying>
+          <DisplayStage picture={picture} {...stage} />
+        </Lying>
+      );
   }
 }

@@ -31,6 +31,8 @@ describe('a tool before anything is done', () => {
 
 it('hydrometers stand in the rack from the lightest to the densest', () => {
   const ids = ['0700', '0800', '0900', '1000', '1100', '1200'];
-  expect(ids.map((id) => rightFloat(of(`hydrometer-${id}`, { value: Number(id) / 1000 + 0.05 })))).toEqual([0, 1, 2, 3, 4, 5]);
+  expect(ids.map((id) => rightFloat(of(`hydrometer-${id}`, { value: Number(id) / 1000 + 0.05 })))).toEqual([
+    0, 1, 2, 3, 4, 5,
+  ]);
   expect(FLOATS).toBe(6);
 });

@@ -9,7 +9,10 @@ export type Drawn = Readonly<Record<string, string | number>>;
  * own rendering would be the larger part of the work. The attributes given here must not be given in JSX as well.
  * @param drawnAt the attributes for what is seen; the same function as long as nothing else changes.
  */
-export function useDrawn<Element extends SVGElement>(sight: Sight, drawnAt: (seen: Seen) => Drawn): RefObject<Element | null> {
+export function useDrawn<Element extends SVGElement>(
+  sight: Sight,
+  drawnAt: (seen: Seen) => Drawn,
+): RefObject<Element | null> {
   const ref = useRef<Element>(null);
   useLayoutEffect(() => {
     const drawn = new Map<string, string>();

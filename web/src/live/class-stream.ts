@@ -23,7 +23,8 @@ const KINDS = Object.keys(SHOWN_OF) as LiveKind[];
 /** Fetches again what an event has changed; after a gap, everything. */
 function refresh(queries: QueryClient, { classId, kind, id }: Heard): void {
   const changed = kind === 'refetch' ? [...new Set(Object.values(SHOWN_OF).flat())] : SHOWN_OF[kind];
-  for (const shown of changed) void fetchAgain(queries, shown === 'run' && id !== null ? [shown, classId, id] : [shown, classId]);
+  for (const shown of changed)
+    void fetchAgain(queries, shown === 'run' && id !== null ? [shown, classId, id] : [shown, classId]);
 }
 
 /** Milliseconds until a stream the server refused, as while its database is away, is asked for again; one that only broke comes back by itself. */

@@ -62,7 +62,11 @@ describe('a measured number', () => {
   });
 
   it('writes and says a comma where the class does', () => {
-    const number = rendered(<DecimalMark value="comma"><MeasuredNumber text="1.25e3" unit="g" uncertainty="0.04e3" /></DecimalMark>);
+    const number = rendered(
+      <DecimalMark value="comma">
+        <MeasuredNumber text="1.25e3" unit="g" uncertainty="0.04e3" />
+      </DecimalMark>,
+    );
     expect(number.seen).toContain('1,25');
     expect(number.seen).toContain('0,04');
     expect(number.heard).toContain('1,25 times ten to the power 3, doubtful digit 5');

@@ -17,7 +17,11 @@ interface MeasuredNumberProps {
 
 /** The doubtful digit: lighter, with a dotted rule under it. */
 function Doubtful({ digit }: { readonly digit: string }): ReactNode {
-  return <span className="text-muted underline decoration-doubt decoration-dotted decoration-2 underline-offset-[0.28em]">{digit}</span>;
+  return (
+    <span className="text-muted underline decoration-doubt decoration-dotted decoration-2 underline-offset-[0.28em]">
+      {digit}
+    </span>
+  );
 }
 
 function Digits({ text, exact }: { readonly text: string; readonly exact: boolean }): ReactNode {
@@ -25,8 +29,20 @@ function Digits({ text, exact }: { readonly text: string; readonly exact: boolea
   const [mantissa = '', exponent] = numerals(text).replace('-', '−').split('e');
   return (
     <>
-      {exact ? <span className="overline decoration-1">{mantissa}</span> : <>{mantissa.slice(0, -1)}<Doubtful digit={mantissa.slice(-1)} /></>}
-      {exponent !== undefined && <> × 10<sup>{exponent.replace('-', '−')}</sup></>}
+      {exact ? (
+        <span className="overline decoration-1">{mantissa}</span>
+      ) : (
+        <>
+          {mantissa.slice(0, -1)}
+          <Doubtful digit={mantissa.slice(-1)} />
+        </>
+      )}
+      {exponent !== undefined && (
+        <>
+          {' '}
+          × 10<sup>{exponent.replace('-', '−')}</sup>
+        </>
+      )}
     </>
   );
 }
@@ -34,11 +50,23 @@ function Digits({ text, exact }: { readonly text: string; readonly exact: boolea
 /** A unit with its powers raised, upright, after a thin space. */
 export function UnitMark({ unit }: { readonly unit: string }): ReactNode {
   const parts = unit.split(/\^(-?\d+)/);
-  return <span className="font-sans text-[max(0.72em,0.8125rem)] text-muted">{parts.map((part, i) => (i % 2 === 1 ? <sup key={part + String(i)}>{part}</sup> : part))}</span>;
+  return (
+    <span className="font-sans text-[max(0.72em,0.8125rem)] text-muted">
+      {parts.map((part, i) => (i % 2 === 1 ? <sup key={part + String(i)}>{part}</sup> : part))}
+    </span>
+  );
 }
 
 /** The one way in which a measured or computed number is shown anywhere in the application. */
-export function MeasuredNumber({ text, unit = '', guard = '', exact = false, uncertainty, struck = false, className = '' }: MeasuredNumberProps): ReactNode {
+export function MeasuredNumber({
+  text,
+  unit = '',
+  guard = '',
+  exact = false,
+  uncertainty,
+  struck = false,
+  className = '',
+}: MeasuredNumberProps): ReactNode {
   const numerals = useNumerals();
   const spoken = spokenNumber(numerals(text), uncertainty === undefined ? unit : '', exact);
   return (
@@ -46,8 +74,18 @@ export function MeasuredNumber({ text, unit = '', guard = '', exact = false, unc
       <span aria-hidden="true">
         {struck ? numerals(text) : <Digits text={text} exact={exact} />}
         {guard !== '' && <span className="text-[0.85em] text-dim">{guard}</span>}
-        {uncertainty !== undefined && <> ± <Digits text={uncertainty} exact={false} /></>}
-        {unit !== '' && <><span className="font-sans">{'\u2009'}</span><UnitMark unit={unit} /></>}
+        {uncertainty !== undefined && (
+          <>
+            {' '}
+            ± <Digits text={uncertainty} exact={false} />
+          </>
+        )}
+        {unit !== '' && (
+          <>
+            <span className="font-sans">{'\u2009'}</span>
+            <UnitMark unit={unit} />
+          </>
+        )}
       </span>
       <span className="sr-only">{`${struck ? 'struck through: ' : ''}${spoken}${uncertainty === undefined ? '' : ` plus or minus ${spokenNumber(numerals(uncertainty), unit, false)}`}`}</span>
     </span>

@@ -25,7 +25,18 @@ const NAMES: Readonly<Record<string, readonly [one: string, many: string]>> = {
   '°F': ['degree Fahrenheit', 'degrees Fahrenheit'],
   '%': ['percent', 'percent'],
 };
-const PREFIXES: Readonly<Record<string, string>> = { p: 'pico', n: 'nano', μ: 'micro', m: 'milli', c: 'centi', d: 'deci', h: 'hecto', k: 'kilo', M: 'mega', G: 'giga' };
+const PREFIXES: Readonly<Record<string, string>> = {
+  p: 'pico',
+  n: 'nano',
+  μ: 'micro',
+  m: 'milli',
+  c: 'centi',
+  d: 'deci',
+  h: 'hecto',
+  k: 'kilo',
+  M: 'mega',
+  G: 'giga',
+};
 const POWERS: Readonly<Record<string, string>> = { '2': 'square ', '3': 'cubic ' };
 const RAISED: Readonly<Record<string, string>> = { '²': '^2', '³': '^3' };
 
@@ -43,8 +54,14 @@ function termInWords(term: string, many: boolean): string {
 export function spokenUnit(unit: string): string {
   if (unit === '') return '';
   const [above = '', ...below] = unit.replace(/[²³]/g, (sign) => RAISED[sign] ?? sign).split('/');
-  const product = (part: string, many: boolean): string => part.split('*').map((term, i, all) => termInWords(term, many && i === all.length - 1)).join(' ');
-  return [above === '1' ? '' : product(above, true), ...below.map((part) => `per ${product(part, false)}`)].filter(Boolean).join(' ');
+  const product = (part: string, many: boolean): string =>
+    part
+      .split('*')
+      .map((term, i, all) => termInWords(term, many && i === all.length - 1))
+      .join(' ');
+  return [above === '1' ? '' : product(above, true), ...below.map((part) => `per ${product(part, false)}`)]
+    .filter(Boolean)
+    .join(' ');
 }
 
 /** A number as a screen reader should say it: “18.4, doubtful digit 4, millilitres”. */

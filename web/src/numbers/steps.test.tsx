@@ -12,13 +12,19 @@ const plain = (text: string): string => text.replace(/\s/g, '');
 describe('the steps of a working', () => {
   it('stand in the order in which they are made, with guard digits carried from one to the next', () => {
     const { root } = stepsOf('24.31 g / (18.6 mL - 9.2 mL)');
-    expect(root.querySelectorAll('li > p').map((line) => plain(seenOf(line)))).toEqual(['18.6mL−9.2mL=9.4mL', '24.31g÷9.4mL=2.5861g/mL']);
+    expect(root.querySelectorAll('li > p').map((line) => plain(seenOf(line)))).toEqual([
+      '18.6mL−9.2mL=9.4mL',
+      '24.31g÷9.4mL=2.5861g/mL',
+    ]);
   });
 
   it('are each asked why, and answer in words', () => {
     const { root } = stepsOf('24.31 g / (18.6 mL - 9.2 mL)');
     expect(textsOf(root, 'summary')).toEqual(['Why one decimal?', 'Why two figures?']);
-    expect(textsOf(root, 'details > p')).toEqual(['A sum or difference keeps the places its least certain term has: 18.6 ends at the tenths.', 'A product or quotient keeps as many figures as its poorest factor: 9.4 has 2.']);
+    expect(textsOf(root, 'details > p')).toEqual([
+      'A sum or difference keeps the places its least certain term has: 18.6 ends at the tenths.',
+      'A product or quotient keeps as many figures as its poorest factor: 9.4 has 2.',
+    ]);
   });
 
   it.each([
@@ -34,8 +40,11 @@ describe('the steps of a working', () => {
   it('can be broken between operands on a narrow page, and never inside a number', () => {
     const { root } = stepsOf('123.45 g + 678.91 g');
     const line = root.querySelector('li > p')!;
-    expect(line.childNodes.filter((node) => node.nodeType === 3 && /\s/.test(node.textContent)).length).toBeGreaterThanOrEqual(2);
-    for (const number of line.querySelectorAll('.font-mono')) expect(number.getAttribute('class')).toContain('whitespace-nowrap');
+    expect(
+      line.childNodes.filter((node) => node.nodeType === 3 && /\s/.test(node.textContent)).length,
+    ).toBeGreaterThanOrEqual(2);
+    for (const number of line.querySelectorAll('.font-mono'))
+      expect(number.getAttribute('class')).toContain('whitespace-nowrap');
   });
 
   it.each([
@@ -54,7 +63,11 @@ describe('the steps of a working', () => {
   });
 
   it('are written with a comma where the class does, answers too', () => {
-    const { seen } = rendered(<DecimalMark value="comma"><Steps steps={calculate('18.6 mL - 9.2 mL').steps} /></DecimalMark>);
+    const { seen } = rendered(
+      <DecimalMark value="comma">
+        <Steps steps={calculate('18.6 mL - 9.2 mL').steps} />
+      </DecimalMark>,
+    );
     expect(seen).toContain('18,6');
     expect(seen).not.toMatch(/\d\.\d/);
   });

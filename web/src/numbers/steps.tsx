@@ -8,21 +8,31 @@ const SIGNS: Readonly<Record<string, string>> = { '+': '+', '-': '−', '*': '×
 /** What is combined in a step; of several numbers those that decide are marked. */
 function Operands({ step: { operation, operands, deciding } }: { readonly step: WorkedStep }): ReactNode {
   const sign = SIGNS[operation];
-  const shown = (operand: WorkedStep['operands'][number], i: number): ReactNode => <ShownWorked number={operand} decides={operands.length > 1 && deciding.includes(i)} />;
+  const shown = (operand: WorkedStep['operands'][number], i: number): ReactNode => (
+    <ShownWorked number={operand} decides={operands.length > 1 && deciding.includes(i)} />
+  );
   if (operation === 'convert') return operands[0] && <ShownWorked number={operands[0]} />;
   if (sign === undefined) {
     return (
       <>
         {operation} of{' '}
         {operands.map((operand, i) => (
-          <Fragment key={i}>{i > 0 && ', '}{shown(operand, i)}</Fragment>
+          <Fragment key={i}>
+            {i > 0 && ', '}
+            {shown(operand, i)}
+          </Fragment>
         ))}
       </>
     );
   }
   return operands.map((operand, i) => (
     <Fragment key={i}>
-      {i > 0 && <> <span className="px-1 text-muted">{sign}</span> </>}
+      {i > 0 && (
+        <>
+          {' '}
+          <span className="px-1 text-muted">{sign}</span>{' '}
+        </>
+      )}
       {shown(operand, i)}
     </Fragment>
   ));
@@ -39,7 +49,9 @@ export function Steps({ steps }: { readonly steps: readonly WorkedStep[] }): Rea
             <Operands step={step} /> <span className="px-1 text-muted">=</span> <ShownWorked number={step.result} />
           </p>
           <details className="mt-1 text-small">
-            <summary className="inline-flex min-h-8 cursor-pointer items-center font-semibold underline decoration-hairline decoration-2 underline-offset-4">{step.question}</summary>
+            <summary className="inline-flex min-h-8 cursor-pointer items-center font-semibold underline decoration-hairline decoration-2 underline-offset-4">
+              {step.question}
+            </summary>
             <p className="mt-1 text-muted">{numerals(step.answer)}</p>
           </details>
         </li>

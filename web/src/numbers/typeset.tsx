@@ -8,7 +8,19 @@ export default function Typeset({ latex }: { readonly latex: string }): ReactNod
   const mark = useContext(DecimalMark);
   const node = useRef<HTMLDivElement>(null);
   useLayoutEffect(() => {
-    if (node.current) katex.render(latexWithMark(latex, mark), node.current, { displayMode: true, fleqn: true, throwOnError: false, trust: false, output: 'htmlAndMathml' });
+    if (node.current)
+      katex.render(latexWithMark(latex, mark), node.current, {
+        displayMode: true,
+        fleqn: true,
+        throwOnError: false,
+        trust: false,
+        output: 'htmlAndMathml',
+      });
   }, [latex, mark]);
-  return <div ref={node} className="relative overflow-x-auto py-1 [&_.katex-display]:my-2! [&_.katex-display>.katex]:pl-0!" />;
+  return (
+    <div
+      ref={node}
+      className="relative overflow-x-auto py-1 [&_.katex-display]:my-2! [&_.katex-display>.katex]:pl-0!"
+    />
+  );
 }

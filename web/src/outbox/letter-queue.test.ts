@@ -1,6 +1,14 @@
 import { describe, expect, it } from 'vitest';
 import { RefusedError, ServerFaultError, UnreachableError } from '../api/request.ts';
-import { FAULTS_BORNE, FIRST_WAIT, LetterQueue, LONGEST_WAIT, type Carrier, type KeptLetter, type Letter } from './letter-queue.ts';
+import {
+  FAULTS_BORNE,
+  FIRST_WAIT,
+  LetterQueue,
+  LONGEST_WAIT,
+  type Carrier,
+  type KeptLetter,
+  type Letter,
+} from './letter-queue.ts';
 
 const INES = 'ines';
 const letter = (id: string, personId = INES): Letter => ({ id, personId, path: '/attempts', body: { entry: id } });

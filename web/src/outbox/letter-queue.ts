@@ -95,7 +95,10 @@ export class LetterQueue {
     const found = this.state.returned.find(({ letter }) => letter.id === id);
     if (!found) return;
     this.faults.delete(id);
-    this.update({ returned: this.state.returned.filter((one) => one !== found), waiting: [...this.state.waiting, found.letter] });
+    this.update({
+      returned: this.state.returned.filter((one) => one !== found),
+      waiting: [...this.state.waiting, found.letter],
+    });
     void this.keep(found.letter, null).then(() => this.send());
   }
 
@@ -108,7 +111,9 @@ export class LetterQueue {
   private async load(): Promise<void> {
     const kept = [...(await this.carrier.kept().catch(() => []))].sort((a, b) => a.at - b.at);
     const known = new Set(this.state.waiting.map((letter) => letter.id));
-    const waiting = kept.filter(({ letter, refusal }) => refusal === null && !known.has(letter.id)).map(({ letter }) => letter);
+    const waiting = kept
+      .filter(({ letter, refusal }) => refusal === null && !known.has(letter.id))
+      .map(({ letter }) => letter);
     const returned = kept.flatMap(({ letter, refusal }) => (refusal === null ? [] : [{ letter, message: refusal }]));
     this.update({ waiting: [...waiting, ...this.state.waiting], returned: [...returned, ...this.state.returned] });
   }

@@ -16,7 +16,10 @@ function letterAt(place: string): KeptLetter[] {
 /** The browser's one outbox. Its store is written at once: a page that is closed or loaded again the moment after loses nothing. */
 export const outbox = new LetterQueue({
   send: (letter) => ask('POST', letter.path, letter.body),
-  kept: async () => Object.keys(localStorage).filter((place) => place.startsWith(PLACE)).flatMap(letterAt),
+  kept: async () =>
+    Object.keys(localStorage)
+      .filter((place) => place.startsWith(PLACE))
+      .flatMap(letterAt),
   keep: async (kept) => localStorage.setItem(PLACE + kept.letter.id, JSON.stringify(kept)),
   forget: async (id) => localStorage.removeItem(PLACE + id),
   pause: (milliseconds) => new Promise((resolve) => setTimeout(resolve, milliseconds)),

@@ -6,23 +6,41 @@ import { outbox } from './outbox.ts';
 
 /** What was written, as its writer would know it again. */
 export function writtenIn({ body }: Letter): string {
-  const { entry, events } = body as { readonly entry?: string; readonly events?: readonly { readonly slot: string; readonly text: string }[] };
+  const { entry, events } = body as {
+    readonly entry?: string;
+    readonly events?: readonly { readonly slot: string; readonly text: string }[];
+  };
   if (events) return events.map(({ slot, text }) => `${slot.replace('.', ', trial ')}: ${text}`).join('; ');
   return entry ?? '';
 }
 
 /** What the server would not take: still legible, to be sent again or put aside. */
-export default function ReturnedSheet({ returned, onOpenChange }: { readonly returned: readonly Returned[]; readonly onOpenChange: (open: boolean) => void }): ReactNode {
+export default function ReturnedSheet({
+  returned,
+  onOpenChange,
+}: {
+  readonly returned: readonly Returned[];
+  readonly onOpenChange: (open: boolean) => void;
+}): ReactNode {
   return (
-    <Dialog open onOpenChange={onOpenChange} title="Not accepted" description="The server did not take these. They are kept in this browser until you decide.">
+    <Dialog
+      open
+      onOpenChange={onOpenChange}
+      title="Not accepted"
+      description="The server did not take these. They are kept in this browser until you decide."
+    >
       <ul>
         {returned.map(({ letter, message }) => (
           <li key={letter.id} className="border-t border-hairline py-3">
             <p className="font-mono text-lg break-words">{writtenIn(letter) || 'an empty line'}</p>
             <p className="text-slip">{message}</p>
             <div className="mt-2 flex gap-3">
-              <Button look="plain" onClick={() => outbox.sendAgain(letter.id)}>Send again</Button>
-              <Button look="danger" onClick={() => outbox.putAside(letter.id)}>Put aside</Button>
+              <Button look="plain" onClick={() => outbox.sendAgain(letter.id)}>
+                Send again
+              </Button>
+              <Button look="danger" onClick={() => outbox.putAside(letter.id)}>
+                Put aside
+              </Button>
             </div>
           </li>
         ))}

@@ -35,7 +35,10 @@ function howItWasWorked({ timeTaken, hints }: AttemptShown): string {
 /** The tool as it was read: what was not noticed is still in it. */
 function asItWas(picture: Picture, { remarks }: AttemptShown): ToolState {
   const missed = (id: Remark['id']): boolean => remarks.some((remark) => remark.id === id);
-  return { ...readOff(picture, untouched(picture)), left: missed('funnel-left') ? 'funnel' : missed('bubble-left') ? 'bubble' : null };
+  return {
+    ...readOff(picture, untouched(picture)),
+    left: missed('funnel-left') ? 'funnel' : missed('bubble-left') ? 'bubble' : null,
+  };
 }
 
 /** Longest answer in words that stands in a line of the list. */
@@ -48,25 +51,54 @@ function Attempt({ attempt }: { readonly attempt: AttemptShown }): ReactNode {
   const { name } = subjectById(attempt.subjectId);
   const exercise = picture.kind === 'exercise';
   const inWords = exercise && (picture.answered.by === 'choice' || picture.answered.by === 'marks');
-  const entered = (entry: string): string => (inWords ? numerals(shortened(answerInWords(picture, entry), IN_WORDS)) : shortened(entry));
+  const entered = (entry: string): string =>
+    inWords ? numerals(shortened(answerInWords(picture, entry), IN_WORDS)) : shortened(entry);
   return (
     <li className="border-t border-hairline">
-      <button type="button" aria-expanded={open} className="grid min-h-12 w-full grid-cols-[7.5rem_8rem_7rem_minmax(0,1fr)_8rem] items-center gap-3 py-1 text-left hover:bg-wash max-sm:grid-cols-2" onClick={() => setOpen(!open)}>
+      <button
+        type="button"
+        aria-expanded={open}
+        className="grid min-h-12 w-full grid-cols-[7.5rem_8rem_7rem_minmax(0,1fr)_8rem] items-center gap-3 py-1 text-left hover:bg-wash max-sm:grid-cols-2"
+        onClick={() => setOpen(!open)}
+      >
         <span className="text-small text-muted">{format(new Date(attempt.at), 'd MMM, HH:mm')}</span>
         <span>{name}</span>
-        <span className={`${inWords ? 'text-small' : 'font-mono'} ${attempt.verdict === 'sound' ? '' : 'text-slip'}`}>{entered(attempt.entry) || '–'}</span>
+        <span className={`${inWords ? 'text-small' : 'font-mono'} ${attempt.verdict === 'sound' ? '' : 'text-slip'}`}>
+          {entered(attempt.entry) || '–'}
+        </span>
         <span>
           {attempt.slips.length > 0 ? attempt.slips.map((slip) => slip.name).join(', ') : VERDICTS[attempt.verdict]}
           {attempt.tryNumber > 1 ? ', second try' : ''}
         </span>
-        <span className="text-right max-sm:text-left">{attempt.expected !== null && (exercise && picture.answered.by !== 'number' ? <span className={inWords ? 'text-small' : 'font-mono'}>{entered(attempt.expected.text)}</span> : <MeasuredNumber text={attempt.expected.text} unit={attempt.expected.unit} />)}</span>
+        <span className="text-right max-sm:text-left">
+          {attempt.expected !== null &&
+            (exercise && picture.answered.by !== 'number' ? (
+              <span className={inWords ? 'text-small' : 'font-mono'}>{entered(attempt.expected.text)}</span>
+            ) : (
+              <MeasuredNumber text={attempt.expected.text} unit={attempt.expected.unit} />
+            ))}
+        </span>
       </button>
       {open && (
         <div className="max-w-3xl pb-6">
-          {exercise ? <WorkedBefore attempt={attempt} shown={picture} /> : <ToolStage picture={picture} name={name} sight={createSight(seenAtEnter(picture, attempt.eyeHeight))} tool={asItWas(picture, attempt)} closed wrongPath={attempt.slips.flatMap((slip) => slip.path)} />}
+          {exercise ? (
+            <WorkedBefore attempt={attempt} shown={picture} />
+          ) : (
+            <ToolStage
+              picture={picture}
+              name={name}
+              sight={createSight(seenAtEnter(picture, attempt.eyeHeight))}
+              tool={asItWas(picture, attempt)}
+              closed
+              wrongPath={attempt.slips.flatMap((slip) => slip.path)}
+            />
+          )}
           <p className="text-muted">
             {exercise ? howItWasWorked(attempt) : howItWasRead(attempt)}
-            {attempt.offBy === null ? '' : numerals(` Off by ${attempt.offBy.toFixed(2).replace('-', '−')} division.`)} {numerals([attempt.slips[0]?.why ?? '', ...attempt.remarks.map(({ text }) => text)].join(' '))}
+            {attempt.offBy === null
+              ? ''
+              : numerals(` Off by ${attempt.offBy.toFixed(2).replace('-', '−')} division.`)}{' '}
+            {numerals([attempt.slips[0]?.why ?? '', ...attempt.remarks.map(({ text }) => text)].join(' '))}
           </p>
         </div>
       )}
@@ -82,7 +114,12 @@ interface AttemptListProps {
 /** Attempts, newest first; each opens to the picture as it was. */
 export function AttemptList({ pages, onMore }: AttemptListProps): ReactNode {
   const attempts = pages.flatMap((page) => page.attempts);
-  if (attempts.length === 0) return <p className="border-t border-hairline py-6 text-muted">Nothing yet. A round on the bench takes about ten minutes.</p>;
+  if (attempts.length === 0)
+    return (
+      <p className="border-t border-hairline py-6 text-muted">
+        Nothing yet. A round on the bench takes about ten minutes.
+      </p>
+    );
   return (
     <>
       <ol>

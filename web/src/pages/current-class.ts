@@ -13,9 +13,16 @@ export function chooseClass(classId: string): void {
 }
 
 /** The teacher's classes. */
-export function useClasses(signedIn: SignedIn | null): { classes: readonly ClassSummary[] | undefined; error: Error | null } {
+export function useClasses(signedIn: SignedIn | null): {
+  classes: readonly ClassSummary[] | undefined;
+  error: Error | null;
+} {
   const teaches = signedIn !== null && signedIn.role !== 'student';
-  const { data, error } = useQuery({ queryKey: ['classes'], queryFn: () => ask<ClassSummary[]>('GET', '/classes'), enabled: teaches });
+  const { data, error } = useQuery({
+    queryKey: ['classes'],
+    queryFn: () => ask<ClassSummary[]>('GET', '/classes'),
+    enabled: teaches,
+  });
   return { classes: data, error };
 }
 

@@ -12,10 +12,35 @@ const ReturnedSheet = lazy(() => import('../outbox/returned-sheet.tsx'));
 const ShortcutsSheet = lazy(() => import('../ui/shortcuts-sheet.tsx'));
 
 const PLACES = {
-  visitor: [['/', 'Bench'], ['/numbers', 'Numbers']],
-  student: [['/', 'Bench'], ['/numbers', 'Numbers'], ['/notebook', 'Notebook'], ['/record', 'My record']],
-  teacher: [['/class', 'Class'], ['/rounds', 'Rounds'], ['/', 'Bench'], ['/numbers', 'Numbers'], ['/notebook', 'Laboratories'], ['/cabinet', 'Cabinet'], ['/rules', 'House rules']],
-  administrator: [['/class', 'Class'], ['/rounds', 'Rounds'], ['/', 'Bench'], ['/numbers', 'Numbers'], ['/notebook', 'Laboratories'], ['/cabinet', 'Cabinet'], ['/rules', 'House rules'], ['/school', 'School']],
+  visitor: [
+    ['/', 'Bench'],
+    ['/numbers', 'Numbers'],
+  ],
+  student: [
+    ['/', 'Bench'],
+    ['/numbers', 'Numbers'],
+    ['/notebook', 'Notebook'],
+    ['/record', 'My record'],
+  ],
+  teacher: [
+    ['/class', 'Class'],
+    ['/rounds', 'Rounds'],
+    ['/', 'Bench'],
+    ['/numbers', 'Numbers'],
+    ['/notebook', 'Laboratories'],
+    ['/cabinet', 'Cabinet'],
+    ['/rules', 'House rules'],
+  ],
+  administrator: [
+    ['/class', 'Class'],
+    ['/rounds', 'Rounds'],
+    ['/', 'Bench'],
+    ['/numbers', 'Numbers'],
+    ['/notebook', 'Laboratories'],
+    ['/cabinet', 'Cabinet'],
+    ['/rules', 'House rules'],
+    ['/school', 'School'],
+  ],
 } as const;
 
 function Mark(): ReactNode {
@@ -35,13 +60,19 @@ function Saved({ signedIn }: { readonly signedIn: SignedIn }): ReactNode {
   if (own.length > 0 || open) {
     return (
       <>
-        <button type="button" className="min-h-11 text-slip underline underline-offset-4" onClick={() => setOpen(true)}>{own.length} not accepted</button>
+        <button type="button" className="min-h-11 text-slip underline underline-offset-4" onClick={() => setOpen(true)}>
+          {own.length} not accepted
+        </button>
         <Suspense>{open && <ReturnedSheet returned={own} onOpenChange={setOpen} />}</Suspense>
       </>
     );
   }
   if (!stuck || waiting.length === 0) return null;
-  return <span role="status" className="text-doubt">Not saved: {waiting.length} kept here</span>;
+  return (
+    <span role="status" className="text-doubt">
+      Not saved: {waiting.length} kept here
+    </span>
+  );
 }
 
 function ClassName({ signedIn, classId }: { readonly signedIn: SignedIn; readonly classId: string | null }): ReactNode {
@@ -50,7 +81,12 @@ function ClassName({ signedIn, classId }: { readonly signedIn: SignedIn; readonl
   if (signedIn.class) return <span className="max-sm:sr-only">{signedIn.class.name}</span>;
   if (classes.length === 0) return null;
   return (
-    <select aria-label="Class" value={classId ?? ''} onChange={(event) => chooseClass(event.target.value)} className="min-h-11 bg-transparent">
+    <select
+      aria-label="Class"
+      value={classId ?? ''}
+      onChange={(event) => chooseClass(event.target.value)}
+      className="min-h-11 bg-transparent"
+    >
       {classes.map((one) => (
         <option key={one.id} value={one.id}>
           {one.name}
@@ -70,8 +106,14 @@ function Person({ signedIn }: { readonly signedIn: SignedIn }): ReactNode {
   };
   return (
     <>
-      <span className="text-ink">{[signedIn.person, ...signedIn.partners].map((person) => person.name).join(', ')}</span>
-      <button type="button" className="min-h-11 underline decoration-hairline underline-offset-4" onClick={() => void leave()}>
+      <span className="text-ink">
+        {[signedIn.person, ...signedIn.partners].map((person) => person.name).join(', ')}
+      </span>
+      <button
+        type="button"
+        className="min-h-11 underline decoration-hairline underline-offset-4"
+        onClick={() => void leave()}
+      >
         Sign out
       </button>
     </>
@@ -99,7 +141,14 @@ export function Header({ known, signedIn, classId }: HeaderProps): ReactNode {
       </Link>
       <nav aria-label="Places" className="flex flex-wrap gap-x-5 max-sm:gap-x-4">
         {PLACES[signedIn?.role ?? 'visitor'].map(([to, name]) => (
-          <NavLink key={to} to={to} end={to === '/'} className={({ isActive }) => `-mb-px border-b-[3px] py-4 ${isActive ? 'border-beam font-bold' : 'border-transparent text-muted hover:text-ink'}`}>
+          <NavLink
+            key={to}
+            to={to}
+            end={to === '/'}
+            className={({ isActive }) =>
+              `-mb-px border-b-[3px] py-4 ${isActive ? 'border-beam font-bold' : 'border-transparent text-muted hover:text-ink'}`
+            }
+          >
             {name}
           </NavLink>
         ))}
@@ -108,12 +157,23 @@ export function Header({ known, signedIn, classId }: HeaderProps): ReactNode {
         {signedIn && <Saved signedIn={signedIn} />}
         {signedIn && <ClassName signedIn={signedIn} classId={classId} />}
         <button type="button" className="min-h-11" onClick={() => setSheet('rules')}>
-          <span className={signedIn && signedIn.role !== 'student' ? 'sr-only' : 'max-sm:sr-only'}>House rules </span><span className="text-ink underline decoration-hairline decoration-2 underline-offset-4">{rules?.name ?? ''}</span>
+          <span className={signedIn && signedIn.role !== 'student' ? 'sr-only' : 'max-sm:sr-only'}>House rules </span>
+          <span className="text-ink underline decoration-hairline decoration-2 underline-offset-4">
+            {rules?.name ?? ''}
+          </span>
         </button>
         <button type="button" className="min-h-11 min-w-6 font-mono" aria-label="Keys" onClick={() => setSheet('keys')}>
           ?
         </button>
-        {signedIn ? <Person signedIn={signedIn} /> : known && <Link to="/sign-in" className="py-3 font-semibold text-ink underline underline-offset-4">Sign in</Link>}
+        {signedIn ? (
+          <Person signedIn={signedIn} />
+        ) : (
+          known && (
+            <Link to="/sign-in" className="py-3 font-semibold text-ink underline underline-offset-4">
+              Sign in
+            </Link>
+          )
+        )}
       </div>
       <Suspense>
         {sheet === 'rules' && <RulesSheet classId={classId} open onOpenChange={close} />}

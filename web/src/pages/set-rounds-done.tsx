@@ -27,7 +27,10 @@ export function SetRoundsDone({ classId, studentId }: SetRoundsDoneProps): React
         {own.map(({ round, progress }) => {
           const late = round.dueAt !== null && progress.finishedAt !== null && progress.finishedAt > round.dueAt;
           return (
-            <li key={round.id} className="grid min-h-11 grid-cols-[minmax(0,1fr)_10rem_6rem_minmax(0,1fr)] items-center gap-3 border-t border-hairline py-1 max-sm:grid-cols-2">
+            <li
+              key={round.id}
+              className="grid min-h-11 grid-cols-[minmax(0,1fr)_10rem_6rem_minmax(0,1fr)] items-center gap-3 border-t border-hairline py-1 max-sm:grid-cols-2"
+            >
               <span>{round.title}</span>
               <span className="text-muted">{when(round.dueAt)}</span>
               <span className="font-mono">

@@ -11,7 +11,12 @@ export function skillInWords({ skill, readings, sound, slips }: SkillSummary): s
   const known = SKILLS.find((one) => one.id === skill);
   const [third, infinitive, object] = known ? [...known.verb, known.object] : ['works on', 'work on', skill];
   const part = sound / Math.max(1, readings);
-  const how = part >= 0.9 ? `${capital(third)} ${object} soundly` : part >= 0.6 ? `Mostly ${third} ${object} right` : `Is learning to ${infinitive} ${object}`;
+  const how =
+    part >= 0.9
+      ? `${capital(third)} ${object} soundly`
+      : part >= 0.6
+        ? `Mostly ${third} ${object} right`
+        : `Is learning to ${infinitive} ${object}`;
   const worst = slips[0];
   return worst && worst.count > 1 ? `${how}; watch: ${practiceSlipById(worst.id).name.toLowerCase()}.` : `${how}.`;
 }
@@ -25,7 +30,8 @@ export function SkillLines({ skills }: { readonly skills: readonly SkillSummary[
           <p className="text-lg font-semibold">{skillInWords(skill)}</p>
           <p className="text-muted">
             {skill.sound} of {skill.readings} right at the first try.
-            {skill.slips.length > 0 && ` Slips so far: ${skill.slips.map((slip) => `${practiceSlipById(slip.id).name.toLowerCase()} ${slip.count}`).join(', ')}.`}
+            {skill.slips.length > 0 &&
+              ` Slips so far: ${skill.slips.map((slip) => `${practiceSlipById(slip.id).name.toLowerCase()} ${slip.count}`).join(', ')}.`}
           </p>
         </li>
       ))}

@@ -32,6 +32,11 @@ export function useJudgedBy(rules: RulesShown | null): void {
 /** The rules of the work on this page: a round’s own, else the class’s. */
 export function useRulesHere(classId: string | null): { rules: RulesShown | undefined; error: Error | null } {
   const ofClass = useHouseRules(classId);
-  const { data: here } = useQuery<RulesShown | null>({ queryKey: HERE, queryFn: () => null, enabled: false, initialData: null });
+  const { data: here } = useQuery<RulesShown | null>({
+    queryKey: HERE,
+    queryFn: () => null,
+    enabled: false,
+    initialData: null,
+  });
   return here ? { rules: here, error: null } : ofClass;
 }

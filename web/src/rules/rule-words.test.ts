@@ -21,7 +21,8 @@ describe('rules in the words of a class', () => {
   it('know what every preset chooses', () => {
     for (const { rules } of PRESETS) {
       const complete: HouseRules = { ...DEFAULT_RULES, ...rules };
-      for (const rule of RULES) expect((RULE_WORDS[rule].choices as Record<string, string>)[String(complete[rule])]).toBeDefined();
+      for (const rule of RULES)
+        expect((RULE_WORDS[rule].choices as Record<string, string>)[String(complete[rule])]).toBeDefined();
     }
   });
 });

@@ -2,7 +2,8 @@ import { completeRules, DEFAULT_RULES, PRESETS, type HouseRules } from '@green-b
 import { describe, expect, it } from 'vitest';
 import { rulesInWords } from './rules-in-words.ts';
 
-const said = (rules: HouseRules, topic: string): string => rulesInWords(rules).find((one) => one.topic === topic)?.rule ?? '';
+const said = (rules: HouseRules, topic: string): string =>
+  rulesInWords(rules).find((one) => one.topic === topic)?.rule ?? '';
 
 describe('rules in words', () => {
   it('are whole sentences, one to a topic, without a gap', () => {
@@ -21,7 +22,11 @@ describe('rules in words', () => {
     ['Estimating', { estimate: 'nearest-division' }, 'to the nearest division'],
     ['Accepted', { acceptance: 3 }, 'within 3 tenths'],
     ['Volumes', { volumeUnit: 'cm³' }, 'in cm³'],
-    ['One reading', { readingUncertainty: 'maker-tolerance', digitalUncertainty: 'half-last-digit' }, '± the maker’s tolerance; a display to ± half its last digit'],
+    [
+      'One reading',
+      { readingUncertainty: 'maker-tolerance', digitalUncertainty: 'half-last-digit' },
+      '± the maker’s tolerance; a display to ± half its last digit',
+    ],
     ['Repeats', { repeatUncertainty: 'larger-of-the-two' }, 'The larger of repeats and instrument'],
     ['Combining', { combine: 'plain-sum' }, 'by plain sum'],
     ['Combining', { combine: 'extremes' }, 'by the extremes'],

@@ -38,22 +38,52 @@ const COVERAGE = {
   'students-t-95': 'A 95 % interval by Student’s t is quoted',
 } as const;
 
-const FIGURES = { 'one-two-after-leading-1': 'one figure, two when it starts with 1', one: 'one figure', two: 'two figures' } as const;
+const FIGURES = {
+  'one-two-after-leading-1': 'one figure, two when it starts with 1',
+  one: 'one figure',
+  two: 'two figures',
+} as const;
 
 /** The rules that matter for reading and for the notebook, in the order of the work. */
 export function rulesInWords(rules: HouseRules): RuleInWords[] {
   return [
     { topic: 'Estimating', rule: `Scales are read ${ESTIMATES[rules.estimate]}.` },
-    { topic: 'Accepted', rule: `A reading within ${rules.acceptance} tenths of a division of the true value is right.` },
+    {
+      topic: 'Accepted',
+      rule: `A reading within ${rules.acceptance} tenths of a division of the true value is right.`,
+    },
     { topic: 'Volumes', rule: `Volumes are written in ${rules.volumeUnit}.` },
-    { topic: 'One reading', rule: `It is known to ± ${WIDTHS[rules.readingUncertainty]}; a display to ± ${rules.digitalUncertainty === 'one-last-digit' ? 'one of its last digit' : 'half its last digit'}.` },
+    {
+      topic: 'One reading',
+      rule: `It is known to ± ${WIDTHS[rules.readingUncertainty]}; a display to ± ${rules.digitalUncertainty === 'one-last-digit' ? 'one of its last digit' : 'half its last digit'}.`,
+    },
     { topic: 'Repeats', rule: `${REPEATS[rules.repeatUncertainty].replace(/^./, (c) => c.toUpperCase())}.` },
     { topic: 'Combining', rule: `Uncertainties are combined ${COMBINED[rules.combine]}.` },
     { topic: 'Coverage', rule: `${COVERAGE[rules.coverage]}.` },
-    { topic: 'Writing ±', rule: `An uncertainty has ${FIGURES[rules.uncertaintyFigures]}; the value ends at the same place.` },
-    { topic: 'Rounding', rule: rules.rounding === 'half-up' ? 'Halves are rounded away from zero.' : 'Halves are rounded to the even neighbour.' },
-    ...(rules.quotedFactors.length === 0 ? [] : [{ topic: 'Conversions', rule: `Quoted as ${rules.quotedFactors.join(', ')}; all others are exact.` }]),
-    { topic: 'Percent error', rule: `${rules.percentError === 'signed' ? 'With its sign' : 'Without a sign'}; up to ${rules.goodPercentError} % is called good.` },
-    { topic: 'Water', rule: rules.waterDensity === 'from-temperature' ? 'Its density is taken from its temperature.' : 'Its density is taken as 1.00 g/mL.' },
+    {
+      topic: 'Writing ±',
+      rule: `An uncertainty has ${FIGURES[rules.uncertaintyFigures]}; the value ends at the same place.`,
+    },
+    {
+      topic: 'Rounding',
+      rule:
+        rules.rounding === 'half-up'
+          ? 'Halves are rounded away from zero.'
+          : 'Halves are rounded to the even neighbour.',
+    },
+    ...(rules.quotedFactors.length === 0
+      ? []
+      : [{ topic: 'Conversions', rule: `Quoted as ${rules.quotedFactors.join(', ')}; all others are exact.` }]),
+    {
+      topic: 'Percent error',
+      rule: `${rules.percentError === 'signed' ? 'With its sign' : 'Without a sign'}; up to ${rules.goodPercentError} % is called good.`,
+    },
+    {
+      topic: 'Water',
+      rule:
+        rules.waterDensity === 'from-temperature'
+          ? 'Its density is taken from its temperature.'
+          : 'Its density is taken as 1.00 g/mL.',
+    },
   ];
 }

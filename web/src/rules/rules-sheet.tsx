@@ -14,7 +14,12 @@ interface RulesSheetProps {
 export default function RulesSheet({ classId, open, onOpenChange }: RulesSheetProps): ReactNode {
   const { rules, error } = useRulesHere(classId);
   return (
-    <Dialog open={open} onOpenChange={onOpenChange} title="House rules" description={rules ? `${rules.name}. Books disagree; this is how it is read, written and judged here.` : ''}>
+    <Dialog
+      open={open}
+      onOpenChange={onOpenChange}
+      title="House rules"
+      description={rules ? `${rules.name}. Books disagree; this is how it is read, written and judged here.` : ''}
+    >
       {error && <Failed error={error} />}
       {!rules && !error && <Loading what="the house rules" />}
       {rules && (

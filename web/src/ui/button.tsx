@@ -8,7 +8,8 @@ interface ButtonProps extends ButtonHTMLAttributes<HTMLButtonElement> {
 const LOOKS = {
   main: 'border-ink bg-ink text-white hover:bg-beam hover:border-beam',
   plain: 'border-ink bg-transparent text-ink hover:bg-wash',
-  quiet: 'border-transparent bg-transparent text-ink underline decoration-hairline decoration-2 underline-offset-4 hover:decoration-beam',
+  quiet:
+    'border-transparent bg-transparent text-ink underline decoration-hairline decoration-2 underline-offset-4 hover:decoration-beam',
   danger: 'border-slip bg-transparent text-slip hover:bg-slip hover:text-white',
 } as const;
 

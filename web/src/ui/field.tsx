@@ -24,7 +24,11 @@ export function Field({ label, hint, error, className = '', ...rest }: FieldProp
         {...rest}
       />
       {note !== undefined && (
-        <p id={`${id}-note`} role={error === undefined ? undefined : 'alert'} className={`text-small ${error === undefined ? 'text-muted' : 'text-slip'}`}>
+        <p
+          id={`${id}-note`}
+          role={error === undefined ? undefined : 'alert'}
+          className={`text-small ${error === undefined ? 'text-muted' : 'text-slip'}`}
+        >
           {note}
         </p>
       )}

@@ -40,15 +40,39 @@ export function ListImport({ label, placeholder, into, rowsOf, add, onAdded, fie
   return (
     <div className="flex max-w-2xl flex-col gap-3">
       <label htmlFor={id}>{label}</label>
-      <textarea id={id} rows={5} value={text} onChange={(event) => setText(event.target.value)} placeholder={placeholder} className="border-b-2 border-ink bg-surface p-3 font-mono" />
-      <input type="file" accept=".csv,text/csv,text/plain" aria-label="CSV file" className="min-h-11" onChange={(event) => void event.target.files?.[0]?.text().then(setText)} />
-      <Button look="plain" className="self-start" disabled={sending.isPending || text.trim() === ''} onClick={() => sending.mutate()}>
+      <textarea
+        id={id}
+        rows={5}
+        value={text}
+        onChange={(event) => setText(event.target.value)}
+        placeholder={placeholder}
+        className="border-b-2 border-ink bg-surface p-3 font-mono"
+      />
+      <input
+        type="file"
+        accept=".csv,text/csv,text/plain"
+        aria-label="CSV file"
+        className="min-h-11"
+        onChange={(event) => void event.target.files?.[0]?.text().then(setText)}
+      />
+      <Button
+        look="plain"
+        className="self-start"
+        disabled={sending.isPending || text.trim() === ''}
+        onClick={() => sending.mutate()}
+      >
         Add {rowsOf(text).length || ''} to {into}
       </Button>
-      {sending.data && <p role="status" className="text-beam">{sending.data.added} added.</p>}
+      {sending.data && (
+        <p role="status" className="text-beam">
+          {sending.data.added} added.
+        </p>
+      )}
       {sending.error && (
         <div role="alert" className="text-slip">
-          <p className="font-semibold">{errors.length > 0 ? 'Nothing was added. Mend these rows and send the list again:' : sending.error.message}</p>
+          <p className="font-semibold">
+            {errors.length > 0 ? 'Nothing was added. Mend these rows and send the list again:' : sending.error.message}
+          </p>
           <ul className="list-disc pl-5">
             {errors.map((error) => (
               <li key={`${error.row}${error.field}`}>

@@ -25,7 +25,11 @@ export function Failed({ error, again }: { readonly error: Error; readonly again
     <div role="alert" className="max-w-prose py-6">
       <Notice tone="slip" title="This could not be loaded">
         <p>{error.message}</p>
-        {again && <button type="button" className="mt-2 min-h-11 font-semibold underline underline-offset-4" onClick={again}>Try again</button>}
+        {again && (
+          <button type="button" className="mt-2 min-h-11 font-semibold underline underline-offset-4" onClick={again}>
+            Try again
+          </button>
+        )}
       </Notice>
     </div>
   );

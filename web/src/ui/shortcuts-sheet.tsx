@@ -16,11 +16,22 @@ const KEYS: readonly [key: string, does: string][] = [
 ];
 
 /** Every shortcut, and the switch that turns the letters off. */
-export default function ShortcutsSheet({ open, onOpenChange }: { readonly open: boolean; readonly onOpenChange: (open: boolean) => void }): ReactNode {
+export default function ShortcutsSheet({
+  open,
+  onOpenChange,
+}: {
+  readonly open: boolean;
+  readonly onOpenChange: (open: boolean) => void;
+}): ReactNode {
   const [on, turn] = useShortcutsOn();
   const id = useId();
   return (
-    <Dialog open={open} onOpenChange={onOpenChange} title="Keys" description="Letters act while you are not writing in a field.">
+    <Dialog
+      open={open}
+      onOpenChange={onOpenChange}
+      title="Keys"
+      description="Letters act while you are not writing in a field."
+    >
       <dl>
         {KEYS.map(([key, does]) => (
           <div key={key} className="grid grid-cols-[8rem_1fr] gap-4 border-t border-hairline py-2">
@@ -30,7 +41,12 @@ export default function ShortcutsSheet({ open, onOpenChange }: { readonly open: 
         ))}
       </dl>
       <div className="flex items-center gap-3">
-        <Switch.Root id={id} checked={on} onCheckedChange={turn} className="h-7 w-12 rounded-full border-2 border-ink bg-surface data-[state=checked]:bg-beam">
+        <Switch.Root
+          id={id}
+          checked={on}
+          onCheckedChange={turn}
+          className="h-7 w-12 rounded-full border-2 border-ink bg-surface data-[state=checked]:bg-beam"
+        >
           <Switch.Thumb className="block size-5 translate-x-0.5 rounded-full bg-ink transition-transform data-[state=checked]:translate-x-[1.4rem] data-[state=checked]:bg-white" />
         </Switch.Root>
         <label htmlFor={id}>Letters act as shortcuts</label>

@@ -9,13 +9,10 @@ function stored(): boolean {
 
 /** Whether single letters act as shortcuts; they can be turned off. */
 export function useShortcutsOn(): [on: boolean, turn: (on: boolean) => void] {
-  const on = useSyncExternalStore(
-    (listener) => {
-      listeners.add(listener);
-      return () => listeners.delete(listener);
-    },
-    stored,
-  );
+  const on = useSyncExternalStore((listener) => {
+    listeners.add(listener);
+    return () => listeners.delete(listener);
+  }, stored);
   const turn = (wanted: boolean): void => {
     localStorage.setItem(STORE, wanted ? 'on' : 'off');
     listeners.forEach((listener) => listener());
@@ -24,7 +21,10 @@ export function useShortcutsOn(): [on: boolean, turn: (on: boolean) => void] {
 }
 
 function isInField(target: EventTarget | null): boolean {
-  return target instanceof HTMLElement && target.closest('input, textarea, select, [contenteditable], [role="dialog"], [role="alertdialog"]') !== null;
+  return (
+    target instanceof HTMLElement &&
+    target.closest('input, textarea, select, [contenteditable], [role="dialog"], [role="alertdialog"]') !== null
+  );
 }
 
 /** Letters act outside fields only, without Ctrl, Alt or Meta. */

@@ -1,4 +1,11 @@
-import { flexRender, getCoreRowModel, getSortedRowModel, useReactTable, type SortingState, type TableOptions } from '@tanstack/react-table';
+import {
+  flexRender,
+  getCoreRowModel,
+  getSortedRowModel,
+  useReactTable,
+  type SortingState,
+  type TableOptions,
+} from '@tanstack/react-table';
 import { useState, type ReactNode } from 'react';
 
 const WAYS = { asc: 'ascending', desc: 'descending', none: 'none' } as const;
@@ -15,9 +22,23 @@ interface SortableTableProps<Row extends { readonly id: string }> {
 const STAYS = 'first:sticky first:left-0 first:z-10 first:bg-paper';
 
 /** A table whose headings are pressed to sort by them, where a column can be sorted. */
-export function SortableTable<Row extends { readonly id: string }>({ rows, columns, className = '', cellClass, rowClass = () => '' }: SortableTableProps<Row>): ReactNode {
+export function SortableTable<Row extends { readonly id: string }>({
+  rows,
+  columns,
+  className = '',
+  cellClass,
+  rowClass = () => '',
+}: SortableTableProps<Row>): ReactNode {
   const [sorting, setSorting] = useState<SortingState>([]);
-  const table = useReactTable({ data: rows, columns, state: { sorting }, onSortingChange: setSorting, getCoreRowModel: getCoreRowModel(), getSortedRowModel: getSortedRowModel(), getRowId: (row) => row.id });
+  const table = useReactTable({
+    data: rows,
+    columns,
+    state: { sorting },
+    onSortingChange: setSorting,
+    getCoreRowModel: getCoreRowModel(),
+    getSortedRowModel: getSortedRowModel(),
+    getRowId: (row) => row.id,
+  });
   return (
     <div className="relative mt-6 scroll-pl-32 overflow-x-auto">
       <table className={`w-full text-left ${className}`}>
@@ -29,9 +50,18 @@ export function SortableTable<Row extends { readonly id: string }>({ rows, colum
                 const way = column.getIsSorted() || 'none';
                 const heading = flexRender(column.columnDef.header, header.getContext());
                 return (
-                  <th key={header.id} scope="col" className={`pr-4 align-bottom text-small font-semibold ${STAYS}`} aria-sort={WAYS[way]}>
+                  <th
+                    key={header.id}
+                    scope="col"
+                    className={`pr-4 align-bottom text-small font-semibold ${STAYS}`}
+                    aria-sort={WAYS[way]}
+                  >
                     {column.getCanSort() ? (
-                      <button type="button" className="min-h-11 text-left font-semibold" onClick={column.getToggleSortingHandler()}>
+                      <button
+                        type="button"
+                        className="min-h-11 text-left font-semibold"
+                        onClick={column.getToggleSortingHandler()}
+                      >
                         {heading} {{ asc: '↑', desc: '↓', none: '' }[way]}
                       </button>
                     ) : (

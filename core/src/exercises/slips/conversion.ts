@@ -18,7 +18,10 @@ const LONG = 30;
 
 function scaled({ number, to }: Asked, from: string, into: string, power: number): Line {
   const factor = conversionFactor(parseUnit(from), parseUnit(into));
-  const exact = (power === 1 ? factor : conversionFactor(parseUnit(into), parseUnit(from))).toDecimal().toSignificantDigits(LONG).toFixed();
+  const exact = (power === 1 ? factor : conversionFactor(parseUnit(into), parseUnit(from)))
+    .toDecimal()
+    .toSignificantDigits(LONG)
+    .toFixed();
   return { line: `${number} * exact(${exact})`, unit: to };
 }
 
@@ -31,7 +34,8 @@ export const factorInverted: WorkingSlip = {
   stage: 'working',
   name: 'The factor upside down',
   baseRate: 0.18,
-  why: () => 'Multiplied where it had to be divided, or the other way round: set so that the old unit cancels, the factor can stand only one way.',
+  why: () =>
+    'Multiplied where it had to be divided, or the other way round: set so that the old unit cancels, the factor can stand only one way.',
   lookAt: () => 'which unit stands above in the factor, and whether the old one cancels',
   reworked: ({ exercise }) => {
     const asked = askedOf(exercise);
@@ -44,7 +48,8 @@ export const notConverted: WorkingSlip = {
   stage: 'working',
   name: 'Left in the old unit',
   baseRate: 0.08,
-  why: () => 'This is the quantity as it was given: another unit was asked for, and with it the number becomes another one.',
+  why: () =>
+    'This is the quantity as it was given: another unit was asked for, and with it the number becomes another one.',
   lookAt: () => 'the unit that is asked for',
   reworked: ({ exercise }) => {
     const asked = askedOf(exercise);
@@ -59,7 +64,8 @@ export const factorPowerForgotten: WorkingSlip = {
   stage: 'working',
   name: 'The square or cube of the factor forgotten',
   baseRate: 0.2,
-  why: () => 'An area is a length times a length, and each of them is converted: the factor comes twice, for a volume three times.',
+  why: () =>
+    'An area is a length times a length, and each of them is converted: the factor comes twice, for a volume three times.',
   lookAt: () => 'the exponent of the unit',
   reworked: ({ exercise }) => {
     const asked = askedOf(exercise);
@@ -69,7 +75,9 @@ export const factorPowerForgotten: WorkingSlip = {
 };
 
 /** Temperatures without what is to be added, with the offset added the wrong way, and with the two steps exchanged. */
-const MISTAKEN: Readonly<Record<string, { readonly forgotten: string; readonly turned: string; readonly order: string | null }>> = {
+const MISTAKEN: Readonly<
+  Record<string, { readonly forgotten: string; readonly turned: string; readonly order: string | null }>
+> = {
   '°C K': { forgotten: 't', turned: 't - exact(273.15)', order: null },
   '°F °C': { forgotten: 't / exact(1.8)', turned: '(t + exact(32)) / exact(1.8)', order: 't / exact(1.8) - exact(32)' },
   '°C °F': { forgotten: 't * exact(1.8)', turned: 't * exact(1.8) - exact(32)', order: '(t + exact(32)) * exact(1.8)' },
@@ -88,7 +96,8 @@ export const offsetForgotten: WorkingSlip = {
   stage: 'working',
   name: 'The zero of the other scale forgotten',
   baseRate: 0.16,
-  why: () => 'The two scales begin at different temperatures: beside the size of the degree, the offset between their zeros counts.',
+  why: () =>
+    'The two scales begin at different temperatures: beside the size of the degree, the offset between their zeros counts.',
   lookAt: () => 'what each scale shows for freezing water',
   reworked: ({ exercise }) => temperature(exercise, 'forgotten'),
 };
@@ -108,7 +117,8 @@ export const offsetOrder: WorkingSlip = {
   stage: 'working',
   name: 'Offset and factor in the wrong order',
   baseRate: 0.12,
-  why: () => 'The 32 is counted in degrees Fahrenheit: it is taken off before these are turned into degrees Celsius, and added after.',
+  why: () =>
+    'The 32 is counted in degrees Fahrenheit: it is taken off before these are turned into degrees Celsius, and added after.',
   lookAt: () => 'of which scale the 32 degrees are',
   reworked: ({ exercise }) => temperature(exercise, 'order'),
 };

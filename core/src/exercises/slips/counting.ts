@@ -36,9 +36,12 @@ export const leadingZerosCounted: AnswerSlip = {
   stage: 'answer',
   name: 'Leading zeros counted',
   baseRate: 0.2,
-  why: () => 'Zeros before the first other digit only say where the decimal mark stands; in a smaller unit they would be gone.',
+  why: () =>
+    'Zeros before the first other digit only say where the decimal mark stands; in a smaller unit they would be gone.',
   lookAt: () => 'the first digit that is not zero: counting begins there',
-  answers: counted(({ mantissa, decimals }) => (plain(mantissa).startsWith('0') ? [decimals.length, plain(mantissa).length] : [])),
+  answers: counted(({ mantissa, decimals }) =>
+    plain(mantissa).startsWith('0') ? [decimals.length, plain(mantissa).length] : [],
+  ),
 };
 
 export const trailingZerosLeftOut: AnswerSlip = {
@@ -48,7 +51,9 @@ export const trailingZerosLeftOut: AnswerSlip = {
   baseRate: 0.2,
   why: () => 'A zero at the end of a decimal was measured, or it would not have been written: it counts.',
   lookAt: () => 'the zeros after the last other digit',
-  answers: counted(({ mantissa }) => (/\.\d*0$|0\.$/.test(mantissa) ? [withoutLeading(mantissa).replace(/0+$/, '').length] : [])),
+  answers: counted(({ mantissa }) =>
+    /\.\d*0$|0\.$/.test(mantissa) ? [withoutLeading(mantissa).replace(/0+$/, '').length] : [],
+  ),
 };
 
 export const innerZerosLeftOut: AnswerSlip = {
@@ -58,7 +63,9 @@ export const innerZerosLeftOut: AnswerSlip = {
   baseRate: 0.14,
   why: () => 'A zero between other digits holds a place that was measured: it counts.',
   lookAt: () => 'the zeros between other digits',
-  answers: counted(({ mantissa }) => (/[1-9].*0.*[1-9]/.test(mantissa) ? [withoutLeading(mantissa).replace(/0+(?=.*[1-9])/g, '').length] : [])),
+  answers: counted(({ mantissa }) =>
+    /[1-9].*0.*[1-9]/.test(mantissa) ? [withoutLeading(mantissa).replace(/0+(?=.*[1-9])/g, '').length] : [],
+  ),
 };
 
 export const decimalsCounted: AnswerSlip = {
@@ -88,5 +95,7 @@ export const powerCounted: AnswerSlip = {
   baseRate: 0.14,
   why: () => 'The power of ten says how large the number is; how far it is known stands before it alone.',
   lookAt: () => 'the digits before the multiplication sign',
-  answers: counted(({ mantissa, power }) => (power === '' ? [] : [plain(mantissa).length + 2, plain(mantissa).length + power.length])),
+  answers: counted(({ mantissa, power }) =>
+    power === '' ? [] : [plain(mantissa).length + 2, plain(mantissa).length + power.length],
+  ),
 };

@@ -52,6 +52,10 @@ export interface AnswerSlip extends Described {
 export type ExerciseSlip = WorkingSlip | WritingSlip | UnitSlip | AnswerSlip;
 
 /** What a slip has in common with the same slip in a reading: reasons are given anew. */
-export function sharedWith({ id, name, baseRate }: Pick<Described, 'id' | 'name' | 'baseRate'>): Pick<Described, 'id' | 'name' | 'baseRate'> {
+export function sharedWith({
+  id,
+  name,
+  baseRate,
+}: Pick<Described, 'id' | 'name' | 'baseRate'>): Pick<Described, 'id' | 'name' | 'baseRate'> {
   return { id, name, baseRate };
 }

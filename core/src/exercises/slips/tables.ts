@@ -22,13 +22,18 @@ function overlooked({ id: fault, overlooked: { id, name, lookAt } }: FaultKind):
     stage: 'answer',
     name,
     baseRate: 0.2,
-    why: ({ exercise }) => (exercise.kind === 'spot-the-error' ? `There is something of this kind in the table that is not marked.` : name),
+    why: ({ exercise }) =>
+      exercise.kind === 'spot-the-error' ? `There is something of this kind in the table that is not marked.` : name,
     lookAt: () => lookAt,
     answers: ({ exercise }) => {
       if (exercise.kind !== 'spot-the-error' || !exercise.faults.some(({ called }) => called[0] === fault)) return [];
       const rest = exercise.faults.filter(({ called }) => called[0] !== fault).map(markOf);
       // Who finds nothing else marks a sound cell, since something is known to be wrong.
-      return rest.length > 0 ? [writtenMarks(rest)] : soundCells(exercise).flatMap((cell) => FAULT_KINDS.map(({ id: other }) => writtenMarks([{ cell, fault: other }])));
+      return rest.length > 0
+        ? [writtenMarks(rest)]
+        : soundCells(exercise).flatMap((cell) =>
+            FAULT_KINDS.map(({ id: other }) => writtenMarks([{ cell, fault: other }])),
+          );
     },
   };
 }
@@ -51,7 +56,12 @@ export const soundCellMarked: AnswerSlip = {
   baseRate: 0.15,
   why: () => 'There is nothing wrong with a cell that is marked.',
   lookAt: () => 'the cells you marked, each worked out once more',
-  answers: (task) => only(task, (exercise) => soundCells(exercise).flatMap((cell) => FAULT_KINDS.map(({ id }) => writtenMarks([...rightMarks(exercise), { cell, fault: id }])))),
+  answers: (task) =>
+    only(task, (exercise) =>
+      soundCells(exercise).flatMap((cell) =>
+        FAULT_KINDS.map(({ id }) => writtenMarks([...rightMarks(exercise), { cell, fault: id }])),
+      ),
+    ),
 };
 
 export const faultMisnamed: AnswerSlip = {
@@ -64,7 +74,9 @@ export const faultMisnamed: AnswerSlip = {
   answers: (task) =>
     only(task, (exercise) =>
       exercise.faults.flatMap(({ called }, i) =>
-        FAULT_KINDS.filter(({ id }) => !called.includes(id)).map(({ id }) => writtenMarks(rightMarks(exercise).map((mark, j) => (i === j ? { ...mark, fault: id } : mark)))),
+        FAULT_KINDS.filter(({ id }) => !called.includes(id)).map(({ id }) =>
+          writtenMarks(rightMarks(exercise).map((mark, j) => (i === j ? { ...mark, fault: id } : mark))),
+        ),
       ),
     ),
 };

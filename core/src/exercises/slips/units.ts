@@ -12,7 +12,10 @@ export const unitMissing: UnitSlip = {
 export const unitWrong: UnitSlip = {
   ...sharedWith(unitWrongRead),
   stage: 'unit',
-  why: ({ exercise }) => (exercise.kind === 'convert-units' ? 'The result was asked for in another unit.' : 'Calculated along with the numbers, the units come to something else.'),
+  why: ({ exercise }) =>
+    exercise.kind === 'convert-units'
+      ? 'The result was asked for in another unit.'
+      : 'Calculated along with the numbers, the units come to something else.',
   lookAt: ({ exercise }) => (exercise.kind === 'convert-units' ? 'the unit asked for' : 'which units cancel'),
   mistaken: (number, unit) => `${number} ${unit === 'g' ? 'mL' : 'g'}`,
 };

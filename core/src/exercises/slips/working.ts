@@ -16,7 +16,10 @@ export const containerNotSubtracted: WorkingSlip = {
   baseRate: 0.15,
   why: () => 'The balance showed the container as well; what it weighs empty has to be taken off.',
   lookAt: () => 'what stood on the balance at each weighing',
-  reworked: ({ exercise }) => [...replaced(exercise, '(full - empty)', 'full'), ...replaced(exercise, '(wet - dish)', 'wet')],
+  reworked: ({ exercise }) => [
+    ...replaced(exercise, '(full - empty)', 'full'),
+    ...replaced(exercise, '(wet - dish)', 'wet'),
+  ],
 };
 
 export const finalAsDifference: WorkingSlip = {
@@ -24,7 +27,8 @@ export const finalAsDifference: WorkingSlip = {
   stage: 'working',
   name: 'The final reading taken for the difference',
   baseRate: 0.15,
-  why: () => 'The reading at the end holds what was there at the start as well; the volume asked for is the difference of the two.',
+  why: () =>
+    'The reading at the end holds what was there at the start as well; the volume asked for is the difference of the two.',
   lookAt: () => 'the reading at the start',
   reworked: ({ exercise }) => replaced(exercise, '(after - before)', 'after'),
 };
@@ -34,7 +38,8 @@ export const diameterAsRadius: WorkingSlip = {
   stage: 'working',
   name: 'The diameter taken for the radius',
   baseRate: 0.16,
-  why: () => 'The area of a circle goes with the square of its radius; with the whole diameter it comes out four times too large.',
+  why: () =>
+    'The area of a circle goes with the square of its radius; with the whole diameter it comes out four times too large.',
   lookAt: () => 'what was measured: straight across, or from the middle',
   reworked: ({ exercise }) => replaced(exercise, '(diameter / exact(2))', 'diameter'),
 };
@@ -46,7 +51,8 @@ export const densityTurnedOver: WorkingSlip = {
   baseRate: 0.14,
   why: () => 'A density says how much mass there is to a volume: the mass stands above.',
   lookAt: () => 'the unit of a density, read as a fraction',
-  reworked: ({ exercise }) => (exercise.question.includes('density') ? replaced(exercise, /^(mass|\(full - empty\)) \/ (.+)$/, '$2 / $1') : []),
+  reworked: ({ exercise }) =>
+    exercise.question.includes('density') ? replaced(exercise, /^(mass|\(full - empty\)) \/ (.+)$/, '$2 / $1') : [],
 };
 
 export const wrongColumnMean: WorkingSlip = {
@@ -66,7 +72,10 @@ export const percentOfMeasured: WorkingSlip = {
   baseRate: 0.16,
   why: () => 'An error is a part of what should have come out: the difference is divided by the accepted value.',
   lookAt: () => 'which of the two values the other is judged by',
-  reworked: ({ exercise }) => (exercise.kind === 'percent-error' ? replaced(exercise, '/ accepted', '/ measured') : replaced(exercise, '/ (wet - dish)', '/ (dry - dish)')),
+  reworked: ({ exercise }) =>
+    exercise.kind === 'percent-error'
+      ? replaced(exercise, '/ accepted', '/ measured')
+      : replaced(exercise, '/ (wet - dish)', '/ (dry - dish)'),
 };
 
 export const hundredForgotten: WorkingSlip = {
@@ -86,7 +95,8 @@ export const differenceTurned: WorkingSlip = {
   baseRate: 0.12,
   why: () => 'The accepted value is taken from the measured one, so that what came out too large has a positive error.',
   lookAt: () => 'whether the measured value is too large or too small',
-  reworked: ({ exercise }) => (exercise.formula.startsWith('abs') ? [] : replaced(exercise, '(measured - accepted)', '(accepted - measured)')),
+  reworked: ({ exercise }) =>
+    exercise.formula.startsWith('abs') ? [] : replaced(exercise, '(measured - accepted)', '(accepted - measured)'),
 };
 
 const INSTEAD = /^(\d+):(\d\d):(\d\d)$/;
@@ -108,7 +118,12 @@ export const minutesAsDecimal: WorkingSlip = {
     const clocks = Object.values(exercise.given).filter((quantity) => INSTEAD.test(quantity));
     if (clocks.length === 0) return [];
     const hour = Math.min(...clocks.map((clock) => Number.parseInt(clock, 10)));
-    const given = Object.fromEntries(Object.entries(exercise.given).map(([name, quantity]) => [name, INSTEAD.test(quantity) ? decimalMinutes(quantity, hour) : quantity]));
+    const given = Object.fromEntries(
+      Object.entries(exercise.given).map(([name, quantity]) => [
+        name,
+        INSTEAD.test(quantity) ? decimalMinutes(quantity, hour) : quantity,
+      ]),
+    );
     return [{ line: withGiven(exercise.formula, given) }];
   },
 };
@@ -118,7 +133,11 @@ export const roundedBetween: WorkingSlip = {
   stage: 'working',
   name: 'Rounded in between',
   baseRate: 0.18,
-  why: () => 'What is rounded on the way is lost for the rest of it. All digits are carried along, and the result is rounded once.',
+  why: () =>
+    'What is rounded on the way is lost for the rest of it. All digits are carried along, and the result is rounded once.',
   lookAt: () => 'the numbers you went on with after the first step',
-  reworked: (task) => (isWorking(task.exercise) && task.exercise.kind !== 'convert-units' ? roundedBetweenLine(lineOf(task.exercise), task.rules).map((line) => ({ line })) : []),
+  reworked: (task) =>
+    isWorking(task.exercise) && task.exercise.kind !== 'convert-units'
+      ? roundedBetweenLine(lineOf(task.exercise), task.rules).map((line) => ({ line }))
+      : [],
 };

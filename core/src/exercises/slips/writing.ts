@@ -27,10 +27,13 @@ function toPlace(result: Result, place: number, task: ExerciseTask): string[] {
 }
 
 function isCutOrRounded({ value }: Result, entered: WrittenNumber, place: number): boolean {
-  return value.roundedTo(place, 'half-up').equals(entered.value) || value.roundedTo(place, 'down').equals(entered.value);
+  return (
+    value.roundedTo(place, 'half-up').equals(entered.value) || value.roundedTo(place, 'down').equals(entered.value)
+  );
 }
 
-const figuresOf = (numbers: readonly WrittenNumber[]): number[] => numbers.map(({ atLeast }) => atLeast).filter((figures) => figures > 0);
+const figuresOf = (numbers: readonly WrittenNumber[]): number[] =>
+  numbers.map(({ atLeast }) => atLeast).filter((figures) => figures > 0);
 
 export const fewestFiguresInSum: WritingSlip = {
   id: 'fewest-figures-in-sum',
@@ -38,9 +41,13 @@ export const fewestFiguresInSum: WritingSlip = {
   name: 'The rule of products on a sum',
   baseRate: 0.16,
   changesValue: false,
-  why: () => 'Sums and differences go by places, not by the number of figures: the result ends where the term that is known least far ends.',
+  why: () =>
+    'Sums and differences go by places, not by the number of figures: the result ends where the term that is known least far ends.',
   lookAt: () => 'the last digit of each term, one under the other',
-  written: (result, task) => (result.rule === 'places' && result.measured.length > 1 ? toPlace(result, placeOfFigures(result.value, Math.min(...figuresOf(result.measured)), task.rules), task) : []),
+  written: (result, task) =>
+    result.rule === 'places' && result.measured.length > 1
+      ? toPlace(result, placeOfFigures(result.value, Math.min(...figuresOf(result.measured)), task.rules), task)
+      : [],
 };
 
 export const decimalsInProduct: WritingSlip = {
@@ -49,9 +56,13 @@ export const decimalsInProduct: WritingSlip = {
   name: 'The rule of sums on a product',
   baseRate: 0.14,
   changesValue: false,
-  why: () => 'Products and quotients go by the number of significant figures, not by decimals: the result has as many as the factor with the fewest.',
+  why: () =>
+    'Products and quotients go by the number of significant figures, not by decimals: the result has as many as the factor with the fewest.',
   lookAt: () => 'how many significant figures each factor has',
-  written: (result, task) => (result.rule === 'figures' && result.measured.length > 0 ? toPlace(result, Math.max(...result.measured.map(({ place }) => place)), task) : []),
+  written: (result, task) =>
+    result.rule === 'figures' && result.measured.length > 0
+      ? toPlace(result, Math.max(...result.measured.map(({ place }) => place)), task)
+      : [],
 };
 
 export const exactCounted: WritingSlip = {
@@ -64,7 +75,9 @@ export const exactCounted: WritingSlip = {
   lookAt: () => 'which of the numbers were measured at all',
   written: (result, task) => {
     const fewest = Math.min(...figuresOf(result.exact));
-    return result.rule === 'figures' && fewest < Math.min(...figuresOf(result.measured)) ? toPlace(result, placeOfFigures(result.value, fewest, task.rules), task).filter((text) => text !== result.text) : [];
+    return result.rule === 'figures' && fewest < Math.min(...figuresOf(result.measured))
+      ? toPlace(result, placeOfFigures(result.value, fewest, task.rules), task).filter((text) => text !== result.text)
+      : [];
   },
 };
 
@@ -74,16 +87,21 @@ export const calculatorDigits: WritingSlip = {
   name: 'All digits of the calculator',
   baseRate: 0.2,
   changesValue: false,
-  why: () => 'A calculator knows nothing of how far the numbers were measured. The digits beyond the last certain place claim what nobody has seen.',
+  why: () =>
+    'A calculator knows nothing of how far the numbers were measured. The digits beyond the last certain place claim what nobody has seen.',
   lookAt: () => 'the number that is known least far: it says where the result ends',
   written: ({ value, place }) => {
     const ends = value.lastPlace(DISPLAY + 2);
     const last = Math.max(ends ?? -Infinity, value.magnitude() - DISPLAY + 1);
-    return last < place && (ends !== null || last <= place - COPIED) ? [value.roundedTo(last).toFixed(Math.max(0, -last))] : [];
+    return last < place && (ends !== null || last <= place - COPIED)
+      ? [value.roundedTo(last).toFixed(Math.max(0, -last))]
+      : [];
   },
   meant: (result, entered) => {
     const last = lastPlace(entered);
-    return last <= result.place - COPIED && last > result.value.magnitude() - 16 && isCutOrRounded(result, entered, last);
+    return (
+      last <= result.place - COPIED && last > result.value.magnitude() - 16 && isCutOrRounded(result, entered, last)
+    );
   },
 };
 
@@ -98,10 +116,17 @@ export const tooManyFigures: WritingSlip = {
   name: 'More digits than are known',
   baseRate: 0.07,
   changesValue: false,
-  why: ({ exercise }) => (exercise.kind === 'round-number' ? 'More digits stand there than were asked for.' : 'The last digits claim more than the measured numbers can give.'),
-  lookAt: ({ exercise }) => (exercise.kind === 'round-number' ? 'how many are asked for' : 'the number that is known least far'),
+  why: ({ exercise }) =>
+    exercise.kind === 'round-number'
+      ? 'More digits stand there than were asked for.'
+      : 'The last digits claim more than the measured numbers can give.',
+  lookAt: ({ exercise }) =>
+    exercise.kind === 'round-number' ? 'how many are asked for' : 'the number that is known least far',
   written: (result, task) => (result.place === -Infinity ? [] : [at(result, result.place - 1, task)]),
-  meant: (result, entered) => lastPlace(entered) < result.place && (isFilledUp(result, entered) || (lastPlace(entered) > result.place - COPIED && result.value.roundedTo(lastPlace(entered)).equals(entered.value))),
+  meant: (result, entered) =>
+    lastPlace(entered) < result.place &&
+    (isFilledUp(result, entered) ||
+      (lastPlace(entered) > result.place - COPIED && result.value.roundedTo(lastPlace(entered)).equals(entered.value))),
 };
 
 export const tooFewFigures: WritingSlip = {
@@ -110,10 +135,17 @@ export const tooFewFigures: WritingSlip = {
   name: 'Fewer digits than are known',
   baseRate: 0.07,
   changesValue: false,
-  why: ({ exercise }) => (exercise.kind === 'round-number' ? 'Fewer digits stand there than were asked for.' : 'Digits that were measured are thrown away.'),
-  lookAt: ({ exercise }) => (exercise.kind === 'round-number' ? 'how many are asked for' : 'how far the numbers are known'),
+  why: ({ exercise }) =>
+    exercise.kind === 'round-number'
+      ? 'Fewer digits stand there than were asked for.'
+      : 'Digits that were measured are thrown away.',
+  lookAt: ({ exercise }) =>
+    exercise.kind === 'round-number' ? 'how many are asked for' : 'how far the numbers are known',
   written: (result, task) => toPlace(result, result.place + 1, task),
-  meant: (result, entered) => entered.place > result.place && entered.place <= result.value.magnitude() && result.value.roundedTo(entered.place).equals(entered.value),
+  meant: (result, entered) =>
+    entered.place > result.place &&
+    entered.place <= result.value.magnitude() &&
+    result.value.roundedTo(entered.place).equals(entered.value),
 };
 
 function withoutZeros(text: string): string[] {
@@ -131,7 +163,8 @@ export const zeroLost: WritingSlip = {
   name: 'A zero lost',
   baseRate: 0.25,
   changesValue: false,
-  why: () => 'Calculators drop zeros at the end. Here the zero is a digit that is known, and without it the number claims less.',
+  why: () =>
+    'Calculators drop zeros at the end. Here the zero is a digit that is known, and without it the number claims less.',
   lookAt: () => 'how far the result is known, whatever its last digit is',
   written: ({ text }) => withoutZeros(text),
 };
@@ -142,7 +175,8 @@ export const cutOff: WritingSlip = {
   name: 'Cut off instead of rounded',
   baseRate: 0.1,
   changesValue: true,
-  why: ({ rules }) => `The digits beyond the last one decide it: from ${rules.rounding === 'half-even' ? 'more than a half' : 'a half'} on it goes up.`,
+  why: ({ rules }) =>
+    `The digits beyond the last one decide it: from ${rules.rounding === 'half-even' ? 'more than a half' : 'a half'} on it goes up.`,
   lookAt: () => 'the first digit that is left out',
   written: ({ value, place, text }) => {
     if (place === -Infinity) return [];
@@ -157,7 +191,8 @@ export const roundedTwice: WritingSlip = {
   name: 'Rounded twice',
   baseRate: 0.06,
   changesValue: true,
-  why: () => 'The number was rounded, and what came of it rounded again. Only the digits of the number itself decide, in one step.',
+  why: () =>
+    'The number was rounded, and what came of it rounded again. Only the digits of the number itself decide, in one step.',
   lookAt: () => 'the digits left out, all of them at once',
   written: ({ value, place, text }, { rules }) => {
     if (place === -Infinity) return [];
@@ -172,7 +207,10 @@ export const halfOtherWay: WritingSlip = {
   name: 'A half rounded the other way',
   baseRate: 0.08,
   changesValue: true,
-  why: ({ rules }) => (rules.rounding === 'half-even' ? 'By this class’s rules an exact half goes to the even neighbour.' : 'By this class’s rules an exact half goes up, away from zero.'),
+  why: ({ rules }) =>
+    rules.rounding === 'half-even'
+      ? 'By this class’s rules an exact half goes to the even neighbour.'
+      : 'By this class’s rules an exact half goes up, away from zero.',
   lookAt: () => 'the house rule for an exact half',
   written: ({ value, place, text }, { rules }) => {
     if (place === -Infinity) return [];
@@ -192,10 +230,13 @@ export const figuresForDecimals: WritingSlip = {
   written: (result, task) => {
     const { exercise } = task;
     if (exercise.kind !== 'round-number') return [];
-    const place = 'figures' in exercise.to ? -exercise.to.figures : placeOfFigures(result.value, exercise.to.decimals, task.rules);
+    const place =
+      'figures' in exercise.to ? -exercise.to.figures : placeOfFigures(result.value, exercise.to.decimals, task.rules);
     const number = parseWrittenNumber(exercise.number);
     // Nobody makes up digits that the number has not.
-    return place < number.place || ('decimals' in exercise.to && exercise.to.decimals === 0) ? [] : toPlace(result, place, task);
+    return place < number.place || ('decimals' in exercise.to && exercise.to.decimals === 0)
+      ? []
+      : toPlace(result, place, task);
   },
 };
 
@@ -205,9 +246,11 @@ export const placeLost: WritingSlip = {
   name: 'The size of the number lost',
   baseRate: 0.1,
   changesValue: true,
-  why: () => 'The digits left out before the decimal mark still hold their places: without a power of ten the number becomes much smaller.',
+  why: () =>
+    'The digits left out before the decimal mark still hold their places: without a power of ten the number becomes much smaller.',
   lookAt: () => 'the size of the number before and after rounding',
-  written: ({ value, place }, { rules }) => (place > 0 ? [value.roundedTo(place, rules.rounding).shifted(-place).toFixed(0)] : []),
+  written: ({ value, place }, { rules }) =>
+    place > 0 ? [value.roundedTo(place, rules.rounding).shifted(-place).toFixed(0)] : [],
 };
 
 /** Slips of a pen rather than of the understanding, the same as in a reading; their reasons hold for any number. */
@@ -217,7 +260,11 @@ export const transposed: WritingSlip = {
   changesValue: true,
   why: () => 'The digits are the right ones, but two neighbours have changed places on the way to the page.',
   lookAt: () => 'what you wrote, digit by digit',
-  written: ({ text }) => transposedRead.garbled(text.split('e')[0] ?? text).filter((garbled) => garbled !== text && !/^-?0\d/.test(garbled)).map((garbled) => [garbled, ...text.split('e').slice(1)].join('e')),
+  written: ({ text }) =>
+    transposedRead
+      .garbled(text.split('e')[0] ?? text)
+      .filter((garbled) => garbled !== text && !/^-?0\d/.test(garbled))
+      .map((garbled) => [garbled, ...text.split('e').slice(1)].join('e')),
 };
 
 export const powerOfTen: WritingSlip = {
@@ -236,6 +283,12 @@ export const bareZeros: WritingSlip = {
   baseRate: 0.25,
   changesValue: false,
   why: () => 'Zeros at the end of a whole number may be measured or only fill up: a power of ten says which they are.',
-  lookAt: ({ rules }) => (rules.bareTrailingZeros === 'want-point' ? 'the house rule: a point after the last zero says that it counts' : 'how the number looks with a power of ten'),
-  written: ({ text, value, place }, { rules }) => (text.includes('e') && place >= 0 && rules.bareTrailingZeros !== 'not-significant' ? [Rational.of(value).roundedTo(place, rules.rounding).toFixed(0)] : []),
+  lookAt: ({ rules }) =>
+    rules.bareTrailingZeros === 'want-point'
+      ? 'the house rule: a point after the last zero says that it counts'
+      : 'how the number looks with a power of ten',
+  written: ({ text, value, place }, { rules }) =>
+    text.includes('e') && place >= 0 && rules.bareTrailingZeros !== 'not-significant'
+      ? [Rational.of(value).roundedTo(place, rules.rounding).toFixed(0)]
+      : [],
 };

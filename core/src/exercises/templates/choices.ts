@@ -15,7 +15,14 @@ import { shuffled } from '../../simulation/shuffled.ts';
 const right = (text: string, why: string): Option => ({ text, slip: null, why });
 const wrong = (slip: string, text: string, why: string): Option => ({ text, slip, why });
 
-const SEEN = ['ruler-millimetre', 'cylinder-10', 'cylinder-50', 'cylinder-100', 'burette-50', 'thermometer-degree'] as const;
+const SEEN = [
+  'ruler-millimetre',
+  'cylinder-10',
+  'cylinder-50',
+  'cylinder-100',
+  'burette-50',
+  'thermometer-degree',
+] as const;
 
 /** A reading that is written with decimals by a class’s rules: on a mark, where the last digit is a zero, as often as not. */
 function decimalReading(random: Random, rules: HouseRules): ReadingTask {
@@ -23,10 +30,17 @@ function decimalReading(random: Random, rules: HouseRules): ReadingTask {
     const instrumentId = random.pick(SEEN);
     const { situation } = drawTask(instrumentId, { seed: random.below(2 ** 40), onPaper: true, rules });
     const { division } = instrumentById(instrumentId);
-    const value = random.uniform() < 0.5 ? Number((Math.round(situation.value / division) * division).toFixed(6)) : situation.value;
+    const value =
+      random.uniform() < 0.5 ? Number((Math.round(situation.value / division) * division).toFixed(6)) : situation.value;
     // One mark is read: a thing begins at zero, and nothing is to be taken off.
     const { eyeHeight = 0, surface, liquid, thing } = situation;
-    const shown = { value, eyeHeight, ...(surface ? { surface } : {}), ...(liquid ? { liquid } : {}), ...(thing ? { thing } : {}) };
+    const shown = {
+      value,
+      eyeHeight,
+      ...(surface ? { surface } : {}),
+      ...(liquid ? { liquid } : {}),
+      ...(thing ? { thing } : {}),
+    };
     const task = readingTask(instrumentId, shown, rules);
     if (expectedReading(task).text.includes('.')) return task;
   }
@@ -41,10 +55,26 @@ const writtenReading: Template<ChoiceExercise> = {
     const cut = text.replace(/\.?\d$/, '');
     const options = [
       right(`${text} ${unit}`, 'Every digit that is read by this class’s rules, and no other.'),
-      wrong(text.endsWith('0') ? 'trailing-zero-dropped' : 'dropped-digit', `${cut} ${unit}`, text.endsWith('0') ? 'A zero that was read is a digit like any other, and is written.' : 'A digit that can be read is left out.'),
-      wrong('extra-digit', `${text.includes('.') ? text : `${text}.`}0 ${unit}`, 'By this class’s rules no further digit can be read; written down, it claims that somebody has read one.'),
+      wrong(
+        text.endsWith('0') ? 'trailing-zero-dropped' : 'dropped-digit',
+        `${cut} ${unit}`,
+        text.endsWith('0')
+          ? 'A zero that was read is a digit like any other, and is written.'
+          : 'A digit that can be read is left out.',
+      ),
+      wrong(
+        'extra-digit',
+        `${text.includes('.') ? text : `${text}.`}0 ${unit}`,
+        'By this class’s rules no further digit can be read; written down, it claims that somebody has read one.',
+      ),
     ];
-    return { kind: 'write-reading', story: 'The eye is level with the mark.', question: `${questionFor(task)} Choose how it is written.`, options: shuffled(random, options), seen: { instrumentId: task.instrumentId, situation: task.situation } };
+    return {
+      kind: 'write-reading',
+      story: 'The eye is level with the mark.',
+      question: `${questionFor(task)} Choose how it is written.`,
+      options: shuffled(random, options),
+      seen: { instrumentId: task.instrumentId, situation: task.situation },
+    };
   },
 };
 
@@ -79,19 +109,38 @@ function measuredNumbers({ random, rules: { volumeUnit } }: Drawing): string[] {
 const EXACT = 'It was counted, or is so by definition: exact, and it limits nothing.';
 const MEASURED = 'It was read from a tool, and its last digit is in doubt.';
 
-function oneAmong(question: string, pickRight: (drawing: Drawing) => string[], pickWrong: (drawing: Drawing) => string[], slip: string, whys: readonly [right: string, wrong: string]): Template<ChoiceExercise> {
+function oneAmong(
+  question: string,
+  pickRight: (drawing: Drawing) => string[],
+  pickWrong: (drawing: Drawing) => string[],
+  slip: string,
+  whys: readonly [right: string, wrong: string],
+): Template<ChoiceExercise> {
   return {
     levels: [1, 3],
     draw: (drawing) => {
       const [first = ''] = pickRight(drawing);
       const others = pickWrong(drawing).slice(0, 2 + (drawing.level > 1 ? 1 : 0));
-      const story = drawing.random.pick(['These numbers stand in one report.', 'A working uses these numbers.', 'These numbers come together in one calculation.']);
-      return { kind: 'exact-or-measured', story, question, options: shuffled(drawing.random, [right(first, whys[0]), ...others.map((text) => wrong(slip, text, whys[1]))]), seen: null };
+      const story = drawing.random.pick([
+        'These numbers stand in one report.',
+        'A working uses these numbers.',
+        'These numbers come together in one calculation.',
+      ]);
+      return {
+        kind: 'exact-or-measured',
+        story,
+        question,
+        options: shuffled(drawing.random, [right(first, whys[0]), ...others.map((text) => wrong(slip, text, whys[1]))]),
+        seen: null,
+      };
     },
   };
 }
 
 export const EXACT_OR_MEASURED: readonly Template<ChoiceExercise>[] = [
   oneAmong('Which of them is exact?', exactNumbers, measuredNumbers, 'measured-as-exact', [EXACT, MEASURED]),
-  oneAmong('Which of them can limit the figures of a result?', measuredNumbers, exactNumbers, 'exact-as-measured', [MEASURED, EXACT]),
+  oneAmong('Which of them can limit the figures of a result?', measuredNumbers, exactNumbers, 'exact-as-measured', [
+    MEASURED,
+    EXACT,
+  ]),
 ];

@@ -51,7 +51,11 @@ const rod: Template<WorkingExercise> = {
       kind,
       story: 'An ebony belaying peg, straight and round, is {diameter} across and {height} long, and weighs {mass}.',
       question: 'What is its density?',
-      given: { diameter: `${diameter} cm`, height: `${height} cm`, mass: `${(volume * 1.12 * (0.98 + 0.04 * random.uniform())).toFixed(2)} g` },
+      given: {
+        diameter: `${diameter} cm`,
+        height: `${height} cm`,
+        mass: `${(volume * 1.12 * (0.98 + 0.04 * random.uniform())).toFixed(2)} g`,
+      },
       formula: 'mass / (pi * (diameter / exact(2))^2 * height)',
     };
   },
@@ -80,9 +84,17 @@ const meanDiameter: Template<WorkingExercise> = {
     const height = (): string => `${(long + 0.09 * random.normal()).toFixed(2)} mm`;
     return {
       kind,
-      story: 'Three brass bushes of one make are {width1}, {width2} and {width3} wide; they are {height1}, {height2} and {height3} high.',
+      story:
+        'Three brass bushes of one make are {width1}, {width2} and {width3} wide; they are {height1}, {height2} and {height3} high.',
       question: 'What is their mean width?',
-      given: { width1: width(), width2: width(), width3: width(), height1: height(), height2: height(), height3: height() },
+      given: {
+        width1: width(),
+        width2: width(),
+        width3: width(),
+        height1: height(),
+        height2: height(),
+        height3: height(),
+      },
       formula: 'mean(width1; width2; width3)',
     };
   },

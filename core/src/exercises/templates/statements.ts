@@ -23,7 +23,8 @@ function statement(levels: Template['levels'], told: (drawing: Drawing) => State
 const right = (text: string, why: string): Option => ({ text, slip: null, why });
 const wrong = (slip: string, text: string, why: string): Option => ({ text, slip, why });
 
-const NEAR = (random: Drawing['random'], about: number, spread: number, decimals: number): string => (about + spread * (2 * random.uniform() - 1)).toFixed(decimals);
+const NEAR = (random: Drawing['random'], about: number, spread: number, decimals: number): string =>
+  (about + spread * (2 * random.uniform() - 1)).toFixed(decimals);
 
 const broken = statement([1, 3], ({ random }) => {
   const { thing, material, density } = random.pick(PIECES);
@@ -33,9 +34,20 @@ const broken = statement([1, 3], ({ random }) => {
     story: `A piece of ${material}, from a ${thing}, weighs ${mass.toFixed(1)} g and has a density of ${density.toFixed(2)} g/cm³. It breaks into ${part.toFixed(1)} g and ${(mass - part).toFixed(1)} g.`,
     question: 'What is true of the two parts?',
     options: [
-      right('Both have the density of the whole.', 'Half the mass comes with half the volume: the density is a property of the material.'),
-      wrong('heavier-is-denser', 'The heavier part is the denser one.', 'A heavier piece has more volume in the same proportion; its density is the same.'),
-      wrong('heavier-is-denser', 'Each is less dense than the whole was.', 'Mass and volume have both become smaller, in the same proportion.'),
+      right(
+        'Both have the density of the whole.',
+        'Half the mass comes with half the volume: the density is a property of the material.',
+      ),
+      wrong(
+        'heavier-is-denser',
+        'The heavier part is the denser one.',
+        'A heavier piece has more volume in the same proportion; its density is the same.',
+      ),
+      wrong(
+        'heavier-is-denser',
+        'Each is less dense than the whole was.',
+        'Mass and volume have both become smaller, in the same proportion.',
+      ),
     ],
   };
 });
@@ -48,9 +60,20 @@ const grouped = statement([1, 3], ({ random }) => {
     story: `A nickel washer of ${truth.toFixed(2)} mm is measured four times with one micrometer: ${tight.join(', ')} mm.`,
     question: 'What can be said of these readings?',
     options: [
-      right('They are precise and not accurate.', 'They lie close together, and all of them too large: an offset, as of a zero error, repeats every time.'),
-      wrong('precise-is-accurate', 'They are accurate, since they agree so well.', 'Agreement is precision. How far they lie from the true size is another matter.'),
-      wrong('accurate-is-precise', 'They are neither precise nor accurate.', 'They agree to a hundredth or two: that is precise.'),
+      right(
+        'They are precise and not accurate.',
+        'They lie close together, and all of them too large: an offset, as of a zero error, repeats every time.',
+      ),
+      wrong(
+        'precise-is-accurate',
+        'They are accurate, since they agree so well.',
+        'Agreement is precision. How far they lie from the true size is another matter.',
+      ),
+      wrong(
+        'accurate-is-precise',
+        'They are neither precise nor accurate.',
+        'They agree to a hundredth or two: that is precise.',
+      ),
     ],
   };
 });
@@ -63,9 +86,20 @@ const scattered = statement([1, 3], ({ random }) => {
     story: `A brass bush of ${truth.toFixed(1)} g is weighed four times in a draught: ${shuffled(random, wide).join(', ')} g.`,
     question: 'What can be said of the mean and of the single readings?',
     options: [
-      right('The mean is accurate, the readings are not precise.', 'They scatter to both sides, and their mean lies at the true mass.'),
-      wrong('accurate-is-precise', 'The readings are precise, since their mean is right.', 'Precision is how close the readings lie together; a right mean says nothing of it.'),
-      wrong('precise-is-accurate', 'The mean cannot be right, since the readings differ so much.', 'Scatter to both sides evens out in a mean.'),
+      right(
+        'The mean is accurate, the readings are not precise.',
+        'They scatter to both sides, and their mean lies at the true mass.',
+      ),
+      wrong(
+        'accurate-is-precise',
+        'The readings are precise, since their mean is right.',
+        'Precision is how close the readings lie together; a right mean says nothing of it.',
+      ),
+      wrong(
+        'precise-is-accurate',
+        'The mean cannot be right, since the readings differ so much.',
+        'Scatter to both sides evens out in a mean.',
+      ),
     ],
   };
 });
@@ -76,9 +110,20 @@ const digits = statement([1, 3], ({ random }) => {
     story: `Three students write the length of the same brass bush: ${length} cm, ${length}0 cm and ${length}00 cm.`,
     question: 'What is true of the three?',
     options: [
-      right('They are three different claims about how far it was measured.', 'Each digit written, a zero too, says that this place was looked at.'),
-      wrong('same-value-same-claim', 'They say the same, since zeros at the end change nothing.', 'The value is the same; what is claimed to be known is ten times more with every digit.'),
-      wrong('more-digits-are-better', 'The last one is the best, since it has the most digits.', 'Digits come from the tool: a ruler gives tenths of a millimetre by estimating, and no more.'),
+      right(
+        'They are three different claims about how far it was measured.',
+        'Each digit written, a zero too, says that this place was looked at.',
+      ),
+      wrong(
+        'same-value-same-claim',
+        'They say the same, since zeros at the end change nothing.',
+        'The value is the same; what is claimed to be known is ten times more with every digit.',
+      ),
+      wrong(
+        'more-digits-are-better',
+        'The last one is the best, since it has the most digits.',
+        'Digits come from the tool: a ruler gives tenths of a millimetre by estimating, and no more.',
+      ),
     ],
   };
 });
@@ -89,25 +134,51 @@ const timed = statement([1, 2], ({ random }) => {
     story: `A nightlight was to burn for ${minutes} min. By the clock it was put out after ${minutes} min ${seconds} s.`,
     question: 'What is done with the run?',
     options: [
-      right(`It is worked out with ${minutes} min ${seconds} s.`, 'Only the true start and the true end matter for a rate.'),
-      wrong('planned-time-counts', `It is worked out with ${minutes} min, as planned.`, 'The wax did not know of the plan: it burned for the true time.'),
-      wrong('planned-time-counts', 'It is thrown away, since the time is not the planned one.', 'A time that is known serves as well as a planned one.'),
+      right(
+        `It is worked out with ${minutes} min ${seconds} s.`,
+        'Only the true start and the true end matter for a rate.',
+      ),
+      wrong(
+        'planned-time-counts',
+        `It is worked out with ${minutes} min, as planned.`,
+        'The wax did not know of the plan: it burned for the true time.',
+      ),
+      wrong(
+        'planned-time-counts',
+        'It is thrown away, since the time is not the planned one.',
+        'A time that is known serves as well as a planned one.',
+      ),
     ],
   };
 });
 
 const difference = statement([2, 3], ({ random, rules: { volumeUnit: unit } }) => {
   const [before, after] = [written(random, 16, 24, 1), written(random, 29, 38, 1)];
-  const [first, second] = random.pick<readonly [string, string]>([['0.3', '0.2'], ['0.5', '0.2'], ['0.4', '0.3']]);
+  const [first, second] = random.pick<readonly [string, string]>([
+    ['0.3', '0.2'],
+    ['0.5', '0.2'],
+    ['0.4', '0.3'],
+  ]);
   const sum = (Number(first) + Number(second)).toFixed(1);
   const less = (Number(first) - Number(second)).toFixed(1);
   return {
     story: `Water stands at (${before} ± ${first}) ${unit}, and with a pebble in it at (${after} ± ${second}) ${unit}.`,
     question: 'What is true of the volume of the pebble?',
     options: [
-      right(`It is uncertain by more than ${first} ${unit}, at most by ${sum} ${unit}.`, 'Both readings may be off, and off to opposite sides: uncertainties add, plainly or in quadrature.'),
-      wrong('uncertainties-subtracted', `It is uncertain by ${less} ${unit}, the difference of the two.`, 'The readings are subtracted, their uncertainties are not: nobody knows that both are off to the same side.'),
-      wrong('uncertainties-subtracted', 'The uncertainties cancel.', 'They would only if both readings were off by the same amount to the same side.'),
+      right(
+        `It is uncertain by more than ${first} ${unit}, at most by ${sum} ${unit}.`,
+        'Both readings may be off, and off to opposite sides: uncertainties add, plainly or in quadrature.',
+      ),
+      wrong(
+        'uncertainties-subtracted',
+        `It is uncertain by ${less} ${unit}, the difference of the two.`,
+        'The readings are subtracted, their uncertainties are not: nobody knows that both are off to the same side.',
+      ),
+      wrong(
+        'uncertainties-subtracted',
+        'The uncertainties cancel.',
+        'They would only if both readings were off by the same amount to the same side.',
+      ),
     ],
   };
 });
@@ -119,9 +190,20 @@ const repeats = statement([2, 3], ({ random }) => {
     story: `A balance shows ${about} g for the same slate tile, ${many} times out of ${many}.`,
     question: 'What follows?',
     options: [
-      right('It repeats well; whether it is right shows only against a standard.', 'What is off every time by the same amount never shows in repeats.'),
-      wrong('repeats-prove-the-value', `The tile weighs ${about} g, proved ${many} times.`, 'Every one of the readings may be off by the same amount.'),
-      wrong('more-digits-are-better', 'A third decimal would settle it.', 'A finer display repeats an offset just as well.'),
+      right(
+        'It repeats well; whether it is right shows only against a standard.',
+        'What is off every time by the same amount never shows in repeats.',
+      ),
+      wrong(
+        'repeats-prove-the-value',
+        `The tile weighs ${about} g, proved ${many} times.`,
+        'Every one of the readings may be off by the same amount.',
+      ),
+      wrong(
+        'more-digits-are-better',
+        'A third decimal would settle it.',
+        'A finer display repeats an offset just as well.',
+      ),
     ],
   };
 });
@@ -133,11 +215,31 @@ const ambiguous = statement([2, 3], ({ random }) => {
     story: `A list gives the mass of a ballast ingot as ${number} g, without a point.`,
     question: 'How far is it known?',
     options: [
-      right(`It cannot be told from the number; ${first}.${second} × 10³ g would say it.`, 'The zeros may be measured or may only fill up the places.'),
-      wrong('same-value-same-claim', 'To the gram: all four digits count.', 'Whether the zeros were measured cannot be seen.'),
-      wrong('same-value-same-claim', `It does not matter: ${first}.${second}00 × 10³ g is the same.`, 'With a power of ten, written zeros are claimed; without, nobody knows.'),
+      right(
+        `It cannot be told from the number; ${first}.${second} × 10³ g would say it.`,
+        'The zeros may be measured or may only fill up the places.',
+      ),
+      wrong(
+        'same-value-same-claim',
+        'To the gram: all four digits count.',
+        'Whether the zeros were measured cannot be seen.',
+      ),
+      wrong(
+        'same-value-same-claim',
+        `It does not matter: ${first}.${second}00 × 10³ g is the same.`,
+        'With a power of ten, written zeros are claimed; without, nobody knows.',
+      ),
     ],
   };
 });
 
-export const STATEMENTS: readonly Template<ChoiceExercise>[] = [broken, grouped, scattered, digits, timed, difference, repeats, ambiguous];
+export const STATEMENTS: readonly Template<ChoiceExercise>[] = [
+  broken,
+  grouped,
+  scattered,
+  digits,
+  timed,
+  difference,
+  repeats,
+  ambiguous,
+];

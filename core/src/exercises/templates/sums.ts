@@ -9,8 +9,16 @@ const kind = 'add-subtract' as const;
 const together: Template<WorkingExercise> = {
   levels: [1, 2],
   draw: ({ random, level }) => {
-    const decimals = random.pick<readonly [number, number]>([[1, 2], [2, 1], [1, 3], [2, 3]]);
-    const masses = [written(random, 12, 95, decimals[0]), written(random, 3, level === 1 ? 60 : 9.9, decimals[1])] as const;
+    const decimals = random.pick<readonly [number, number]>([
+      [1, 2],
+      [2, 1],
+      [1, 3],
+      [2, 3],
+    ]);
+    const masses = [
+      written(random, 12, 95, decimals[0]),
+      written(random, 3, level === 1 ? 60 : 9.9, decimals[1]),
+    ] as const;
     const [first, second] = twoThings([Number(masses[0]), Number(masses[1])], random);
     return {
       kind,
@@ -31,7 +39,13 @@ const contents: Template<WorkingExercise> = {
     // Little in the beaker leaves a difference with few figures; from the second level on, one that ends in a zero.
     const inside = endingIn(random, level === 3 ? 1 : 14, level === 3 ? 9 : 60, decimals, level > 1);
     const full = (Number(empty) + Number(inside)).toFixed(decimals);
-    return { kind, story: `A beaker with ${liquid} in it weighs {full}. Empty and dry it weighs {empty}.`, question: `How heavy is the ${liquid}?`, given: { full: `${full} g`, empty: `${empty} g` }, formula: '(full - empty)' };
+    return {
+      kind,
+      story: `A beaker with ${liquid} in it weighs {full}. Empty and dry it weighs {empty}.`,
+      question: `How heavy is the ${liquid}?`,
+      given: { full: `${full} g`, empty: `${empty} g` },
+      formula: '(full - empty)',
+    };
   },
 };
 
@@ -78,7 +92,11 @@ const endToEnd: Template<WorkingExercise> = {
     kind,
     story: 'A bronze deck nail of {first}, an acrylic rod of {second} and a brass bush of {third} lie end to end.',
     question: 'How long are they together?',
-    given: { first: `${written(random, 8, 17, random.pick([1, 2] as const))} cm`, second: `${written(random, 20, 60, 1)} cm`, third: `${written(random, 2, 5, random.pick([2, 3] as const))} cm` },
+    given: {
+      first: `${written(random, 8, 17, random.pick([1, 2] as const))} cm`,
+      second: `${written(random, 20, 60, 1)} cm`,
+      third: `${written(random, 2, 5, random.pick([2, 3] as const))} cm`,
+    },
     formula: 'first + second + third',
   }),
 };
@@ -104,8 +122,22 @@ const burning: Template<WorkingExercise> = {
   draw: ({ random }) => {
     const start = 9 * 3600 + random.below(4 * 3600);
     const end = start + 600 + random.below(2400);
-    return { kind, story: 'A beeswax nightlight is lit at {start} and put out at {end}.', question: 'For how many minutes did it burn?', given: { start: clock(start), end: clock(end) }, formula: 'end - start -> min' };
+    return {
+      kind,
+      story: 'A beeswax nightlight is lit at {start} and put out at {end}.',
+      question: 'For how many minutes did it burn?',
+      given: { start: clock(start), end: clock(end) },
+      formula: 'end - start -> min',
+    };
   },
 };
 
-export const SUMS: readonly Template<WorkingExercise>[] = [together, contents, displaced, delivered, endToEnd, ballast, burning];
+export const SUMS: readonly Template<WorkingExercise>[] = [
+  together,
+  contents,
+  displaced,
+  delivered,
+  endToEnd,
+  ballast,
+  burning,
+];

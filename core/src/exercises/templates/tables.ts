@@ -9,7 +9,11 @@ import { written } from './written.ts';
 export interface TableTemplate {
   /** Faults it can hold, one of each. */
   readonly faults: readonly string[];
-  readonly build: (random: Random, planted: ReadonlySet<string>, rules: HouseRules) => Omit<TableExercise, 'kind' | 'level'>;
+  readonly build: (
+    random: Random,
+    planted: ReadonlySet<string>,
+    rules: HouseRules,
+  ) => Omit<TableExercise, 'kind' | 'level'>;
 }
 
 interface Planted extends Omit<Fault, 'cells' | 'called'> {
@@ -22,15 +26,22 @@ interface Planted extends Omit<Fault, 'cells' | 'called'> {
 
 function faultsIn(columns: number, planted: readonly (Planted | false)[]): Fault[] {
   const cell = ([row, column]: readonly [number, number]): number => row * columns + column + 1;
-  return planted.flatMap((one) => (one === false ? [] : [{ cells: [one.at, ...(one.or ?? [])].map(cell), called: [one.called].flat(), right: one.right, why: one.why }]));
+  return planted.flatMap((one) =>
+    one === false
+      ? []
+      : [{ cells: [one.at, ...(one.or ?? [])].map(cell), called: [one.called].flat(), right: one.right, why: one.why }],
+  );
 }
 
-const hundredths = (random: Random, least: number, most: number): number => Math.round(100 * (least + random.uniform() * (most - least)));
+const hundredths = (random: Random, least: number, most: number): number =>
+  Math.round(100 * (least + random.uniform() * (most - least)));
 const inHundredths = (number: number): string => (number / 100).toFixed(2);
 /** Hundredths that end in a zero that is written, and not in two. */
-const tens = (random: Random, least: number, most: number): number => Math.floor(hundredths(random, least, most) / 100) * 100 + 10 * (1 + random.below(9));
+const tens = (random: Random, least: number, most: number): number =>
+  Math.floor(hundredths(random, least, most) / 100) * 100 + 10 * (1 + random.below(9));
 /** Hundredths that end in another digit; in a five where a class reads to twentieths. */
-const uneven = (random: Random, least: number, most: number, twentieths = false): number => tens(random, least, most) - (twentieths ? 5 : 1 + random.below(8));
+const uneven = (random: Random, least: number, most: number, twentieths = false): number =>
+  tens(random, least, most) - (twentieths ? 5 : 1 + random.below(8));
 
 const NO_UNIT = 'The heading says in which unit the column is; without it the numbers below are none of anything.';
 const SHORT = 'This tool is read to two decimals in every row; a zero at the end is a reading too, and is written.';
@@ -48,8 +59,18 @@ const burette: TableTemplate = {
     const slip = random.pick([100, -100, 10, -10] as const);
     const unlabelled = 1 + random.below(3);
     const headings = ['Run', ...['Start', 'End', 'Run out'].map((name) => `${name} / ${unit}`)];
-    const rows = starts.map((start, i) => [String(i + 1), inHundredths(start), inHundredths(ends[i] ?? 0), inHundredths(runs[i] ?? 0)]);
-    const cells = [headings.map((heading, i) => (planted.has('heading-without-unit') && i === unlabelled ? (heading.split(' / ')[0] ?? '') : heading)), ...rows];
+    const rows = starts.map((start, i) => [
+      String(i + 1),
+      inHundredths(start),
+      inHundredths(ends[i] ?? 0),
+      inHundredths(runs[i] ?? 0),
+    ]);
+    const cells = [
+      headings.map((heading, i) =>
+        planted.has('heading-without-unit') && i === unlabelled ? (heading.split(' / ')[0] ?? '') : heading,
+      ),
+      ...rows,
+    ];
     const set = (row: number, column: number, text: string): void => {
       const line = cells[row];
       if (line) line[column] = text;
@@ -68,11 +89,40 @@ const burette: TableTemplate = {
       headings: cells[0] ?? [],
       rows: cells.slice(1),
       faults: faultsIn(4, [
-        planted.has('heading-without-unit') && { at: [0, unlabelled], called: 'heading-without-unit', right: headings[unlabelled] ?? '', why: NO_UNIT },
-        planted.has('uneven-decimals') && { at: [1, 1], called: ['uneven-decimals', 'zero-dropped'], right: inHundredths(starts[0] ?? 0), why: SHORT },
-        planted.has('wrong-result') && { at: [1, 3], called: 'wrong-result', right: inHundredths(runs[0] ?? 0), why: 'End less start comes to something else.' },
-        planted.has('zero-dropped') && { at: [2, 3], called: ['zero-dropped', 'uneven-decimals'], right: inHundredths(runs[1] ?? 0), why: 'Both readings go to the hundredth, and so does their difference: its zero is known.' },
-        planted.has('impossible-value') && { at: [3, 3], or: [[3, 1], [3, 2]], called: 'impossible-value', right: inHundredths(runs[2] ?? 0), why: 'What has run out cannot be less than nothing: start and end were exchanged.' },
+        planted.has('heading-without-unit') && {
+          at: [0, unlabelled],
+          called: 'heading-without-unit',
+          right: headings[unlabelled] ?? '',
+          why: NO_UNIT,
+        },
+        planted.has('uneven-decimals') && {
+          at: [1, 1],
+          called: ['uneven-decimals', 'zero-dropped'],
+          right: inHundredths(starts[0] ?? 0),
+          why: SHORT,
+        },
+        planted.has('wrong-result') && {
+          at: [1, 3],
+          called: 'wrong-result',
+          right: inHundredths(runs[0] ?? 0),
+          why: 'End less start comes to something else.',
+        },
+        planted.has('zero-dropped') && {
+          at: [2, 3],
+          called: ['zero-dropped', 'uneven-decimals'],
+          right: inHundredths(runs[1] ?? 0),
+          why: 'Both readings go to the hundredth, and so does their difference: its zero is known.',
+        },
+        planted.has('impossible-value') && {
+          at: [3, 3],
+          or: [
+            [3, 1],
+            [3, 2],
+          ],
+          called: 'impossible-value',
+          right: inHundredths(runs[2] ?? 0),
+          why: 'What has run out cannot be less than nothing: start and end were exchanged.',
+        },
       ]),
     };
   },
@@ -92,18 +142,38 @@ const cooling: TableTemplate = {
     const impossible = (1013 + random.below(80)) / 10;
     const unlabelled = random.below(2);
     const headings = ['Time / min', 'Water / °C'];
-    const rows = texts.map((text, i) => [String(2 * i), planted.has('uneven-decimals') && i === short ? text.slice(0, -2) : text]);
+    const rows = texts.map((text, i) => [
+      String(2 * i),
+      planted.has('uneven-decimals') && i === short ? text.slice(0, -2) : text,
+    ]);
     const top = rows[0];
     if (top && planted.has('impossible-value')) top[1] = impossible.toFixed(1);
     return {
       story: 'Hot water, at sea level, is taken off the plate and left to cool in an open beaker.',
       question: 'Mark what is wrong, and say what it is.',
-      headings: headings.map((heading, i) => (planted.has('heading-without-unit') && i === unlabelled ? (heading.split(' / ')[0] ?? '') : heading)),
+      headings: headings.map((heading, i) =>
+        planted.has('heading-without-unit') && i === unlabelled ? (heading.split(' / ')[0] ?? '') : heading,
+      ),
       rows,
       faults: faultsIn(2, [
-        planted.has('heading-without-unit') && { at: [0, unlabelled], called: 'heading-without-unit', right: headings[unlabelled] ?? '', why: NO_UNIT },
-        planted.has('uneven-decimals') && { at: [short + 1, 1], called: ['uneven-decimals', 'zero-dropped'], right: texts[short] ?? '', why: 'The thermometer is read to a tenth of a degree in every row; a zero is written as well.' },
-        planted.has('impossible-value') && { at: [1, 1], called: 'impossible-value', right: texts[0] ?? '', why: 'In an open beaker at sea level water boils at about 100 °C and becomes no hotter.' },
+        planted.has('heading-without-unit') && {
+          at: [0, unlabelled],
+          called: 'heading-without-unit',
+          right: headings[unlabelled] ?? '',
+          why: NO_UNIT,
+        },
+        planted.has('uneven-decimals') && {
+          at: [short + 1, 1],
+          called: ['uneven-decimals', 'zero-dropped'],
+          right: texts[short] ?? '',
+          why: 'The thermometer is read to a tenth of a degree in every row; a zero is written as well.',
+        },
+        planted.has('impossible-value') && {
+          at: [1, 1],
+          called: 'impossible-value',
+          right: texts[0] ?? '',
+          why: 'In an open beaker at sea level water boils at about 100 °C and becomes no hotter.',
+        },
       ]),
     };
   },
@@ -147,17 +217,40 @@ const block: TableTemplate = {
       headings: ['Quantity', 'Working', 'Result'],
       rows,
       faults: faultsIn(3, [
-        planted.has('wrong-factor') && { at: [1, 1], called: 'wrong-factor', right: `${edge} in × 2.54 cm/in`, why: 'An inch is 2.54 cm by definition.' },
-        planted.has('rounded-on-the-way') && { at: [2, 1], called: 'rounded-on-the-way', right: `(${centimetres} cm)³`, why: 'The edge came to more digits than are gone on with; the cube makes what is lost three times as large.' },
-        planted.has('wrong-result') && { at: [3, 2], called: 'wrong-result', right: `${inHundredths(wood)} g`, why: 'The difference of the two masses comes to something else.' },
-        planted.has('zero-dropped') && { at: [3, 2], called: ['zero-dropped', 'uneven-decimals'], right: `${inHundredths(wood)} g`, why: 'Both masses go to the hundredth of a gram, and so does their difference.' },
+        planted.has('wrong-factor') && {
+          at: [1, 1],
+          called: 'wrong-factor',
+          right: `${edge} in × 2.54 cm/in`,
+          why: 'An inch is 2.54 cm by definition.',
+        },
+        planted.has('rounded-on-the-way') && {
+          at: [2, 1],
+          called: 'rounded-on-the-way',
+          right: `(${centimetres} cm)³`,
+          why: 'The edge came to more digits than are gone on with; the cube makes what is lost three times as large.',
+        },
+        planted.has('wrong-result') && {
+          at: [3, 2],
+          called: 'wrong-result',
+          right: `${inHundredths(wood)} g`,
+          why: 'The difference of the two masses comes to something else.',
+        },
+        planted.has('zero-dropped') && {
+          at: [3, 2],
+          called: ['zero-dropped', 'uneven-decimals'],
+          right: `${inHundredths(wood)} g`,
+          why: 'Both masses go to the hundredth of a gram, and so does their difference.',
+        },
       ]),
     };
   },
 };
 
 /** A volume, a mass below what would be accepted for it, and their density, from which a rounding to tenths takes something away. */
-function lightPiece(random: Random, accepted: string): { readonly volume: string; readonly mass: string; readonly full: string } {
+function lightPiece(
+  random: Random,
+  accepted: string,
+): { readonly volume: string; readonly mass: string; readonly full: string } {
   for (;;) {
     // Three figures in the density leave two in the difference, and so one decimal in a percent error below ten.
     const volume = written(random, 6.1, 9.8, 2);
@@ -190,9 +283,24 @@ const percent: TableTemplate = {
         ['Percent error', `${size} g/cm³ ÷ ${base} g/cm³ × 100 %`, `${ratio} %`],
       ],
       faults: faultsIn(3, [
-        planted.has('wrong-base') && { at: [3, 1], called: 'wrong-base', right: `÷ ${accepted} g/cm³`, why: 'An error is judged by what should have come out: the accepted value stands below.' },
-        planted.has('wrong-result') && { at: [2, 2], called: 'wrong-result', right: `${difference.replace('-', '−')} g/cm³`, why: 'The difference of the two comes to something else.' },
-        planted.has('rounded-on-the-way') && { at: [2, 1], called: 'rounded-on-the-way', right: `${full} g/cm³ − ${accepted} g/cm³`, why: 'The density came to more digits; in a small difference what was rounded away is a large part.' },
+        planted.has('wrong-base') && {
+          at: [3, 1],
+          called: 'wrong-base',
+          right: `÷ ${accepted} g/cm³`,
+          why: 'An error is judged by what should have come out: the accepted value stands below.',
+        },
+        planted.has('wrong-result') && {
+          at: [2, 2],
+          called: 'wrong-result',
+          right: `${difference.replace('-', '−')} g/cm³`,
+          why: 'The difference of the two comes to something else.',
+        },
+        planted.has('rounded-on-the-way') && {
+          at: [2, 1],
+          called: 'rounded-on-the-way',
+          right: `${full} g/cm³ − ${accepted} g/cm³`,
+          why: 'The density came to more digits; in a small difference what was rounded away is a large part.',
+        },
       ]),
     };
   },
@@ -210,7 +318,10 @@ const pebbles: TableTemplate = {
     const densities = volumes.map((volume, i) => calculate(`${massTexts[i] ?? ''} g / ${volume} cm^3`).text);
     const headings = ['Pebble', 'Mass / g', 'Volume / cm³', 'Density / (g/cm³)'];
     const unlabelled = 1 + random.below(3);
-    const swapped = (text: string): string => text.replace(/\.(\d)(\d)$/, (_, first: string, second: string) => (first === second ? `.${first}${(Number(second) + 3) % 10}` : `.${second}${first}`));
+    const swapped = (text: string): string =>
+      text.replace(/\.(\d)(\d)$/, (_, first: string, second: string) =>
+        first === second ? `.${first}${(Number(second) + 3) % 10}` : `.${second}${first}`,
+      );
     const rows = volumes.map((volume, i) => [String(i + 1), massTexts[i] ?? '', volume, densities[i] ?? '']);
     const change = (row: number, column: number, text: string): void => {
       const line = rows[row];
@@ -222,13 +333,35 @@ const pebbles: TableTemplate = {
     return {
       story: 'Three basalt pebbles, weighed on one balance and measured by the water they displace.',
       question: 'Mark what is wrong, and say what it is.',
-      headings: headings.map((heading, i) => (planted.has('heading-without-unit') && i === unlabelled ? (heading.split(' / ')[0] ?? '') : heading)),
+      headings: headings.map((heading, i) =>
+        planted.has('heading-without-unit') && i === unlabelled ? (heading.split(' / ')[0] ?? '') : heading,
+      ),
       rows,
       faults: faultsIn(4, [
-        planted.has('heading-without-unit') && { at: [0, unlabelled], called: 'heading-without-unit', right: headings[unlabelled] ?? '', why: NO_UNIT },
-        planted.has('uneven-decimals') && { at: [1, 1], called: ['uneven-decimals', 'zero-dropped'], right: massTexts[0] ?? '', why: 'The balance shows hundredths for every pebble; a zero is written as well.' },
-        planted.has('zero-dropped') && { at: [2, 3], called: ['zero-dropped', 'uneven-decimals'], right: densities[1] ?? '', why: 'The volume has three figures, and so has the density: its last zero is known.' },
-        planted.has('wrong-result') && { at: [3, 3], called: 'wrong-result', right: densities[2] ?? '', why: 'Mass divided by volume comes to something else.' },
+        planted.has('heading-without-unit') && {
+          at: [0, unlabelled],
+          called: 'heading-without-unit',
+          right: headings[unlabelled] ?? '',
+          why: NO_UNIT,
+        },
+        planted.has('uneven-decimals') && {
+          at: [1, 1],
+          called: ['uneven-decimals', 'zero-dropped'],
+          right: massTexts[0] ?? '',
+          why: 'The balance shows hundredths for every pebble; a zero is written as well.',
+        },
+        planted.has('zero-dropped') && {
+          at: [2, 3],
+          called: ['zero-dropped', 'uneven-decimals'],
+          right: densities[1] ?? '',
+          why: 'The volume has three figures, and so has the density: its last zero is known.',
+        },
+        planted.has('wrong-result') && {
+          at: [3, 3],
+          called: 'wrong-result',
+          right: densities[2] ?? '',
+          why: 'Mass divided by volume comes to something else.',
+        },
       ]),
     };
   },

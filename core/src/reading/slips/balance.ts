@@ -48,8 +48,12 @@ export const beamsSwapped: CountSlip = {
     if (!reading) return [];
     const { tool } = reading;
     const parts = partsOf(reading, seen);
-    const digits = tool.beams.flatMap(({ notched, scale }, i) => (notched ? [{ size: scale.division, digit: Math.round((parts[i] ?? 0) / scale.division) }] : []));
-    const swaps = digits.flatMap((one, i) => digits.slice(i + 1).map((other) => (one.digit - other.digit) * (other.size - one.size)));
+    const digits = tool.beams.flatMap(({ notched, scale }, i) =>
+      notched ? [{ size: scale.division, digit: Math.round((parts[i] ?? 0) / scale.division) }] : [],
+    );
+    const swaps = digits.flatMap((one, i) =>
+      digits.slice(i + 1).map((other) => (one.digit - other.digit) * (other.size - one.size)),
+    );
     const readings = swaps.filter((change) => change !== 0).map((change) => seen + change);
     return readings.map((value) => scattered(value, 1 / readings.length));
   },
@@ -76,7 +80,8 @@ export const notSeated: CountSlip = {
   stage: 'count',
   name: 'A rider not in its notch',
   baseRate: 0.4,
-  why: () => 'A rider of the notched beams stands between two notches: it pulls with what it stands at, and you read a notch.',
+  why: () =>
+    'A rider of the notched beams stands between two notches: it pulls with what it stands at, and you read a notch.',
   lookAt: () => 'whether every notched rider has dropped into its notch',
   counted(task) {
     const reading = beamReadingOf(task);
@@ -124,16 +129,22 @@ export const containerIncluded: CorrectionSlip = {
   stage: 'correction',
   name: 'The vessel was weighed with it',
   baseRate: 0.25,
-  why: (task) => `The reading is of the ${task.situation.vessel ?? 'vessel'} and what is in it together; the ${task.situation.vessel ?? 'vessel'} alone is to be taken off.`,
+  why: (task) =>
+    `The reading is of the ${task.situation.vessel ?? 'vessel'} and what is in it together; the ${task.situation.vessel ?? 'vessel'} alone is to be taken off.`,
   lookAt: () => 'what stood on the balance besides the thing that is asked for',
   corrected(task, reading) {
     const { container = 0 } = task.situation;
-    return container === 0 || askedFor(task) === 'observed' ? [] : [{ value: leftIn(task, reading, container), part: 1 }];
+    return container === 0 || askedFor(task) === 'observed'
+      ? []
+      : [{ value: leftIn(task, reading, container), part: 1 }];
   },
 };
 
 /** The sliding rider’s scale, and what the notched riders show already when the balance shows `seen`; null for any other tool. */
-export function slidingBeam(task: ReadingTask, seen: number): { readonly scale: LinearScale; readonly base: number } | null {
+export function slidingBeam(
+  task: ReadingTask,
+  seen: number,
+): { readonly scale: LinearScale; readonly base: number } | null {
   const reading = restingBeams(task);
   const scale = reading?.tool.beams.at(-1)?.scale;
   return reading && scale ? { scale, base: riderSum(partsOf(reading, seen).slice(0, -1)) } : null;

@@ -4,7 +4,8 @@ import { instrumentOf, type ReadingTask } from '../reading-task.ts';
 import { scaleReadingOf, type ScaleReading } from '../scale-reading.ts';
 import type { CorrectionSlip } from './slip.ts';
 
-const delivers = (reading: ScaleReading | null): boolean => reading?.tool.body.kind === 'tube' && reading.tool.body.made === 'to-deliver';
+const delivers = (reading: ScaleReading | null): boolean =>
+  reading?.tool.body.kind === 'tube' && reading.tool.body.made === 'to-deliver';
 
 /** The zero error that is to be taken off; 0 where there is nothing to correct. */
 function zeroToTakeOff(task: ReadingTask): number {
@@ -29,7 +30,8 @@ export const zeroSign: CorrectionSlip = {
   stage: 'correction',
   name: 'Corrected the wrong way',
   baseRate: 0.2,
-  why: (task) => `The tool reads too ${zeroToTakeOff(task) > 0 ? 'much' : 'little'}: its error is taken off with its sign, and you added it.`,
+  why: (task) =>
+    `The tool reads too ${zeroToTakeOff(task) > 0 ? 'much' : 'little'}: its error is taken off with its sign, and you added it.`,
   lookAt: () => 'whether the tool reads too much or too little',
   corrected: (task, reading) => {
     const error = zeroToTakeOff(task);
@@ -42,7 +44,8 @@ export const zeroNegativeMisread: CorrectionSlip = {
   stage: 'correction',
   name: 'A negative zero error read as a positive one',
   baseRate: 0.2,
-  why: () => 'With the jaws closed the zero stands short of the main zero: the error is counted back from the far end, and is negative.',
+  why: () =>
+    'With the jaws closed the zero stands short of the main zero: the error is counted back from the far end, and is negative.',
   lookAt: () => 'on which side of the main zero the zero stands when the jaws are closed',
   corrected: (task, reading) => {
     const error = zeroToTakeOff(task);
@@ -72,7 +75,10 @@ export const finalAsDelivered: CorrectionSlip = {
   baseRate: 0.15,
   why: () => 'What was delivered is the final reading less the initial one; you wrote the final one alone.',
   lookAt: () => 'both readings: where the surface began, and where it ended',
-  corrected: (task, reading) => (askedFor(task) === 'delivered' && delivers(scaleReadingOf(task)) && task.situation.from ? [{ value: reading, part: 1 }] : []),
+  corrected: (task, reading) =>
+    askedFor(task) === 'delivered' && delivers(scaleReadingOf(task)) && task.situation.from
+      ? [{ value: reading, part: 1 }]
+      : [],
 };
 
 export const endNotZero: CorrectionSlip = {
@@ -91,6 +97,11 @@ export const endNotZero: CorrectionSlip = {
     const { from = 0, endOffset = 0 } = task.situation;
     if (from !== 0) return [{ value: reading, part: 1 }];
     const bare = endOffset / scale.tool.body.perUnit;
-    return bare === 0 ? [] : [{ value: reading - bare, part: 0.5 }, { value: reading + bare, part: 0.5 }];
+    return bare === 0
+      ? []
+      : [
+          { value: reading - bare, part: 0.5 },
+          { value: reading + bare, part: 0.5 },
+        ];
   },
 };

@@ -11,18 +11,35 @@ function scaleOf(task: ReadingTask): LinearScale | null {
 }
 
 /** What is counted on a scale of any tool: of a beam balance on the sliding rider’s, what the notched riders show being added. */
-function onItsScale(task: ReadingTask, seen: number, count: (scale: LinearScale, seen: number) => Counted[]): Counted[] {
+function onItsScale(
+  task: ReadingTask,
+  seen: number,
+  count: (scale: LinearScale, seen: number) => Counted[],
+): Counted[] {
   const sliding = slidingBeam(task, seen);
-  if (sliding) return count(sliding.scale, seen - sliding.base).map((one) => ({ ...one, value: one.value + sliding.base }));
+  if (sliding)
+    return count(sliding.scale, seen - sliding.base).map((one) => ({ ...one, value: one.value + sliding.base }));
   const scale = scaleOf(task);
   return scale ? count(scale, seen) : [];
 }
 
-function spanOn(task: ReadingTask, from: (scale: LinearScale, value: number) => number, to: (scale: LinearScale, value: number) => number, text: string): PathPiece[] {
+function spanOn(
+  task: ReadingTask,
+  from: (scale: LinearScale, value: number) => number,
+  to: (scale: LinearScale, value: number) => number,
+  text: string,
+): PathPiece[] {
   const reading = scaleReadingOf(task);
   if (!reading) return [];
   const { tool, value } = reading;
-  return [{ kind: 'span', fromY: drawnAt(reading, from(tool.scale, value)), toY: drawnAt(reading, to(tool.scale, value)), text }];
+  return [
+    {
+      kind: 'span',
+      fromY: drawnAt(reading, from(tool.scale, value)),
+      toY: drawnAt(reading, to(tool.scale, value)),
+      text,
+    },
+  ];
 }
 
 const labelOver = (scale: LinearScale, value: number): number => nextBeyond(scale.labelEvery, value);
@@ -56,23 +73,43 @@ export const labelAbove: CountSlip = {
   baseRate: 0.06,
   why: () => 'You took the spaces back from the next label for the part beyond the label that is passed.',
   lookAt: () => 'the label passed last; count on from there',
-  counted: (task, seen) => onItsScale(task, seen, (scale, at) => (scale.direction === 'up' ? [counted(labelPassed(scale, at) + labelOver(scale, at) - at)] : [])),
+  counted: (task, seen) =>
+    onItsScale(task, seen, (scale, at) =>
+      scale.direction === 'up' ? [counted(labelPassed(scale, at) + labelOver(scale, at) - at)] : [],
+    ),
   path: (task) => spanOn(task, labelOver, itself, 'counted back'),
 };
 
 /** What a division of a scale by twos, fives or tens is taken for; a scale by single ones or tenths leaves nothing to mistake. */
 const TAKEN_FOR: Readonly<Record<string, readonly (readonly [division: number, part: number])[]>> = {
-  '0.5': [[0.1, 0.8], [1, 0.2]],
-  '2': [[1, 0.8], [10, 0.2]],
-  '5': [[1, 0.8], [10, 0.2]],
+  '0.5': [
+    [0.1, 0.8],
+    [1, 0.2],
+  ],
+  '2': [
+    [1, 0.8],
+    [10, 0.2],
+  ],
+  '5': [
+    [1, 0.8],
+    [10, 0.2],
+  ],
   '10': [[1, 1]],
-  '20': [[10, 0.6], [1, 0.4]],
-  '50': [[10, 0.8], [1, 0.2]],
+  '20': [
+    [10, 0.6],
+    [1, 0.4],
+  ],
+  '50': [
+    [10, 0.8],
+    [1, 0.2],
+  ],
 };
 
 function takenFor(scale: LinearScale, spaces: number): { readonly division: number; readonly part: number }[] {
   // Nobody counts on past the next label.
-  return (TAKEN_FOR[scale.division] ?? []).filter(([division]) => spaces * division < scale.labelEvery).map(([division, part]) => ({ division, part }));
+  return (TAKEN_FOR[scale.division] ?? [])
+    .filter(([division]) => spaces * division < scale.labelEvery)
+    .map(([division, part]) => ({ division, part }));
 }
 
 function spacesPerLabel(scale: LinearScale): number {
@@ -97,7 +134,12 @@ export const divisionMiscounted: CountSlip = {
     const label = labelPassed(scale, seen);
     const spaces = (seen - label) / scale.division;
     if (Math.abs(spaces) < 0.05) return [];
-    return takenFor(scale, Math.abs(spaces)).map(({ division, part }) => ({ value: label + spaces * division, scatter: true, part, division }));
+    return takenFor(scale, Math.abs(spaces)).map(({ division, part }) => ({
+      value: label + spaces * division,
+      scatter: true,
+      part,
+      division,
+    }));
   },
   path: (task) => spanOn(task, labelPassed, labelOver, 'another size'),
 };
@@ -127,7 +169,8 @@ export const otherScale: CountSlip = {
   stage: 'count',
   name: 'The other scale',
   baseRate: 0.1,
-  why: () => 'This tool carries two scales. The one that counts downward tells how much has been poured out of a full cylinder, not how much is in it.',
+  why: () =>
+    'This tool carries two scales. The one that counts downward tells how much has been poured out of a full cylinder, not how much is in it.',
   lookAt: () => 'the scale whose zero is at the bottom',
   counted(task, seen) {
     const reading = scaleReadingOf(task);
@@ -158,7 +201,8 @@ export const signLost: CountSlip = {
   stage: 'count',
   name: 'The sign or its direction was lost',
   baseRate: 0.2,
-  why: () => 'Below zero the numbers grow downward: the part of a space is counted on from the mark passed, away from zero, and the sign is written.',
+  why: () =>
+    'Below zero the numbers grow downward: the part of a space is counted on from the mark passed, away from zero, and the sign is written.',
   lookAt: () => 'which side of zero the thread ends on, and which mark it has passed on the way down',
   counted(task, seen) {
     const scale = scaleOf(task);
@@ -183,7 +227,11 @@ export const sixteenthsAsTenths: CountSlip = {
     const inches = labelPassed(scale, seen);
     const sixteenths = Math.round((seen - inches) * 16);
     if (sixteenths === 0 || sixteenths === 16) return [];
-    const asDecimal = (digits: number, part: number): Counted => ({ value: multipleOf(0.01, Math.round((inches + sixteenths / digits) * 100)), scatter: false, part });
+    const asDecimal = (digits: number, part: number): Counted => ({
+      value: multipleOf(0.01, Math.round((inches + sixteenths / digits) * 100)),
+      scatter: false,
+      part,
+    });
     return sixteenths < 10 ? [asDecimal(10, 1)] : [asDecimal(100, 0.6), asDecimal(10, 0.4)];
   },
   path: (task) => spanOn(task, labelPassed, labelOver, 'sixteen spaces'),

@@ -20,19 +20,31 @@ export const transposed: DigitsSlip = {
   why: () => 'The digits are the right ones, but two neighbours have changed places on the way to the page.',
   lookAt: () => 'what you wrote, digit by digit',
   // Nobody means a number that begins with a needless zero.
-  meant: (written) => exchanged(written).filter((text) => text !== written && !/^-?0\d/.test(text)).map((text, _, all) => ({ value: Number(text), placeTells: true, part: 1 / all.length })),
+  meant: (written) =>
+    exchanged(written)
+      .filter((text) => text !== written && !/^-?0\d/.test(text))
+      .map((text, _, all) => ({ value: Number(text), placeTells: true, part: 1 / all.length })),
   garbled: exchanged,
 };
 
-const POWERS: readonly [power: number, part: number][] = [[1, 0.35], [-1, 0.35], [2, 0.08], [-2, 0.08], [3, 0.07], [-3, 0.07]];
+const POWERS: readonly [power: number, part: number][] = [
+  [1, 0.35],
+  [-1, 0.35],
+  [2, 0.08],
+  [-2, 0.08],
+  [3, 0.07],
+  [-3, 0.07],
+];
 
 export const powerOfTen: DigitsSlip = {
   id: 'power-of-ten',
   stage: 'digits',
   name: 'A power of ten off',
   baseRate: 0.03,
-  why: () => 'The digits are right and the decimal point is not, as when one unit is taken for another of its kind or a division for ten.',
+  why: () =>
+    'The digits are right and the decimal point is not, as when one unit is taken for another of its kind or a division for ten.',
   lookAt: () => 'the nearest label, for the size of the number',
-  meant: (written) => POWERS.map(([power, part]) => ({ value: Number(`${written}e${-power}`), placeTells: false, part })),
+  meant: (written) =>
+    POWERS.map(([power, part]) => ({ value: Number(`${written}e${-power}`), placeTells: false, part })),
   garbled: (meant) => POWERS.map(([power]) => shiftedByPowers(meant, power)),
 };

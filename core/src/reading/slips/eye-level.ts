@@ -74,8 +74,12 @@ export const unsettled: SightSlip = {
   stage: 'sight',
   name: 'Read before it was at rest',
   baseRate: 0.4,
-  why: (task) => (displayReadingOf(task) ? 'The digits were still changing: the balance had not settled, and did not show its stability mark yet.' : 'The thread was still moving: it had not taken up the temperature of the liquid yet.'),
-  lookAt: (task) => (displayReadingOf(task) ? 'the stability mark' : 'the end of the thread, until it has stood still for a while'),
+  why: (task) =>
+    displayReadingOf(task)
+      ? 'The digits were still changing: the balance had not settled, and did not show its stability mark yet.'
+      : 'The thread was still moving: it had not taken up the temperature of the liquid yet.',
+  lookAt: (task) =>
+    displayReadingOf(task) ? 'the stability mark' : 'the end of the thread, until it has stood still for a while',
   shift: (task) => {
     const display = displayReadingOf(task);
     if (display) return display.present === display.value ? null : display.present - display.value;

@@ -11,7 +11,16 @@ function shiftWhen(task: ReadingTask, applies: (reading: ScaleReading) => boolea
 
 function wallPath(task: ReadingTask): PathPiece[] {
   const reading = scaleReadingOf(task);
-  return reading ? [{ kind: 'level', y: drawnAt(reading, reading.value) - reading.edge, side: 'wall', text: reading.tool.body.kind === 'float' ? 'the stem' : 'the wall' }] : [];
+  return reading
+    ? [
+        {
+          kind: 'level',
+          y: drawnAt(reading, reading.value) - reading.edge,
+          side: 'wall',
+          text: reading.tool.body.kind === 'float' ? 'the stem' : 'the wall',
+        },
+      ]
+    : [];
 }
 
 function liquidName(task: ReadingTask): string {
@@ -33,7 +42,10 @@ export const meniscusEdge: SightSlip = {
     scaleReadingOf(task)?.tool.body.kind === 'float'
       ? `${liquidName(task)} climbs the stem. This class reads at the level of the liquid around it, so the top of the climb always reads too little.`
       : `${liquidName(task)} climbs the glass. The scale was made for the lowest point of the curve, so the edge always reads ${tooMuch(task)}.`,
-  lookAt: (task) => (scaleReadingOf(task)?.tool.body.kind === 'float' ? 'the level surface of the liquid, away from the stem' : 'the lowest point of the curve, in the middle of the tube'),
+  lookAt: (task) =>
+    scaleReadingOf(task)?.tool.body.kind === 'float'
+      ? 'the level surface of the liquid, away from the stem'
+      : 'the lowest point of the curve, in the middle of the tube',
   shift: (task) => shiftWhen(task, (reading) => reading.edge > 0),
   path: wallPath,
 };
@@ -43,7 +55,8 @@ export const meniscusLow: SightSlip = {
   stage: 'sight',
   name: 'Read at the wall, below the dome',
   baseRate: 0.12,
-  why: (task) => `${liquidName(task)} does not wet this wall and stands in a dome. The scale is read at the top of the dome, so the edge always reads ${tooMuch(task) === 'too much' ? 'too little' : 'too much'}.`,
+  why: (task) =>
+    `${liquidName(task)} does not wet this wall and stands in a dome. The scale is read at the top of the dome, so the edge always reads ${tooMuch(task) === 'too much' ? 'too little' : 'too much'}.`,
   lookAt: () => 'the top of the dome, in the middle of the tube',
   shift: (task) => shiftWhen(task, (reading) => reading.edge < 0),
   path: wallPath,

@@ -11,12 +11,14 @@ const everywhere = (): boolean => true;
 const isExact = (task: ReadingTask): boolean => estimateFor(instrumentOf(task), task.rules) === null;
 
 const DROPPED: Readonly<Record<Instrument['reads'], string>> = {
-  scale: 'The marks give the certain digits; one more is estimated between them. On a mark, that digit is a written zero.',
+  scale:
+    'The marks give the certain digits; one more is estimated between them. On a mark, that digit is a written zero.',
   display: 'A display is written with every digit it shows; the last one is the uncertain one, and it counts.',
   ring: 'The ring’s volume is known to its last decimal; written with fewer, the number claims less than the tool gives.',
   vernier: 'The vernier gives its least count for certain; every digit down to it is written.',
   beams: 'The lines give the certain digits; one more is estimated between them, and on a line it is a written zero.',
-  thimble: 'The thimble gives hundredths, and the digit beyond them is estimated or read from the sleeve; all of them are written.',
+  thimble:
+    'The thimble gives hundredths, and the digit beyond them is estimated or read from the sleeve; all of them are written.',
 };
 
 const ZERO_DROPPED: Readonly<Record<Instrument['reads'], string>> = {
@@ -63,7 +65,8 @@ export const trailingZeroDropped: FormSlip = {
   why: (task) => ZERO_DROPPED[instrumentOf(task).reads],
   lookAt: () => 'the last digit: a zero is a reading too',
   appliesTo: everywhere,
-  misrecorded: (text, unit) => (text.includes('.') && text.endsWith('0') ? `${withoutLastDigit(text) ?? text} ${unit}` : null),
+  misrecorded: (text, unit) =>
+    text.includes('.') && text.endsWith('0') ? `${withoutLastDigit(text) ?? text} ${unit}` : null,
 };
 
 export const extraDigit: FormSlip = {
@@ -71,13 +74,24 @@ export const extraDigit: FormSlip = {
   stage: 'form',
   name: 'More digits than the tool gives',
   baseRate: 0.06,
-  why: (task) => (isExact(task) ? 'The tool ends where it can still tell; digits added to it were not measured.' : 'One digit is estimated beyond the marks by this class’s rules; a further one was not measured.'),
+  why: (task) =>
+    isExact(task)
+      ? 'The tool ends where it can still tell; digits added to it were not measured.'
+      : 'One digit is estimated beyond the marks by this class’s rules; a further one was not measured.',
   lookAt: () => 'the smallest division: it decides the last digit',
   appliesTo: everywhere,
   misrecorded: (text, unit) => `${text.includes('.') ? text : `${text}.`}0 ${unit}`,
 };
 
-const MEASURES: Readonly<Record<string, string>> = { mL: 'volume', g: 'mass', mm: 'length', cm: 'length', in: 'length', '°C': 'temperature', 'g/mL': 'density' };
+const MEASURES: Readonly<Record<string, string>> = {
+  mL: 'volume',
+  g: 'mass',
+  mm: 'length',
+  cm: 'length',
+  in: 'length',
+  '°C': 'temperature',
+  'g/mL': 'density',
+};
 
 export const unitMissing: FormSlip = {
   id: 'unit-missing',
@@ -95,7 +109,8 @@ export const unitWrong: FormSlip = {
   stage: 'form',
   name: 'The unit does not fit',
   baseRate: 0.05,
-  why: (task) => `This tool measures ${MEASURES[instrumentOf(task).unit] ?? 'something else'}, and the unit you wrote is of another kind.`,
+  why: (task) =>
+    `This tool measures ${MEASURES[instrumentOf(task).unit] ?? 'something else'}, and the unit you wrote is of another kind.`,
   lookAt: () => 'the unit printed on the tool',
   appliesTo: everywhere,
   misrecorded: (text, unit) => `${text} ${unit === 'g' || unit.startsWith('g/') ? 'mL' : 'g'}`,

@@ -10,7 +10,8 @@ import type { Situation } from '../situation.ts';
 import { slipById, SLIPS, UnknownSlipError } from './registry.ts';
 
 const task = (tool: string, situation: Situation): ReadingTask => readingTask(tool, situation);
-const predicted = (tool: string, situation: Situation, slip: string): string[] => predictedEntries(task(tool, situation), slipById(slip));
+const predicted = (tool: string, situation: Situation, slip: string): string[] =>
+  predictedEntries(task(tool, situation), slipById(slip));
 
 describe('what each slip writes', () => {
   it.each([
@@ -145,13 +146,17 @@ describe('what each slip writes on a vernier or a thimble', () => {
 });
 
 describe('the eye', () => {
-  const shiftOf = (situation: Situation, slip: string): number => Number(predicted('cylinder-10', situation, slip)[0]!.split(' ')[0]) - situation.value;
+  const shiftOf = (situation: Situation, slip: string): number =>
+    Number(predicted('cylinder-10', situation, slip)[0]!.split(' ')[0]) - situation.value;
 
   it('too high before a near scale reads too high by g·h ÷ D, here reckoned from the bore', () => {
     const millimetres = ((11.6 / 2 + 1.5) * 45) / 300;
     const perMillilitre = 1000 / (Math.PI * 5.8 ** 2);
     expect(shiftOf({ value: 5, eyeHeight: 45 }, 'eye-high')).toBeCloseTo(millimetres / perMillilitre, 1);
-    expect(shiftOf({ value: 5, eyeHeight: 45, scaleSide: 'far' }, 'eye-high')).toBeCloseTo(-millimetres / perMillilitre, 1);
+    expect(shiftOf({ value: 5, eyeHeight: 45, scaleSide: 'far' }, 'eye-high')).toBeCloseTo(
+      -millimetres / perMillilitre,
+      1,
+    );
     expect(shiftOf({ value: 5, eyeHeight: -45 }, 'eye-low')).toBeCloseTo(-millimetres / perMillilitre, 1);
   });
 
@@ -161,31 +166,58 @@ describe('the eye', () => {
 });
 
 describe('the wall', () => {
-  it.each(['cylinder-10', 'cylinder-50', 'cylinder-100'])('%s: the edge is read as high as the profile climbs', (tool) => {
-    const cylinder = instrumentById(tool);
-    if (cylinder.reads !== 'scale' || cylinder.body.kind !== 'tube') throw new Error('a cylinder is a tube');
-    const { bore } = cylinder.body;
-    const value = cylinder.range[1] / 2;
-    const climb = meniscusProfile('wetting', bore / 2).at(-1)![1] / (1000 / (Math.PI * (bore / 2) ** 2));
-    expect(Math.abs(Number(predicted(tool, { value }, 'meniscus-edge')[0]!.split(' ')[0]) - value - climb)).toBeLessThanOrEqual(cylinder.division / 20 + 1e-9);
-  });
+  it.each(['cylinder-10', 'cylinder-50', 'cylinder-100'])(
+    '%s: the edge is read as high as the profile climbs',
+    (tool) => {
+      const cylinder = instrumentById(tool);
+      if (cylinder.reads !== 'scale' || cylinder.body.kind !== 'tube') throw new Error('a cylinder is a tube');
+      const { bore } = cylinder.body;
+      const value = cylinder.range[1] / 2;
+      const climb = meniscusProfile('wetting', bore / 2).at(-1)![1] / (1000 / (Math.PI * (bore / 2) ** 2));
+      expect(
+        Math.abs(Number(predicted(tool, { value }, 'meniscus-edge')[0]!.split(' ')[0]) - value - climb),
+      ).toBeLessThanOrEqual(cylinder.division / 20 + 1e-9);
+    },
+  );
 });
 
 describe('the registry', () => {
   it('has every slip once, each with a name, a base rate and words on any task it can be made on', () => {
     expect(new Set(SLIPS.map((slip) => slip.id)).size).toBe(SLIPS.length);
-    const tasks = [task('cylinder-100', { value: 52.7, secondScale: true, eyeHeight: 30 }), task('cylinder-50', { value: 20, surface: 'domed', eyeHeight: -30 }), task('digital-balance-hundredth', { value: 18.4 }), task('cylinder-500', { value: 263 }),
-      task('burette-50', { value: 24.38, from: 1.12, eyeHeight: 40 }), task('thermometer-degree', { value: -3.4, zeroError: 0.6 }), task('thermometer-degree', { value: 63.2, settled: false, shown: 40 }),
-      task('ruler-inch', { value: 4.31, endOffset: 5, eyeHeight: 60 }), task('ruler-millimetre', { value: 84.6, from: 20 }), task('hydrometer-1000', { value: 1.0243 }), task('volumetric-pipette-10', { value: 10 }), task('beaker-250', { value: 130 }), task('conical-flask-250', { value: 130 }),
-      task('caliper-fiftieth', { value: 31.28, zeroError: -0.02, eyeHeight: 80 }), task('caliper-twentieth', { value: 7.35 }), task('caliper-tenth', { value: 31.3 }), task('micrometer-hundredth', { value: 7.734, zeroError: -0.02 }), task('micrometer-thousandth', { value: 7.234 }),
-      task('beam-balance-tenth', { value: 247.36 }), task('beam-balance-tenth', { value: 246.3, riders: [200, 38, 8.3] }), task('beam-balance-hundredth', { value: 7.362, pointerOffset: 0.4 }), task('beam-balance-hundredth', { value: 47.362, container: 20.1 }), task('digital-balance-tenth', { value: 8.4, empty: 0.6 })];
+    const tasks = [
+      task('cylinder-100', { value: 52.7, secondScale: true, eyeHeight: 30 }),
+      task('cylinder-50', { value: 20, surface: 'domed', eyeHeight: -30 }),
+      task('digital-balance-hundredth', { value: 18.4 }),
+      task('cylinder-500', { value: 263 }),
+      task('burette-50', { value: 24.38, from: 1.12, eyeHeight: 40 }),
+      task('thermometer-degree', { value: -3.4, zeroError: 0.6 }),
+      task('thermometer-degree', { value: 63.2, settled: false, shown: 40 }),
+      task('ruler-inch', { value: 4.31, endOffset: 5, eyeHeight: 60 }),
+      task('ruler-millimetre', { value: 84.6, from: 20 }),
+      task('hydrometer-1000', { value: 1.0243 }),
+      task('volumetric-pipette-10', { value: 10 }),
+      task('beaker-250', { value: 130 }),
+      task('conical-flask-250', { value: 130 }),
+      task('caliper-fiftieth', { value: 31.28, zeroError: -0.02, eyeHeight: 80 }),
+      task('caliper-twentieth', { value: 7.35 }),
+      task('caliper-tenth', { value: 31.3 }),
+      task('micrometer-hundredth', { value: 7.734, zeroError: -0.02 }),
+      task('micrometer-thousandth', { value: 7.234 }),
+      task('beam-balance-tenth', { value: 247.36 }),
+      task('beam-balance-tenth', { value: 246.3, riders: [200, 38, 8.3] }),
+      task('beam-balance-hundredth', { value: 7.362, pointerOffset: 0.4 }),
+      task('beam-balance-hundredth', { value: 47.362, container: 20.1 }),
+      task('digital-balance-tenth', { value: 8.4, empty: 0.6 }),
+    ];
     for (const slip of SLIPS) {
       expect(slip.baseRate).toBeGreaterThan(0);
       expect(slip.baseRate).toBeLessThanOrEqual(0.5);
       const made = tasks.filter((one) => predictedEntries(one, slip).length > 0);
       expect(made.length, slip.id).toBeGreaterThan(0);
       for (const one of made) {
-        const [{ name, why, lookAt }] = explainSlips(one, { ids: [slip.id] }) as [ReturnType<typeof explainSlips>[number]];
+        const [{ name, why, lookAt }] = explainSlips(one, { ids: [slip.id] }) as [
+          ReturnType<typeof explainSlips>[number],
+        ];
         expect(name).toMatch(/^[A-Z]/);
         expect(why).toMatch(/^[A-Z].*\.$/);
         expect(lookAt).toMatch(/^[a-z]/);
@@ -202,15 +234,29 @@ describe('the registry', () => {
 describe('diagnosing what a slip predicts', () => {
   it('finds the slip among its explanations, for any value', () => {
     fc.assert(
-      fc.property(fc.integer({ min: 300, max: 9700 }), fc.constantFrom('rounded-up', 'label-above', 'meniscus-edge', 'transposed', 'power-of-ten', 'unit-missing', 'unit-wrong', 'extra-digit', 'dropped-digit'), (hundredths, slip) => {
-        const one = task('cylinder-100', { value: hundredths / 100 });
-        for (const entry of predictedEntries(one, slipById(slip)).slice(0, 2)) {
-          const { verdict, slips } = diagnose(one, entry);
-          // Where the entry also cuts or rounds the right reading by a place, only the record is blamed.
-          const blamed = verdict === 'slip' || (verdict === 'record' && slipById(slip).stage === 'form');
-          if (blamed) expect(slips.flatMap(({ ids }) => ids)).toContain(slip);
-        }
-      }),
+      fc.property(
+        fc.integer({ min: 300, max: 9700 }),
+        fc.constantFrom(
+          'rounded-up',
+          'label-above',
+          'meniscus-edge',
+          'transposed',
+          'power-of-ten',
+          'unit-missing',
+          'unit-wrong',
+          'extra-digit',
+          'dropped-digit',
+        ),
+        (hundredths, slip) => {
+          const one = task('cylinder-100', { value: hundredths / 100 });
+          for (const entry of predictedEntries(one, slipById(slip)).slice(0, 2)) {
+            const { verdict, slips } = diagnose(one, entry);
+            // Where the entry also cuts or rounds the right reading by a place, only the record is blamed.
+            const blamed = verdict === 'slip' || (verdict === 'record' && slipById(slip).stage === 'form');
+            if (blamed) expect(slips.flatMap(({ ids }) => ids)).toContain(slip);
+          }
+        },
+      ),
       { numRuns: 300 },
     );
   });

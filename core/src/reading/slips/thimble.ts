@@ -2,7 +2,12 @@ import { THIMBLE_DIVISION } from '../../instruments/micrometers.ts';
 import { micrometerReadingOf, onThimble } from '../slide-reading.ts';
 import type { CountSlip, Counted } from './slip.ts';
 
-const scattered = (value: number, part = 1, division?: number): Counted => ({ value, scatter: true, part, ...(division === undefined ? {} : { division }) });
+const scattered = (value: number, part = 1, division?: number): Counted => ({
+  value,
+  scatter: true,
+  part,
+  ...(division === undefined ? {} : { division }),
+});
 
 /** Thimble divisions from one number to the next. */
 const PER_LABEL = 5;
@@ -12,9 +17,11 @@ export const halfMissed: CountSlip = {
   stage: 'count',
   name: 'The half millimetre was not counted',
   baseRate: 0.25,
-  why: () => 'A half-millimetre line is uncovered on the other side of the datum line, and it counts: two turns of the thimble make one millimetre.',
+  why: () =>
+    'A half-millimetre line is uncovered on the other side of the datum line, and it counts: two turns of the thimble make one millimetre.',
   lookAt: () => 'the lines below the datum line, next to the thimble’s edge',
-  counted: (task, seen) => (micrometerReadingOf(task) && Math.round(onThimble(seen).sleeve * 2) % 2 !== 0 ? [scattered(seen - 0.5)] : []),
+  counted: (task, seen) =>
+    micrometerReadingOf(task) && Math.round(onThimble(seen).sleeve * 2) % 2 !== 0 ? [scattered(seen - 0.5)] : [],
 };
 
 export const halfInvented: CountSlip = {
@@ -22,9 +29,11 @@ export const halfInvented: CountSlip = {
   stage: 'count',
   name: 'A half millimetre counted before it is there',
   baseRate: 0.12,
-  why: () => 'The half-millimetre line is not uncovered yet: the thimble has not passed its zero since the whole millimetre.',
+  why: () =>
+    'The half-millimetre line is not uncovered yet: the thimble has not passed its zero since the whole millimetre.',
   lookAt: () => 'whether the thimble has passed 0 since the last line appeared',
-  counted: (task, seen) => (micrometerReadingOf(task) && Math.round(onThimble(seen).sleeve * 2) % 2 === 0 ? [scattered(seen + 0.5)] : []),
+  counted: (task, seen) =>
+    micrometerReadingOf(task) && Math.round(onThimble(seen).sleeve * 2) % 2 === 0 ? [scattered(seen + 0.5)] : [],
 };
 
 export const thimbleAsTenths: CountSlip = {
@@ -38,7 +47,8 @@ export const thimbleAsTenths: CountSlip = {
     const micrometer = micrometerReadingOf(task);
     if (!micrometer) return [];
     const { sleeve, divisions } = onThimble(seen);
-    const of = (size: number, part: number): Counted => scattered(sleeve + divisions * size, part, micrometer.tool.sleeveLines > 0 ? size / 10 : size);
+    const of = (size: number, part: number): Counted =>
+      scattered(sleeve + divisions * size, part, micrometer.tool.sleeveLines > 0 ? size / 10 : size);
     return divisions < 1 ? [] : [of(0.1, 0.6), of(0.001, 0.4)];
   },
 };
@@ -48,7 +58,8 @@ export const thimbleWrongWay: CountSlip = {
   stage: 'count',
   name: 'The thimble counted the wrong way',
   baseRate: 0.1,
-  why: () => 'The thimble’s numbers grow away from you as it opens: divisions are counted from the number passed last, and added.',
+  why: () =>
+    'The thimble’s numbers grow away from you as it opens: divisions are counted from the number passed last, and added.',
   lookAt: () => 'the numbers on both sides of the datum line: which one was passed, and which is still to come',
   counted(task, seen) {
     if (!micrometerReadingOf(task)) return [];

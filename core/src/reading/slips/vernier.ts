@@ -4,15 +4,40 @@ import type { ReadingTask } from '../reading-task.ts';
 import type { CountSlip, Counted } from './slip.ts';
 
 /** The vernier that is read on a task, and the main mark and line it shows for a position; null where there is none. */
-function shown(task: ReadingTask, position: number): { readonly vernier: Vernier; readonly main: number; readonly line: number; readonly least: number; readonly edge: number | null } | null {
+function shown(
+  task: ReadingTask,
+  position: number,
+): {
+  readonly vernier: Vernier;
+  readonly main: number;
+  readonly line: number;
+  readonly least: number;
+  readonly edge: number | null;
+} | null {
   const caliper = caliperReadingOf(task);
-  if (caliper) return { vernier: caliper.tool.vernier, ...vernierReading(caliper.tool.vernier, position), least: caliper.tool.division, edge: caliper.tool.edge };
+  if (caliper)
+    return {
+      vernier: caliper.tool.vernier,
+      ...vernierReading(caliper.tool.vernier, position),
+      least: caliper.tool.division,
+      edge: caliper.tool.edge,
+    };
   const micrometer = micrometerReadingOf(task);
   if (!micrometer || micrometer.tool.sleeveLines === 0) return null;
-  return { vernier: SLEEVE_VERNIER, ...vernierReading(SLEEVE_VERNIER, position), least: micrometer.tool.division, edge: null };
+  return {
+    vernier: SLEEVE_VERNIER,
+    ...vernierReading(SLEEVE_VERNIER, position),
+    least: micrometer.tool.division,
+    edge: null,
+  };
 }
 
-const scattered = (value: number, part = 1, division?: number): Counted => ({ value, scatter: true, part, ...(division === undefined ? {} : { division }) });
+const scattered = (value: number, part = 1, division?: number): Counted => ({
+  value,
+  scatter: true,
+  part,
+  ...(division === undefined ? {} : { division }),
+});
 const certain = (value: number, part = 1): Counted => ({ value, scatter: false, part });
 
 export const vernierEdge: CountSlip = {
@@ -20,7 +45,8 @@ export const vernierEdge: CountSlip = {
   stage: 'count',
   name: 'Read at the edge of the slide',
   baseRate: 0.12,
-  why: () => 'The main scale is read at the vernier’s own zero line. The slide begins before it, and so does not stand for the length.',
+  why: () =>
+    'The main scale is read at the vernier’s own zero line. The slide begins before it, and so does not stand for the length.',
   lookAt: () => 'the line marked 0 on the vernier',
   counted(task, seen) {
     const read = shown(task, seen);
@@ -45,13 +71,16 @@ export const vernierCountAsTenths: CountSlip = {
   stage: 'count',
   name: 'The line’s number taken for the decimal',
   baseRate: 0.15,
-  why: (task) => `The line that coincides is counted, and its number is multiplied by the least count, ${caliperReadingOf(task)?.tool.division ?? ''} mm.`,
+  why: (task) =>
+    `The line that coincides is counted, and its number is multiplied by the least count, ${caliperReadingOf(task)?.tool.division ?? ''} mm.`,
   lookAt: () => 'the least count of this vernier',
   counted(task, seen) {
     const read = shown(task, seen);
     if (!read || read.edge === null || read.vernier.lines === 10 || read.line === 0) return [];
     const hundredths = scattered(read.main + ((seen - read.main) / read.least) * 0.01, 0.6, 0.01);
-    return read.line < 10 ? [hundredths, scattered(read.main + ((seen - read.main) / read.least) * 0.1, 0.4, 0.1)] : [hundredths];
+    return read.line < 10
+      ? [hundredths, scattered(read.main + ((seen - read.main) / read.least) * 0.1, 0.4, 0.1)]
+      : [hundredths];
   },
 };
 
@@ -76,7 +105,8 @@ export const vernierNeighbour: CountSlip = {
   stage: 'count',
   name: 'A line near the one that coincides',
   baseRate: 0.1,
-  why: () => 'One line lies on a main mark; those beside it are off a little more with every line, to one side and to the other.',
+  why: () =>
+    'One line lies on a main mark; those beside it are off a little more with every line, to one side and to the other.',
   lookAt: () => 'the lines on both sides: they leave it in opposite directions',
   counted(task, seen) {
     const read = shown(task, seen);
@@ -96,7 +126,9 @@ export const vernierIgnored: CountSlip = {
     const read = shown(task, seen);
     if (!read) return [];
     const place = Math.round(Math.log10(read.vernier.main));
-    return [{ ...certain(Number((Math.floor(seen / read.vernier.main + 1e-9) * read.vernier.main).toFixed(6))), place }];
+    return [
+      { ...certain(Number((Math.floor(seen / read.vernier.main + 1e-9) * read.vernier.main).toFixed(6))), place },
+    ];
   },
 };
 
@@ -113,6 +145,12 @@ export const coincidenceOnMain: CountSlip = {
     const mark = Math.round(lineAt(read.vernier, seen, read.line) / read.vernier.main);
     // Who takes the next line instead comes to another mark.
     const perLine = Math.round(vernierDivision(read.vernier) / read.vernier.main);
-    return ([[0, 0.7], [perLine, 0.15], [-perLine, 0.15]] as const).map(([further, part]) => certain((mark + further) * read.vernier.main, part));
+    return (
+      [
+        [0, 0.7],
+        [perLine, 0.15],
+        [-perLine, 0.15],
+      ] as const
+    ).map(([further, part]) => certain((mark + further) * read.vernier.main, part));
   },
 };

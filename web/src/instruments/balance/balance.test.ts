@@ -1,8 +1,26 @@
-import { pictureOf, readingTask, riderPlace, instrumentById, type BeamBalance, type BeamPicture, type DisplayPicture, type Situation } from '@green-beam/core';
+import {
+  pictureOf,
+  readingTask,
+  riderPlace,
+  instrumentById,
+  type BeamBalance,
+  type BeamPicture,
+  type DisplayPicture,
+  type Situation,
+} from '@green-beam/core';
 import { describe, expect, it } from 'vitest';
 import { createBalance, foundStanding, holdingPlaces, restOf, standing } from './balance.ts';
 import { letGo } from './geometry.ts';
-import { lit, OVERLOADED, pressing, shownByHand, shownByJaws, shownOf, untouchedPan, type PanState } from './pan-state.ts';
+import {
+  lit,
+  OVERLOADED,
+  pressing,
+  shownByHand,
+  shownByJaws,
+  shownOf,
+  untouchedPan,
+  type PanState,
+} from './pan-state.ts';
 import { untouchedHold } from '../held-state.ts';
 
 function beams(situation: Situation, id = 'beam-balance-tenth'): BeamPicture {
@@ -57,19 +75,37 @@ describe('a beam balance under somebody’s hands', () => {
     const balance = createBalance(picture, foundStanding(picture), true);
     balance.settle();
     // What it shows empty is still in it.
-    expect(balance.now().riderX.map((x) => Number(x.toFixed(2)))).toEqual(places(0, 70, 5.8441).map((x) => Number(x.toFixed(2))));
+    expect(balance.now().riderX.map((x) => Number(x.toFixed(2)))).toEqual(
+      places(0, 70, 5.8441).map((x) => Number(x.toFixed(2))),
+    );
     expect(restOf(picture, balance.now())).toBeCloseTo(0, 6);
   });
 
   it('finds the places of riders from what pulls', () => {
-    expect(holdingPlaces(picture, 247.36 * picture.arm).map((x) => Number(x.toFixed(3)))).toEqual(places(200, 40, 7.36));
+    expect(holdingPlaces(picture, 247.36 * picture.arm).map((x) => Number(x.toFixed(3)))).toEqual(
+      places(200, 40, 7.36),
+    );
     expect(holdingPlaces(picture, -3)).toEqual([0, 0, 0]);
   });
 
   it('shows each view with its pointer on the mark', () => {
     const looked = beams({ value: 40.2, container: 30.2, empty: 0.4 });
-    expect(looked.views.map(({ caption }) => caption)).toEqual(['the vessel with the thing in it', 'the vessel alone', 'nothing']);
-    expect([0, 1, 2].map((view) => [standing(looked, view).vessel, standing(looked, view).thing, standing(looked, view).pointer.at])).toEqual([[true, true, 0], [true, false, 0], [false, false, 0]]);
+    expect(looked.views.map(({ caption }) => caption)).toEqual([
+      'the vessel with the thing in it',
+      'the vessel alone',
+      'nothing',
+    ]);
+    expect(
+      [0, 1, 2].map((view) => [
+        standing(looked, view).vessel,
+        standing(looked, view).thing,
+        standing(looked, view).pointer.at,
+      ]),
+    ).toEqual([
+      [true, true, 0],
+      [true, false, 0],
+      [false, false, 0],
+    ]);
   });
 
   it('a thing against the glass is lighter until it hangs free', () => {
@@ -87,9 +123,18 @@ describe('a beam balance under somebody’s hands', () => {
 });
 
 describe('a display', () => {
-  const picture = pictureOf(readingTask('digital-balance-hundredth', { value: 18.46, container: 20.13, empty: 0.08, spoilt: 'wet', loose: true })) as DisplayPicture;
+  const picture = pictureOf(
+    readingTask('digital-balance-hundredth', {
+      value: 18.46,
+      container: 20.13,
+      empty: 0.08,
+      spoilt: 'wet',
+      loose: true,
+    }),
+  ) as DisplayPicture;
   const weighables = picture.weighables!;
-  const shown = (pan: Partial<PanState>, at = 10_000): string => shownByHand(weighables, { ...untouchedPan, on: true, ...pan }, at).characters;
+  const shown = (pan: Partial<PanState>, at = 10_000): string =>
+    shownByHand(weighables, { ...untouchedPan, on: true, ...pan }, at).characters;
 
   it('adds up what presses on the pan, less what was tared', () => {
     expect(shown({})).toBe('0.08');
@@ -101,11 +146,21 @@ describe('a display', () => {
 
   it('is dark until it is switched on, and shows bars beyond what it takes', () => {
     expect(shownByHand(weighables, untouchedPan, 0)).toEqual({ characters: '', stable: false });
-    expect(shownByHand({ ...weighables, capacity: 1000 }, { ...untouchedPan, on: true, thing: true }, 0)).toEqual({ characters: OVERLOADED, stable: false });
+    expect(shownByHand({ ...weighables, capacity: 1000 }, { ...untouchedPan, on: true, thing: true }, 0)).toEqual({
+      characters: OVERLOADED,
+      stable: false,
+    });
   });
 
   it('settles, and has its stability mark then', () => {
-    const pan: PanState = { ...untouchedPan, on: true, thing: true, putRight: true, tare: 8, changed: { at: 0, away: 60 } };
+    const pan: PanState = {
+      ...untouchedPan,
+      on: true,
+      thing: true,
+      putRight: true,
+      tare: 8,
+      changed: { at: 0, away: 60 },
+    };
     expect(shownByHand(weighables, pan, 0)).toEqual({ characters: '17.86', stable: false });
     expect(shownByHand(weighables, pan, 9000)).toEqual({ characters: '18.46', stable: true });
   });
@@ -117,8 +172,13 @@ describe('a display', () => {
   });
 
   it('that was found settling comes to what it will show', () => {
-    const settling = pictureOf(readingTask('digital-balance-tenth', { value: 18.4, settled: false, shown: 17.2 })) as DisplayPicture;
-    expect([shownOf(settling, 0), shownOf(settling, 20_000)]).toEqual([{ characters: '17.2', stable: false }, { characters: '18.4', stable: true }]);
+    const settling = pictureOf(
+      readingTask('digital-balance-tenth', { value: 18.4, settled: false, shown: 17.2 }),
+    ) as DisplayPicture;
+    expect([shownOf(settling, 0), shownOf(settling, 20_000)]).toEqual([
+      { characters: '17.2', stable: false },
+      { characters: '18.4', stable: true },
+    ]);
   });
 
   it('of a caliper counts from where it was zeroed, in mm or in half thousandths of an inch', () => {

@@ -49,7 +49,12 @@ export function holdingPlaces({ beams }: BeamPicture, load: number): number[] {
 
 /** What lies on the pan and pulls, in g·mm. */
 function loadOf({ empty, arm, thing, vessel, borne }: BeamPicture, now: Standing): number {
-  return empty + now.screw * arm + (now.thing ? thing.pull + (now.free ? 0 : borne) : 0) + (now.vessel ? (vessel?.pull ?? 0) : 0);
+  return (
+    empty +
+    now.screw * arm +
+    (now.thing ? thing.pull + (now.free ? 0 : borne) : 0) +
+    (now.vessel ? (vessel?.pull ?? 0) : 0)
+  );
 }
 
 /** Longest time between two frames that is made up for, in s: a page that was hidden does not catch up. */
@@ -58,14 +63,28 @@ const LONGEST = 0.1;
 /** How a balance stands before anything is done with it, its pointer at rest. */
 export function foundStanding(picture: BeamPicture): BalanceNow {
   const [{ riderX }] = picture.views;
-  const start = { riderX, screw: 0, vessel: picture.laden && picture.vessel !== null, thing: picture.laden, free: picture.borne === 0 };
+  const start = {
+    riderX,
+    screw: 0,
+    vessel: picture.laden && picture.vessel !== null,
+    thing: picture.laden,
+    free: picture.borne === 0,
+  };
   return { ...start, pointer: swung({ at: 0, speed: 0 }, restOf(picture, start), 60, picture.swing), moving: false };
 }
 
 /** How a balance stands in one of the views it is looked at in: its pointer on the mark. */
 export function standing(picture: BeamPicture, view: number): BalanceNow {
   const { riderX, caption } = picture.views[view] ?? picture.views[0];
-  return { riderX, screw: 0, vessel: picture.vessel !== null && caption !== 'nothing', thing: view === 0, free: true, pointer: { at: 0, speed: 0 }, moving: false };
+  return {
+    riderX,
+    screw: 0,
+    vessel: picture.vessel !== null && caption !== 'nothing',
+    thing: view === 0,
+    free: true,
+    pointer: { at: 0, speed: 0 },
+    moving: false,
+  };
 }
 
 /** @param still no motion is shown: the pointer comes to rest at once. */
@@ -104,7 +123,12 @@ export function createBalance(picture: BeamPicture, start: BalanceNow, still = f
   };
   return {
     now: () => now,
-    moveRider: (rider, x) => disturbed({ riderX: now.riderX.map((place, i) => (i === rider ? Math.min(picture.beams[i]?.length ?? 0, Math.max(0, x)) : place)) }),
+    moveRider: (rider, x) =>
+      disturbed({
+        riderX: now.riderX.map((place, i) =>
+          i === rider ? Math.min(picture.beams[i]?.length ?? 0, Math.max(0, x)) : place,
+        ),
+      }),
     turnScrew: (screw) => disturbed({ screw }),
     hangFree: () => disturbed({ free: true }),
     put: (what, on) => disturbed({ [what]: on, pointer: startled(now.pointer, random) }),

@@ -28,15 +28,36 @@ function isRead(steps: readonly RevealStep[], sliding: boolean): boolean {
 }
 
 /** The beams turn as one, about the knife edge; only that sheet is moved. */
-function Tilting({ picture, layout, balance, steps }: MovingProps & { readonly steps: readonly RevealStep[] }): ReactNode {
+function Tilting({
+  picture,
+  layout,
+  balance,
+  steps,
+}: MovingProps & { readonly steps: readonly RevealStep[] }): ReactNode {
   const { box, pivot } = layout;
-  const sheet = useWeighed<HTMLDivElement>(balance, useCallback(({ pointer }: BalanceNow) => ({ turned: `rotate(${(-PER_DIVISION * pointer.at).toFixed(3)}deg)` }), []));
+  const sheet = useWeighed<HTMLDivElement>(
+    balance,
+    useCallback(({ pointer }: BalanceNow) => ({ turned: `rotate(${(-PER_DIVISION * pointer.at).toFixed(3)}deg)` }), []),
+  );
   return (
-    <div ref={sheet} className="pointer-events-none absolute inset-0 [will-change:transform]" style={{ transformOrigin: `${((100 * pivot.x) / box.width).toFixed(3)}% ${((100 * pivot.y) / box.height).toFixed(3)}%` }}>
+    <div
+      ref={sheet}
+      className="pointer-events-none absolute inset-0 [will-change:transform]"
+      style={{
+        transformOrigin: `${((100 * pivot.x) / box.width).toFixed(3)}% ${((100 * pivot.y) / box.height).toFixed(3)}%`,
+      }}
+    >
       <svg viewBox={`0 0 ${box.width} ${box.height}`} className="absolute inset-0 block h-full w-full overflow-visible">
         <Beams picture={picture} layout={layout} />
         {picture.beams.map((_, i) => (
-          <Rider key={i} picture={picture} rider={i} layout={layout} balance={balance} lit={isRead(steps, i === picture.beams.length - 1)} />
+          <Rider
+            key={i}
+            picture={picture}
+            rider={i}
+            layout={layout}
+            balance={balance}
+            lit={isRead(steps, i === picture.beams.length - 1)}
+          />
         ))}
       </svg>
     </div>
@@ -47,7 +68,15 @@ function Tilting({ picture, layout, balance, steps }: MovingProps & { readonly s
 function Laden({ picture, layout, balance }: MovingProps): ReactNode {
   const { box } = layout;
   const perDivision = (picture.arm * layout.scale * PER_DIVISION * Math.PI) / 180;
-  const sheet = useWeighed<HTMLDivElement>(balance, useCallback(({ pointer }: BalanceNow) => ({ turned: `translateY(${((100 * perDivision * pointer.at) / box.height).toFixed(3)}%)` }), [perDivision, box]));
+  const sheet = useWeighed<HTMLDivElement>(
+    balance,
+    useCallback(
+      ({ pointer }: BalanceNow) => ({
+        turned: `translateY(${((100 * perDivision * pointer.at) / box.height).toFixed(3)}%)`,
+      }),
+      [perDivision, box],
+    ),
+  );
   const { vessel, thing, free } = useLaden(balance);
   return (
     <div ref={sheet} className="pointer-events-none absolute inset-0 [will-change:transform]">
@@ -59,7 +88,14 @@ function Laden({ picture, layout, balance }: MovingProps): ReactNode {
 }
 
 /** A beam balance: the whole of it, its sliding rider and its pointer under glasses; its riders can be moved where it is weighed by hand. */
-export default function BeamStage({ picture, name, tool, onRider, closed = false, rightPath = [] }: BeamStageProps): ReactNode {
+export default function BeamStage({
+  picture,
+  name,
+  tool,
+  onRider,
+  closed = false,
+  rightPath = [],
+}: BeamStageProps): ReactNode {
   const layout = useNarrow() ? NARROW : WIDE;
   const [view, setView] = useState(0);
   const looked = useMemo(() => createBalance(picture, standing(picture, view), true), [picture, view]);
@@ -102,7 +138,11 @@ export default function BeamStage({ picture, name, tool, onRider, closed = false
           </Sheet>
         )}
       </Stage>
-      <LookedAt views={picture.views.map(({ caption }) => `with ${caption} on the pan`)} shown={view} onChange={setView} />
+      <LookedAt
+        views={picture.views.map(({ caption }) => `with ${caption} on the pan`)}
+        shown={view}
+        onChange={setView}
+      />
     </>
   );
 }

@@ -23,11 +23,38 @@ function Thing({ picture, vessel, putRight }: Omit<DigitalBodyProps, 'shown' | '
   return (
     <g strokeLinejoin="round">
       {picture.thing.count === 1 ? (
-        <path d={`M${x - 42} ${y}q-8 -38 20 -48q34 -12 54 6q18 18 10 42Z`} fill={thingTint(picture.thing.name)} stroke="#13251f" strokeWidth="1.6" />
+        <path
+          d={`M${x - 42} ${y}q-8 -38 20 -48q34 -12 54 6q18 18 10 42Z`}
+          fill={thingTint(picture.thing.name)}
+          stroke="#13251f"
+          strokeWidth="1.6"
+        />
       ) : (
-        Array.from({ length: picture.thing.count }, (_, i) => <rect key={i} x={x - 50 + (i % 4) * 26} y={y - 18 - Math.floor(i / 4) * 19} width="24" height="18" rx="6" fill={thingTint(picture.thing.name)} stroke="#13251f" strokeWidth="1.4" />)
+        Array.from({ length: picture.thing.count }, (_, i) => (
+          <rect
+            key={i}
+            x={x - 50 + (i % 4) * 26}
+            y={y - 18 - Math.floor(i / 4) * 19}
+            width="24"
+            height="18"
+            rx="6"
+            fill={thingTint(picture.thing.name)}
+            stroke="#13251f"
+            strokeWidth="1.4"
+          />
+        ))
       )}
-      {spoilt === 'wet' && [-28, -6, 18, 34].map((dx, i) => <path key={dx} d={`M${x + dx} ${y - 14 - (i % 2) * 14}q-5 8 0 11q5 -3 0 -11Z`} fill="#2f7ea8" fillOpacity="0.75" stroke="#1d5675" strokeWidth="0.8" />)}
+      {spoilt === 'wet' &&
+        [-28, -6, 18, 34].map((dx, i) => (
+          <path
+            key={dx}
+            d={`M${x + dx} ${y - 14 - (i % 2) * 14}q-5 8 0 11q5 -3 0 -11Z`}
+            fill="#2f7ea8"
+            fillOpacity="0.75"
+            stroke="#1d5675"
+            strokeWidth="0.8"
+          />
+        ))}
       {spoilt === 'fingerprints' && (
         <g fill="none" stroke="#f6f6f1" strokeOpacity="0.75" strokeWidth="1.3">
           {[3, 6, 9].map((r) => (
@@ -63,13 +90,38 @@ export function DigitalBody({ picture, shown, vessel, thing, putRight }: Digital
   return (
     <g className="own-ink">
       {thing && <Thing picture={picture} vessel={vessel} putRight={putRight} />}
-      {vessel && <path d={`M${MIDDLE - 82} ${PAN_Y - 52}L${MIDDLE - 72} ${PAN_Y - 8}Q${MIDDLE - 70} ${PAN_Y} ${MIDDLE - 58} ${PAN_Y}H${MIDDLE + 58}Q${MIDDLE + 70} ${PAN_Y} ${MIDDLE + 72} ${PAN_Y - 8}L${MIDDLE + 82} ${PAN_Y - 52}`} fill="rgb(120 170 180 / 0.16)" stroke="#4c6a72" strokeWidth="2.4" />}
+      {vessel && (
+        <path
+          d={`M${MIDDLE - 82} ${PAN_Y - 52}L${MIDDLE - 72} ${PAN_Y - 8}Q${MIDDLE - 70} ${PAN_Y} ${MIDDLE - 58} ${PAN_Y}H${MIDDLE + 58}Q${MIDDLE + 70} ${PAN_Y} ${MIDDLE + 72} ${PAN_Y - 8}L${MIDDLE + 82} ${PAN_Y - 52}`}
+          fill="rgb(120 170 180 / 0.16)"
+          stroke="#4c6a72"
+          strokeWidth="2.4"
+        />
+      )}
       {fine && <Shield open={open} />}
-      <path d={`M${MIDDLE - 128} ${PAN_Y}H${MIDDLE + 128}L${MIDDLE + 118} ${PAN_Y + 11}H${MIDDLE - 118}Z`} fill="#d6dbd8" stroke="#6d8078" strokeWidth="1.4" />
+      <path
+        d={`M${MIDDLE - 128} ${PAN_Y}H${MIDDLE + 128}L${MIDDLE + 118} ${PAN_Y + 11}H${MIDDLE - 118}Z`}
+        fill="#d6dbd8"
+        stroke="#6d8078"
+        strokeWidth="1.4"
+      />
       <rect x={MIDDLE - 20} y={PAN_Y + 11} width="40" height="20" fill="#9aa5a0" stroke="#6d8078" />
-      <path d={`M214 258Q216 ${PAN_Y + 31} 240 ${PAN_Y + 31}H600Q624 ${PAN_Y + 31} 626 258L650 470Q652 486 634 486H206Q188 486 190 470Z`} fill="#dfe4e1" stroke="#6d8078" strokeWidth="1.6" />
+      <path
+        d={`M214 258Q216 ${PAN_Y + 31} 240 ${PAN_Y + 31}H600Q624 ${PAN_Y + 31} 626 258L650 470Q652 486 634 486H206Q188 486 190 470Z`}
+        fill="#dfe4e1"
+        stroke="#6d8078"
+        strokeWidth="1.6"
+      />
       <rect x="246" y="296" width="348" height="110" rx="8" fill="#c7d3c4" stroke="#4c5b53" strokeWidth="2" />
-      <text x="540" y="374" textAnchor="end" fontSize="64" className="font-mono" fill="#13251f" data-display={shown.characters}>
+      <text
+        x="540"
+        y="374"
+        textAnchor="end"
+        fontSize="64"
+        className="font-mono"
+        fill="#13251f"
+        data-display={shown.characters}
+      >
         {numerals(shown.characters)}
       </text>
       {shown.characters !== '' && (
@@ -82,7 +134,9 @@ export function DigitalBody({ picture, shown, vessel, thing, putRight }: Digital
         {shown.characters === '' ? '' : shown.stable ? 'stable' : 'settling'}
       </text>
       <text x={MIDDLE} y="452" textAnchor="middle" fontSize="15" fill="#33463d">
-        {picture.weighables ? `takes up to ${numerals(String(picture.weighables.capacity / 10 ** picture.weighables.decimals))} ${picture.unitMark}` : ''}
+        {picture.weighables
+          ? `takes up to ${numerals(String(picture.weighables.capacity / 10 ** picture.weighables.decimals))} ${picture.unitMark}`
+          : ''}
       </text>
     </g>
   );

@@ -35,12 +35,31 @@ export function DigitalCaliper({ picture, shown, open, between }: DigitalCaliper
       <rect x={ZERO - 46} y={BEAM_Y} width="770" height="40" />
       <path d={`M${ZERO - 46} ${BEAM_Y}V${BEAM_Y - 28}H${ZERO - 16}L${ZERO} ${BEAM_Y - 42}V${BEAM_Y}Z`} />
       <path d={`M${ZERO - 46} ${BEAM_Y + 40}H${ZERO}V${BEAM_Y + 136}H${ZERO - 7}L${ZERO - 28} ${BEAM_Y + 70}Z`} />
-      {between && <rect x={ZERO} y={BEAM_Y + 66} width={Math.min(size * CALIPER_SCALE, jaw - ZERO)} height="48" rx="4" fill={thingTint(picture.thing.name)} stroke="#13251f" />}
+      {between && (
+        <rect
+          x={ZERO}
+          y={BEAM_Y + 66}
+          width={Math.min(size * CALIPER_SCALE, jaw - ZERO)}
+          height="48"
+          rx="4"
+          fill={thingTint(picture.thing.name)}
+          stroke="#13251f"
+        />
+      )}
       <path d={`M${jaw} ${BEAM_Y + 40}H${jaw + 44}L${jaw + 28} ${BEAM_Y + 70}L${jaw + 7} ${BEAM_Y + 136}H${jaw}Z`} />
       <path d={`M${jaw} ${BEAM_Y}V${BEAM_Y - 42}L${jaw + 16} ${BEAM_Y - 28}H${jaw + 40}V${BEAM_Y}Z`} />
       <rect x={jaw} y={BEAM_Y - 26} width="236" height="96" rx="8" fill="#4c5b53" stroke="#2c3d36" />
       <rect x={jaw + 18} y={BEAM_Y - 14} width="150" height="56" rx="4" fill="#c7d3c4" stroke="#2c3d36" />
-      <text x={jaw + 130} y={BEAM_Y + 26} textAnchor="end" fontSize="34" className="font-mono" fill="#13251f" stroke="none" data-display={characters}>
+      <text
+        x={jaw + 130}
+        y={BEAM_Y + 26}
+        textAnchor="end"
+        fontSize="34"
+        className="font-mono"
+        fill="#13251f"
+        stroke="none"
+        data-display={characters}
+      >
         {numerals(characters)}
       </text>
       <text x={jaw + 134} y={BEAM_Y + 26} fontSize="15" fill="#13251f" stroke="none">

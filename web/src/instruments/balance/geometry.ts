@@ -11,7 +11,13 @@ export interface BalanceLayout {
   readonly pitch: number;
   readonly bar: number;
   readonly baseY: number;
-  readonly glass: { readonly x: number; readonly y: number; readonly width: number; readonly height: number; readonly scale: number };
+  readonly glass: {
+    readonly x: number;
+    readonly y: number;
+    readonly width: number;
+    readonly height: number;
+    readonly scale: number;
+  };
   readonly pointer: { readonly x: number; readonly y: number; readonly width: number; readonly height: number };
 }
 

@@ -9,13 +9,25 @@ const INK = '#13251f';
 const FACE = 92;
 
 /** The sliding rider’s beam, much enlarged; x in pixels from the beam’s zero. */
-export const SlidingFace = memo(function SlidingFace({ beam, scale }: { readonly beam: DrawnBeam; readonly scale: number }): ReactNode {
+export const SlidingFace = memo(function SlidingFace({
+  beam,
+  scale,
+}: {
+  readonly beam: DrawnBeam;
+  readonly scale: number;
+}): ReactNode {
   return (
     <g className="own-ink" stroke={INK} fill={INK}>
       <rect x={-10 * scale} y="0" width={(beam.length + 20) * scale} height={FACE} fill="#e7ebe8" stroke="#8d9793" />
       {beam.marks.map(({ x, rank, label }) => (
         <g key={x} data-line={x}>
-          <line x1={x * scale} x2={x * scale} y1="0" y2={rank === 'long' ? 42 : rank === 'medium' ? 33 : 24} strokeWidth="2.2" />
+          <line
+            x1={x * scale}
+            x2={x * scale}
+            y1="0"
+            y2={rank === 'long' ? 42 : rank === 'medium' ? 33 : 24}
+            strokeWidth="2.2"
+          />
           {label !== null && (
             <text x={x * scale} y="74" textAnchor="middle" stroke="none" fontSize="26" className="font-mono">
               {label}
@@ -29,7 +41,15 @@ export const SlidingFace = memo(function SlidingFace({ beam, scale }: { readonly
 
 /** The tongue of the sliding rider, much enlarged; its point is at the origin. */
 export function Tongue({ lit = false }: { readonly lit?: boolean }): ReactNode {
-  return <path d="M0 0L-9 -22H-80V-60H80V-22H9Z" fill={lit ? 'var(--color-beam)' : '#7c8b84'} stroke="#2c3d36" strokeWidth="1.6" strokeLinejoin="round" />;
+  return (
+    <path
+      d="M0 0L-9 -22H-80V-60H80V-22H9Z"
+      fill={lit ? 'var(--color-beam)' : '#7c8b84'}
+      stroke="#2c3d36"
+      strokeWidth="1.6"
+      strokeLinejoin="round"
+    />
+  );
 }
 
 interface GlassProps {
@@ -51,13 +71,27 @@ export function SlidingGlass({ picture, layout, balance, lit }: GlassProps & { r
   const beam = picture.beams.at(-1);
   const length = beam?.length ?? 0;
   const moving = useMoving(balance);
-  const face = useCallback(({ riderX }: BalanceNow): number => -glassFrom(layout, riderX.at(-1) ?? 0, length) * glass.scale, [layout, length, glass]);
-  const tongue = useCallback(({ riderX }: BalanceNow): number => ((riderX.at(-1) ?? 0) - glassFrom(layout, riderX.at(-1) ?? 0, length)) * glass.scale, [layout, length, glass]);
+  const face = useCallback(
+    ({ riderX }: BalanceNow): number => -glassFrom(layout, riderX.at(-1) ?? 0, length) * glass.scale,
+    [layout, length, glass],
+  );
+  const tongue = useCallback(
+    ({ riderX }: BalanceNow): number =>
+      ((riderX.at(-1) ?? 0) - glassFrom(layout, riderX.at(-1) ?? 0, length)) * glass.scale,
+    [layout, length, glass],
+  );
   const placed = `translate(${glass.x} ${glass.y + glass.height - FACE})`;
   return (
     <>
       <Sheet box={box}>
-        <rect x={glass.x} y={glass.y} width={glass.width} height={glass.height} rx={CORNER} fill="var(--color-surface)" />
+        <rect
+          x={glass.x}
+          y={glass.y}
+          width={glass.width}
+          height={glass.height}
+          rx={CORNER}
+          fill="var(--color-surface)"
+        />
       </Sheet>
       <SlidingSheet box={box} window={glass} rounded={CORNER} sight={moving} shift={face} way="right">
         <g transform={placed}>{beam && <SlidingFace beam={beam} scale={glass.scale} />}</g>
@@ -84,15 +118,31 @@ export function PointerGlass({ picture, layout, balance }: GlassProps): ReactNod
       <Sheet box={box}>
         <g transform={`translate(${x} ${y})`} className="own-ink">
           <rect width={width} height={height} rx={CORNER} fill="#e7ebe8" />
-          <path d={`M${plate} 0H${width - CORNER}Q${width} 0 ${width} ${CORNER}V${height - CORNER}Q${width} ${height} ${width - CORNER} ${height}H${plate}Z`} fill="#cfd6d2" />
+          <path
+            d={`M${plate} 0H${width - CORNER}Q${width} 0 ${width} ${CORNER}V${height - CORNER}Q${width} ${height} ${width - CORNER} ${height}H${plate}Z`}
+            fill="#cfd6d2"
+          />
           {Array.from({ length: 2 * picture.swing.stops - 1 }, (_, i) => i + 1 - picture.swing.stops).map((line) => (
-            <line key={line} x1={plate} x2={plate + (line === 0 ? 46 : line % 5 === 0 ? 28 : 18)} y1={height / 2 + line * per} y2={height / 2 + line * per} stroke={line === 0 ? 'var(--color-beam)' : INK} strokeWidth={line === 0 ? 4 : 1.8} />
+            <line
+              key={line}
+              x1={plate}
+              x2={plate + (line === 0 ? 46 : line % 5 === 0 ? 28 : 18)}
+              y1={height / 2 + line * per}
+              y2={height / 2 + line * per}
+              stroke={line === 0 ? 'var(--color-beam)' : INK}
+              strokeWidth={line === 0 ? 4 : 1.8}
+            />
           ))}
         </g>
       </Sheet>
       <SlidingSheet box={box} window={pointer} rounded={CORNER} sight={moving} shift={tip}>
         <g transform={`translate(${x} ${y + height / 2})`} className="own-ink" data-pointer="tip">
-          <path d={`M-4 -13H${plate - 34}L${plate - 4} 0L${plate - 34} 13H-4Z`} fill="#5f6b66" stroke={INK} strokeWidth="1.4" />
+          <path
+            d={`M-4 -13H${plate - 34}L${plate - 4} 0L${plate - 34} 13H-4Z`}
+            fill="#5f6b66"
+            stroke={INK}
+            strokeWidth="1.4"
+          />
         </g>
       </SlidingSheet>
     </>

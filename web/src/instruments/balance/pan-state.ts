@@ -14,7 +14,14 @@ export interface PanState {
   readonly changed: { readonly at: number; readonly away: number } | null;
 }
 
-export const untouchedPan: PanState = { on: false, vessel: false, thing: false, tare: 0, putRight: false, changed: null };
+export const untouchedPan: PanState = {
+  on: false,
+  vessel: false,
+  thing: false,
+  tare: 0,
+  putRight: false,
+  changed: null,
+};
 
 /** Everything that presses on the pan. */
 export function pressing({ empty, vessel, thing, spoilt }: Weighables, pan: PanState): number {

@@ -23,9 +23,36 @@ interface LadenProps {
 export function Laden({ x, y, vessel, thing, count }: LadenProps): ReactNode {
   return (
     <g strokeLinejoin="round">
-      {thing !== null && count === 1 && <path d={`M${x - 19} ${y - (vessel ? 3 : 0)}q-3 -19 10 -23q14 -5 23 3q8 8 5 20Z`} fill={thingTint(thing)} stroke="#13251f" strokeWidth="1.2" />}
-      {thing !== null && count > 1 && Array.from({ length: count }, (_, i) => <rect key={i} x={x - 26 + (i % 4) * 13} y={y - (vessel ? 3 : 0) - 9 - Math.floor(i / 4) * 10} width="12" height="9" rx="3" fill={thingTint(thing)} stroke="#13251f" />)}
-      {vessel && <path d={`M${x - 32} ${y - 24}L${x - 28} ${y - 4}Q${x - 27} ${y} ${x - 22} ${y}H${x + 22}Q${x + 27} ${y} ${x + 28} ${y - 4}L${x + 32} ${y - 24}`} fill="rgb(120 170 180 / 0.18)" stroke="#4c6a72" strokeWidth="1.8" />}
+      {thing !== null && count === 1 && (
+        <path
+          d={`M${x - 19} ${y - (vessel ? 3 : 0)}q-3 -19 10 -23q14 -5 23 3q8 8 5 20Z`}
+          fill={thingTint(thing)}
+          stroke="#13251f"
+          strokeWidth="1.2"
+        />
+      )}
+      {thing !== null &&
+        count > 1 &&
+        Array.from({ length: count }, (_, i) => (
+          <rect
+            key={i}
+            x={x - 26 + (i % 4) * 13}
+            y={y - (vessel ? 3 : 0) - 9 - Math.floor(i / 4) * 10}
+            width="12"
+            height="9"
+            rx="3"
+            fill={thingTint(thing)}
+            stroke="#13251f"
+          />
+        ))}
+      {vessel && (
+        <path
+          d={`M${x - 32} ${y - 24}L${x - 28} ${y - 4}Q${x - 27} ${y} ${x - 22} ${y}H${x + 22}Q${x + 27} ${y} ${x + 28} ${y - 4}L${x + 32} ${y - 24}`}
+          fill="rgb(120 170 180 / 0.18)"
+          stroke="#4c6a72"
+          strokeWidth="1.8"
+        />
+      )}
     </g>
   );
 }
@@ -39,9 +66,22 @@ export function Pan({ picture, layout, vessel, thing, free }: PanProps): ReactNo
   const hung = picture.under !== null && thing;
   return (
     <g fill="#c9cfcc" stroke="#6d8078" strokeWidth="1.4">
-      {hangs ? <path d={`M${x} ${pivot.y + 4}V${pivot.y + 22}M${x} ${pivot.y + 22}L${x - 48} ${y}M${x} ${pivot.y + 22}L${x + 48} ${y}`} fill="none" /> : <rect x={x - 4} y={y} width="8" height={pivot.y - 5 - y} />}
+      {hangs ? (
+        <path
+          d={`M${x} ${pivot.y + 4}V${pivot.y + 22}M${x} ${pivot.y + 22}L${x - 48} ${y}M${x} ${pivot.y + 22}L${x + 48} ${y}`}
+          fill="none"
+        />
+      ) : (
+        <rect x={x - 4} y={y} width="8" height={pivot.y - 5 - y} />
+      )}
       <path d={`M${x - 54} ${y}H${x + 54}L${x + 44} ${y + 7}H${x - 44}Z`} />
-      <Laden x={x} y={y} vessel={vessel} thing={thing && !hung ? picture.thing.name : null} count={picture.thing.count} />
+      <Laden
+        x={x}
+        y={y}
+        vessel={vessel}
+        thing={thing && !hung ? picture.thing.name : null}
+        count={picture.thing.count}
+      />
       {hung && (
         <g stroke="#13251f">
           <line x1={x} x2={x - (free ? 0 : 26)} y1={y + 7} y2={baseY - 80} strokeWidth="1" />
@@ -62,10 +102,19 @@ export function Platform({ layout, picture }: Pick<PanProps, 'layout' | 'picture
       {picture.under !== null && (
         <g>
           <rect x={x - 43} y={y - 52} width="86" height="51" fill="#2f7ea8" fillOpacity="0.28" />
-          <path d={`M${x - 46} ${y - 66}L${x - 43} ${y - 62}V${y}H${x + 43}V${y - 62}L${x + 46} ${y - 66}`} fill="none" stroke="#4c6a72" strokeWidth="1.8" />
+          <path
+            d={`M${x - 46} ${y - 66}L${x - 43} ${y - 62}V${y}H${x + 43}V${y - 62}L${x + 46} ${y - 66}`}
+            fill="none"
+            stroke="#4c6a72"
+            strokeWidth="1.8"
+          />
         </g>
       )}
-      <path d={`M${x - 62} ${layout.baseY - 40}H${x + 62}V${layout.baseY - 34}H${x + 6}V${layout.baseY - 16}H${x - 6}V${layout.baseY - 34}H${x - 62}Z`} fill="#b3bcb7" stroke="#6d8078" />
+      <path
+        d={`M${x - 62} ${layout.baseY - 40}H${x + 62}V${layout.baseY - 34}H${x + 6}V${layout.baseY - 16}H${x - 6}V${layout.baseY - 34}H${x - 62}Z`}
+        fill="#b3bcb7"
+        stroke="#6d8078"
+      />
     </>
   );
 }

@@ -22,10 +22,24 @@ interface ShownRiderProps extends RiderProps {
 const HALF = [15, 13, 11, 10] as const;
 
 /** A cast rider; its tongue points at the line it stands at. `seated`: it has dropped into a notch. */
-export function RiderBody({ half, seated, lit = false }: { readonly half: number; readonly seated: boolean; readonly lit?: boolean }): ReactNode {
+export function RiderBody({
+  half,
+  seated,
+  lit = false,
+}: {
+  readonly half: number;
+  readonly seated: boolean;
+  readonly lit?: boolean;
+}): ReactNode {
   return (
     <g transform={`translate(0 ${seated ? NOTCH : 0})`}>
-      <path d={`M${-half} -20Q${-half} -24 ${-half + 4} -24H${half - 4}Q${half} -24 ${half} -20V-7H4L0 0L-4 -7H${-half}Z`} fill={lit ? 'var(--color-beam)' : '#7c8b84'} stroke="#2c3d36" strokeWidth="1.3" strokeLinejoin="round" />
+      <path
+        d={`M${-half} -20Q${-half} -24 ${-half + 4} -24H${half - 4}Q${half} -24 ${half} -20V-7H4L0 0L-4 -7H${-half}Z`}
+        fill={lit ? 'var(--color-beam)' : '#7c8b84'}
+        stroke="#2c3d36"
+        strokeWidth="1.3"
+        strokeLinejoin="round"
+      />
       <path d={`M${-half + 4} -20H${half - 4}`} stroke="#dfe4e1" strokeWidth="1.6" />
     </g>
   );
@@ -47,7 +61,9 @@ export function Rider({ picture, rider, layout, balance, lit }: ShownRiderProps)
     useCallback(
       ({ riderX }: BalanceNow) => {
         const x = riderX[rider] ?? 0;
-        return { transform: `translate(${beamX(layout, x).toFixed(2)} ${barTop(layout, rider) + (isInNotch(picture, rider, x) ? NOTCH : 0)})` };
+        return {
+          transform: `translate(${beamX(layout, x).toFixed(2)} ${barTop(layout, rider) + (isInNotch(picture, rider, x) ? NOTCH : 0)})`,
+        };
       },
       [picture, rider, layout],
     ),
@@ -83,7 +99,10 @@ export function RiderHandle({ picture, rider, layout, balance, onRest }: HandleP
   const spoken = useCallback(
     ({ riderX }: BalanceNow): Record<string, string | number> => ({
       'aria-valuenow': Math.round((riderX[rider] ?? 0) / unit),
-      'aria-valuetext': describeRiders({ ...picture, beams: beam ? [beam] : [] }, [riderX[rider] ?? 0]).replace(/^.*?, is /, ''),
+      'aria-valuetext': describeRiders({ ...picture, beams: beam ? [beam] : [] }, [riderX[rider] ?? 0]).replace(
+        /^.*?, is /,
+        '',
+      ),
       transform: `translate(${beamX(layout, riderX[rider] ?? 0).toFixed(2)} ${barTop(layout, rider)})`,
     }),
     [picture, beam, layout, rider, unit],
@@ -105,9 +124,33 @@ export function RiderHandle({ picture, rider, layout, balance, onRest }: HandleP
   });
   return (
     <g ref={rail} {...handlers} className="cursor-ew-resize touch-none">
-      <rect x={beamX(layout, 0) - 14} y={barTop(layout, rider) - 28} width={(beam?.length ?? 0) * layout.scale + 28} height="36" fill="transparent" />
-      <g ref={grip} role="slider" tabIndex={0} aria-label={nameOf(picture, rider)} aria-valuemin={0} aria-valuemax={Math.round((beam?.length ?? 0) / unit)} className="outline-none [&:focus-visible_.halo]:opacity-100">
-        <rect className="halo opacity-0" x={-halfWidth(picture, rider) - 5} y="-29" width={2 * halfWidth(picture, rider) + 10} height="38" rx="6" fill="none" stroke="var(--color-beam)" strokeWidth="3" />
+      <rect
+        x={beamX(layout, 0) - 14}
+        y={barTop(layout, rider) - 28}
+        width={(beam?.length ?? 0) * layout.scale + 28}
+        height="36"
+        fill="transparent"
+      />
+      <g
+        ref={grip}
+        role="slider"
+        tabIndex={0}
+        aria-label={nameOf(picture, rider)}
+        aria-valuemin={0}
+        aria-valuemax={Math.round((beam?.length ?? 0) / unit)}
+        className="outline-none [&:focus-visible_.halo]:opacity-100"
+      >
+        <rect
+          className="halo opacity-0"
+          x={-halfWidth(picture, rider) - 5}
+          y="-29"
+          width={2 * halfWidth(picture, rider) + 10}
+          height="38"
+          rx="6"
+          fill="none"
+          stroke="var(--color-beam)"
+          strokeWidth="3"
+        />
         <rect x="-22" y="-30" width="44" height="44" fill="transparent" />
       </g>
     </g>

@@ -17,7 +17,10 @@ export function useLaden(balance: Balance): Pick<BalanceNow, 'vessel' | 'thing' 
 }
 
 /** As `useDrawn`, for what moves with a balance. A style is set as such, anything else as an attribute. */
-export function useWeighed<Element extends SVGElement | HTMLElement>(balance: Balance, drawnAt: (now: BalanceNow) => Drawn): RefObject<Element | null> {
+export function useWeighed<Element extends SVGElement | HTMLElement>(
+  balance: Balance,
+  drawnAt: (now: BalanceNow) => Drawn,
+): RefObject<Element | null> {
   const ref = useRef<Element>(null);
   useLayoutEffect(() => {
     const drawn = new Map<string, string>();

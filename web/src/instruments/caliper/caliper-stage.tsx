@@ -35,7 +35,9 @@ interface CaliperStageProps extends StageProps {
 
 function spokenAside(height: number): string {
   const distance = Math.round(Math.abs(height));
-  return distance === 0 ? 'straight over the lines' : `${distance} millimetres to the ${height > 0 ? 'right' : 'left'} of them`;
+  return distance === 0
+    ? 'straight over the lines'
+    : `${distance} millimetres to the ${height > 0 ? 'right' : 'left'} of them`;
 }
 
 interface EyeProps {
@@ -49,11 +51,37 @@ interface EyeProps {
 function EyeOver({ x, sight, disabled, onRest }: EyeProps): ReactNode {
   const perMillimetre = EYE_RUN / 100;
   const drawnAt = useCallback((seen: Seen) => [x + seen.height * perMillimetre, EYE_Y] as const, [x, perMillimetre]);
-  const place = useCallback((to: number) => Math.round(Math.min(EYE_RANGE, Math.max(-EYE_RANGE, (to - x) / perMillimetre)) * 10) / 10, [x, perMillimetre]);
+  const place = useCallback(
+    (to: number) => Math.round(Math.min(EYE_RANGE, Math.max(-EYE_RANGE, (to - x) / perMillimetre)) * 10) / 10,
+    [x, perMillimetre],
+  );
   return (
-    <EyeSlider label="How far your eye is to the side" across sight={sight} disabled={disabled} reach={EYE_RANGE} spoken={spokenAside} drawnAt={drawnAt} place={place} onRest={onRest}>
-      <rect x={x - EYE_RANGE * perMillimetre - 30} y={EYE_Y - 30} width={2 * EYE_RANGE * perMillimetre + 60} height="60" fill="transparent" />
-      <line x1={x - EYE_RANGE * perMillimetre} x2={x + EYE_RANGE * perMillimetre} y1={EYE_Y} y2={EYE_Y} stroke="var(--color-rail)" strokeWidth="2" />
+    <EyeSlider
+      label="How far your eye is to the side"
+      across
+      sight={sight}
+      disabled={disabled}
+      reach={EYE_RANGE}
+      spoken={spokenAside}
+      drawnAt={drawnAt}
+      place={place}
+      onRest={onRest}
+    >
+      <rect
+        x={x - EYE_RANGE * perMillimetre - 30}
+        y={EYE_Y - 30}
+        width={2 * EYE_RANGE * perMillimetre + 60}
+        height="60"
+        fill="transparent"
+      />
+      <line
+        x1={x - EYE_RANGE * perMillimetre}
+        x2={x + EYE_RANGE * perMillimetre}
+        y1={EYE_Y}
+        y2={EYE_Y}
+        stroke="var(--color-rail)"
+        strokeWidth="2"
+      />
     </EyeSlider>
   );
 }
@@ -105,7 +133,9 @@ function RightLines({ picture, steps, view, y, half }: RightLinesProps): ReactNo
   const x = line === null ? null : at(view, picture.slideX + (picture.vernierMarks[line]?.x ?? 0));
   return (
     <g stroke="var(--color-beam)" strokeWidth="4" pointerEvents="none">
-      {passed !== null && at(view, passed) > 0 && at(view, passed) < view.width && <line x1={at(view, passed)} x2={at(view, passed)} y1={y + 0.4 * half} y2={y + half} />}
+      {passed !== null && at(view, passed) > 0 && at(view, passed) < view.width && (
+        <line x1={at(view, passed)} x2={at(view, passed)} y1={y + 0.4 * half} y2={y + half} />
+      )}
       {x !== null && x > 0 && x < view.width && <line x1={x} x2={x} y1={y + 0.6 * half} y2={y + 1.5 * half} />}
     </g>
   );
@@ -121,7 +151,16 @@ function viewsOf({ thing, slideX, held, closedX }: CaliperPicture): { readonly n
 }
 
 /** A vernier caliper: the whole of it, its vernier, and a reading glass that is slid along the lines to find the one that coincides. */
-export default function CaliperStage({ picture, name, sight, tool, onSlide, onRestEye, closed = false, rightPath = [] }: CaliperStageProps): ReactNode {
+export default function CaliperStage({
+  picture,
+  name,
+  sight,
+  tool,
+  onSlide,
+  onRestEye,
+  closed = false,
+  rightPath = [],
+}: CaliperStageProps): ReactNode {
   const layout = useNarrow() ? NARROW : WIDE;
   const [view, setView] = useState(0);
   const [over, setOver] = useState(0);
@@ -154,24 +193,79 @@ export default function CaliperStage({ picture, name, sight, tool, onSlide, onRe
   const onThing = !closed || view === 0;
   return (
     <>
-      <Stage box={layout.box} label={`${name}${between ? ` with a ${picture.thing.name}` : ' with nothing between its jaws'}. Turn on the description in words to read it without seeing it.`}>
+      <Stage
+        box={layout.box}
+        label={`${name}${between ? ` with a ${picture.thing.name}` : ' with nothing between its jaws'}. Turn on the description in words to read it without seeing it.`}
+      >
         <WholeCaliper picture={picture} sight={sight} box={layout.box} at={whole} between={between} turned={turned} />
         <Sheet box={layout.box}>
-          <text x={layout.x} y="18" fontSize="15" fill="var(--color-muted)">{name}, main scale in cm</text>
+          <text x={layout.x} y="18" fontSize="15" fill="var(--color-muted)">
+            {name}, main scale in cm
+          </text>
         </Sheet>
-        <Pair picture={picture} view={middle} layout={layout} y={MIDDLE.y} half={MIDDLE.half} sight={sight} weight={1} />
+        <Pair
+          picture={picture}
+          view={middle}
+          layout={layout}
+          y={MIDDLE.y}
+          half={MIDDLE.half}
+          sight={sight}
+          weight={1}
+        />
         <Pair picture={picture} view={glass} layout={layout} y={GLASS.y} half={GLASS.half} sight={sight} weight={1.5} />
         <Sheet box={layout.box} touched>
-          <rect x={layout.x} y={GLASS.y} width={layout.width} height={2 * GLASS.half} rx="10" fill="none" stroke="var(--color-beam)" strokeWidth="2.4" pointerEvents="none" />
+          <rect
+            x={layout.x}
+            y={GLASS.y}
+            width={layout.width}
+            height={2 * GLASS.half}
+            rx="10"
+            fill="none"
+            stroke="var(--color-beam)"
+            strokeWidth="2.4"
+            pointerEvents="none"
+          />
           <g transform={`translate(${layout.x} 0)`}>
-            {onThing && <RightLines picture={picture} steps={rightPath} view={answered} y={MIDDLE.y} half={MIDDLE.half} />}
-            {onThing && <RightLines picture={picture} steps={rightPath} view={enlarged} y={GLASS.y} half={GLASS.half} />}
-            <GlassRail over={over} length={vernierLength(picture)} scale={middle.scale} zeroAt={at(middle, 0)} y={MIDDLE.y - 5} height={2 * MIDDLE.half + 10} onMove={setOver} />
+            {onThing && (
+              <RightLines picture={picture} steps={rightPath} view={answered} y={MIDDLE.y} half={MIDDLE.half} />
+            )}
+            {onThing && (
+              <RightLines picture={picture} steps={rightPath} view={enlarged} y={GLASS.y} half={GLASS.half} />
+            )}
+            <GlassRail
+              over={over}
+              length={vernierLength(picture)}
+              scale={middle.scale}
+              zeroAt={at(middle, 0)}
+              y={MIDDLE.y - 5}
+              height={2 * MIDDLE.half + 10}
+              onMove={setOver}
+            />
           </g>
           {byHand && !closed && faces && (
             <g transform={`translate(${left} ${WHOLE_Y})`}>
-              <SlideHandle label="The slide" faces={faces} state={hold} sight={sight} step={0.1} page={10} perUnit={1 / scale} way="right" onRest={onSlide}>
-                <rect className="halo opacity-0" x={-16 * scale} y={-15 * scale} width={222 * scale} height={44 * scale} rx="8" fill="none" stroke="var(--color-beam)" strokeWidth="3" />
+              <SlideHandle
+                label="The slide"
+                faces={faces}
+                state={hold}
+                sight={sight}
+                step={0.1}
+                page={10}
+                perUnit={1 / scale}
+                way="right"
+                onRest={onSlide}
+              >
+                <rect
+                  className="halo opacity-0"
+                  x={-16 * scale}
+                  y={-15 * scale}
+                  width={222 * scale}
+                  height={44 * scale}
+                  rx="8"
+                  fill="none"
+                  stroke="var(--color-beam)"
+                  strokeWidth="3"
+                />
                 <rect x={-14 * scale} y={-14 * scale} width={220 * scale} height={58 * scale} fill="transparent" />
               </SlideHandle>
             </g>
@@ -181,7 +275,12 @@ export default function CaliperStage({ picture, name, sight, tool, onSlide, onRe
               <PartNames picture={picture} at={sight.seen().markAt} scale={scale} />
             </g>
           )}
-          <EyeOver x={layout.x + layout.width / 2} sight={sight} disabled={!onRestEye || closed} onRest={onRestEye ?? (() => undefined)} />
+          <EyeOver
+            x={layout.x + layout.width / 2}
+            sight={sight}
+            disabled={!onRestEye || closed}
+            onRest={onRestEye ?? (() => undefined)}
+          />
         </Sheet>
       </Stage>
       <div className="flex flex-wrap items-center gap-x-6">

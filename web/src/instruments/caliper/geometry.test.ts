@@ -27,15 +27,21 @@ describe.each(CALIPERS)('the drawing of %s', (id) => {
         const picture = caliper(id, value);
         const view = middleView(picture, picture.slideX, 780);
         const main = picture.marks.map(({ x }) => at(view, x));
-        const off = (line: number): number => Math.min(...main.map((x) => Math.abs(x - at(view, picture.slideX + picture.vernierMarks[line]!.x))));
+        const off = (line: number): number =>
+          Math.min(...main.map((x) => Math.abs(x - at(view, picture.slideX + picture.vernierMarks[line]!.x))));
         const lines = picture.vernierMarks.length - 1;
-        const nearest = Array.from({ length: lines }, (_, line) => line).reduce((best, line) => (off(line) < off(best) - 1e-9 ? line : best), 0);
+        const nearest = Array.from({ length: lines }, (_, line) => line).reduce(
+          (best, line) => (off(line) < off(best) - 1e-9 ? line : best),
+          0,
+        );
         expect(off(coincidingLine(picture, picture.slideX))).toBeCloseTo(off(nearest), 6);
         const text = Number(expectedReading(readingTask(id, { value })).text);
         const least = 1 / lines;
         const shown = Math.round((text - Math.floor(text + 1e-9)) / least) % lines;
         // Midway between two lines either is as near.
-        expect(Math.min(Math.abs(shown - nearest), lines - Math.abs(shown - nearest))).toBeLessThanOrEqual(Math.abs(off(nearest) - off(shown)) < 1e-6 ? 1 : 0);
+        expect(Math.min(Math.abs(shown - nearest), lines - Math.abs(shown - nearest))).toBeLessThanOrEqual(
+          Math.abs(off(nearest) - off(shown)) < 1e-6 ? 1 : 0,
+        );
       }),
       { numRuns: 200 },
     );

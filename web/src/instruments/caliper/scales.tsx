@@ -23,7 +23,13 @@ const LENGTHS = { long: 0.62, medium: 0.48, short: 0.36 } as const;
 const SIZE = 0.3;
 
 /** The main scale: its lines stand on its lower edge, its numbers above them. */
-export const MainScale = memo(function MainScale({ picture, view, height, weight = 1, whole = false }: MainScaleProps): ReactNode {
+export const MainScale = memo(function MainScale({
+  picture,
+  view,
+  height,
+  weight = 1,
+  whole = false,
+}: MainScaleProps): ReactNode {
   const [from, to] = whole ? [at(view, BEYOND.from), at(view, BEYOND.to)] : [0, view.width];
   return (
     <g className="own-ink" stroke="var(--color-ink)" fill="var(--color-ink)">
@@ -35,7 +41,14 @@ export const MainScale = memo(function MainScale({ picture, view, height, weight
           <g key={x} data-main={x}>
             <line x1={left} x2={left} y1={height} y2={height * (1 - LENGTHS[rank])} strokeWidth={1.5 * weight} />
             {label !== null && (
-              <text x={left} y={height * 0.32} textAnchor="middle" stroke="none" fontSize={height * SIZE} className="font-mono">
+              <text
+                x={left}
+                y={height * 0.32}
+                textAnchor="middle"
+                stroke="none"
+                fontSize={height * SIZE}
+                className="font-mono"
+              >
                 {label}
               </text>
             )}
@@ -47,10 +60,26 @@ export const MainScale = memo(function MainScale({ picture, view, height, weight
 });
 
 /** The vernier: its lines hang from its upper edge, its numbers below them. Its zero stands at a position of the main scale. */
-export const VernierScale = memo(function VernierScale({ picture, view, height, position, weight = 1 }: ScaleProps & { readonly position: number }): ReactNode {
+export const VernierScale = memo(function VernierScale({
+  picture,
+  view,
+  height,
+  position,
+  weight = 1,
+}: ScaleProps & { readonly position: number }): ReactNode {
   return (
     <g className="own-ink" stroke="var(--color-ink)" fill="var(--color-ink)">
-      <rect x={at(view, position - picture.edge)} width={Math.max(0, at(view, position + (picture.vernierMarks.at(-1)?.x ?? 0) + picture.edge) - at(view, position - picture.edge))} height={height} fill="#e7ebe8" stroke="#8d9793" strokeWidth="1.2" />
+      <rect
+        x={at(view, position - picture.edge)}
+        width={Math.max(
+          0,
+          at(view, position + (picture.vernierMarks.at(-1)?.x ?? 0) + picture.edge) - at(view, position - picture.edge),
+        )}
+        height={height}
+        fill="#e7ebe8"
+        stroke="#8d9793"
+        strokeWidth="1.2"
+      />
       {picture.vernierMarks.map(({ x, rank, label }, line) => {
         const left = at(view, position + x);
         if (left < -20 || left > view.width + 20) return null;
@@ -58,7 +87,14 @@ export const VernierScale = memo(function VernierScale({ picture, view, height, 
           <g key={x} data-line={line}>
             <line x1={left} x2={left} y1={0} y2={height * LENGTHS[rank]} strokeWidth={1.5 * weight} />
             {label !== null && (
-              <text x={left} y={height * 0.92} textAnchor="middle" stroke="none" fontSize={height * SIZE} className="font-mono">
+              <text
+                x={left}
+                y={height * 0.92}
+                textAnchor="middle"
+                stroke="none"
+                fontSize={height * SIZE}
+                className="font-mono"
+              >
                 {label}
               </text>
             )}

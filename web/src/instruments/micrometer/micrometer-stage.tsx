@@ -7,7 +7,17 @@ import { Sheet, SlidingSheet, Stage, type StageBox, type Window } from '../sheet
 import type { Seen } from '../sight.ts';
 import { SlideHandle } from '../slide-handle.tsx';
 import type { StageProps } from '../stage-props.ts';
-import { RightReading, sleeveArea, SleeveBody, SleeveLines, thimbleArea, ThimbleBody, ThimbleLines, turnedPast, type CloseView } from './sleeve-and-thimble.tsx';
+import {
+  RightReading,
+  sleeveArea,
+  SleeveBody,
+  SleeveLines,
+  thimbleArea,
+  ThimbleBody,
+  ThimbleLines,
+  turnedPast,
+  type CloseView,
+} from './sleeve-and-thimble.tsx';
 import { WholeMicrometer } from './whole-micrometer.tsx';
 
 interface MicrometerStageProps extends StageProps {
@@ -41,7 +51,15 @@ function within({ x, y, width, height }: Window, box: StageBox): Window {
 }
 
 /** A micrometer: the whole of it, and the sleeve with the thimble’s edge seen close. */
-export default function MicrometerStage({ picture, name, sight, tool, onSlide, closed = false, rightPath = [] }: MicrometerStageProps): ReactNode {
+export default function MicrometerStage({
+  picture,
+  name,
+  sight,
+  tool,
+  onSlide,
+  closed = false,
+  rightPath = [],
+}: MicrometerStageProps): ReactNode {
   const box = useNarrow() ? NARROW : WIDE;
   const [shown, setShown] = useState(0);
   const faces = useMemo(() => facesOf(picture), [picture]);
@@ -65,10 +83,22 @@ export default function MicrometerStage({ picture, name, sight, tool, onSlide, c
   const thimble = thimbleArea(picture, view);
   return (
     <>
-      <Stage box={box} label={`${name}${between ? ` with a ${picture.thing.name} between its faces` : ' with nothing between its faces'}. Turn on the description in words to read it without seeing it.`}>
-        <WholeMicrometer picture={picture} sight={sight} between={between} turned={turned} box={box} at={box === WIDE ? AT.wide : AT.narrow} />
+      <Stage
+        box={box}
+        label={`${name}${between ? ` with a ${picture.thing.name} between its faces` : ' with nothing between its faces'}. Turn on the description in words to read it without seeing it.`}
+      >
+        <WholeMicrometer
+          picture={picture}
+          sight={sight}
+          between={between}
+          turned={turned}
+          box={box}
+          at={box === WIDE ? AT.wide : AT.narrow}
+        />
         <Sheet box={box}>
-          <text x={box.x + 12} y="22" fontSize="15" fill="var(--color-muted)">{name}</text>
+          <text x={box.x + 12} y="22" fontSize="15" fill="var(--color-muted)">
+            {name}
+          </text>
           <SleeveBody picture={picture} view={view} />
           <ThimbleBody picture={picture} view={view} />
         </Sheet>
@@ -81,8 +111,28 @@ export default function MicrometerStage({ picture, name, sight, tool, onSlide, c
         <Sheet box={box} touched>
           {shown === 0 && <RightReading picture={picture} steps={rightPath} view={view} />}
           {byHand && !closed && faces && (
-            <SlideHandle label="The thimble" faces={faces} state={hold} sight={sight} step={DIVISION} page={50 * DIVISION} perUnit={DIVISION / view.perDivision} way="down" onRest={onSlide}>
-              <rect className="halo opacity-0" x={thimble.x - 4} y={thimble.y - 4} width={thimble.width + 8} height={thimble.height + 8} rx="8" fill="none" stroke="var(--color-beam)" strokeWidth="3" />
+            <SlideHandle
+              label="The thimble"
+              faces={faces}
+              state={hold}
+              sight={sight}
+              step={DIVISION}
+              page={50 * DIVISION}
+              perUnit={DIVISION / view.perDivision}
+              way="down"
+              onRest={onSlide}
+            >
+              <rect
+                className="halo opacity-0"
+                x={thimble.x - 4}
+                y={thimble.y - 4}
+                width={thimble.width + 8}
+                height={thimble.height + 8}
+                rx="8"
+                fill="none"
+                stroke="var(--color-beam)"
+                strokeWidth="3"
+              />
               <rect {...thimble} fill="transparent" />
             </SlideHandle>
           )}

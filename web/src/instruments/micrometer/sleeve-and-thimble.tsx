@@ -71,7 +71,15 @@ export function SleeveBody({ picture, view }: BodyProps): ReactNode {
       {picture.sleeveLines.slice(1).map((divisions, i) => (
         <g key={divisions} data-sleeve-line={i + 1} strokeWidth="1.6">
           <line x1={edge - 44} x2={edge} y1={datum - divisions * perDivision} y2={datum - divisions * perDivision} />
-          <text x={edge - 54} y={datum - divisions * perDivision} dy="0.35em" textAnchor="end" stroke="none" fontSize="15" className="font-mono">
+          <text
+            x={edge - 54}
+            y={datum - divisions * perDivision}
+            dy="0.35em"
+            textAnchor="end"
+            stroke="none"
+            fontSize="15"
+            className="font-mono"
+          >
             {(i + 1) % 10}
           </text>
         </g>
@@ -90,7 +98,12 @@ export function SleeveLines({ picture, open, view: { edge, datum, perMillimetre 
       <line x1={x(0) - 40} x2={x(picture.marks.at(-1)?.x ?? 25) + 60} y1={datum} y2={datum} />
       {picture.marks.map(({ x: mm, side, label }) => (
         <g key={mm} data-sleeve={mm}>
-          <line x1={x(mm)} x2={x(mm)} y1={datum} y2={side === 'above' ? datum - (label === null ? 20 : tall) : datum + 20} />
+          <line
+            x1={x(mm)}
+            x2={x(mm)}
+            y1={datum}
+            y2={side === 'above' ? datum - (label === null ? 20 : tall) : datum + 20}
+          />
           {label !== null && (
             <text x={x(mm)} y={numberY} textAnchor="middle" stroke="none" fontSize="24" className="font-mono">
               {label}
@@ -114,7 +127,13 @@ export function ThimbleBody({ picture, view: { edge, datum } }: BodyProps): Reac
         <stop offset="0.75" stopColor="#c3cac6" />
         <stop offset="1" stopColor="#717c77" />
       </linearGradient>
-      <path data-thimble-edge d={`M${edge} ${datum - above - 4}L${edge + BEVEL} ${datum - above - WIDER}H${edge + 200}V${datum + below + WIDER}H${edge + BEVEL}L${edge} ${datum + below + 4}Z`} fill={`url(#${id})`} stroke="#5f6b66" strokeWidth="1.6" />
+      <path
+        data-thimble-edge
+        d={`M${edge} ${datum - above - 4}L${edge + BEVEL} ${datum - above - WIDER}H${edge + 200}V${datum + below + WIDER}H${edge + BEVEL}L${edge} ${datum + below + 4}Z`}
+        fill={`url(#${id})`}
+        stroke="#5f6b66"
+        strokeWidth="1.6"
+      />
     </g>
   );
 }
@@ -152,14 +171,24 @@ export function ThimbleLines({ picture, open, view: { edge, datum, perDivision }
 }
 
 /** The answer on the scales: the last line uncovered on the sleeve, then where the datum line meets the thimble. */
-export function RightReading({ picture, steps, view: { edge, datum, perMillimetre } }: { readonly picture: MicrometerPicture; readonly steps: readonly RevealStep[]; readonly view: CloseView }): ReactNode {
+export function RightReading({
+  picture,
+  steps,
+  view: { edge, datum, perMillimetre },
+}: {
+  readonly picture: MicrometerPicture;
+  readonly steps: readonly RevealStep[];
+  readonly view: CloseView;
+}): ReactNode {
   const { marks, openX } = picture;
   const last = steps.some(({ kind }) => kind === 'label') ? marks.findLast(({ x }) => x <= openX + 1e-6) : undefined;
   const x = edge + ((last?.x ?? 0) - openX) * perMillimetre;
   return (
     <g stroke="var(--color-beam)" strokeWidth="4" pointerEvents="none">
       {last && <line x1={x} x2={x} y1={datum} y2={last.side === 'above' ? datum - 30 : datum + 20} />}
-      {steps.some(({ kind }) => kind === 'estimate') && <line x1={edge} x2={edge + BEVEL} y1={datum} y2={datum} strokeWidth="3" />}
+      {steps.some(({ kind }) => kind === 'estimate') && (
+        <line x1={edge} x2={edge + BEVEL} y1={datum} y2={datum} strokeWidth="3" />
+      )}
     </g>
   );
 }

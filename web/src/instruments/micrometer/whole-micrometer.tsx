@@ -41,8 +41,25 @@ const TheThimble = memo(function TheThimble(): ReactNode {
 function Between({ picture, sight, turned }: Pick<WholeMicrometerProps, 'picture' | 'sight' | 'turned'>): ReactNode {
   const closed = picture.closedX ?? 0;
   const size = (turned ? (picture.held.turnedX ?? picture.openX) : picture.openX) - closed;
-  const thing = useDrawn<SVGRectElement>(sight, useCallback(({ markAt }: Seen) => ({ width: Math.max(0.1, Math.min(size, markAt - closed)).toFixed(3) }), [size, closed]));
-  return <rect ref={thing} x="0" y="-6" height="12" rx="1" fill={thingTint(picture.thing.name)} stroke="#13251f" strokeWidth="0.5" />;
+  const thing = useDrawn<SVGRectElement>(
+    sight,
+    useCallback(
+      ({ markAt }: Seen) => ({ width: Math.max(0.1, Math.min(size, markAt - closed)).toFixed(3) }),
+      [size, closed],
+    ),
+  );
+  return (
+    <rect
+      ref={thing}
+      x="0"
+      y="-6"
+      height="12"
+      rx="1"
+      fill={thingTint(picture.thing.name)}
+      stroke="#13251f"
+      strokeWidth="0.5"
+    />
+  );
 }
 
 /** A micrometer at true proportion: frame, anvil, spindle, sleeve, knurled thimble, and ratchet. Spindle and thimble slide as sheets of their own. */

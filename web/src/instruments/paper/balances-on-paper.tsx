@@ -39,11 +39,23 @@ function Enlarged({ picture, x }: { readonly picture: BeamPicture; readonly x: n
 export function BeamsOnPaper({ picture, label }: { readonly picture: BeamPicture; readonly label: string }): ReactNode {
   const shift = (picture.beams.length - 3) * 54;
   return (
-    <svg viewBox={`0 0 ${WIDTH} ${picture.views.length * (EACH + shift)}`} className="block w-full" role="img" aria-label={label}>
+    <svg
+      viewBox={`0 0 ${WIDTH} ${picture.views.length * (EACH + shift)}`}
+      className="block w-full"
+      role="img"
+      aria-label={label}
+    >
       {picture.views.map(({ caption, riderX }, i) => (
         <g key={caption} transform={`translate(0 ${i * (EACH + shift)})`}>
           <text x="0" y="16" fontSize="16" fill="var(--color-ink)">{`with ${caption} on the pan, in balance`}</text>
-          <svg x="0" y="0" width={WIDTH} height={GLASS.y + shift - 8} viewBox={`${beamX(LAYOUT, -18) - 8} 0 ${WIDTH} ${GLASS.y + shift - 8}`} overflow="hidden">
+          <svg
+            x="0"
+            y="0"
+            width={WIDTH}
+            height={GLASS.y + shift - 8}
+            viewBox={`${beamX(LAYOUT, -18) - 8} 0 ${WIDTH} ${GLASS.y + shift - 8}`}
+            overflow="hidden"
+          >
             <Beams picture={picture} layout={LAYOUT} />
             {picture.beams.map((_, rider) => {
               const x = riderX[rider] ?? 0;
@@ -64,13 +76,26 @@ export function BeamsOnPaper({ picture, label }: { readonly picture: BeamPicture
 }
 
 /** A display as it is printed: what it shows, state by state. */
-export function DisplayOnPaper({ picture, label }: { readonly picture: DisplayPicture; readonly label: string }): ReactNode {
+export function DisplayOnPaper({
+  picture,
+  label,
+}: {
+  readonly picture: DisplayPicture;
+  readonly label: string;
+}): ReactNode {
   const numerals = useNumerals();
   return (
-    <svg viewBox={`0 0 380 ${picture.views.length * 120}`} className="block h-full w-full" role="img" aria-label={label}>
+    <svg
+      viewBox={`0 0 380 ${picture.views.length * 120}`}
+      className="block h-full w-full"
+      role="img"
+      aria-label={label}
+    >
       {picture.views.map(({ caption, characters }, i) => (
         <g key={caption} transform={`translate(0 ${i * 120})`}>
-          <text x="4" y="18" fontSize="15" fill="var(--color-ink)">{picture.measures === 'mass' ? `with ${caption} on the pan` : caption}</text>
+          <text x="4" y="18" fontSize="15" fill="var(--color-ink)">
+            {picture.measures === 'mass' ? `with ${caption} on the pan` : caption}
+          </text>
           <rect x="4" y="28" width="372" height="76" rx="8" fill="none" stroke="var(--color-ink)" strokeWidth="2" />
           <text x="318" y="84" textAnchor="end" fontSize="52" className="font-mono" fill="var(--color-ink)">
             {numerals(characters)}

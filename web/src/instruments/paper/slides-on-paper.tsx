@@ -2,14 +2,34 @@ import type { CaliperPicture, MicrometerPicture } from '@green-beam/core';
 import { useId, type ReactNode } from 'react';
 import { at, coincidingLine, glassView, middleView, vernierLength, type View } from '../caliper/geometry.ts';
 import { MainScale, VernierScale } from '../caliper/scales.tsx';
-import { sleeveArea, SleeveBody, SleeveLines, ThimbleBody, thimbleArea, ThimbleLines, type CloseView } from '../micrometer/sleeve-and-thimble.tsx';
+import {
+  sleeveArea,
+  SleeveBody,
+  SleeveLines,
+  ThimbleBody,
+  thimbleArea,
+  ThimbleLines,
+  type CloseView,
+} from '../micrometer/sleeve-and-thimble.tsx';
 
 const WIDTH = 780;
 const MIDDLE = 30;
 const GLASS = 56;
 
 /** Main scale and vernier edge to edge, cut off at the sides. */
-function Pair({ picture, position, view, half, y }: { readonly picture: CaliperPicture; readonly position: number; readonly view: View; readonly half: number; readonly y: number }): ReactNode {
+function Pair({
+  picture,
+  position,
+  view,
+  half,
+  y,
+}: {
+  readonly picture: CaliperPicture;
+  readonly position: number;
+  readonly view: View;
+  readonly half: number;
+  readonly y: number;
+}): ReactNode {
   const id = useId();
   return (
     <g transform={`translate(0 ${y})`} clipPath={`url(#${id})`}>
@@ -24,16 +44,36 @@ function Pair({ picture, position, view, half, y }: { readonly picture: CaliperP
   );
 }
 
-function Jaws({ picture, position, y, caption }: { readonly picture: CaliperPicture; readonly position: number; readonly y: number; readonly caption: string }): ReactNode {
+function Jaws({
+  picture,
+  position,
+  y,
+  caption,
+}: {
+  readonly picture: CaliperPicture;
+  readonly position: number;
+  readonly y: number;
+  readonly caption: string;
+}): ReactNode {
   const middle = middleView(picture, position, WIDTH);
   const over = picture.vernierMarks[coincidingLine(picture, position)]?.x ?? 0;
   // Not straight over it: finding the line is part of reading.
   const aside = Math.min(vernierLength(picture), Math.max(0, over + (((position * 7) % 1) - 0.5) * 4));
   return (
     <g transform={`translate(0 ${y})`}>
-      <text x="0" y="14" fontSize="16" fill="var(--color-ink)">{caption}</text>
+      <text x="0" y="14" fontSize="16" fill="var(--color-ink)">
+        {caption}
+      </text>
       <Pair picture={picture} position={position} view={middle} half={MIDDLE} y={22} />
-      <rect x={at(middle, position + aside) - 3.8 * middle.scale} y={20} width={7.6 * middle.scale} height={2 * MIDDLE + 4} fill="none" stroke="var(--color-beam)" strokeWidth="2" />
+      <rect
+        x={at(middle, position + aside) - 3.8 * middle.scale}
+        y={20}
+        width={7.6 * middle.scale}
+        height={2 * MIDDLE + 4}
+        fill="none"
+        stroke="var(--color-beam)"
+        strokeWidth="2"
+      />
       <Pair picture={picture} position={position} view={glassView(position, aside, WIDTH)} half={GLASS} y={94} />
     </g>
   );
@@ -42,8 +82,20 @@ function Jaws({ picture, position, y, caption }: { readonly picture: CaliperPict
 const EACH = 214;
 
 /** A caliper as it is printed: its vernier, and part of it enlarged; with the jaws closed as well where it may be off. */
-export function CaliperOnPaper({ picture, label }: { readonly picture: CaliperPicture; readonly label: string }): ReactNode {
-  const views = [{ position: picture.slideX, caption: `on the ${picture.thing.name}` }, ...(picture.held.turnedX === null ? [] : [{ position: picture.held.turnedX, caption: 'on it turned by a right angle' }]), ...(picture.closedX === null ? [] : [{ position: picture.closedX, caption: 'with the jaws closed' }])];
+export function CaliperOnPaper({
+  picture,
+  label,
+}: {
+  readonly picture: CaliperPicture;
+  readonly label: string;
+}): ReactNode {
+  const views = [
+    { position: picture.slideX, caption: `on the ${picture.thing.name}` },
+    ...(picture.held.turnedX === null
+      ? []
+      : [{ position: picture.held.turnedX, caption: 'on it turned by a right angle' }]),
+    ...(picture.closedX === null ? [] : [{ position: picture.closedX, caption: 'with the jaws closed' }]),
+  ];
   return (
     <svg viewBox={`0 0 ${WIDTH} ${views.length * EACH}`} className="block h-full w-full" role="img" aria-label={label}>
       {views.map(({ position, caption }, i) => (
@@ -57,7 +109,13 @@ const CLOSE: CloseView = { edge: 300, datum: 136, perMillimetre: 38, perDivision
 const WITH_VERNIER: CloseView = { ...CLOSE, datum: 262, perDivision: 26 };
 
 /** What lies outside an area is not shown. */
-function Cut({ area, children }: { readonly area: ReturnType<typeof sleeveArea>; readonly children: ReactNode }): ReactNode {
+function Cut({
+  area,
+  children,
+}: {
+  readonly area: ReturnType<typeof sleeveArea>;
+  readonly children: ReactNode;
+}): ReactNode {
   const id = useId();
   return (
     <g clipPath={`url(#${id})`}>
@@ -70,9 +128,18 @@ function Cut({ area, children }: { readonly area: ReturnType<typeof sleeveArea>;
 }
 
 /** A micrometer as it is printed: sleeve and thimble, on the thing and with the faces closed where it may be off. */
-export function MicrometerOnPaper({ picture, label }: { readonly picture: MicrometerPicture; readonly label: string }): ReactNode {
+export function MicrometerOnPaper({
+  picture,
+  label,
+}: {
+  readonly picture: MicrometerPicture;
+  readonly label: string;
+}): ReactNode {
   const view = picture.sleeveLines.length > 0 ? WITH_VERNIER : CLOSE;
-  const views = [{ open: picture.openX, caption: `on the ${picture.thing.name}` }, ...(picture.closedX === null ? [] : [{ open: picture.closedX, caption: 'with the faces closed' }])];
+  const views = [
+    { open: picture.openX, caption: `on the ${picture.thing.name}` },
+    ...(picture.closedX === null ? [] : [{ open: picture.closedX, caption: 'with the faces closed' }]),
+  ];
   const height = view.datum + 130;
   return (
     <svg viewBox={`0 0 ${views.length * 540} ${height}`} className="block h-full w-full" role="img" aria-label={label}>
@@ -86,7 +153,9 @@ export function MicrometerOnPaper({ picture, label }: { readonly picture: Microm
           <Cut area={thimbleArea(picture, view)}>
             <ThimbleLines picture={picture} open={open} view={view} />
           </Cut>
-          <text x="250" y={height - 6} textAnchor="middle" fontSize="20" fill="var(--color-ink)">{caption}</text>
+          <text x="250" y={height - 6} textAnchor="middle" fontSize="20" fill="var(--color-ink)">
+            {caption}
+          </text>
         </g>
       ))}
     </svg>

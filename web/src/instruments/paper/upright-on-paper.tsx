@@ -50,17 +50,39 @@ function Close({ picture, markAt, caption }: CloseProps): ReactNode {
 }
 
 /** An upright tool as it is printed: the whole of it small, and close views of the surface, at the start and the end where both are read. */
-export function UprightOnPaper({ picture, label }: { readonly picture: LiquidColumnPicture; readonly label: string }): ReactNode {
+export function UprightOnPaper({
+  picture,
+  label,
+}: {
+  readonly picture: LiquidColumnPicture;
+  readonly label: string;
+}): ReactNode {
   const { startY, surfaceY, height } = picture;
-  const closeUps = startY !== null && needsWholeWidth(picture) ? [{ markAt: startY, caption: 'at the start' }, { markAt: surfaceY, caption: 'at the end' }] : [{ markAt: surfaceY, caption: null }];
+  const closeUps =
+    startY !== null && needsWholeWidth(picture)
+      ? [
+          { markAt: startY, caption: 'at the start' },
+          { markAt: surfaceY, caption: 'at the end' },
+        ]
+      : [{ markAt: surfaceY, caption: null }];
   const view = closeView(picture, surfaceY, CLOSE.width, HEIGHT);
   const { halfWidth } = silhouetteOf(picture);
   const scale = Math.min(WHOLE.height / height, (WHOLE.width - 34) / (2 * halfWidth));
   const axis = Math.max(halfWidth, printedWidth(picture) / 2 + 8 / scale) * scale + 2;
   return (
-    <svg viewBox={`0 0 ${WHOLE.width + closeUps.length * (CLOSE_SPAN + CLOSE.gap)} ${HEIGHT}`} className="block h-full w-full" role="img" aria-label={label}>
+    <svg
+      viewBox={`0 0 ${WHOLE.width + closeUps.length * (CLOSE_SPAN + CLOSE.gap)} ${HEIGHT}`}
+      className="block h-full w-full"
+      role="img"
+      aria-label={label}
+    >
       <g transform={`translate(${axis} ${(HEIGHT - height * scale) / 2})`}>
-        <WholeTool picture={picture} scale={scale} shown={[view.topY, view.topY + view.height / view.scale]} markAt={surfaceY} />
+        <WholeTool
+          picture={picture}
+          scale={scale}
+          shown={[view.topY, view.topY + view.height / view.scale]}
+          markAt={surfaceY}
+        />
       </g>
       {closeUps.map(({ markAt, caption }, i) => (
         <g key={caption} transform={`translate(${WHOLE.width + CLOSE.gap + i * (CLOSE_SPAN + CLOSE.gap)} 0)`}>

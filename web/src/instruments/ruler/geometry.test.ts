@@ -11,7 +11,13 @@ function ruler(id: string, value: number, from?: number): RulerPicture {
 }
 
 describe('the ruler’s close view', () => {
-  it.each([['ruler-millimetre', 84.6], ['ruler-half-centimetre', 34.2], ['ruler-centimetre', 71.3], ['ruler-decimetre', 34], ['ruler-inch', 4.31]])('%s: the end that is read lies in it, with lines on both sides', (id, value) => {
+  it.each([
+    ['ruler-millimetre', 84.6],
+    ['ruler-half-centimetre', 34.2],
+    ['ruler-centimetre', 71.3],
+    ['ruler-decimetre', 34],
+    ['ruler-inch', 4.31],
+  ])('%s: the end that is read lies in it, with lines on both sides', (id, value) => {
     const picture = ruler(id, value);
     const view = closeView(picture, 760);
     const at = (picture.thing.toX - view.fromX) * view.scale;
@@ -36,20 +42,32 @@ describe('the eye beside a ruler', () => {
   it('shifts the end by g·h ÷ D to its own side', () => {
     expect(aside(picture, { height: 60 })).toBeCloseTo((4 * 60) / 300, 9);
     const markAt = picture.thing.toX;
-    expect(apparentX(picture, view, { height: 60, markAt }) - apparentX(picture, view, { height: 0, markAt })).toBeCloseTo(0.8 * view.scale, 6);
+    expect(
+      apparentX(picture, view, { height: 60, markAt }) - apparentX(picture, view, { height: 0, markAt }),
+    ).toBeCloseTo(0.8 * view.scale, 6);
   });
 
   it('is dragged to where it is drawn, wherever the thing has been laid', () => {
-    fc.assert(fc.property(fc.integer({ min: -900, max: 900 }), fc.double({ min: 20, max: 200, noNaN: true }), (tenths, markAt) => {
-      expect(eyeAsideAt(picture, view, markAt, eyeX(picture, view, { height: tenths / 10, markAt }))).toBeCloseTo(tenths / 10, 6);
-    }));
+    fc.assert(
+      fc.property(
+        fc.integer({ min: -900, max: 900 }),
+        fc.double({ min: 20, max: 200, noNaN: true }),
+        (tenths, markAt) => {
+          expect(eyeAsideAt(picture, view, markAt, eyeX(picture, view, { height: tenths / 10, markAt }))).toBeCloseTo(
+            tenths / 10,
+            6,
+          );
+        },
+      ),
+    );
   });
 });
 
 describe('a thing that is laid', () => {
   const picture = ruler('ruler-millimetre', 84.6, 13.4);
   const zero = picture.marks[0]!.x;
-  const withLeftAt = (x: number, height = 0, by: 'drag' | 'key' = 'drag'): number => cameToRest(picture, { height, markAt: picture.thing.toX + x - picture.thing.fromX }, by);
+  const withLeftAt = (x: number, height = 0, by: 'drag' | 'key' = 'drag'): number =>
+    cameToRest(picture, { height, markAt: picture.thing.toX + x - picture.thing.fromX }, by);
 
   it('comes to lie against a line near which it is let go, and stays where it is between them', () => {
     expect(withLeftAt(zero + 0.12)).toBeCloseTo(zero + 84.6, 6);

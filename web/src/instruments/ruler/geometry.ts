@@ -26,7 +26,12 @@ export function moved({ thing }: RulerPicture, { markAt }: Pick<Seen, 'markAt'>)
 }
 
 /** The close view of one end of the thing, which has come to rest with its right end at `restsAt`. */
-export function closeView(picture: RulerPicture, width: number, end: 'left' | 'right' = 'right', restsAt = picture.thing.toX): View {
+export function closeView(
+  picture: RulerPicture,
+  width: number,
+  end: 'left' | 'right' = 'right',
+  restsAt = picture.thing.toX,
+): View {
   const endX = end === 'left' ? picture.thing.fromX : picture.thing.toX;
   const at = endX + restsAt - picture.thing.toX;
   const [first, second] = picture.marks;
@@ -64,6 +69,9 @@ export function cameToRest(picture: RulerPicture, seen: Seen, by: keyof typeof A
   const spacing = first && second ? second.x - first.x : 1;
   const seems = thing.fromX + moved(picture, seen) + aside(picture, seen);
   const lines = [0, ...marks.map(({ x }) => x)];
-  const nearest = lines.reduce((best, line) => (Math.abs(line - seems) < Math.abs(best - seems) ? line : best), lines[0] ?? 0);
+  const nearest = lines.reduce(
+    (best, line) => (Math.abs(line - seems) < Math.abs(best - seems) ? line : best),
+    lines[0] ?? 0,
+  );
   return Math.abs(nearest - seems) <= AGAINST[by] * spacing ? seen.markAt + nearest - seems : seen.markAt;
 }

@@ -30,14 +30,21 @@ export function LayingHandle({ picture, view, sight, onLay }: LayingHandleProps)
     useCallback(
       (seen): Drawn => ({
         'aria-valuenow': Math.round((picture.thing.fromX + moved(picture, seen)) / part),
-        'aria-valuetext': describeEnd(picture, 'left', picture.thing.fromX + moved(picture, seen) + aside(picture, seen)),
+        'aria-valuetext': describeEnd(
+          picture,
+          'left',
+          picture.thing.fromX + moved(picture, seen) + aside(picture, seen),
+        ),
       }),
       [picture, part],
     ),
   );
   const grip = useDrawn<SVGGElement>(
     sight,
-    useCallback((seen): Drawn => ({ transform: `translate(${apparentX(picture, view, seen).toFixed(2)} ${Y})` }), [picture, view]),
+    useCallback(
+      (seen): Drawn => ({ transform: `translate(${apparentX(picture, view, seen).toFixed(2)} ${Y})` }),
+      [picture, view],
+    ),
   );
   const moveTo = (parts: number): void => {
     const { fromX, toX } = picture.thing;
@@ -57,7 +64,16 @@ export function LayingHandle({ picture, view, sight, onLay }: LayingHandleProps)
     },
   });
   return (
-    <g ref={rail} role="slider" tabIndex={0} aria-label={`Where the ${picture.thing.name} begins`} aria-valuemin={0} aria-valuemax={Math.round(picture.length / part)} className="cursor-ew-resize touch-none outline-none [&:focus-visible_.halo]:opacity-100" {...handlers}>
+    <g
+      ref={rail}
+      role="slider"
+      tabIndex={0}
+      aria-label={`Where the ${picture.thing.name} begins`}
+      aria-valuemin={0}
+      aria-valuemax={Math.round(picture.length / part)}
+      className="cursor-ew-resize touch-none outline-none [&:focus-visible_.halo]:opacity-100"
+      {...handlers}
+    >
       <g ref={grip}>
         <circle className="halo opacity-0" r="31" fill="none" stroke="var(--color-beam)" strokeWidth="3" />
         <circle r="24" fill="var(--color-surface)" stroke="var(--color-ink)" strokeWidth="1.8" />

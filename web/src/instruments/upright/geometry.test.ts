@@ -2,7 +2,16 @@ import { pictureOf, readingTask, type LiquidColumnPicture } from '@green-beam/co
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { Seen } from '../sight.ts';
-import { apparentOnScale, apparentY, climbingFilm, closeView, contactRing, eyeHeightAt, eyeY, liquidOutline } from './geometry.ts';
+import {
+  apparentOnScale,
+  apparentY,
+  climbingFilm,
+  closeView,
+  contactRing,
+  eyeHeightAt,
+  eyeY,
+  liquidOutline,
+} from './geometry.ts';
 
 function picture(scaleSide: 'near' | 'far' = 'near'): LiquidColumnPicture {
   const made = pictureOf(readingTask('cylinder-50', { value: 30, scaleSide }));
@@ -31,7 +40,10 @@ describe('the eye on its rail', () => {
     fc.assert(
       fc.property(fc.integer({ min: -900, max: 900 }), (tenths) => {
         const height = tenths / 10;
-        expect(eyeHeightAt(picture(), view, picture().surfaceY, eyeY(picture(), view, at(height)))).toBeCloseTo(height, 6);
+        expect(eyeHeightAt(picture(), view, picture().surfaceY, eyeY(picture(), view, at(height)))).toBeCloseTo(
+          height,
+          6,
+        );
       }),
     );
     const rise = eyeY(picture(), view, at(0)) - eyeY(picture(), view, at(60));
@@ -42,7 +54,8 @@ describe('the eye on its rail', () => {
 
 describe('the liquid', () => {
   const view = closeView(picture(), picture().surfaceY, 380, 544);
-  const pointsOf = (path: string): [number, number][] => [...path.matchAll(/(-?[\d.]+) (-?[\d.]+)/g)].map(([, x, y]) => [Number(x), Number(y)]);
+  const pointsOf = (path: string): [number, number][] =>
+    [...path.matchAll(/(-?[\d.]+) (-?[\d.]+)/g)].map(([, x, y]) => [Number(x), Number(y)]);
 
   it('closes its ring to a line at the level and opens it off the level', () => {
     expect(contactRing(picture(), view, at(0)).ry).toBe(0);
@@ -64,7 +77,10 @@ describe('the liquid', () => {
   it('bends the near half of the ring down for an eye above the level, up for one below', () => {
     const { curve } = liquidOutline(picture(), view);
     const arc = (eyeHeight: number): string => climbingFilm(picture(), view, at(eyeHeight), curve).slice(curve.length);
-    const [rx, ry] = [contactRing(picture(), view, at(30)).rx.toFixed(2), contactRing(picture(), view, at(30)).ry.toFixed(2)];
+    const [rx, ry] = [
+      contactRing(picture(), view, at(30)).rx.toFixed(2),
+      contactRing(picture(), view, at(30)).ry.toFixed(2),
+    ];
     expect(arc(30)).toMatch(`A${rx} ${ry} 0 0 1 -${rx}`);
     expect(arc(-30)).toMatch(`A${rx} ${ry} 0 0 0 -${rx}`);
   });

@@ -44,7 +44,13 @@ export function apparentOnScale(picture: LiquidColumnPicture, seen: Seen): numbe
 /** Distance between the lines around a height, in mm; a single ring leaves room as a scale of wide divisions would. */
 function spacingAt({ marks }: LiquidColumnPicture, y: number): number {
   const sorted = marks.map((mark) => mark.y).sort((a, b) => a - b);
-  const next = Math.min(Math.max(1, sorted.findIndex((line) => line > y)), sorted.length - 1);
+  const next = Math.min(
+    Math.max(
+      1,
+      sorted.findIndex((line) => line > y),
+    ),
+    sorted.length - 1,
+  );
   const [before, after] = [sorted[next - 1], sorted[next]];
   return before === undefined || after === undefined || after === before ? 3 : after - before;
 }
@@ -59,7 +65,10 @@ const WIDEST_SPACES = 45;
 /** The close view: as large as fits, with the mark in the middle unless an end of the tool is near. */
 export function closeView(picture: LiquidColumnPicture, markAt: number, width: number, height: number): View {
   const spaces = Math.min(SPACES * spacingAt(picture, markAt), Math.max(WIDEST_SPACES, 4 * spacingAt(picture, markAt)));
-  const scale = Math.min((picture.vessel === 'hydrometer' ? STEM_WIDTH : width) / printedWidth(picture), height / spaces);
+  const scale = Math.min(
+    (picture.vessel === 'hydrometer' ? STEM_WIDTH : width) / printedWidth(picture),
+    height / spaces,
+  );
   const shown = height / scale;
   const topY = Math.min(Math.max(markAt - shown / 2, 2), Math.max(2, picture.height - shown));
   return { scale, topY, width, height };
@@ -90,7 +99,13 @@ export function radiusAt({ outline, bore }: LiquidColumnPicture, y: number): num
 /** The liquid's outline in a view, wherever the eye is. */
 export function liquidOutline(picture: LiquidColumnPicture, view: View): LiquidOutline {
   const half = picture.profile.map(([x, z]): [number, number] => [x * view.scale, -z * view.scale]);
-  const curve = [...half.slice(1).reverse().map(([x, y]): [number, number] => [-x, y]), ...half];
+  const curve = [
+    ...half
+      .slice(1)
+      .reverse()
+      .map(([x, y]): [number, number] => [-x, y]),
+    ...half,
+  ];
   const bottom = Math.min((picture.floorY - picture.surfaceY) * view.scale, 2 * view.height);
   const floor = radiusAt(picture, picture.surfaceY + bottom / view.scale) * view.scale;
   return {
@@ -100,10 +115,18 @@ export function liquidOutline(picture: LiquidColumnPicture, view: View): LiquidO
 }
 
 /** The ring where the liquid meets the wall, as the eye sees it: a line at the level, an ellipse off it. In pixels of the view. */
-export function contactRing(picture: LiquidColumnPicture, view: View, seen: Seen): { readonly cy: number; readonly rx: number; readonly ry: number } {
+export function contactRing(
+  picture: LiquidColumnPicture,
+  view: View,
+  seen: Seen,
+): { readonly cy: number; readonly rx: number; readonly ry: number } {
   const atGlass = (picture.vessel === 'hydrometer' ? picture.profile[0] : picture.profile.at(-1))?.[1] ?? 0;
   const radius = picture.bore / 2;
-  return { cy: (apparentY(picture, seen) - view.topY - atGlass) * view.scale, rx: radius * view.scale, ry: Math.abs(rise(picture, seen, radius)) * view.scale };
+  return {
+    cy: (apparentY(picture, seen) - view.topY - atGlass) * view.scale,
+    rx: radius * view.scale,
+    ry: Math.abs(rise(picture, seen, radius)) * view.scale,
+  };
 }
 
 /**

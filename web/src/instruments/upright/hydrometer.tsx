@@ -36,16 +36,27 @@ export function LiquidAround({ picture, view, sight, weight = 1 }: FloatProps & 
   const half = (picture.bore / 2) * view.scale;
   const tint = tintOf(picture.liquid);
   const { body, line } = useMemo(() => {
-    const right = picture.profile.map(([d, z]): [number, number] => [half + d * view.scale, -z * view.scale]).filter(([x]) => x < VESSEL);
+    const right = picture.profile
+      .map(([d, z]): [number, number] => [half + d * view.scale, -z * view.scale])
+      .filter(([x]) => x < VESSEL);
     const last = right.at(-1) ?? [half, 0];
     const far: [number, number][] = [...right, [VESSEL, last[1]]];
-    const draw = (points: readonly (readonly [number, number])[]): string => points.map(([x, y], i) => `${i === 0 ? 'M' : 'L'}${x.toFixed(2)} ${y.toFixed(2)}`).join('');
+    const draw = (points: readonly (readonly [number, number])[]): string =>
+      points.map(([x, y], i) => `${i === 0 ? 'M' : 'L'}${x.toFixed(2)} ${y.toFixed(2)}`).join('');
     const mirrored = far.map(([x, y]): [number, number] => [-x, y]).reverse();
-    return { body: `${draw([...mirrored, ...far])}V${2.5 * view.height}H${-VESSEL}Z`, line: `${draw(far)}${draw(mirrored)}` };
+    return {
+      body: `${draw([...mirrored, ...far])}V${2.5 * view.height}H${-VESSEL}Z`,
+      line: `${draw(far)}${draw(mirrored)}`,
+    };
   }, [picture, view, half]);
   const around = useDrawn<SVGGElement>(
     sight,
-    useCallback((seen): Drawn => ({ transform: `translate(0 ${((apparentY(picture, seen) - view.topY) * view.scale).toFixed(2)})` }), [picture, view]),
+    useCallback(
+      (seen): Drawn => ({
+        transform: `translate(0 ${((apparentY(picture, seen) - view.topY) * view.scale).toFixed(2)})`,
+      }),
+      [picture, view],
+    ),
   );
   const ring = useDrawn<SVGEllipseElement>(
     sight,
@@ -65,7 +76,14 @@ export function LiquidAround({ picture, view, sight, weight = 1 }: FloatProps & 
       ))}
       <g ref={around}>
         <path d={body} fill={tint} fillOpacity="0.3" />
-        <path d={line} fill="none" stroke="var(--color-curve)" strokeWidth={2.2 * weight} strokeOpacity="0.85" strokeLinejoin="round" />
+        <path
+          d={line}
+          fill="none"
+          stroke="var(--color-curve)"
+          strokeWidth={2.2 * weight}
+          strokeOpacity="0.85"
+          strokeLinejoin="round"
+        />
       </g>
       <ellipse ref={ring} cx="0" fill="none" stroke="#1d5673" strokeOpacity="0.75" strokeWidth={1.4 * weight} />
     </>

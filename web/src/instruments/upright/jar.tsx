@@ -16,7 +16,13 @@ interface JarProps {
 const JAR = { halfWidth: 34, height: 330, surface: 96 };
 const HIGH = 22;
 /** Shot in the foot of a float, from its axis and above its end. */
-const BALLAST = [[-4.2, 14], [0, 13], [4.2, 14], [-2.2, 17.5], [2.2, 17.5]] as const;
+const BALLAST = [
+  [-4.2, 14],
+  [0, 13],
+  [4.2, 14],
+  [-2.2, 17.5],
+  [2.2, 17.5],
+] as const;
 
 /** Where a float’s top stands, in mm below the jar’s rim: its scale above a liquid too heavy for it, itself on the floor of one too light. */
 function topOf(picture: LiquidColumnPicture, float: number): number {
@@ -29,7 +35,12 @@ export function Jar({ box, picture, float }: JarProps): ReactNode {
   const scale = 1.42;
   const x = box.x + box.width / 2;
   const { halfWidth, height, surface } = JAR;
-  const label = float === null ? `A jar of ${picture.liquid}` : float < rightFloat(picture) ? `A jar of ${picture.liquid}. The hydrometer rides with all of its scale above the liquid` : `A jar of ${picture.liquid}. The hydrometer has sunk to the bottom`;
+  const label =
+    float === null
+      ? `A jar of ${picture.liquid}`
+      : float < rightFloat(picture)
+        ? `A jar of ${picture.liquid}. The hydrometer rides with all of its scale above the liquid`
+        : `A jar of ${picture.liquid}. The hydrometer has sunk to the bottom`;
   return (
     <Stage box={box} label={label}>
       <Sheet box={box}>
@@ -40,12 +51,43 @@ export function Jar({ box, picture, float }: JarProps): ReactNode {
               {BALLAST.map(([dx, up]) => (
                 <circle key={dx} cx={dx} cy={picture.height - up} r="2.2" fill="#5f6b66" />
               ))}
-              {picture.marks.map(({ y, rank }) => (rank === 'short' ? null : <line key={y} x1={-picture.bore / 2} x2={rank === 'long' ? 0.6 : -0.6} y1={y} y2={y} stroke="#13251f" strokeWidth="0.4" />))}
+              {picture.marks.map(({ y, rank }) =>
+                rank === 'short' ? null : (
+                  <line
+                    key={y}
+                    x1={-picture.bore / 2}
+                    x2={rank === 'long' ? 0.6 : -0.6}
+                    y1={y}
+                    y2={y}
+                    stroke="#13251f"
+                    strokeWidth="0.4"
+                  />
+                ),
+              )}
             </g>
           )}
-          <rect x={-halfWidth} y={surface} width={2 * halfWidth} height={height - surface} fill={tintOf(picture.liquid)} fillOpacity="0.34" />
-          <line x1={-halfWidth} x2={halfWidth} y1={surface} y2={surface} stroke="var(--color-curve)" strokeWidth="1.2" />
-          <path d={`M${-halfWidth - 4} -3L${-halfWidth} 0V${height}H${halfWidth}V0L${halfWidth + 4} -3`} fill="none" stroke="#6d8078" strokeWidth="1.4" />
+          <rect
+            x={-halfWidth}
+            y={surface}
+            width={2 * halfWidth}
+            height={height - surface}
+            fill={tintOf(picture.liquid)}
+            fillOpacity="0.34"
+          />
+          <line
+            x1={-halfWidth}
+            x2={halfWidth}
+            y1={surface}
+            y2={surface}
+            stroke="var(--color-curve)"
+            strokeWidth="1.2"
+          />
+          <path
+            d={`M${-halfWidth - 4} -3L${-halfWidth} 0V${height}H${halfWidth}V0L${halfWidth + 4} -3`}
+            fill="none"
+            stroke="#6d8078"
+            strokeWidth="1.4"
+          />
         </g>
       </Sheet>
     </Stage>

@@ -23,10 +23,21 @@ interface LoupeProps {
 }
 
 /** The tool near the mark as the lens shows it. */
-function Magnified({ picture, view, sight }: { readonly picture: LiquidColumnPicture; readonly view: View; readonly sight: Sight }): ReactNode {
+function Magnified({
+  picture,
+  view,
+  sight,
+}: {
+  readonly picture: LiquidColumnPicture;
+  readonly view: View;
+  readonly sight: Sight;
+}): ReactNode {
   const scale = useDrawn<SVGGElement>(
     sight,
-    useCallback((seen): Drawn => ({ transform: `translate(0 ${scaleShift(picture, view, seen).toFixed(2)})` }), [picture, view]),
+    useCallback(
+      (seen): Drawn => ({ transform: `translate(0 ${scaleShift(picture, view, seen).toFixed(2)})` }),
+      [picture, view],
+    ),
   );
   return (
     <>
@@ -44,9 +55,17 @@ export function Loupe({ picture, close, sight, aim }: LoupeProps): ReactNode {
   const id = useId();
   const apparent = apparentY(picture, useSeen(aim));
   const scale = close.scale * MAGNIFICATION;
-  const view = useMemo((): View => ({ scale, topY: apparent - LENS.height / 2 / scale, width: LENS.width, height: LENS.height }), [scale, apparent]);
+  const view = useMemo(
+    (): View => ({ scale, topY: apparent - LENS.height / 2 / scale, width: LENS.width, height: LENS.height }),
+    [scale, apparent],
+  );
   const width = printedWidth(picture) * close.scale;
-  const focus = picture.vessel === 'thermometer' ? 0 : picture.outline.length > 0 ? ((MARK_INSET + MARK_LENGTHS.short - 1) / 2) * width : ((MARK_INSET + MARK_LENGTHS.short - 0.5) / 2 + 0.01) * width;
+  const focus =
+    picture.vessel === 'thermometer'
+      ? 0
+      : picture.outline.length > 0
+        ? ((MARK_INSET + MARK_LENGTHS.short - 1) / 2) * width
+        : ((MARK_INSET + MARK_LENGTHS.short - 0.5) / 2 + 0.01) * width;
   const frame = { x: -LENS.width / 2, y: -LENS.height / 2, width: LENS.width, height: LENS.height, rx: ROUNDED };
   return (
     <g transform={`translate(${focus} ${(apparent - close.topY) * close.scale})`} pointerEvents="none">
@@ -60,7 +79,16 @@ export function Loupe({ picture, close, sight, aim }: LoupeProps): ReactNode {
         </g>
       </g>
       <rect {...frame} fill="none" stroke="var(--color-ink)" strokeWidth="5" />
-      <rect x={frame.x + 4} y={frame.y + 4} width={LENS.width - 8} height={LENS.height - 8} rx={ROUNDED - 4} fill="none" stroke="#c9cfcc" strokeWidth="2.5" />
+      <rect
+        x={frame.x + 4}
+        y={frame.y + 4}
+        width={LENS.width - 8}
+        height={LENS.height - 8}
+        rx={ROUNDED - 4}
+        fill="none"
+        stroke="#c9cfcc"
+        strokeWidth="2.5"
+      />
     </g>
   );
 }

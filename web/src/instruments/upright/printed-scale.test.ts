@@ -3,16 +3,20 @@ import { describe, expect, it } from 'vitest';
 import { closeView, printedWidth } from './geometry.ts';
 import { markLength, scaleShift } from './printed-scale.tsx';
 
-const picture = (id: string, more: object = {}): LiquidColumnPicture => pictureOf(readingTask(id, { value: 30, ...more })) as LiquidColumnPicture;
+const picture = (id: string, more: object = {}): LiquidColumnPicture =>
+  pictureOf(readingTask(id, { value: 30, ...more })) as LiquidColumnPicture;
 
 describe('the printed lines', () => {
-  it.each(['cylinder-50', 'burette-50', 'thermometer-degree'])('%s: are long at labels, shorter between, and stay on what they are printed on', (id) => {
-    const tool = picture(id);
-    const [long, medium, short] = (['long', 'medium', 'short'] as const).map((rank) => markLength(tool, rank));
-    expect(long).toBeGreaterThan(medium!);
-    expect(medium).toBeGreaterThan(short!);
-    expect(long).toBeLessThan(1);
-  });
+  it.each(['cylinder-50', 'burette-50', 'thermometer-degree'])(
+    '%s: are long at labels, shorter between, and stay on what they are printed on',
+    (id) => {
+      const tool = picture(id);
+      const [long, medium, short] = (['long', 'medium', 'short'] as const).map((rank) => markLength(tool, rank));
+      expect(long).toBeGreaterThan(medium!);
+      expect(medium).toBeGreaterThan(short!);
+      expect(long).toBeLessThan(1);
+    },
+  );
 
   it('run all around a neck with one ring', () => {
     const ring = pictureOf(readingTask('volumetric-flask-100', { value: 100 })) as LiquidColumnPicture;

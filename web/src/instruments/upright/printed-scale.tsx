@@ -15,7 +15,17 @@ export function markLength({ vessel, secondMarks }: LiquidColumnPicture, rank: D
 }
 
 /** Narrow stems have room for smaller numerals only. */
-const LABEL_SIZES: Readonly<Record<LiquidColumnPicture['vessel'], number>> = { cylinder: 26, burette: 26, 'graduated-pipette': 26, beaker: 26, 'conical-flask': 26, 'volumetric-pipette': 26, 'volumetric-flask': 26, thermometer: 22, hydrometer: 20 };
+const LABEL_SIZES: Readonly<Record<LiquidColumnPicture['vessel'], number>> = {
+  cylinder: 26,
+  burette: 26,
+  'graduated-pipette': 26,
+  beaker: 26,
+  'conical-flask': 26,
+  'volumetric-pipette': 26,
+  'volumetric-flask': 26,
+  thermometer: 22,
+  hydrometer: 20,
+};
 
 interface MarksProps {
   readonly picture: LiquidColumnPicture;
@@ -31,7 +41,11 @@ function Marks({ picture, marks, view, side, weight, size }: MarksProps): ReactN
   const sign = side === 'left' ? 1 : -1;
   const width = printedWidth(picture) * view.scale;
   return (
-    <g stroke="var(--color-ink)" fill="var(--color-ink)" className={picture.vessel === 'thermometer' || picture.vessel === 'hydrometer' ? 'own-ink' : ''}>
+    <g
+      stroke="var(--color-ink)"
+      fill="var(--color-ink)"
+      className={picture.vessel === 'thermometer' || picture.vessel === 'hydrometer' ? 'own-ink' : ''}
+    >
       {marks.map(({ y, rank, label }) => {
         const at = (y - view.topY) * view.scale;
         if (at < -40 || at > view.height + 40) return null;
@@ -42,7 +56,15 @@ function Marks({ picture, marks, view, side, weight, size }: MarksProps): ReactN
           <g key={y} data-mark={label ?? ''}>
             <line x1={start} x2={end} y1={at} y2={at} strokeWidth={WEIGHTS[rank] * weight} />
             {label !== null && (
-              <text x={end + sign * 10} y={at} dy="0.35em" stroke="none" fontSize={size} className="font-mono" textAnchor={side === 'left' ? 'start' : 'end'}>
+              <text
+                x={end + sign * 10}
+                y={at}
+                dy="0.35em"
+                stroke="none"
+                fontSize={size}
+                className="font-mono"
+                textAnchor={side === 'left' ? 'start' : 'end'}
+              >
                 {label.replace('-', '−')}
               </text>
             )}
@@ -70,8 +92,24 @@ interface PrintedScaleProps {
 export const PrintedScale = memo(function PrintedScale({ picture, view, weight = 1 }: PrintedScaleProps): ReactNode {
   return (
     <>
-      <Marks picture={picture} marks={picture.marks} view={view} side="left" weight={weight} size={LABEL_SIZES[picture.vessel] * weight} />
-      {picture.secondMarks.length > 0 && <Marks picture={picture} marks={picture.secondMarks} view={view} side="right" weight={weight * 0.9} size={22 * weight} />}
+      <Marks
+        picture={picture}
+        marks={picture.marks}
+        view={view}
+        side="left"
+        weight={weight}
+        size={LABEL_SIZES[picture.vessel] * weight}
+      />
+      {picture.secondMarks.length > 0 && (
+        <Marks
+          picture={picture}
+          marks={picture.secondMarks}
+          view={view}
+          side="right"
+          weight={weight * 0.9}
+          size={22 * weight}
+        />
+      )}
     </>
   );
 });

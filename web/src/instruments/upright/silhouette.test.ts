@@ -34,13 +34,21 @@ describe('the outline of a whole tool', () => {
     expect(sum).toBeCloseTo(0, 1);
   });
 
-  it.each(['cylinder-10', 'cylinder-500', 'burette-25', 'burette-50', 'graduated-pipette-10'])('%s: is as wide inside as its bore, along the whole scale', (id) => {
-    const picture = pictured(id);
-    const widths = points(silhouetteOf(picture).inside).filter(([, y]) => y <= picture.floorY + 1e-6).map(([x]) => Math.abs(x));
-    for (const width of widths) expect(width).toBeCloseTo(picture.bore / 2, 1);
-  });
+  it.each(['cylinder-10', 'cylinder-500', 'burette-25', 'burette-50', 'graduated-pipette-10'])(
+    '%s: is as wide inside as its bore, along the whole scale',
+    (id) => {
+      const picture = pictured(id);
+      const widths = points(silhouetteOf(picture).inside)
+        .filter(([, y]) => y <= picture.floorY + 1e-6)
+        .map(([x]) => Math.abs(x));
+      for (const width of widths) expect(width).toBeCloseTo(picture.bore / 2, 1);
+    },
+  );
 
-  it.each([['volumetric-pipette-10', 10], ['volumetric-pipette-25', 25]] as const)('%s: its bulb is wider than its stem, and a larger one’s is wider', (id, volume) => {
+  it.each([
+    ['volumetric-pipette-10', 10],
+    ['volumetric-pipette-25', 25],
+  ] as const)('%s: its bulb is wider than its stem, and a larger one’s is wider', (id, volume) => {
     const picture = pictured(id);
     const widest = Math.max(...points(silhouetteOf(picture).inside).map(([x]) => x));
     expect(widest).toBeGreaterThan(picture.bore);

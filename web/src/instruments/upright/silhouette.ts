@@ -31,8 +31,17 @@ function cylinder({ bore, wall, floorY, height }: LiquidColumnPicture): Silhouet
   const half = bore / 2;
   const foot = (half + wall) * 1.85;
   return {
-    inside: shape([[half, 2], [half, floorY]]),
-    solid: shape([[half + wall + 4, 0], [half + wall, 4], [half + wall, floorY + 2], [foot, height], [foot, height + 0.1]]),
+    inside: shape([
+      [half, 2],
+      [half, floorY],
+    ]),
+    solid: shape([
+      [half + wall + 4, 0],
+      [half + wall, 4],
+      [half + wall, floorY + 2],
+      [foot, height],
+      [foot, height + 0.1],
+    ]),
     halfWidth: foot,
   };
 }
@@ -41,15 +50,42 @@ function burette({ bore, wall, floorY, height }: LiquidColumnPicture): Silhouett
   const half = bore / 2;
   const tap = floorY + 14;
   return {
-    inside: shape([[half, 0], [half, floorY], [1.4, floorY + 8], [1.4, tap + 8], [1, height - 4], [0.6, height]]),
-    solid: `${shape([[half + wall, 0], [half + wall, floorY], [3, floorY + 9], [3, tap + 12], [2, height]])}M-14 ${tap - 3}H10V${tap + 3}H-14Z`,
+    inside: shape([
+      [half, 0],
+      [half, floorY],
+      [1.4, floorY + 8],
+      [1.4, tap + 8],
+      [1, height - 4],
+      [0.6, height],
+    ]),
+    solid: `${shape([
+      [half + wall, 0],
+      [half + wall, floorY],
+      [3, floorY + 9],
+      [3, tap + 12],
+      [2, height],
+    ])}M-14 ${tap - 3}H10V${tap + 3}H-14Z`,
     halfWidth: 14,
   };
 }
 
 function pipette({ bore, wall, floorY, height }: LiquidColumnPicture): Silhouette {
   const half = bore / 2;
-  return { inside: shape([[half, 0], [half, floorY], [1, height - 8], [0.6, height]]), solid: shape([[half + wall, 0], [half + wall, floorY], [1.8, height - 8], [1.2, height]]), halfWidth: half + wall };
+  return {
+    inside: shape([
+      [half, 0],
+      [half, floorY],
+      [1, height - 8],
+      [0.6, height],
+    ]),
+    solid: shape([
+      [half + wall, 0],
+      [half + wall, floorY],
+      [1.8, height - 8],
+      [1.2, height],
+    ]),
+    halfWidth: half + wall,
+  };
 }
 
 function volumetricPipette(picture: LiquidColumnPicture): Silhouette {
@@ -57,7 +93,15 @@ function volumetricPipette(picture: LiquidColumnPicture): Silhouette {
   const half = bore / 2;
   const bulb = 0.62 * bulbRadius(volumeOf(picture));
   const [from, to] = [surfaceY + 50, surfaceY + 50 + 5 * bulb];
-  const inner: [number, number][] = [[half, 0], [half, from], [bulb, from + bulb], [bulb, to - bulb], [half, to], [half, height - 26], [0.8, height]];
+  const inner: [number, number][] = [
+    [half, 0],
+    [half, from],
+    [bulb, from + bulb],
+    [bulb, to - bulb],
+    [half, to],
+    [half, height - 26],
+    [0.8, height],
+  ];
   return { inside: shape(inner), solid: shape(inner.map(([x, y]) => [x + wall, y])), halfWidth: bulb + wall };
 }
 
@@ -71,22 +115,58 @@ function volumetricFlask(picture: LiquidColumnPicture): Silhouette {
     return [Math.max(half, bulb * Math.sin(angle)), top + bulb * (1 - Math.cos(angle))];
   });
   const inner: [number, number][] = [[half, 0], [half, top], ...round];
-  return { inside: shape(inner), solid: shape([[half + wall + 3, 0], [half + wall, 5], ...inner.slice(1).map(([x, y]): [number, number] => [x + wall, y])]), halfWidth: bulb + wall };
+  return {
+    inside: shape(inner),
+    solid: shape([
+      [half + wall + 3, 0],
+      [half + wall, 5],
+      ...inner.slice(1).map(([x, y]): [number, number] => [x + wall, y]),
+    ]),
+    halfWidth: bulb + wall,
+  };
 }
 
 function cup(picture: LiquidColumnPicture): Silhouette {
   const { bore, wall, outline, floorY } = picture;
-  const inner: [number, number][] = outline.length > 0 ? [[outline.at(-1)?.[1] ?? 14, 0], ...outline.map(([y, radius]): [number, number] => [radius, y]).toReversed()] : [[bore / 2, 0], [bore / 2, floorY - 4], [bore / 2 - 3, floorY]];
+  const inner: [number, number][] =
+    outline.length > 0
+      ? [[outline.at(-1)?.[1] ?? 14, 0], ...outline.map(([y, radius]): [number, number] => [radius, y]).toReversed()]
+      : [
+          [bore / 2, 0],
+          [bore / 2, floorY - 4],
+          [bore / 2 - 3, floorY],
+        ];
   const halfWidth = Math.max(...inner.map(([x]) => x)) + wall + 3;
-  return { inside: shape(inner), solid: shape([[(inner[0]?.[0] ?? 0) + wall + 3, 0], ...inner.map(([x, y]): [number, number] => [x + wall, y + (y === 0 ? 3 : 0)]), [(inner.at(-1)?.[0] ?? 0) + wall, floorY + 3]]), halfWidth };
+  return {
+    inside: shape(inner),
+    solid: shape([
+      [(inner[0]?.[0] ?? 0) + wall + 3, 0],
+      ...inner.map(([x, y]): [number, number] => [x + wall, y + (y === 0 ? 3 : 0)]),
+      [(inner.at(-1)?.[0] ?? 0) + wall, floorY + 3],
+    ]),
+    halfWidth,
+  };
 }
 
 function thermometer(picture: LiquidColumnPicture): Silhouette {
   const { bore, floorY, height } = picture;
   const half = printedWidth(picture) / 2;
   return {
-    inside: shape([[bore / 2, 8], [bore / 2, floorY], [2.6, floorY + 6], [2.6, height - 4], [1.6, height - 1]]),
-    solid: shape([[half - 1.5, 0], [half, 2], [half, floorY], [3.2, floorY + 5], [3.2, height - 4], [2, height]]),
+    inside: shape([
+      [bore / 2, 8],
+      [bore / 2, floorY],
+      [2.6, floorY + 6],
+      [2.6, height - 4],
+      [1.6, height - 1],
+    ]),
+    solid: shape([
+      [half - 1.5, 0],
+      [half, 2],
+      [half, floorY],
+      [3.2, floorY + 5],
+      [3.2, height - 4],
+      [2, height],
+    ]),
     halfWidth: half,
   };
 }
@@ -97,8 +177,17 @@ function hydrometer({ bore, height }: LiquidColumnPicture): Silhouette {
   const jar = 24;
   const [from, to] = [height - 78, height - 8];
   return {
-    inside: shape([[jar, 6], [jar, height]]),
-    solid: `${shape([[half, 0], [half, from], [body, from + 16], [body, to - 14], [5, to]])}`,
+    inside: shape([
+      [jar, 6],
+      [jar, height],
+    ]),
+    solid: `${shape([
+      [half, 0],
+      [half, from],
+      [body, from + 16],
+      [body, to - 14],
+      [5, to],
+    ])}`,
     halfWidth: jar + 2,
   };
 }

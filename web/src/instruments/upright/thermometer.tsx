@@ -20,7 +20,14 @@ export function Stem({ picture, view, weight = 1 }: StemProps): ReactNode {
     <>
       <Light id={id} names={['enamel']} />
       <rect x={-width / 2} width={width} height={view.height} fill={`url(#${id}-enamel)`} />
-      <rect x={-bore / 2} width={bore} height={view.height} fill="#dfe6e0" stroke="#c3cec6" strokeWidth={0.8 * weight} />
+      <rect
+        x={-bore / 2}
+        width={bore}
+        height={view.height}
+        fill="#dfe6e0"
+        stroke="#c3cec6"
+        strokeWidth={0.8 * weight}
+      />
       {[-width / 2, width / 2].map((x) => (
         <line key={x} x1={x} x2={x} y2={view.height} stroke="#6d8078" strokeWidth={1.4 * weight} />
       ))}
@@ -35,13 +42,23 @@ export function Thread({ picture, view, sight, weight = 1 }: StemProps & { reado
   const hollow = (picture.profile.at(-1)?.[1] ?? 0) * view.scale;
   const thread = useDrawn<SVGGElement>(
     sight,
-    useCallback((seen): Drawn => ({ transform: `translate(0 ${((apparentY(picture, seen) - view.topY) * view.scale).toFixed(2)})` }), [picture, view]),
+    useCallback(
+      (seen): Drawn => ({
+        transform: `translate(0 ${((apparentY(picture, seen) - view.topY) * view.scale).toFixed(2)})`,
+      }),
+      [picture, view],
+    ),
   );
   return (
     <>
       <Light id={id} names={['thread']} />
       <g ref={thread}>
-        <path d={`M${-half} ${-hollow}Q0 ${hollow} ${half} ${-hollow}V${2.5 * view.height}H${-half}Z`} fill={`url(#${id}-thread)`} stroke="#7d182b" strokeWidth={0.8 * weight} />
+        <path
+          d={`M${-half} ${-hollow}Q0 ${hollow} ${half} ${-hollow}V${2.5 * view.height}H${-half}Z`}
+          fill={`url(#${id}-thread)`}
+          stroke="#7d182b"
+          strokeWidth={0.8 * weight}
+        />
       </g>
     </>
   );

@@ -19,8 +19,18 @@ function floorOf({ floorY, vessel }: Pick<LiquidColumnPicture, 'floorY' | 'vesse
 
 /** Heights in the view between which a wall is drawn: straight ones need two, sloping ones more. */
 function heights({ outline, floorY, vessel }: LiquidColumnPicture, view: View): number[] {
-  const [top, bottom] = [Math.max(0, view.topY), Math.min(floorOf({ floorY, vessel }), view.topY + view.height / view.scale)];
-  return [top, ...outline.map(([y]) => y).filter((y) => y > top && y < bottom).sort((a, b) => a - b), bottom];
+  const [top, bottom] = [
+    Math.max(0, view.topY),
+    Math.min(floorOf({ floorY, vessel }), view.topY + view.height / view.scale),
+  ];
+  return [
+    top,
+    ...outline
+      .map(([y]) => y)
+      .filter((y) => y > top && y < bottom)
+      .sort((a, b) => a - b),
+    bottom,
+  ];
 }
 
 /** Half the inner width from the top of the view to its bottom, in pixels: [half width, height]. */
@@ -38,16 +48,32 @@ export function Glass({ picture, view, weight = 1 }: GlassProps): ReactNode {
   const inside = walls(picture, view);
   const thick = picture.wall * view.scale;
   const [floor, base] = inside.at(-1) ?? [0, view.height];
-  const side = (sign: 1 | -1): string => `${path([...inside.map(([x, y]) => [sign * x, y] as const), ...inside.toReversed().map(([x, y]) => [sign * (x + thick), y] as const)])}Z`;
+  const side = (sign: 1 | -1): string =>
+    `${path([...inside.map(([x, y]) => [sign * x, y] as const), ...inside.toReversed().map(([x, y]) => [sign * (x + thick), y] as const)])}Z`;
   return (
     <>
       <Light id={id} names={['air', 'glass']} />
-      <path d={`${path([...inside.map(([x, y]) => [-x, y] as const), ...inside.toReversed()])}Z`} fill={`url(#${id}-air)`} />
-      {base < view.height - 1 && <path d={`M${-floor - thick} ${base}H${floor + thick}V${base + thick}H${-floor - thick}Z`} fill="#d5dfd8" stroke="#6d8078" strokeWidth={1.4 * weight} />}
+      <path
+        d={`${path([...inside.map(([x, y]) => [-x, y] as const), ...inside.toReversed()])}Z`}
+        fill={`url(#${id}-air)`}
+      />
+      {base < view.height - 1 && (
+        <path
+          d={`M${-floor - thick} ${base}H${floor + thick}V${base + thick}H${-floor - thick}Z`}
+          fill="#d5dfd8"
+          stroke="#6d8078"
+          strokeWidth={1.4 * weight}
+        />
+      )}
       {([-1, 1] as const).map((sign) => (
         <g key={sign}>
           <path d={side(sign)} fill={`url(#${id}-glass)`} />
-          <path d={path(inside.map(([x, y]) => [sign * (x + thick), y]))} fill="none" stroke="#6d8078" strokeWidth={1.4 * weight} />
+          <path
+            d={path(inside.map(([x, y]) => [sign * (x + thick), y]))}
+            fill="none"
+            stroke="#6d8078"
+            strokeWidth={1.4 * weight}
+          />
         </g>
       ))}
     </>
@@ -64,7 +90,12 @@ export function Liquid({ picture, view, sight, weight = 1 }: LiquidProps): React
   const { body, curve } = useMemo(() => liquidOutline(picture, view), [picture, view]);
   const column = useDrawn<SVGGElement>(
     sight,
-    useCallback((seen): Drawn => ({ transform: `translate(0 ${((apparentY(picture, seen) - view.topY) * view.scale).toFixed(2)})` }), [picture, view]),
+    useCallback(
+      (seen): Drawn => ({
+        transform: `translate(0 ${((apparentY(picture, seen) - view.topY) * view.scale).toFixed(2)})`,
+      }),
+      [picture, view],
+    ),
   );
   const film = useDrawn<SVGPathElement>(
     sight,
@@ -75,7 +106,13 @@ export function Liquid({ picture, view, sight, weight = 1 }: LiquidProps): React
     useCallback(
       (seen): Drawn => {
         const { cy, rx, ry } = contactRing(picture, view, seen);
-        return { cy: cy.toFixed(2), rx, ry: ry.toFixed(2), visibility: ry > 0.4 ? 'visible' : 'hidden', ...(seen.height > 0 ? { fill: '#ffffff', 'fill-opacity': 0.28 } : { fill: '#0d3247', 'fill-opacity': 0.12 }) };
+        return {
+          cy: cy.toFixed(2),
+          rx,
+          ry: ry.toFixed(2),
+          visibility: ry > 0.4 ? 'visible' : 'hidden',
+          ...(seen.height > 0 ? { fill: '#ffffff', 'fill-opacity': 0.28 } : { fill: '#0d3247', 'fill-opacity': 0.12 }),
+        };
       },
       [picture, view],
     ),
@@ -89,7 +126,16 @@ export function Liquid({ picture, view, sight, weight = 1 }: LiquidProps): React
         {wall > middle && <path ref={film} fill={tint} fillOpacity={picture.opaque ? 0.96 : 0.2} />}
         <path d={body} fill={tint} fillOpacity={picture.opaque ? 0.96 : 0.4} />
         <path d={body} fill={`url(#${id}-round)`} />
-        {!picture.opaque && <path d={curve} fill="none" stroke="var(--color-curve)" strokeWidth={2.2 * weight} strokeOpacity="0.85" strokeLinecap="round" />}
+        {!picture.opaque && (
+          <path
+            d={curve}
+            fill="none"
+            stroke="var(--color-curve)"
+            strokeWidth={2.2 * weight}
+            strokeOpacity="0.85"
+            strokeLinecap="round"
+          />
+        )}
       </g>
       <ellipse ref={ring} cx="0" stroke="#1d5673" strokeOpacity="0.55" strokeWidth={1.2 * weight} />
     </>

@@ -53,8 +53,22 @@ function WholeView({ picture, name, view, markAt, tool, width }: WholeViewProps)
         {tool.left === 'funnel' && <Funnel picture={picture} scale={scale} />}
         <WholeTool picture={picture} scale={scale} shown={shown} markAt={markAt} />
       </g>
-      {picture.handled === 'tap' && picture.vessel === 'burette' && <TipLens x={WHOLE.x + 78} y={WHOLE.y + WHOLE.height - 46} liquid={picture.liquid} bubble={tool.left === 'bubble'} dripping={tool.dripping} />}
-      <text x={WHOLE.x} y={picture.handled === 'bulb' ? 22 : WIDE.height - 14} textAnchor="middle" fontSize="15" fill="var(--color-muted)">
+      {picture.handled === 'tap' && picture.vessel === 'burette' && (
+        <TipLens
+          x={WHOLE.x + 78}
+          y={WHOLE.y + WHOLE.height - 46}
+          liquid={picture.liquid}
+          bubble={tool.left === 'bubble'}
+          dripping={tool.dripping}
+        />
+      )}
+      <text
+        x={WHOLE.x}
+        y={picture.handled === 'bulb' ? 22 : WIDE.height - 14}
+        textAnchor="middle"
+        fontSize="15"
+        fill="var(--color-muted)"
+      >
         {name}
       </text>
       <path
@@ -68,12 +82,25 @@ function WholeView({ picture, name, view, markAt, tool, width }: WholeViewProps)
 }
 
 /** An upright tool on the bench: the whole of it, a close view of the mark, the eye and its beam. */
-export function UprightStage({ picture, name, sight, tool = untouched(picture), onRestEye, loupe = false, closed = false, wrongPath = [], rightPath = [] }: UprightStageProps): ReactNode {
+export function UprightStage({
+  picture,
+  name,
+  sight,
+  tool = untouched(picture),
+  onRestEye,
+  loupe = false,
+  closed = false,
+  wrongPath = [],
+  rightPath = [],
+}: UprightStageProps): ReactNode {
   const markAt = useMarkAt(sight);
   // A pipette is looked at where its ring is, wherever the surface may be.
   const lookedAt = picture.handled === 'pipette' ? picture.surfaceY : markAt;
   const view = useMemo(() => closeView(picture, lookedAt, CLOSE.width, CLOSE.height), [picture, lookedAt]);
-  const aim = useMemo(() => (picture.handled === 'pipette' ? aimedAt(sight, picture.surfaceY) : sight), [picture, sight]);
+  const aim = useMemo(
+    () => (picture.handled === 'pipette' ? aimedAt(sight, picture.surfaceY) : sight),
+    [picture, sight],
+  );
   const box = useNarrow() ? NARROW : WIDE;
   const [held, setHeld] = useState(false);
   const letGo = (): void => setHeld(false);
@@ -81,15 +108,24 @@ export function UprightStage({ picture, name, sight, tool = untouched(picture), 
   const wrongEye = wrongPath.some((piece) => piece.kind === 'sight');
   const shift = useCallback((seen: Seen) => scaleShift(picture, view, seen), [picture, view]);
   const atClose = `translate(${CLOSE.x} ${CLOSE.y})`;
-  if (picture.handled === 'try' && tool.float !== rightFloat(picture)) return <Jar box={box} picture={picture} float={tool.float} />;
+  if (picture.handled === 'try' && tool.float !== rightFloat(picture))
+    return <Jar box={box} picture={picture} float={tool.float} />;
   return (
     <Stage box={box} label={`${name}. Turn on the description in words to read it without seeing it.`}>
       <Sheet box={box}>
-        {box === WIDE && <WholeView picture={picture} name={name} view={view} markAt={markAt} tool={tool} width={width} />}
+        {box === WIDE && (
+          <WholeView picture={picture} name={name} view={view} markAt={markAt} tool={tool} width={width} />
+        )}
         {box === NARROW && picture.handled === 'tap' && picture.vessel === 'burette' && (
           <>
             <TopLens x={NARROW.x + NARROW.width - 60} y={66} liquid={picture.liquid} funnel={tool.left === 'funnel'} />
-            <TipLens x={NARROW.x + NARROW.width - 60} y={NARROW.height - 62} liquid={picture.liquid} bubble={tool.left === 'bubble'} dripping={tool.dripping} />
+            <TipLens
+              x={NARROW.x + NARROW.width - 60}
+              y={NARROW.height - 62}
+              liquid={picture.liquid}
+              bubble={tool.left === 'bubble'}
+              dripping={tool.dripping}
+            />
           </>
         )}
         <g transform={atClose}>
@@ -108,11 +144,29 @@ export function UprightStage({ picture, name, sight, tool = untouched(picture), 
       </SlidingSheet>
       <Sheet box={box} touched>
         <g transform={atClose}>
-          <rect x={-width / 2} width={width} height={CLOSE.height} fill="transparent" onPointerDown={() => setHeld(true)} onPointerUp={letGo} onPointerLeave={letGo} onPointerCancel={letGo} />
+          <rect
+            x={-width / 2}
+            width={width}
+            height={CLOSE.height}
+            fill="transparent"
+            onPointerDown={() => setHeld(true)}
+            onPointerUp={letGo}
+            onPointerLeave={letGo}
+            onPointerCancel={letGo}
+          />
           <RightPath picture={picture} view={view} steps={rightPath} />
           <Beam picture={picture} view={view} sight={aim} eyeX={EYE_X} across={closed} wrong={wrongEye} />
-          {wrongPath.length > 0 && <WrongPath picture={picture} view={view} pieces={wrongPath} eyeX={EYE_X} sight={aim} />}
-          <EyeRail picture={picture} view={view} sight={aim} x={EYE_X} disabled={!onRestEye || closed} onRest={onRestEye ?? (() => undefined)} />
+          {wrongPath.length > 0 && (
+            <WrongPath picture={picture} view={view} pieces={wrongPath} eyeX={EYE_X} sight={aim} />
+          )}
+          <EyeRail
+            picture={picture}
+            view={view}
+            sight={aim}
+            x={EYE_X}
+            disabled={!onRestEye || closed}
+            onRest={onRestEye ?? (() => undefined)}
+          />
           {(loupe || held) && <Loupe picture={picture} close={view} sight={sight} aim={aim} />}
         </g>
       </Sheet>

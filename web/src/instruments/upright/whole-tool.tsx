@@ -51,18 +51,55 @@ export const WholeTool = memo(function WholeTool({ picture, scale, shown, markAt
       </clipPath>
       <g transform={`scale(${scale})`} strokeWidth={1.2 / scale} stroke="#8fa198" strokeLinejoin="round">
         <path d={solid} fill={isThermometer ? '#f4f6f2' : '#e6ece7'} />
-        <path d={inside} fill={isThermometer ? '#dfe6e0' : '#f1f4f0'} fillOpacity={picture.vessel === 'hydrometer' ? 0.25 : 1} />
+        <path
+          d={inside}
+          fill={isThermometer ? '#dfe6e0' : '#f1f4f0'}
+          fillOpacity={picture.vessel === 'hydrometer' ? 0.25 : 1}
+        />
       </g>
-      <rect clipPath={`url(#${id})`} x={-halfWidth * scale} width={2 * halfWidth * scale} y={markAt * scale} height={(picture.height - markAt) * scale + 4} fill={fill} fillOpacity={isThermometer ? 1 : picture.opaque ? 0.95 : 0.42} />
+      <rect
+        clipPath={`url(#${id})`}
+        x={-halfWidth * scale}
+        width={2 * halfWidth * scale}
+        y={markAt * scale}
+        height={(picture.height - markAt) * scale + 4}
+        fill={fill}
+        fillOpacity={isThermometer ? 1 : picture.opaque ? 0.95 : 0.42}
+      />
       {lines.map(({ y, rank }) => (
-        <line key={y} x1={-width / 2 + 1} x2={-width / 2 + 1 + LENGTHS[rank] * width} y1={y * scale} y2={y * scale} stroke="var(--color-ink)" strokeWidth={rank === 'long' ? 1.3 : 0.8} />
+        <line
+          key={y}
+          x1={-width / 2 + 1}
+          x2={-width / 2 + 1 + LENGTHS[rank] * width}
+          y1={y * scale}
+          y2={y * scale}
+          stroke="var(--color-ink)"
+          strokeWidth={rank === 'long' ? 1.3 : 0.8}
+        />
       ))}
       {labels.map(({ y, label }) => (
-        <text key={y} x={width / 2 + (width < 60 ? 6 : -3)} y={y * scale} dy="0.36em" textAnchor={width < 60 ? 'start' : 'end'} fontSize="13" fill="var(--color-ink)" className="font-mono">
+        <text
+          key={y}
+          x={width / 2 + (width < 60 ? 6 : -3)}
+          y={y * scale}
+          dy="0.36em"
+          textAnchor={width < 60 ? 'start' : 'end'}
+          fontSize="13"
+          fill="var(--color-ink)"
+          className="font-mono"
+        >
           {label?.replace('-', '−')}
         </text>
       ))}
-      <rect x={-Math.max(width / 2, 8) - 10} y={shown[0] * scale} width={Math.max(width, 16) + 20} height={(shown[1] - shown[0]) * scale} fill="none" stroke="var(--color-beam)" strokeWidth="1.6" />
+      <rect
+        x={-Math.max(width / 2, 8) - 10}
+        y={shown[0] * scale}
+        width={Math.max(width, 16) + 20}
+        height={(shown[1] - shown[0]) * scale}
+        fill="none"
+        stroke="var(--color-beam)"
+        strokeWidth="1.6"
+      />
     </g>
   );
 });

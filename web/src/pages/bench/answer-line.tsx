@@ -14,7 +14,11 @@ function withUnit(entry: string, unit: string): string {
 function EntryShown({ text, sound }: { readonly text: string; readonly sound: boolean }): ReactNode {
   const [, digits = text, unit = ''] = /^\s*([\d.,eE−-]+)\s*(.*)$/u.exec(text) ?? [];
   const plain = /^[−-]?\d[\d.,]*(?:[eE][−-]?\d+)?$/.test(digits);
-  return plain ? <MeasuredNumber text={digits} unit={unit} struck={!sound} /> : <span className={sound ? '' : 'text-slip line-through'}>{shortened(text)}</span>;
+  return plain ? (
+    <MeasuredNumber text={digits} unit={unit} struck={!sound} />
+  ) : (
+    <span className={sound ? '' : 'text-slip line-through'}>{shortened(text)}</span>
+  );
 }
 
 const ORDINALS = ['first', 'second', 'third'];
@@ -31,7 +35,14 @@ interface AnswerLineProps {
 }
 
 /** What was written before, struck through where it was wrong, and the line to write on. */
-export function AnswerLine({ entry: work, label, placeholder = 'number and unit', units = READ_IN, inputRef, onEnter }: AnswerLineProps): ReactNode {
+export function AnswerLine({
+  entry: work,
+  label,
+  placeholder = 'number and unit',
+  units = READ_IN,
+  inputRef,
+  onEnter,
+}: AnswerLineProps): ReactNode {
   const { made, entry, last, notChecked } = work;
   const closed = last?.closed ?? false;
   const readable = made.filter(({ result }) => result.verdict !== 'unreadable' && result.verdict !== 'shown');
@@ -64,14 +75,21 @@ export function AnswerLine({ entry: work, label, placeholder = 'number and unit'
             enterKeyHint="go"
             className="min-h-14 min-w-0 flex-1 bg-transparent px-3 font-mono text-reading placeholder:font-sans placeholder:text-base placeholder:text-muted"
           />
-          {units.length > 0 && <select aria-label="Unit" value="" onChange={(event) => work.write(withUnit(entry, event.target.value))} className="w-20 border-l border-hairline bg-transparent px-2 text-muted">
-            <option value="" disabled>
-              unit
-            </option>
-            {units.map((unit) => (
-              <option key={unit}>{unit}</option>
-            ))}
-          </select>}
+          {units.length > 0 && (
+            <select
+              aria-label="Unit"
+              value=""
+              onChange={(event) => work.write(withUnit(entry, event.target.value))}
+              className="w-20 border-l border-hairline bg-transparent px-2 text-muted"
+            >
+              <option value="" disabled>
+                unit
+              </option>
+              {units.map((unit) => (
+                <option key={unit}>{unit}</option>
+              ))}
+            </select>
+          )}
         </form>
       )}
     </div>

@@ -28,12 +28,19 @@ function RoundDone({ source, visitor, choice }: RoundProps): ReactNode {
     <div className="mx-auto w-full max-w-xl flex-1 px-4 py-16">
       <h1 className="text-2xl font-bold">Round finished</h1>
       <p className="mt-2 text-lg">
-        {rightAtFirst(source)} of {source.length} right at the first try.{strip ? ' The strip below shows how the readings lie about the true value: ticks spread out are scatter, ticks all to one side are a habit.' : ''}
+        {rightAtFirst(source)} of {source.length} right at the first try.
+        {strip
+          ? ' The strip below shows how the readings lie about the true value: ticks spread out are scatter, ticks all to one side are a habit.'
+          : ''}
       </p>
       {choice((subjectIds) => void source.newRound(subjectIds))}
       {visitor && (
         <p className="mt-8 text-muted">
-          Nothing of this is kept. <Link to="/sign-in" className="font-semibold text-ink underline underline-offset-4">Sign in with your class code</Link> to keep your work.
+          Nothing of this is kept.{' '}
+          <Link to="/sign-in" className="font-semibold text-ink underline underline-offset-4">
+            Sign in with your class code
+          </Link>{' '}
+          to keep your work.
         </p>
       )}
     </div>
@@ -41,19 +48,33 @@ function RoundDone({ source, visitor, choice }: RoundProps): ReactNode {
 }
 
 /** Items of a round that are not finished: their entries wait for the server, or they have a try left. */
-function StillOpen({ source, open, onGoTo }: { readonly source: BenchSource; readonly open: readonly BenchTask[]; readonly onGoTo: (task: BenchTask) => void }): ReactNode {
+function StillOpen({
+  source,
+  open,
+  onGoTo,
+}: {
+  readonly source: BenchSource;
+  readonly open: readonly BenchTask[];
+  readonly onGoTo: (task: BenchTask) => void;
+}): ReactNode {
   return (
     <div className="mx-auto w-full max-w-xl flex-1 px-4 py-16">
       <h1 className="text-2xl font-bold">Not finished yet</h1>
       <ul className="mt-4">
         {open.map((task) => (
           <li key={task.id} className="flex min-h-12 items-center gap-4 border-t border-hairline">
-            <span className="w-28">{isReading(task) ? 'Reading' : 'Exercise'} {task.position + 1}</span>
+            <span className="w-28">
+              {isReading(task) ? 'Reading' : 'Exercise'} {task.position + 1}
+            </span>
             {source.notChecked.has(task.id) ? (
               <span className="text-doubt">not checked yet: the server cannot be reached</span>
             ) : (
               <Button look="quiet" onClick={() => onGoTo(task)}>
-                {(source.made.get(task.id)?.length ?? 0) > 0 || task.state === 'tried' ? 'Checked: one more try' : isReading(task) ? 'Read it' : 'Work it out'}
+                {(source.made.get(task.id)?.length ?? 0) > 0 || task.state === 'tried'
+                  ? 'Checked: one more try'
+                  : isReading(task)
+                    ? 'Read it'
+                    : 'Work it out'}
               </Button>
             )}
           </li>
@@ -63,17 +84,42 @@ function StillOpen({ source, open, onGoTo }: { readonly source: BenchSource; rea
   );
 }
 
-function Item({ task, source, onNext }: { readonly task: BenchTask; readonly source: BenchSource; readonly onNext: () => void }): ReactNode {
+function Item({
+  task,
+  source,
+  onNext,
+}: {
+  readonly task: BenchTask;
+  readonly source: BenchSource;
+  readonly onNext: () => void;
+}): ReactNode {
   const at = { source, of: source.length, onNext };
   if (isReading(task)) return <TaskView key={task.id} task={task} {...at} />;
-  return isExercise(task) && <Suspense fallback={<div className="flex-1 px-7"><Loading what="the exercise" /></div>}><ExerciseView key={task.id} task={task} {...at} /></Suspense>;
+  return (
+    isExercise(task) && (
+      <Suspense
+        fallback={
+          <div className="flex-1 px-7">
+            <Loading what="the exercise" />
+          </div>
+        }
+      >
+        <ExerciseView key={task.id} task={task} {...at} />
+      </Suspense>
+    )
+  );
 }
 
 function Round({ source, visitor, choice }: RoundProps): ReactNode {
   const rules = source.round?.rules ?? null;
   useJudgedBy(rules);
   const tasks = source.round?.tasks ?? [];
-  const [at, setAt] = useState(() => Math.max(0, tasks.findIndex((task) => task.state !== 'closed')));
+  const [at, setAt] = useState(() =>
+    Math.max(
+      0,
+      tasks.findIndex((task) => task.state !== 'closed'),
+    ),
+  );
   const task = tasks[at];
   const open = at < source.length ? [] : tasks.filter((one) => !isFinished(source, one));
   // Onward to the next item that can be worked on; what waits for the server is come back to at the end.
@@ -83,8 +129,20 @@ function Round({ source, visitor, choice }: RoundProps): ReactNode {
   };
   return (
     <div className="flex min-h-[calc(100vh-6.4rem)] flex-col">
-      {task ? <Item task={task} source={source} onNext={next} /> : at < source.length ? <div className="flex-1 px-7"><Loading what="the next one" /></div> : open.length > 0 ? <StillOpen source={source} open={open} onGoTo={(one) => setAt(tasks.indexOf(one))} /> : <RoundDone source={source} visitor={visitor} choice={choice} />}
-      {(tasks.some(isReading) || source.strip.length > 0) && <RecordStrip marks={source.strip} band={(rules?.rules.acceptance ?? 2) / 10} />}
+      {task ? (
+        <Item task={task} source={source} onNext={next} />
+      ) : at < source.length ? (
+        <div className="flex-1 px-7">
+          <Loading what="the next one" />
+        </div>
+      ) : open.length > 0 ? (
+        <StillOpen source={source} open={open} onGoTo={(one) => setAt(tasks.indexOf(one))} />
+      ) : (
+        <RoundDone source={source} visitor={visitor} choice={choice} />
+      )}
+      {(tasks.some(isReading) || source.strip.length > 0) && (
+        <RecordStrip marks={source.strip} band={(rules?.rules.acceptance ?? 2) / 10} />
+      )}
     </div>
   );
 }
@@ -92,7 +150,19 @@ function Round({ source, visitor, choice }: RoundProps): ReactNode {
 const TOOLS: ChooseNext = (choose) => <ToolChoice onChoose={choose} />;
 
 /** A round from wherever it comes: its items one after the other, then what came of them. */
-export function BenchRoundView({ source, visitor, choice = TOOLS }: { readonly source: BenchSource; readonly visitor: boolean; readonly choice?: ChooseNext }): ReactNode {
+export function BenchRoundView({
+  source,
+  visitor,
+  choice = TOOLS,
+}: {
+  readonly source: BenchSource;
+  readonly visitor: boolean;
+  readonly choice?: ChooseNext;
+}): ReactNode {
   if (source.round) return <Round key={source.round.id} source={source} visitor={visitor} choice={choice} />;
-  return <div className="mx-auto max-w-7xl px-7">{source.error ? <Failed error={source.error} /> : <Loading what="a round" />}</div>;
+  return (
+    <div className="mx-auto max-w-7xl px-7">
+      {source.error ? <Failed error={source.error} /> : <Loading what="a round" />}
+    </div>
+  );
 }

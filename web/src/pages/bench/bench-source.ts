@@ -39,5 +39,9 @@ export function isFinished({ made }: BenchSource, task: BenchTask): boolean {
 
 /** How many items of a round went right at the first try. */
 export function rightAtFirst({ round, made }: BenchSource): number {
-  return (round?.tasks ?? []).filter((task) => made.get(task.id)?.find(({ result }) => result.verdict !== 'unreadable')?.result.verdict === 'sound' || task.rightAtFirst).length;
+  return (round?.tasks ?? []).filter(
+    (task) =>
+      made.get(task.id)?.find(({ result }) => result.verdict !== 'unreadable')?.result.verdict === 'sound' ||
+      task.rightAtFirst,
+  ).length;
 }

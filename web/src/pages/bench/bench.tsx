@@ -12,6 +12,16 @@ function VisitorBench(): ReactNode {
 }
 
 /** The bench: for visitors at once, for a class with everything kept. */
-export function Bench({ signedIn, classId }: { readonly signedIn: SignedIn | null; readonly classId: string | null }): ReactNode {
-  return signedIn && classId ? <ClassBench key={signedIn.person.id + classId} classId={classId} personId={signedIn.person.id} /> : <VisitorBench />;
+export function Bench({
+  signedIn,
+  classId,
+}: {
+  readonly signedIn: SignedIn | null;
+  readonly classId: string | null;
+}): ReactNode {
+  return signedIn && classId ? (
+    <ClassBench key={signedIn.person.id + classId} classId={classId} personId={signedIn.person.id} />
+  ) : (
+    <VisitorBench />
+  );
 }

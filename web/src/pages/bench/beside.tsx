@@ -46,7 +46,10 @@ export function Standing({ work }: { readonly work: Entry }): ReactNode {
       {work.notChecked && !(work.last?.closed ?? false) && (
         <div className="mt-4" role="status">
           <Notice tone="doubt" title="Not checked yet">
-            <p>The server cannot be reached. Your entry is kept in this browser and judged when it can be; nothing is lost. What comes next is here already.</p>
+            <p>
+              The server cannot be reached. Your entry is kept in this browser and judged when it can be; nothing is
+              lost. What comes next is here already.
+            </p>
           </Notice>
         </div>
       )}

@@ -4,11 +4,22 @@ import { useClassBench } from './class-bench.ts';
 import { SetForYou } from './set-for-you.tsx';
 
 /** The bench of a class: what is set above it, and everything kept. */
-export default function ClassBench({ classId, personId }: { readonly classId: string; readonly personId: string }): ReactNode {
+export default function ClassBench({
+  classId,
+  personId,
+}: {
+  readonly classId: string;
+  readonly personId: string;
+}): ReactNode {
   const source = useClassBench(classId, personId);
   return (
     <>
-      <SetForYou classId={classId} place="bench" present={source.round?.title ?? null} onBegin={source.round === null ? null : source.beginSetRound} />
+      <SetForYou
+        classId={classId}
+        place="bench"
+        present={source.round?.title ?? null}
+        onBegin={source.round === null ? null : source.beginSetRound}
+      />
       <BenchRoundView source={source} visitor={false} />
     </>
   );

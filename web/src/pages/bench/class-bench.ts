@@ -12,14 +12,22 @@ import { useMade } from './use-made.ts';
 export type Place = 'bench' | 'numbers';
 
 /** The bench of somebody signed in: the server draws, judges and stores. On paper no round begins by itself: its kinds are chosen first. */
-export function useClassBench(classId: string, personId: string, place: Place = 'bench'): BenchSource & { beginSetRound(setRoundId: string): Promise<void> } {
+export function useClassBench(
+  classId: string,
+  personId: string,
+  place: Place = 'bench',
+): BenchSource & { beginSetRound(setRoundId: string): Promise<void> } {
   const queries = useQueryClient();
   const [key] = useState(() => ['round', classId, personId, place]);
   const [added, setAdded] = useState<readonly StripMark[]>([]);
   const { made, add, clear } = useMade();
   const [postedHere] = useState(() => new Set<string>());
-  const current = useCallback(() => ask<BenchRound | null>('GET', `/classes/${classId}/rounds/current?place=${place}`), [classId, place]);
-  const startRound = (subjectIds: readonly string[]): Promise<BenchRound> => ask<BenchRound>('POST', `/classes/${classId}/rounds`, { subjectIds });
+  const current = useCallback(
+    () => ask<BenchRound | null>('GET', `/classes/${classId}/rounds/current?place=${place}`),
+    [classId, place],
+  );
+  const startRound = (subjectIds: readonly string[]): Promise<BenchRound> =>
+    ask<BenchRound>('POST', `/classes/${classId}/rounds`, { subjectIds });
   const { data, error, isPending } = useQuery({
     queryKey: key,
     staleTime: Infinity,
@@ -32,14 +40,20 @@ export function useClassBench(classId: string, personId: string, place: Place = 
   // The round on the page is looked at again, and not another one begun.
   const lookAgain = useCallback(async (): Promise<void> => {
     const round = await current().catch(() => null);
-    if (round) queries.setQueryData<BenchRound | null>(key, (shown) => (shown && shown.id !== round.id ? shown : round));
+    if (round)
+      queries.setQueryData<BenchRound | null>(key, (shown) => (shown && shown.id !== round.id ? shown : round));
   }, [current, queries, key]);
   const notChecked = useNotChecked(classId, personId, postedHere, () => void lookAgain());
 
   const submit = useCallback(
     async (task: BenchTask, attempt: NewAttempt): Promise<AttemptResult> => {
       postedHere.add(attempt.id);
-      const result = await outbox.post<AttemptResult>({ id: attempt.id, personId, path: `/classes/${classId}/attempts`, body: attempt });
+      const result = await outbox.post<AttemptResult>({
+        id: attempt.id,
+        personId,
+        path: `/classes/${classId}/attempts`,
+        body: attempt,
+      });
       add(task.id, { text: attempt.entry, result });
       if (result.closed) {
         setAdded((before) => [...before, ...result.strip]);
@@ -55,8 +69,20 @@ export function useClassBench(classId: string, personId: string, place: Place = 
     clear();
   };
   const newRound = async (subjectIds: readonly string[]): Promise<void> => show(await startRound(subjectIds));
-  const beginSetRound = async (setRoundId: string): Promise<void> => show(await ask<BenchRound>('POST', `/classes/${classId}/rounds`, { setRoundId }));
+  const beginSetRound = async (setRoundId: string): Promise<void> =>
+    show(await ask<BenchRound>('POST', `/classes/${classId}/rounds`, { setRoundId }));
 
   const known = new Set(data?.strip.map((mark) => mark.taskId));
-  return { round: data ?? null, idle: !isPending && !error && data === null, length: data?.tasks.length ?? 0, strip: [...(data?.strip ?? []), ...added.filter((mark) => !known.has(mark.taskId))], error, made, notChecked, submit, newRound, beginSetRound };
+  return {
+    round: data ?? null,
+    idle: !isPending && !error && data === null,
+    length: data?.tasks.length ?? 0,
+    strip: [...(data?.strip ?? []), ...added.filter((mark) => !known.has(mark.taskId))],
+    error,
+    made,
+    notChecked,
+    submit,
+    newRound,
+    beginSetRound,
+  };
 }

@@ -25,7 +25,10 @@ export function Findings({ result, record: recordSays, unexplained }: FindingsPr
   const record = result.verdict === 'record';
   return (
     <>
-      <Notice tone={record ? 'doubt' : 'slip'} title={second ? `${first.name}, and: ${second.name.toLowerCase()}` : first.name}>
+      <Notice
+        tone={record ? 'doubt' : 'slip'}
+        title={second ? `${first.name}, and: ${second.name.toLowerCase()}` : first.name}
+      >
         {record && <p className="font-semibold">{recordSays}</p>}
         <p>{numerals(first.why)}</p>
         {second && <p className="mt-1">{numerals(second.why)}</p>}

@@ -4,7 +4,8 @@ import { useOutbox } from '../../outbox/use-outbox.ts';
 
 /** The reading that an unsent letter answers; null for letters about anything else. */
 function taskOf({ body, path }: Letter, classId: string): string | null {
-  if (path !== `/classes/${classId}/attempts` || typeof body !== 'object' || body === null || !('taskId' in body)) return null;
+  if (path !== `/classes/${classId}/attempts` || typeof body !== 'object' || body === null || !('taskId' in body))
+    return null;
   return typeof body.taskId === 'string' ? body.taskId : null;
 }
 
@@ -13,10 +14,17 @@ function taskOf({ body, path }: Letter, classId: string): string | null {
  * @param postedHere ids of the letters this page has posted itself and hears the answer of.
  * @param onJudged called when entries that waited have been taken by the server.
  */
-export function useNotChecked(classId: string, personId: string, postedHere: ReadonlySet<string>, onJudged: () => void): ReadonlySet<string> {
+export function useNotChecked(
+  classId: string,
+  personId: string,
+  postedHere: ReadonlySet<string>,
+  onJudged: () => void,
+): ReadonlySet<string> {
   const { waiting, stuck } = useOutbox();
   const waited = useRef(false);
-  const ids = waiting.filter((letter) => letter.personId === personId && (stuck || !postedHere.has(letter.id))).flatMap((letter) => taskOf(letter, classId) ?? []);
+  const ids = waiting
+    .filter((letter) => letter.personId === personId && (stuck || !postedHere.has(letter.id)))
+    .flatMap((letter) => taskOf(letter, classId) ?? []);
   const none = ids.length === 0;
   useEffect(() => {
     if (!none) waited.current = true;

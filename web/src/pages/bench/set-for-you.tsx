@@ -12,7 +12,9 @@ function isOpen({ progress }: SetRoundShown): boolean {
 function when({ dueAt }: SetRoundShown): string {
   if (dueAt === null) return '';
   const date = new Date(dueAt);
-  return isPast(date) ? `, was due ${format(date, 'EEE d MMM')}; it is still taken` : `, due ${format(date, 'EEE d MMM, HH:mm')}`;
+  return isPast(date)
+    ? `, was due ${format(date, 'EEE d MMM')}; it is still taken`
+    : `, due ${format(date, 'EEE d MMM, HH:mm')}`;
 }
 
 /** A round on paper: once its sheet is printed, its answers can be typed in. */
@@ -20,7 +22,10 @@ function OnPaper({ round }: { readonly round: SetRoundShown }): ReactNode {
   const code = round.progress[0]?.sheetCode ?? null;
   if (code === null) return <span className="text-muted">on paper, not printed yet</span>;
   return (
-    <Link to={`/sheets/${code}`} className="inline-flex min-h-11 items-center font-semibold underline decoration-beam decoration-2 underline-offset-4">
+    <Link
+      to={`/sheets/${code}`}
+      className="inline-flex min-h-11 items-center font-semibold underline decoration-beam decoration-2 underline-offset-4"
+    >
       Type in sheet {code}
     </Link>
   );
@@ -46,7 +51,10 @@ interface SetForYouProps {
 export function SetForYou({ classId, place, present, onBegin }: SetForYouProps): ReactNode {
   const { rounds = [] } = useSetRounds(classId);
   const [refused, setRefused] = useState<string | null>(null);
-  const most = mostShown(useNarrow(), rounds.some((round) => isOpen(round) && round.title === present));
+  const most = mostShown(
+    useNarrow(),
+    rounds.some((round) => isOpen(round) && round.title === present),
+  );
   const open = rounds.filter((round) => isOpen(round) && round.title !== present);
   if (open.length === 0 && present === null && refused === null) return null;
   return (
@@ -61,11 +69,23 @@ export function SetForYou({ classId, place, present, onBegin }: SetForYouProps):
           {round.onPaper ? (
             <OnPaper round={round} />
           ) : round.place !== place ? (
-            <Link to={round.place === 'numbers' ? '/numbers/practice' : '/'} className="inline-flex min-h-11 items-center font-semibold underline decoration-beam decoration-2 underline-offset-4">
+            <Link
+              to={round.place === 'numbers' ? '/numbers/practice' : '/'}
+              className="inline-flex min-h-11 items-center font-semibold underline decoration-beam decoration-2 underline-offset-4"
+            >
               {round.place === 'numbers' ? 'To the numbers' : 'To the bench'}
             </Link>
           ) : (
-            <button type="button" disabled={onBegin === null} className="min-h-11 font-semibold underline decoration-beam decoration-2 underline-offset-4" onClick={() => void onBegin?.(round.id).catch((error: unknown) => setRefused(error instanceof Error ? error.message : 'The round could not be begun.'))}>
+            <button
+              type="button"
+              disabled={onBegin === null}
+              className="min-h-11 font-semibold underline decoration-beam decoration-2 underline-offset-4"
+              onClick={() =>
+                void onBegin?.(round.id).catch((error: unknown) =>
+                  setRefused(error instanceof Error ? error.message : 'The round could not be begun.'),
+                )
+              }
+            >
               {(round.progress[0]?.done ?? 0) > 0 ? 'Go on' : 'Begin'}
             </button>
           )}

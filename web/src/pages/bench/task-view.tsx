@@ -55,7 +55,10 @@ export function TaskView({ task, source, of, onNext }: TaskViewProps): ReactNode
     },
     [note, changeTool, picture, tool.held],
   );
-  const moveRider = useCallback((rider: number, x: number): void => note(`rider-${rider + 1}` as Done['kind'], x), [note]);
+  const moveRider = useCallback(
+    (rider: number, x: number): void => note(`rider-${rider + 1}` as Done['kind'], x),
+    [note],
+  );
   const toggleLoupe = useCallback((): void => {
     note('loupe');
     setLoupe((on) => !on);
@@ -67,7 +70,9 @@ export function TaskView({ task, source, of, onNext }: TaskViewProps): ReactNode
   const goOn = useCallback((): void => {
     if (closed || notChecked) onNext();
   }, [closed, notChecked, onNext]);
-  useShortcuts(useMemo(() => ({ l: toggleLoupe, h: nextHint, n: goOn, d: describe }), [toggleLoupe, nextHint, goOn, describe]));
+  useShortcuts(
+    useMemo(() => ({ l: toggleLoupe, h: nextHint, n: goOn, d: describe }), [toggleLoupe, nextHint, goOn, describe]),
+  );
 
   const check = (): void => {
     void reading.send('reading', reading.entry).then(() => input.current?.focus());
@@ -101,12 +106,27 @@ export function TaskView({ task, source, of, onNext }: TaskViewProps): ReactNode
             <Described picture={picture} sight={sight} tool={tool} />
           </Suspense>
         )}
-        <Handling picture={picture} sight={sight} tool={tool} change={changeTool} note={note} closed={closed} cautions={task.cautions} />
+        <Handling
+          picture={picture}
+          sight={sight}
+          tool={tool}
+          change={changeTool}
+          note={note}
+          closed={closed}
+          cautions={task.cautions}
+        />
         <AnswerLine label="Your reading, with its unit" entry={reading} inputRef={input} onEnter={check} />
         <Standing work={reading} />
         {last && <Verdict result={last} steps={steps} />}
         {!closed && <Hints hints={task.hints} shown={reading.hints} />}
-        <Onward work={reading} what="reading" isLast={task.position + 1 === of} nextRef={next} onCheck={check} onNext={onNext} />
+        <Onward
+          work={reading}
+          what="reading"
+          isLast={task.position + 1 === of}
+          nextRef={next}
+          onCheck={check}
+          onNext={onNext}
+        />
         <div className="mt-4 -ml-5 flex flex-wrap">
           {(picture.kind === 'liquid-column' || picture.kind === 'ruler') && (
             <Button look="quiet" aria-pressed={loupe} onClick={toggleLoupe}>

@@ -3,7 +3,9 @@ import type { ReactNode } from 'react';
 import { Button } from '../../ui/button.tsx';
 
 const TOOLS = instrumentIds().map(instrumentById);
-const FAMILIES = SKILLS.map((skill) => ({ ...skill, tools: TOOLS.filter((tool) => tool.skill === skill.id) })).filter(({ tools }) => tools.length > 0);
+const FAMILIES = SKILLS.map((skill) => ({ ...skill, tools: TOOLS.filter((tool) => tool.skill === skill.id) })).filter(
+  ({ tools }) => tools.length > 0,
+);
 
 /** The tools of the next round: all, a family, or a single one. */
 export function ToolChoice({ onChoose }: { readonly onChoose: (instrumentIds: readonly string[]) => void }): ReactNode {
@@ -18,7 +20,11 @@ export function ToolChoice({ onChoose }: { readonly onChoose: (instrumentIds: re
       <ul className="mt-4">
         {FAMILIES.map(({ id, name, tools }) => (
           <li key={id} className="flex flex-wrap items-baseline gap-x-4 border-t border-hairline py-1">
-            <Button look="quiet" className="min-w-44 justify-start" onClick={() => onChoose(tools.map((tool) => tool.id))}>
+            <Button
+              look="quiet"
+              className="min-w-44 justify-start"
+              onClick={() => onChoose(tools.map((tool) => tool.id))}
+            >
               {name}
             </Button>
             {tools.length > 1 &&

@@ -36,7 +36,8 @@ export function useEntry(task: BenchTask, source: BenchSource, eyeHeight: () => 
   const last = made.at(-1)?.result ?? null;
 
   const note = useCallback((kind: BenchAction['kind'], to: number | null = null): void => {
-    if (actions.current.length < 400) actions.current.push({ kind, at: Math.round(performance.now() - since.current), to });
+    if (actions.current.length < 400)
+      actions.current.push({ kind, at: Math.round(performance.now() - since.current), to });
   }, []);
   const nextHint = (): void => {
     if (hints >= task.hints.length || last?.closed) return;
@@ -49,13 +50,36 @@ export function useEntry(task: BenchTask, source: BenchSource, eyeHeight: () => 
     setRefused(null);
     const timeTaken = Math.round(performance.now() - since.current);
     try {
-      const result = await source.submit(task, { id: newId(), taskId: task.id, kind, entry: text, eyeHeight: eyeHeight(), actions: [...actions.current], hints, timeTaken });
+      const result = await source.submit(task, {
+        id: newId(),
+        taskId: task.id,
+        kind,
+        entry: text,
+        eyeHeight: eyeHeight(),
+        actions: [...actions.current],
+        hints,
+        timeTaken,
+      });
       if (result.verdict !== 'unreadable') setEntry('');
     } catch (error) {
-      setRefused(error instanceof RefusedError ? error.message : 'The entry could not be sent. It is still in the line.');
+      setRefused(
+        error instanceof RefusedError ? error.message : 'The entry could not be sent. It is still in the line.',
+      );
     } finally {
       setSending(false);
     }
   };
-  return { entry, made, last, sending, notChecked: source.notChecked.has(task.id), refused, hints, write: setEntry, note, nextHint, send };
+  return {
+    entry,
+    made,
+    last,
+    sending,
+    notChecked: source.notChecked.has(task.id),
+    refused,
+    hints,
+    write: setEntry,
+    note,
+    nextHint,
+    send,
+  };
 }

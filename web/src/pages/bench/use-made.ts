@@ -17,7 +17,11 @@ export interface Made {
 /** Keeps what was entered and what came of it, so that a reading can be left and come back to. */
 export function useMade(): Made {
   const [made, setMade] = useState<ReadonlyMap<string, readonly EntryMade[]>>(new Map());
-  const add = useCallback((taskId: string, entry: EntryMade) => setMade((before) => new Map(before).set(taskId, [...(before.get(taskId) ?? []), entry])), []);
+  const add = useCallback(
+    (taskId: string, entry: EntryMade) =>
+      setMade((before) => new Map(before).set(taskId, [...(before.get(taskId) ?? []), entry])),
+    [],
+  );
   const clear = useCallback(() => setMade(new Map()), []);
   return { made, add, clear };
 }

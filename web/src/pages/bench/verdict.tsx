@@ -31,9 +31,23 @@ export function Verdict({ result, steps }: VerdictProps): ReactNode {
   const { answer } = result;
   return (
     <div className="mt-5" role="status">
-      {result.verdict === 'unreadable' && <Notice tone="doubt" title="That cannot be read as a reading"><p>{numerals(result.message ?? '')}</p></Notice>}
-      {result.verdict === 'sound' && <Notice tone="sound" title="Sound reading"><p>Within the accepted band, every digit written, with its unit.</p></Notice>}
-      {(result.verdict === 'slip' || result.verdict === 'record' || result.verdict === 'unexplained') && <Findings result={result} record="The eye was right, the record is not yet." unexplained="It lies outside the accepted band. Go through the reading once more: level, label below, marks, estimate." />}
+      {result.verdict === 'unreadable' && (
+        <Notice tone="doubt" title="That cannot be read as a reading">
+          <p>{numerals(result.message ?? '')}</p>
+        </Notice>
+      )}
+      {result.verdict === 'sound' && (
+        <Notice tone="sound" title="Sound reading">
+          <p>Within the accepted band, every digit written, with its unit.</p>
+        </Notice>
+      )}
+      {(result.verdict === 'slip' || result.verdict === 'record' || result.verdict === 'unexplained') && (
+        <Findings
+          result={result}
+          record="The eye was right, the record is not yet."
+          unexplained="It lies outside the accepted band. Go through the reading once more: level, label below, marks, estimate."
+        />
+      )}
       {result.remarks.length > 0 && (
         <div className="mt-4">
           <Notice tone="doubt" title="How it was handled">

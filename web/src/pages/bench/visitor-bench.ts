@@ -35,10 +35,19 @@ interface VisitorRound {
 }
 
 /** A round with its first item drawn; each further one follows when the one before it is done. */
-function newVisitorRound(items: VisitorItems, subjectIds: readonly string[], done: readonly Done[], first?: PlannedItem): VisitorRound {
+function newVisitorRound(
+  items: VisitorItems,
+  subjectIds: readonly string[],
+  done: readonly Done[],
+  first?: PlannedItem,
+): VisitorRound {
   const [seed = 1] = crypto.getRandomValues(new Uint32Array(1));
   const plan = items.plan(subjectIds, seed);
-  return { id: newId(), plan, tasks: [items.drawn(first === undefined ? plan.next().value : { ...first, seed }, 0, done)] };
+  return {
+    id: newId(),
+    plan,
+    tasks: [items.drawn(first === undefined ? plan.next().value : { ...first, seed }, 0, done)],
+  };
 }
 
 /** The next item is drawn once the answer to the last one is on the page, in ms. */
@@ -52,12 +61,19 @@ interface Tried {
 
 function marksOf(tried: readonly Tried[]): StripMark[] {
   return tried.flatMap(({ taskId, tryNumber, diagnosis }) =>
-    diagnosis === null || diagnosis.offBy === null ? [] : [{ taskId, tryNumber, offBy: diagnosis.offBy, sound: diagnosis.verdict === 'sound' }],
+    diagnosis === null || diagnosis.offBy === null
+      ? []
+      : [{ taskId, tryNumber, offBy: diagnosis.offBy, sound: diagnosis.verdict === 'sound' }],
   );
 }
 
 function doneIn(round: VisitorRound, tried: readonly Tried[]): Done[] {
-  return round.tasks.map(({ task, shown }) => ({ task, right: tried.find((one) => one.taskId === shown.id && one.diagnosis?.verdict !== 'unreadable')?.diagnosis?.verdict === 'sound' }));
+  return round.tasks.map(({ task, shown }) => ({
+    task,
+    right:
+      tried.find((one) => one.taskId === shown.id && one.diagnosis?.verdict !== 'unreadable')?.diagnosis?.verdict ===
+      'sound',
+  }));
 }
 
 /** What judges an entry is fetched while the first picture is looked at. */
@@ -76,7 +92,14 @@ export function useVisitorBench(items: VisitorItems): BenchSource {
   const [closed, setClosed] = useState<ReadonlySet<string>>(new Set());
   useEffect(() => {
     if (!round || round.tasks.length >= LENGTH || round.tasks.length > closed.size) return undefined;
-    const next = (): void => setRound({ ...round, tasks: [...round.tasks, items.drawn(round.plan.next().value, round.tasks.length, [...earlier, ...doneIn(round, tried)])] });
+    const next = (): void =>
+      setRound({
+        ...round,
+        tasks: [
+          ...round.tasks,
+          items.drawn(round.plan.next().value, round.tasks.length, [...earlier, ...doneIn(round, tried)]),
+        ],
+      });
     const timer = setTimeout(next, PAUSE);
     return () => clearTimeout(timer);
   }, [round, closed, items, earlier, tried]);
@@ -97,22 +120,48 @@ export function useVisitorBench(items: VisitorItems): BenchSource {
       const here: Tried = { taskId: shown.id, tryNumber, diagnosis };
       setTried([...tried, here]);
       if (closes) setClosed(new Set([...closed, shown.id]));
-      const result: AttemptResult = { ...feedback, attemptId: attempt.id, verdict, tryNumber, closed: closes, strip: closes ? marksOf([...before, here]) : [] };
+      const result: AttemptResult = {
+        ...feedback,
+        attemptId: attempt.id,
+        verdict,
+        tryNumber,
+        closed: closes,
+        strip: closes ? marksOf([...before, here]) : [],
+      };
       add(shown.id, { text: attempt.entry, result });
       return result;
     },
     [round, tried, closed, add],
   );
-  const newRound = useCallback((subjectIds: readonly string[]): Promise<void> => {
-    const done = [...earlier, ...(round ? doneIn(round, tried) : [])];
-    setEarlier(done);
-    setRound(newVisitorRound(items, subjectIds, done));
-    setTried([]);
-    setClosed(new Set());
-    clear();
-    return Promise.resolve();
-  }, [clear, items, earlier, round, tried]);
+  const newRound = useCallback(
+    (subjectIds: readonly string[]): Promise<void> => {
+      const done = [...earlier, ...(round ? doneIn(round, tried) : [])];
+      setEarlier(done);
+      setRound(newVisitorRound(items, subjectIds, done));
+      setTried([]);
+      setClosed(new Set());
+      clear();
+      return Promise.resolve();
+    },
+    [clear, items, earlier, round, tried],
+  );
 
-  const shown: BenchRound | null = round && { id: round.id, title: null, rules: VISITORS, tasks: round.tasks.map((one) => one.shown), strip: [] };
-  return { round: shown, idle: round === null, length: LENGTH, strip: marksOf(tried.filter((one) => closed.has(one.taskId))), error: null, made, notChecked: NONE, submit, newRound };
+  const shown: BenchRound | null = round && {
+    id: round.id,
+    title: null,
+    rules: VISITORS,
+    tasks: round.tasks.map((one) => one.shown),
+    strip: [],
+  };
+  return {
+    round: shown,
+    idle: round === null,
+    length: LENGTH,
+    strip: marksOf(tried.filter((one) => closed.has(one.taskId))),
+    error: null,
+    made,
+    notChecked: NONE,
+    submit,
+    newRound,
+  };
 }

@@ -1,4 +1,17 @@
-import { cautionsFor, completeRules, drawTask, hintsFor, instrumentById, instrumentIds, pictureOf, plannedItems, questionFor, toolSubject, TRIES, writtenUnitOf } from '@green-beam/core';
+import {
+  cautionsFor,
+  completeRules,
+  drawTask,
+  hintsFor,
+  instrumentById,
+  instrumentIds,
+  pictureOf,
+  plannedItems,
+  questionFor,
+  toolSubject,
+  TRIES,
+  writtenUnitOf,
+} from '@green-beam/core';
 import { newId } from '../../outbox/new-id.ts';
 import type { VisitorItems } from './visitor-bench.ts';
 
@@ -13,7 +26,19 @@ export const VISITOR_TOOLS: VisitorItems = {
     const task = drawTask(subjectId, { seed, aim });
     return {
       task,
-      shown: { id: newId(), position, question: questionFor(task), picture: pictureOf(task), hints: hintsFor(task), cautions: cautionsFor(task), unit: writtenUnitOf(instrumentById(subjectId), task.rules), tries: TRIES, toolCode: null, state: 'open', rightAtFirst: false },
+      shown: {
+        id: newId(),
+        position,
+        question: questionFor(task),
+        picture: pictureOf(task),
+        hints: hintsFor(task),
+        cautions: cautionsFor(task),
+        unit: writtenUnitOf(instrumentById(subjectId), task.rules),
+        tries: TRIES,
+        toolCode: null,
+        state: 'open',
+        rightAtFirst: false,
+      },
     };
   },
 };

@@ -3,14 +3,55 @@ import { describe, expect, it } from 'vitest';
 import { csvOf, toolRowsOf } from './cabinet-csv.ts';
 import { checksWith, lastCheckSays, nominalsOf, signed } from './tool-words.ts';
 
-const tool = (more: Partial<ToolShown>): ToolShown => ({ id: 'x', code: 'C-01', instrumentId: 'caliper-twentieth', kind: 'real', keeper: 'bench 1', tolerance: null, state: 'fit', version: 1, changedBy: '', changedAt: '2026-01-01T00:00:00Z', zeroError: -0.05, notes: [], ...more });
+const tool = (more: Partial<ToolShown>): ToolShown => ({
+  id: 'x',
+  code: 'C-01',
+  instrumentId: 'caliper-twentieth',
+  kind: 'real',
+  keeper: 'bench 1',
+  tolerance: null,
+  state: 'fit',
+  version: 1,
+  changedBy: '',
+  changedAt: '2026-01-01T00:00:00Z',
+  zeroError: -0.05,
+  notes: [],
+  ...more,
+});
 
 describe('a cabinet as CSV', () => {
   it('comes back as it went out', () => {
-    const tools = [tool({}), tool({ code: 'B "2", old', instrumentId: 'digital-balance-hundredth', keeper: 'window, left', state: 'out-of-use', zeroError: null, tolerance: 0.05, kind: 'simulated' })];
+    const tools = [
+      tool({}),
+      tool({
+        code: 'B "2", old',
+        instrumentId: 'digital-balance-hundredth',
+        keeper: 'window, left',
+        state: 'out-of-use',
+        zeroError: null,
+        tolerance: 0.05,
+        kind: 'simulated',
+      }),
+    ];
     expect(toolRowsOf(csvOf(tools))).toEqual([
-      { code: 'C-01', instrumentId: 'caliper-twentieth', tolerance: null, zeroError: -0.05, keeper: 'bench 1', kind: 'real', state: 'fit' },
-      { code: 'B "2", old', instrumentId: 'digital-balance-hundredth', tolerance: 0.05, zeroError: null, keeper: 'window, left', kind: 'simulated', state: 'out-of-use' },
+      {
+        code: 'C-01',
+        instrumentId: 'caliper-twentieth',
+        tolerance: null,
+        zeroError: -0.05,
+        keeper: 'bench 1',
+        kind: 'real',
+        state: 'fit',
+      },
+      {
+        code: 'B "2", old',
+        instrumentId: 'digital-balance-hundredth',
+        tolerance: 0.05,
+        zeroError: null,
+        keeper: 'window, left',
+        kind: 'simulated',
+        state: 'out-of-use',
+      },
     ]);
   });
 
@@ -28,8 +69,20 @@ describe('a cabinet as CSV', () => {
 });
 
 describe('what checks say', () => {
-  const check = (reading: number, day: number, nominal = 100): ToolShown['notes'][number] => ({ id: `${day}`, kind: 'check', reading, nominal, remark: '', by: '', at: `2026-01-${String(day).padStart(2, '0')}T00:00:00Z` });
-  const balance = tool({ instrumentId: 'digital-balance-hundredth', tolerance: 0.03, notes: [check(100.04, 4), check(50.01, 3, 50), check(100.01, 2), check(99.99, 1)] });
+  const check = (reading: number, day: number, nominal = 100): ToolShown['notes'][number] => ({
+    id: `${day}`,
+    kind: 'check',
+    reading,
+    nominal,
+    remark: '',
+    by: '',
+    at: `2026-01-${String(day).padStart(2, '0')}T00:00:00Z`,
+  });
+  const balance = tool({
+    instrumentId: 'digital-balance-hundredth',
+    tolerance: 0.03,
+    notes: [check(100.04, 4), check(50.01, 3, 50), check(100.01, 2), check(99.99, 1)],
+  });
 
   it('are told by the standard mass, oldest first', () => {
     expect(nominalsOf(balance)).toEqual([100, 50]);

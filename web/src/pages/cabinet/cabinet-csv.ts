@@ -3,13 +3,35 @@ import { instrumentById, instrumentIds } from '@green-beam/core';
 import Papa from 'papaparse';
 import { toleranceOf } from './tool-words.ts';
 
-const COLUMNS = ['code', 'tool', 'kind', 'unit', 'range', 'division', 'tolerance', 'keeper', 'state', 'zero error'] as const;
+const COLUMNS = [
+  'code',
+  'tool',
+  'kind',
+  'unit',
+  'range',
+  'division',
+  'tolerance',
+  'keeper',
+  'state',
+  'zero error',
+] as const;
 
 /** A cabinet as CSV: a tool on each line, numbers with a point. A cell that a spreadsheet would take for a formula is written as text. */
 export function csvOf(tools: readonly ToolShown[]): string {
   const rows = tools.map((tool) => {
     const { range, division, unit } = instrumentById(tool.instrumentId);
-    return [tool.code, tool.instrumentId, tool.kind, unit, `${range[0]} to ${range[1]}`, division, toleranceOf(tool), tool.keeper, tool.state, tool.zeroError ?? ''];
+    return [
+      tool.code,
+      tool.instrumentId,
+      tool.kind,
+      unit,
+      `${range[0]} to ${range[1]}`,
+      division,
+      toleranceOf(tool),
+      tool.keeper,
+      tool.state,
+      tool.zeroError ?? '',
+    ];
   });
   return Papa.unparse({ fields: [...COLUMNS], data: rows }, { escapeFormulae: /^[=+@\t\r]/, newline: '\r\n' });
 }
@@ -30,11 +52,27 @@ function numberIn(written: string | undefined): number | string | null {
 
 /** Rows of a list of tools, pasted or from a file, in any order of columns; what a column lacks is left to its default. */
 export function toolRowsOf(text: string): Record<string, unknown>[] {
-  const { data } = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, '').trim(), { header: true, skipEmptyLines: 'greedy', transformHeader: (heading) => heading.trim().toLowerCase() });
+  const { data } = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, '').trim(), {
+    header: true,
+    skipEmptyLines: 'greedy',
+    transformHeader: (heading) => heading.trim().toLowerCase(),
+  });
   return data.map((row) => {
-    const written = { keeper: row['keeper']?.trim(), kind: row['kind']?.trim().toLowerCase(), state: row['state']?.trim().toLowerCase().replaceAll(' ', '-') };
-    const given = Object.fromEntries(Object.entries(written).filter(([, value]) => value !== undefined && value !== ''));
-    return { code: (row['code'] ?? '').trim().replace(/^'/, ''), instrumentId: instrumentIdOf(row['tool'] ?? row['instrument'] ?? ''), tolerance: ownTolerance(row), zeroError: numberIn(row['zero error']), ...given };
+    const written = {
+      keeper: row['keeper']?.trim(),
+      kind: row['kind']?.trim().toLowerCase(),
+      state: row['state']?.trim().toLowerCase().replaceAll(' ', '-'),
+    };
+    const given = Object.fromEntries(
+      Object.entries(written).filter(([, value]) => value !== undefined && value !== ''),
+    );
+    return {
+      code: (row['code'] ?? '').trim().replace(/^'/, ''),
+      instrumentId: instrumentIdOf(row['tool'] ?? row['instrument'] ?? ''),
+      tolerance: ownTolerance(row),
+      zeroError: numberIn(row['zero error']),
+      ...given,
+    };
   });
 }
 

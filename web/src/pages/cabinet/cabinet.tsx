@@ -15,7 +15,11 @@ import { decimalsOf, lastCheckSays, signed, STATE_WORDS, toleranceOf } from './t
 import { useCabinet } from './use-cabinet.ts';
 
 const column = createColumnHelper<ToolShown>();
-const SAYS = { inside: 'inside its limits', warning: 'beyond a warning limit', action: 'beyond an action limit' } as const;
+const SAYS = {
+  inside: 'inside its limits',
+  warning: 'beyond a warning limit',
+  action: 'beyond an action limit',
+} as const;
 
 function rangeOf({ instrumentId }: ToolShown): string {
   const { range, unit } = instrumentById(instrumentId);
@@ -28,24 +32,62 @@ function LastCheck({ tool }: { readonly tool: ToolShown }): ReactNode {
   if (!last) return <span className="text-muted">–</span>;
   return (
     <span className={last.says === 'inside' ? '' : last.says === 'warning' ? 'text-doubt' : 'text-slip'}>
-      <span className="font-mono">{numerals(signed(last.error, decimalsOf(tool.instrumentId)))}</span> <span className="text-small">{SAYS[last.says]}</span>
+      <span className="font-mono">{numerals(signed(last.error, decimalsOf(tool.instrumentId)))}</span>{' '}
+      <span className="text-small">{SAYS[last.says]}</span>
     </span>
   );
 }
 
 function ZeroError({ tool }: { readonly tool: ToolShown }): ReactNode {
   const numerals = useNumerals();
-  return tool.zeroError === null ? <span className="text-muted">–</span> : <span className="font-mono">{numerals(signed(tool.zeroError, decimalsOf(tool.instrumentId)))}</span>;
+  return tool.zeroError === null ? (
+    <span className="text-muted">–</span>
+  ) : (
+    <span className="font-mono">{numerals(signed(tool.zeroError, decimalsOf(tool.instrumentId)))}</span>
+  );
 }
 
 function useColumns() {
   const numerals = useNumerals();
   return useMemo(
     () => [
-      column.accessor('code', { header: 'Code', cell: ({ row, getValue }) => <Link to={`/cabinet/${row.original.id}`} className="inline-flex min-h-11 items-center font-mono font-bold whitespace-nowrap underline decoration-hairline decoration-2 underline-offset-4">{getValue()}</Link> }),
-      column.accessor(({ instrumentId }) => SKILLS.findIndex(({ id }) => id === instrumentById(instrumentId).skill), { id: 'tool', header: 'Tool', cell: ({ row }) => <>{numerals(instrumentById(row.original.instrumentId).name)}{row.original.kind === 'simulated' ? ', simulated' : ''}</> }),
-      column.accessor(rangeOf, { id: 'range', header: 'Range', enableSorting: false, cell: ({ getValue }) => numerals(getValue()) }),
-      column.accessor(toleranceOf, { id: 'tolerance', header: 'Tolerance', enableSorting: false, cell: ({ row, getValue }) => <span className="font-mono">{numerals(`±${getValue()} ${instrumentById(row.original.instrumentId).unit}`)}</span> }),
+      column.accessor('code', {
+        header: 'Code',
+        cell: ({ row, getValue }) => (
+          <Link
+            to={`/cabinet/${row.original.id}`}
+            className="inline-flex min-h-11 items-center font-mono font-bold whitespace-nowrap underline decoration-hairline decoration-2 underline-offset-4"
+          >
+            {getValue()}
+          </Link>
+        ),
+      }),
+      column.accessor(({ instrumentId }) => SKILLS.findIndex(({ id }) => id === instrumentById(instrumentId).skill), {
+        id: 'tool',
+        header: 'Tool',
+        cell: ({ row }) => (
+          <>
+            {numerals(instrumentById(row.original.instrumentId).name)}
+            {row.original.kind === 'simulated' ? ', simulated' : ''}
+          </>
+        ),
+      }),
+      column.accessor(rangeOf, {
+        id: 'range',
+        header: 'Range',
+        enableSorting: false,
+        cell: ({ getValue }) => numerals(getValue()),
+      }),
+      column.accessor(toleranceOf, {
+        id: 'tolerance',
+        header: 'Tolerance',
+        enableSorting: false,
+        cell: ({ row, getValue }) => (
+          <span className="font-mono">
+            {numerals(`±${getValue()} ${instrumentById(row.original.instrumentId).unit}`)}
+          </span>
+        ),
+      }),
       column.accessor('keeper', { header: 'Kept' }),
       column.display({ id: 'zero', header: 'Zero error', cell: ({ row }) => <ZeroError tool={row.original} /> }),
       column.display({ id: 'check', header: 'Last check', cell: ({ row }) => <LastCheck tool={row.original} /> }),
@@ -57,7 +99,15 @@ function useColumns() {
 
 function Tools({ tools }: { readonly tools: readonly ToolShown[] }): ReactNode {
   const rows = useMemo(() => [...tools], [tools]);
-  return <SortableTable rows={rows} columns={useColumns()} className="min-w-[56rem]" cellClass="pr-4" rowClass={({ state }) => (state === 'out-of-use' ? 'text-muted' : '')} />;
+  return (
+    <SortableTable
+      rows={rows}
+      columns={useColumns()}
+      className="min-w-[56rem]"
+      cellClass="pr-4"
+      rowClass={({ state }) => (state === 'out-of-use' ? 'text-muted' : '')}
+    />
+  );
 }
 
 function saveAs(name: string, text: string): void {
@@ -73,7 +123,9 @@ function saveAs(name: string, text: string): void {
 export default function Cabinet({ classId }: { readonly classId: string | null }): ReactNode {
   const { tools, error } = useCabinet(classId);
   const [open, setOpen] = useState<'tool' | 'list' | null>(null);
-  const counts = (Object.keys(STATE_WORDS) as (keyof typeof STATE_WORDS)[]).map((state) => `${tools?.filter((tool) => tool.state === state).length ?? 0} ${STATE_WORDS[state]}`);
+  const counts = (Object.keys(STATE_WORDS) as (keyof typeof STATE_WORDS)[]).map(
+    (state) => `${tools?.filter((tool) => tool.state === state).length ?? 0} ${STATE_WORDS[state]}`,
+  );
   return (
     <main className="mx-auto w-full max-w-7xl px-4 py-8 wide:px-7">
       <h1 className="text-2xl font-bold">Cabinet</h1>
@@ -95,7 +147,14 @@ export default function Cabinet({ classId }: { readonly classId: string | null }
           </div>
           {open === 'tool' && <NewToolForm classId={classId} onDone={() => setOpen(null)} />}
           {open === 'list' && <ImportTools classId={classId} />}
-          {tools.length === 0 ? <p className="mt-8 max-w-prose text-muted">The cabinet is empty. Put in the calipers, micrometers and balances of your benches by the codes on them: each is off by a different amount, and rounds and laboratories can then name the very tool.</p> : <Tools tools={tools} />}
+          {tools.length === 0 ? (
+            <p className="mt-8 max-w-prose text-muted">
+              The cabinet is empty. Put in the calipers, micrometers and balances of your benches by the codes on them:
+              each is off by a different amount, and rounds and laboratories can then name the very tool.
+            </p>
+          ) : (
+            <Tools tools={tools} />
+          )}
         </>
       )}
     </main>

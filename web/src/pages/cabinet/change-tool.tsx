@@ -41,7 +41,11 @@ export function ChangeTool({ classId, tool }: { readonly classId: string; readon
     }
     setRefused(null);
     change.mutate(
-      { kind: 'change', id: tool.id, change: { code: written.code, keeper: written.keeper, state: written.state, tolerance, after } },
+      {
+        kind: 'change',
+        id: tool.id,
+        change: { code: written.code, keeper: written.keeper, state: written.state, tolerance, after },
+      },
       {
         onSuccess: (tools) => {
           const now = tools.find(({ id }) => id === tool.id);
@@ -50,7 +54,8 @@ export function ChangeTool({ classId, tool }: { readonly classId: string; readon
       },
     );
   };
-  const errorOf = (field: string): string | undefined => (change.error instanceof RefusedError && change.error.field === field ? change.error.message : undefined);
+  const errorOf = (field: string): string | undefined =>
+    change.error instanceof RefusedError && change.error.field === field ? change.error.message : undefined;
   return (
     <form
       className="mt-3"
@@ -60,12 +65,36 @@ export function ChangeTool({ classId, tool }: { readonly classId: string; readon
       }}
     >
       <div className="flex flex-wrap items-start gap-4">
-        <Field label="Code on it" value={written.code} error={errorOf('code')} onChange={(event) => set({ code: event.target.value })} className="w-32 font-mono" />
-        <Field label="Who keeps it, or where" value={written.keeper} error={errorOf('keeper')} onChange={(event) => set({ keeper: event.target.value })} className="w-56" />
-        <Field label={`Tolerance, ± ${unit}`} inputMode="decimal" placeholder={String(instrumentById(tool.instrumentId).tolerance.b)} value={written.tolerance} error={errorOf('tolerance') ?? refused ?? undefined} onChange={(event) => set({ tolerance: event.target.value })} className="w-36 font-mono" />
+        <Field
+          label="Code on it"
+          value={written.code}
+          error={errorOf('code')}
+          onChange={(event) => set({ code: event.target.value })}
+          className="w-32 font-mono"
+        />
+        <Field
+          label="Who keeps it, or where"
+          value={written.keeper}
+          error={errorOf('keeper')}
+          onChange={(event) => set({ keeper: event.target.value })}
+          className="w-56"
+        />
+        <Field
+          label={`Tolerance, ± ${unit}`}
+          inputMode="decimal"
+          placeholder={String(instrumentById(tool.instrumentId).tolerance.b)}
+          value={written.tolerance}
+          error={errorOf('tolerance') ?? refused ?? undefined}
+          onChange={(event) => set({ tolerance: event.target.value })}
+          className="w-36 font-mono"
+        />
         <label className="flex flex-col gap-1 text-small font-semibold">
           State
-          <select className="min-h-11 bg-surface px-2 text-base font-normal" value={written.state} onChange={(event) => set({ state: event.target.value as ToolState })}>
+          <select
+            className="min-h-11 bg-surface px-2 text-base font-normal"
+            value={written.state}
+            onChange={(event) => set({ state: event.target.value as ToolState })}
+          >
             {TOOL_STATES.map((state) => (
               <option key={state} value={state}>
                 {STATE_WORDS[state]}
@@ -85,7 +114,8 @@ export function ChangeTool({ classId, tool }: { readonly classId: string; readon
       {overtaken && (
         <div className="mt-3 flex flex-wrap items-center gap-4 border-l-4 border-doubt pl-4">
           <p>
-            As {tool.changedBy} left it: code {tool.code}, kept {tool.keeper === '' ? 'nowhere named' : tool.keeper}, {STATE_WORDS[tool.state]}.
+            As {tool.changedBy} left it: code {tool.code}, kept {tool.keeper === '' ? 'nowhere named' : tool.keeper},{' '}
+            {STATE_WORDS[tool.state]}.
           </p>
           <Button look="quiet" onClick={takeTheirs}>
             Take this

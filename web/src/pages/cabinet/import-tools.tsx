@@ -16,7 +16,9 @@ export function ImportTools({ classId }: { readonly classId: string }): ReactNod
         into="the cabinet"
         rowsOf={toolRowsOf}
         add={(rows) => ask<ToolImportResult>('POST', `/classes/${classId}/cabinet/list`, { rows })}
-        onAdded={() => Promise.all(['cabinet', 'tools'].map((shown) => queries.invalidateQueries({ queryKey: [shown, classId] })))}
+        onAdded={() =>
+          Promise.all(['cabinet', 'tools'].map((shown) => queries.invalidateQueries({ queryKey: [shown, classId] })))
+        }
         fieldWords={{ instrumentId: 'tool', zeroError: 'zero error' }}
       />
     </div>

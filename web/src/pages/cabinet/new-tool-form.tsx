@@ -8,19 +8,40 @@ import { Button } from '../../ui/button.tsx';
 import { Field } from '../../ui/field.tsx';
 import { useCabinetChange } from './use-cabinet.ts';
 
-const FAMILIES = SKILLS.map((skill) => ({ ...skill, tools: instrumentIds().map(instrumentById).filter((tool) => tool.skill === skill.id) }));
+const FAMILIES = SKILLS.map((skill) => ({
+  ...skill,
+  tools: instrumentIds()
+    .map(instrumentById)
+    .filter((tool) => tool.skill === skill.id),
+}));
 
 /** Puts one tool into the cabinet. */
 export function NewToolForm({ classId, onDone }: { readonly classId: string; readonly onDone: () => void }): ReactNode {
   const change = useCabinetChange(classId);
-  const { register, handleSubmit, formState } = useForm({ resolver: yupResolver(newTool), defaultValues: { code: '', instrumentId: 'caliper-twentieth', kind: 'real' as const, keeper: '', tolerance: null, state: 'fit' as const } });
+  const { register, handleSubmit, formState } = useForm({
+    resolver: yupResolver(newTool),
+    defaultValues: {
+      code: '',
+      instrumentId: 'caliper-twentieth',
+      kind: 'real' as const,
+      keeper: '',
+      tolerance: null,
+      state: 'fit' as const,
+    },
+  });
   const { errors } = formState;
   const send = handleSubmit((tool) => change.mutate({ kind: 'add', tool }, { onSuccess: onDone }));
-  const refusedCode = change.error instanceof RefusedError && change.error.field === 'code' ? change.error.message : undefined;
+  const refusedCode =
+    change.error instanceof RefusedError && change.error.field === 'code' ? change.error.message : undefined;
   return (
     <form className="mt-4 border-y border-ink py-5" onSubmit={(event) => void send(event)}>
       <div className="grid gap-4 sm:grid-cols-[8rem_minmax(0,1fr)_minmax(0,1fr)_8rem]">
-        <Field label="Code on it" placeholder="C-04" error={errors.code?.message ?? refusedCode} {...register('code')} />
+        <Field
+          label="Code on it"
+          placeholder="C-04"
+          error={errors.code?.message ?? refusedCode}
+          {...register('code')}
+        />
         <label className="flex flex-col gap-1 text-small font-semibold">
           What it is
           <select className="min-h-11 bg-surface px-2 text-base font-normal" {...register('instrumentId')}>
@@ -35,7 +56,12 @@ export function NewToolForm({ classId, onDone }: { readonly classId: string; rea
             ))}
           </select>
         </label>
-        <Field label="Who keeps it, or where" placeholder="bench 4" error={errors.keeper?.message} {...register('keeper')} />
+        <Field
+          label="Who keeps it, or where"
+          placeholder="bench 4"
+          error={errors.keeper?.message}
+          {...register('keeper')}
+        />
         <label className="flex flex-col gap-1 text-small font-semibold">
           Kind
           <select className="min-h-11 bg-surface px-2 text-base font-normal" {...register('kind')}>

@@ -34,7 +34,11 @@ export function NoteForm({ classId, tool, kind, nominal }: NoteFormProps): React
     setMissing(kind === 'check' && standard === null ? 'nominal' : read === null ? 'reading' : null);
     if (read === null || (kind === 'check' && standard === null)) return;
     change.mutate(
-      { kind: 'note', id: tool.id, note: { id: newId(), kind, reading: read, nominal: kind === 'check' ? standard : null, remark } },
+      {
+        kind: 'note',
+        id: tool.id,
+        note: { id: newId(), kind, reading: read, nominal: kind === 'check' ? standard : null, remark },
+      },
       {
         onSuccess: () => {
           setReading('');
@@ -43,7 +47,12 @@ export function NoteForm({ classId, tool, kind, nominal }: NoteFormProps): React
       },
     );
   };
-  const refused = (field: string): string | undefined => (change.error instanceof RefusedError && change.error.field === field ? change.error.message : missing === field ? `Write ${field === 'nominal' ? 'the standard mass' : 'what it showed'} as a number.` : undefined);
+  const refused = (field: string): string | undefined =>
+    change.error instanceof RefusedError && change.error.field === field
+      ? change.error.message
+      : missing === field
+        ? `Write ${field === 'nominal' ? 'the standard mass' : 'what it showed'} as a number.`
+        : undefined;
   return (
     <form
       className="mt-4 flex flex-wrap items-start gap-4"
@@ -52,17 +61,40 @@ export function NoteForm({ classId, tool, kind, nominal }: NoteFormProps): React
         send();
       }}
     >
-      {kind === 'check' && <Field label={`Standard mass, ${unit}`} inputMode="decimal" value={mass} error={refused('nominal')} onChange={(event) => setMass(event.target.value)} className="w-36 font-mono" />}
-      <Field label={kind === 'check' ? `It shows, ${unit}` : `It shows at zero, ${unit}`} inputMode="decimal" value={reading} error={refused('reading')} onChange={(event) => setReading(event.target.value)} className="w-36 font-mono" />
-      <Field label="Remark" value={remark} maxLength={200} onChange={(event) => setRemark(event.target.value)} className="w-56" />
+      {kind === 'check' && (
+        <Field
+          label={`Standard mass, ${unit}`}
+          inputMode="decimal"
+          value={mass}
+          error={refused('nominal')}
+          onChange={(event) => setMass(event.target.value)}
+          className="w-36 font-mono"
+        />
+      )}
+      <Field
+        label={kind === 'check' ? `It shows, ${unit}` : `It shows at zero, ${unit}`}
+        inputMode="decimal"
+        value={reading}
+        error={refused('reading')}
+        onChange={(event) => setReading(event.target.value)}
+        className="w-36 font-mono"
+      />
+      <Field
+        label="Remark"
+        value={remark}
+        maxLength={200}
+        onChange={(event) => setRemark(event.target.value)}
+        className="w-56"
+      />
       <Button look="plain" type="submit" className="mt-6" disabled={change.isPending}>
         Note it
       </Button>
-      {change.error && !(change.error instanceof RefusedError && ['nominal', 'reading'].includes(change.error.field ?? '')) && (
-        <p role="alert" className="basis-full text-slip">
-          {change.error.message}
-        </p>
-      )}
+      {change.error &&
+        !(change.error instanceof RefusedError && ['nominal', 'reading'].includes(change.error.field ?? '')) && (
+          <p role="alert" className="basis-full text-slip">
+            {change.error.message}
+          </p>
+        )}
     </form>
   );
 }

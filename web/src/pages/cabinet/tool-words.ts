@@ -29,19 +29,27 @@ export interface Checked {
 export function checksWith({ instrumentId, notes }: ToolShown, nominal: number): Checked[] {
   return notes
     .filter((note) => note.kind === 'check' && note.nominal === nominal)
-    .map(({ at, reading, by }) => ({ at: new Date(at), error: checkError(instrumentId, { nominal, reading }), reading, by }))
+    .map(({ at, reading, by }) => ({
+      at: new Date(at),
+      error: checkError(instrumentId, { nominal, reading }),
+      reading,
+      by,
+    }))
     .reverse();
 }
 
 /** Standard masses a tool was checked with, the one checked most often first. */
 export function nominalsOf({ notes }: ToolShown): number[] {
   const counts = new Map<number, number>();
-  for (const { kind, nominal } of notes) if (kind === 'check' && nominal !== null) counts.set(nominal, (counts.get(nominal) ?? 0) + 1);
+  for (const { kind, nominal } of notes)
+    if (kind === 'check' && nominal !== null) counts.set(nominal, (counts.get(nominal) ?? 0) + 1);
   return [...counts].sort(([, a], [, b]) => b - a).map(([nominal]) => nominal);
 }
 
 /** What the last check says of a tool; null where there was none. */
-export function lastCheckSays(tool: ToolShown): { readonly says: 'inside' | 'warning' | 'action'; readonly error: number } | null {
+export function lastCheckSays(
+  tool: ToolShown,
+): { readonly says: 'inside' | 'warning' | 'action'; readonly error: number } | null {
   const [nominal] = nominalsOf(tool);
   if (nominal === undefined) return null;
   const errors = checksWith(tool, nominal).map(({ error }) => error);

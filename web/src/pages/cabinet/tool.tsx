@@ -27,13 +27,21 @@ function Checks({ classId, tool }: PartProps): ReactNode {
   const nominal = chosen ?? nominals[0];
   const { division, unit } = instrumentById(tool.instrumentId);
   const checks = nominal === undefined ? [] : checksWith(tool, nominal);
-  const limits = controlLimits(checks.slice(0, -1).map(({ error }) => error), toleranceOf(tool), division);
+  const limits = controlLimits(
+    checks.slice(0, -1).map(({ error }) => error),
+    toleranceOf(tool),
+    division,
+  );
   return (
     <Section title="Checks with standard masses">
       {nominals.length > 1 && (
         <label className="mt-2 flex min-h-11 items-center gap-3">
           Standard mass
-          <select className="min-h-11 bg-surface px-2" value={nominal} onChange={(event) => setChosen(Number(event.target.value))}>
+          <select
+            className="min-h-11 bg-surface px-2"
+            value={nominal}
+            onChange={(event) => setChosen(Number(event.target.value))}
+          >
             {nominals.map((one) => (
               <option key={one} value={one}>
                 {numerals(`${one} ${unit}`)}
@@ -46,7 +54,9 @@ function Checks({ classId, tool }: PartProps): ReactNode {
         <>
           <p className="mt-2 text-muted">
             {numerals(`What it showed for ${nominal} ${unit}, less ${nominal} ${unit}. `)}
-            {limits.from === 'checks' ? 'The limits stand two and three standard deviations from the mean of the first eight checks.' : 'Until there are eight checks the limits come from the tolerance: two thirds of it, and the whole.'}
+            {limits.from === 'checks'
+              ? 'The limits stand two and three standard deviations from the mean of the first eight checks.'
+              : 'Until there are eight checks the limits come from the tolerance: two thirds of it, and the whole.'}
           </p>
           <div className="mt-3">
             <ControlChart points={checks} limits={limits} unit={unit} decimals={decimalsOf(tool.instrumentId)} />
@@ -64,12 +74,21 @@ function ZeroNotes({ classId, tool }: PartProps): ReactNode {
   const { unit } = instrumentById(tool.instrumentId);
   return (
     <Section title="Zero error">
-      {notes.length === 0 && <p className="mt-2 text-muted">Nobody has noted it yet. It is what the tool shows where it should show zero, with its sign.</p>}
+      {notes.length === 0 && (
+        <p className="mt-2 text-muted">
+          Nobody has noted it yet. It is what the tool shows where it should show zero, with its sign.
+        </p>
+      )}
       <ul className="mt-2 max-w-xl">
         {notes.map(({ id, reading, remark, by, at }, i) => (
-          <li key={id} className={`flex min-h-10 items-center gap-5 border-t border-hairline ${i === 0 ? 'font-bold' : 'text-muted'}`}>
+          <li
+            key={id}
+            className={`flex min-h-10 items-center gap-5 border-t border-hairline ${i === 0 ? 'font-bold' : 'text-muted'}`}
+          >
             <span className="w-28">{format(new Date(at), 'd MMM yyyy')}</span>
-            <span className="w-28 font-mono">{numerals(`${signed(reading, decimalsOf(tool.instrumentId))} ${unit}`)}</span>
+            <span className="w-28 font-mono">
+              {numerals(`${signed(reading, decimalsOf(tool.instrumentId))} ${unit}`)}
+            </span>
             <span>
               {by}
               {remark === '' ? '' : `: ${remark}`}
@@ -83,14 +102,22 @@ function ZeroNotes({ classId, tool }: PartProps): ReactNode {
 }
 
 /** What a last check beyond its limits asks for. */
-function Advice({ tool, onState }: { readonly tool: ToolShown; readonly onState: (state: ToolState) => void }): ReactNode {
+function Advice({
+  tool,
+  onState,
+}: {
+  readonly tool: ToolShown;
+  readonly onState: (state: ToolState) => void;
+}): ReactNode {
   const last = lastCheckSays(tool);
   if (!last || last.says === 'inside') return null;
   const state = last.says === 'action' ? 'out-of-use' : 'watch';
   if (tool.state === state || tool.state === 'out-of-use') return null;
   return (
     <p role="status" className="mt-4 flex flex-wrap items-center gap-4 border-l-4 border-doubt pl-4">
-      {last.says === 'action' ? 'The last check lies beyond an action limit: find the cause before it is used again.' : 'The last check lies beyond a warning limit: check it once more soon.'}
+      {last.says === 'action'
+        ? 'The last check lies beyond an action limit: find the cause before it is used again.'
+        : 'The last check lies beyond a warning limit: check it once more soon.'}
       <Button look="plain" onClick={() => onState(state)}>
         {state === 'watch' ? 'Set it to watch' : 'Take it out of use'}
       </Button>
@@ -109,7 +136,10 @@ function Shown({ classId, tool }: PartProps): ReactNode {
     ['Division', `${division} ${unit}`],
     ['Tolerance', `±${toleranceOf(tool)} ${unit}${tool.tolerance === null ? ', its maker’s' : ''}`],
     ['Kept', tool.keeper === '' ? '–' : tool.keeper],
-    ['Changed', `${format(new Date(tool.changedAt), 'd MMM yyyy, HH:mm')}${tool.changedBy === '' ? '' : `, ${tool.changedBy}`}`],
+    [
+      'Changed',
+      `${format(new Date(tool.changedAt), 'd MMM yyyy, HH:mm')}${tool.changedBy === '' ? '' : `, ${tool.changedBy}`}`,
+    ],
   ];
   return (
     <>
@@ -119,7 +149,10 @@ function Shown({ classId, tool }: PartProps): ReactNode {
           <StateMark state={tool.state} />
         </span>
       </h1>
-      <Advice tool={tool} onState={(state) => change.mutate({ kind: 'change', id: tool.id, change: { state, after: tool.version } })} />
+      <Advice
+        tool={tool}
+        onState={(state) => change.mutate({ kind: 'change', id: tool.id, change: { state, after: tool.version } })}
+      />
       <dl className="mt-4 flex flex-wrap gap-x-10 gap-y-3">
         {facts.map(([term, fact]) => (
           <div key={term}>
@@ -138,7 +171,9 @@ function Shown({ classId, tool }: PartProps): ReactNode {
             title={`Remove ${tool.code}?`}
             text="Its notes and checks are removed with it. A tool that is only broken is better set out of use: then its history stays."
             action="Remove"
-            onConfirm={() => change.mutate({ kind: 'remove', id: tool.id }, { onSuccess: () => void navigate('/cabinet') })}
+            onConfirm={() =>
+              change.mutate({ kind: 'remove', id: tool.id }, { onSuccess: () => void navigate('/cabinet') })
+            }
           />
         </div>
       </Section>

@@ -6,13 +6,21 @@ const keyOf = (classId: string): readonly unknown[] => ['cabinet', classId];
 
 /** The class’s cabinet, for its teachers. */
 export function useCabinet(classId: string | null): { tools: readonly ToolShown[] | undefined; error: Error | null } {
-  const { data, error } = useQuery({ queryKey: keyOf(classId ?? ''), queryFn: () => ask<ToolShown[]>('GET', `/classes/${classId ?? ''}/cabinet`), enabled: classId !== null });
+  const { data, error } = useQuery({
+    queryKey: keyOf(classId ?? ''),
+    queryFn: () => ask<ToolShown[]>('GET', `/classes/${classId ?? ''}/cabinet`),
+    enabled: classId !== null,
+  });
   return { tools: data, error };
 }
 
 /** Tools of the class that may be used, for everybody in it. */
 export function useToolChoices(classId: string | null): readonly ToolChoice[] {
-  const { data = [] } = useQuery({ queryKey: ['tools', classId], queryFn: () => ask<ToolChoice[]>('GET', `/classes/${classId ?? ''}/tools`), enabled: classId !== null });
+  const { data = [] } = useQuery({
+    queryKey: ['tools', classId],
+    queryFn: () => ask<ToolChoice[]>('GET', `/classes/${classId ?? ''}/tools`),
+    enabled: classId !== null,
+  });
   return data;
 }
 

@@ -16,7 +16,9 @@ export function ImportRoster({ classId }: { readonly classId: string }): ReactNo
         into="the class"
         rowsOf={rowsOf}
         add={(rows) => ask<RosterResult>('POST', `/classes/${classId}/students`, { rows })}
-        onAdded={() => Promise.all(['class', 'board'].map((shown) => queries.invalidateQueries({ queryKey: [shown, classId] })))}
+        onAdded={() =>
+          Promise.all(['class', 'board'].map((shown) => queries.invalidateQueries({ queryKey: [shown, classId] })))
+        }
         fieldWords={{ firstName: 'first name', lastName: 'last name' }}
       />
     </div>

@@ -14,43 +14,89 @@ import { Roster } from './roster.tsx';
 import { Section } from './section.tsx';
 import { useClassChange, type Change } from './use-class-change.ts';
 
-function Code({ details, change }: { readonly details: ClassDetails; readonly change: (change: Change) => void }): ReactNode {
+function Code({
+  details,
+  change,
+}: {
+  readonly details: ClassDetails;
+  readonly change: (change: Change) => void;
+}): ReactNode {
   return (
     <Section title="Class code">
       <p className="mt-2 font-mono text-4xl">{details.codeOpen ? details.code : 'closed'}</p>
       <p className="mt-1 text-muted">Whoever types it sees first names and initials, and signs in with a PIN.</p>
       <div className="mt-3 flex gap-3">
-        <Button look="plain" onClick={() => change(['PATCH', '', { codeOpen: !details.codeOpen }])}>{details.codeOpen ? 'Close it' : 'Open it'}</Button>
-        <Button look="plain" onClick={() => change(['POST', '/code'])}>Make a new code</Button>
+        <Button look="plain" onClick={() => change(['PATCH', '', { codeOpen: !details.codeOpen }])}>
+          {details.codeOpen ? 'Close it' : 'Open it'}
+        </Button>
+        <Button look="plain" onClick={() => change(['POST', '/code'])}>
+          Make a new code
+        </Button>
       </div>
     </Section>
   );
 }
 
-function Teachers({ details, change }: { readonly details: ClassDetails; readonly change: (change: Change) => void }): ReactNode {
+function Teachers({
+  details,
+  change,
+}: {
+  readonly details: ClassDetails;
+  readonly change: (change: Change) => void;
+}): ReactNode {
   const add = useClassChange(details.id);
-  const { register, handleSubmit, formState, reset } = useForm({ resolver: yupResolver(coTeacher), defaultValues: { email: '' } });
+  const { register, handleSubmit, formState, reset } = useForm({
+    resolver: yupResolver(coTeacher),
+    defaultValues: { email: '' },
+  });
   return (
     <Section title="Teachers">
       <ul className="mt-2">
         {details.teachers.map((teacher) => (
           <li key={teacher.id} className="flex items-center gap-4 border-t border-hairline">
-            <span className="flex-1">{teacher.name}, <span className="text-muted">{teacher.email}</span></span>
-            <Button look="quiet" disabled={details.teachers.length < 2} onClick={() => change(['DELETE', `/teachers/${teacher.id}`])} aria-label={`Remove ${teacher.name} from this class`}>Remove</Button>
+            <span className="flex-1">
+              {teacher.name}, <span className="text-muted">{teacher.email}</span>
+            </span>
+            <Button
+              look="quiet"
+              disabled={details.teachers.length < 2}
+              onClick={() => change(['DELETE', `/teachers/${teacher.id}`])}
+              aria-label={`Remove ${teacher.name} from this class`}
+            >
+              Remove
+            </Button>
           </li>
         ))}
       </ul>
-      <form className="mt-3 flex max-w-lg items-end gap-3" onSubmit={(event) => void handleSubmit((body) => add.mutate(['POST', '/teachers', body], { onSuccess: () => reset() }))(event)}>
+      <form
+        className="mt-3 flex max-w-lg items-end gap-3"
+        onSubmit={(event) =>
+          void handleSubmit((body) => add.mutate(['POST', '/teachers', body], { onSuccess: () => reset() }))(event)
+        }
+      >
         <div className="flex-1">
-          <Field label="Add a teacher of your school" type="email" error={formState.errors.email?.message ?? add.error?.message} {...register('email')} />
+          <Field
+            label="Add a teacher of your school"
+            type="email"
+            error={formState.errors.email?.message ?? add.error?.message}
+            {...register('email')}
+          />
         </div>
-        <Button type="submit" look="plain">Add</Button>
+        <Button type="submit" look="plain">
+          Add
+        </Button>
       </form>
     </Section>
   );
 }
 
-function Data({ details, change }: { readonly details: ClassDetails; readonly change: (change: Change) => void }): ReactNode {
+function Data({
+  details,
+  change,
+}: {
+  readonly details: ClassDetails;
+  readonly change: (change: Change) => void;
+}): ReactNode {
   const putAway = (): void => {
     // An archived class is looked at only when it has been chosen: this one stays on the page.
     chooseClass(details.id);
@@ -59,8 +105,12 @@ function Data({ details, change }: { readonly details: ClassDetails; readonly ch
   return (
     <Section title="The class’s data">
       <div className="mt-3 flex flex-wrap gap-3">
-        <a className={buttonClass('plain')} href={`/api/classes/${details.id}/export`} download>Export as JSON</a>
-        <Button look="plain" onClick={putAway}>{details.archived ? 'Bring back from the archive' : 'Archive'}</Button>
+        <a className={buttonClass('plain')} href={`/api/classes/${details.id}/export`} download>
+          Export as JSON
+        </a>
+        <Button look="plain" onClick={putAway}>
+          {details.archived ? 'Bring back from the archive' : 'Archive'}
+        </Button>
         <Confirm
           trigger={<Button look="danger">Delete the class</Button>}
           title={`Delete ${details.name}?`}
@@ -75,7 +125,10 @@ function Data({ details, change }: { readonly details: ClassDetails; readonly ch
 
 function NewClassForm(): ReactNode {
   const queries = useQueryClient();
-  const { register, handleSubmit, formState, reset } = useForm({ resolver: yupResolver(newClass), defaultValues: { name: '' } });
+  const { register, handleSubmit, formState, reset } = useForm({
+    resolver: yupResolver(newClass),
+    defaultValues: { name: '' },
+  });
   const make = useMutation({
     mutationFn: (body: { name: string }) => ask<ClassSummary>('POST', '/classes', body),
     onSuccess: async (made) => {
@@ -86,28 +139,49 @@ function NewClassForm(): ReactNode {
   });
   return (
     <Section title="Another class">
-      <form className="mt-3 flex max-w-lg items-end gap-3" onSubmit={(event) => void handleSubmit((body) => make.mutate(body))(event)}>
+      <form
+        className="mt-3 flex max-w-lg items-end gap-3"
+        onSubmit={(event) => void handleSubmit((body) => make.mutate(body))(event)}
+      >
         <div className="flex-1">
-          <Field label="Name of the class" error={formState.errors.name?.message ?? make.error?.message} {...register('name')} />
+          <Field
+            label="Name of the class"
+            error={formState.errors.name?.message ?? make.error?.message}
+            {...register('name')}
+          />
         </div>
-        <Button type="submit" look="plain" disabled={make.isPending}>Make it</Button>
+        <Button type="submit" look="plain" disabled={make.isPending}>
+          Make it
+        </Button>
       </form>
     </Section>
   );
 }
 
 function ClassPeople({ classId }: { readonly classId: string }): ReactNode {
-  const { data: details, error } = useQuery({ queryKey: ['class', classId], queryFn: () => ask<ClassDetails>('GET', `/classes/${classId}`) });
+  const { data: details, error } = useQuery({
+    queryKey: ['class', classId],
+    queryFn: () => ask<ClassDetails>('GET', `/classes/${classId}`),
+  });
   const { mutate, error: refused } = useClassChange(classId);
   if (error) return <Failed error={error} />;
   if (!details) return <Loading what="the class" />;
   return (
     <>
-      <h1 className="text-2xl font-bold">{details.name}{details.archived ? ', archived' : ''}</h1>
-      {refused && <p role="alert" className="mt-2 text-slip">{refused.message}</p>}
+      <h1 className="text-2xl font-bold">
+        {details.name}
+        {details.archived ? ', archived' : ''}
+      </h1>
+      {refused && (
+        <p role="alert" className="mt-2 text-slip">
+          {refused.message}
+        </p>
+      )}
       <Code details={details} change={mutate} />
       <Roster details={details} change={mutate} />
-      <Section title="Import a class list"><ImportRoster classId={classId} /></Section>
+      <Section title="Import a class list">
+        <ImportRoster classId={classId} />
+      </Section>
       <Teachers details={details} change={mutate} />
       <Data details={details} change={mutate} />
     </>

@@ -21,11 +21,16 @@ describe('a class list', () => {
   });
 
   it('keeps a comma inside quotation marks', () => {
-    expect(rowsOf('first name,last name\n"Maria, called Mia",O’Neil')).toEqual([{ firstName: 'Maria, called Mia', lastName: 'O’Neil' }]);
+    expect(rowsOf('first name,last name\n"Maria, called Mia",O’Neil')).toEqual([
+      { firstName: 'Maria, called Mia', lastName: 'O’Neil' },
+    ]);
   });
 
   it('takes several first names, and a name of one word', () => {
-    expect(rowsOf('Anna Maria Lind\nSigrid')).toEqual([{ firstName: 'Anna Maria', lastName: 'Lind' }, { firstName: 'Sigrid', lastName: '' }]);
+    expect(rowsOf('Anna Maria Lind\nSigrid')).toEqual([
+      { firstName: 'Anna Maria', lastName: 'Lind' },
+      { firstName: 'Sigrid', lastName: '' },
+    ]);
   });
 
   it('leaves a missing first name empty for the server to name its row', () => {

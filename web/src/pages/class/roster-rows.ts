@@ -8,7 +8,9 @@ const WHOLE = /^(full[\s_-]*)?names?$|^students?$/i;
 /** A name in one piece: the last word is taken for the last name, so that the class code never lists it in full. */
 function parted(whole: string): RosterRow {
   const words = whole.trim().split(/\s+/);
-  return words.length < 2 ? { firstName: whole.trim(), lastName: '' } : { firstName: words.slice(0, -1).join(' '), lastName: words.at(-1) ?? '' };
+  return words.length < 2
+    ? { firstName: whole.trim(), lastName: '' }
+    : { firstName: words.slice(0, -1).join(' '), lastName: words.at(-1) ?? '' };
 }
 
 /**
@@ -21,7 +23,10 @@ export function rowsOf(text: string): RosterRow[] {
   const columnOf = (pattern: RegExp): number => head.findIndex((cell) => pattern.test(cell.trim()));
   const [first, last, whole] = [columnOf(FIRST), columnOf(LAST), columnOf(WHOLE)];
   const cell = (cells: readonly string[], column: number): string => (cells[column] ?? '').trim();
-  if (first >= 0 || last >= 0) return data.slice(1).map((cells) => ({ firstName: cell(cells, first), lastName: cell(cells, last) }));
+  if (first >= 0 || last >= 0)
+    return data.slice(1).map((cells) => ({ firstName: cell(cells, first), lastName: cell(cells, last) }));
   if (whole >= 0) return data.slice(1).map((cells) => parted(cell(cells, whole)));
-  return data.map((cells) => (cells.length === 1 ? parted(cell(cells, 0)) : { firstName: cell(cells, 0), lastName: cell(cells, 1) }));
+  return data.map((cells) =>
+    cells.length === 1 ? parted(cell(cells, 0)) : { firstName: cell(cells, 0), lastName: cell(cells, 1) },
+  );
 }

@@ -18,20 +18,42 @@ function Student({ details, student, change }: RosterProps & { readonly student:
       <span className={`min-w-48 flex-1 ${student.archived ? 'text-muted' : ''}`}>
         {student.firstName} {student.lastName}
       </span>
-      <span className="w-32 text-small text-muted">{student.archived ? 'put away' : student.hasPin ? 'has a PIN' : 'no PIN yet'}</span>
+      <span className="w-32 text-small text-muted">
+        {student.archived ? 'put away' : student.hasPin ? 'has a PIN' : 'no PIN yet'}
+      </span>
       {!student.archived && (
-        <Button look="quiet" className="px-2" disabled={!student.hasPin} onClick={() => change(['POST', `/students/${student.id}/pin-reset`])} aria-label={`Reset PIN of ${student.label}`}>
+        <Button
+          look="quiet"
+          className="px-2"
+          disabled={!student.hasPin}
+          onClick={() => change(['POST', `/students/${student.id}/pin-reset`])}
+          aria-label={`Reset PIN of ${student.label}`}
+        >
           Reset PIN
         </Button>
       )}
-      <a className={`${buttonClass('quiet')} px-2`} href={`/api/classes/${details.id}/students/${student.id}/export`} download aria-label={`Export the data of ${student.label}`}>
+      <a
+        className={`${buttonClass('quiet')} px-2`}
+        href={`/api/classes/${details.id}/students/${student.id}/export`}
+        download
+        aria-label={`Export the data of ${student.label}`}
+      >
         Export
       </a>
-      <Button look="quiet" className="px-2" onClick={() => change(['PATCH', `/students/${student.id}`, { archived: !student.archived }])} aria-label={student.archived ? `Bring back ${student.label}` : `Archive ${student.label}`}>
+      <Button
+        look="quiet"
+        className="px-2"
+        onClick={() => change(['PATCH', `/students/${student.id}`, { archived: !student.archived }])}
+        aria-label={student.archived ? `Bring back ${student.label}` : `Archive ${student.label}`}
+      >
         {student.archived ? 'Bring back' : 'Archive'}
       </Button>
       <Confirm
-        trigger={<Button look="quiet" className="px-2" aria-label={`Delete ${student.label}`}>Delete</Button>}
+        trigger={
+          <Button look="quiet" className="px-2" aria-label={`Delete ${student.label}`}>
+            Delete
+          </Button>
+        }
         title={`Delete ${student.label}?`}
         text="The name, the PIN and every attempt are removed for good. What was written in group laboratories stays under “a former member”."
         action="Delete"

@@ -9,7 +9,13 @@ export type Change = readonly [method: 'POST' | 'PATCH' | 'DELETE', path: string
 export function useClassChange(classId: string): UseMutationResult<ClassDetails | undefined, Error, Change> {
   const queries = useQueryClient();
   return useMutation({
-    mutationFn: ([method, path, body]: Change) => ask<ClassDetails | undefined>(method, `/classes/${classId}${path}`, body),
-    onSuccess: () => Promise.all(['class', 'classes', 'board', 'classmates'].map((shown) => queries.invalidateQueries({ queryKey: shown === 'classes' ? [shown] : [shown, classId] }))),
+    mutationFn: ([method, path, body]: Change) =>
+      ask<ClassDetails | undefined>(method, `/classes/${classId}${path}`, body),
+    onSuccess: () =>
+      Promise.all(
+        ['class', 'classes', 'board', 'classmates'].map((shown) =>
+          queries.invalidateQueries({ queryKey: shown === 'classes' ? [shown] : [shown, classId] }),
+        ),
+      ),
   });
 }

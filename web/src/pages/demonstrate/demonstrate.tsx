@@ -1,4 +1,14 @@
-import { asOperated, instrumentById, pictureOf, questionFor, revealOf, SituationError, slipById, type HouseRules, type ReadingTask } from '@green-beam/core';
+import {
+  asOperated,
+  instrumentById,
+  pictureOf,
+  questionFor,
+  revealOf,
+  SituationError,
+  slipById,
+  type HouseRules,
+  type ReadingTask,
+} from '@green-beam/core';
 import { useEffect, useMemo, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { restingAt } from '../../instruments/seen-first.ts';
@@ -49,7 +59,12 @@ interface ChoiceProps {
 
 function Choice({ pressed, onPress, children }: ChoiceProps): ReactNode {
   return (
-    <button type="button" aria-pressed={pressed} onClick={onPress} className="min-h-11 border-b-2 border-transparent px-2 font-semibold aria-pressed:border-beam aria-pressed:text-beam">
+    <button
+      type="button"
+      aria-pressed={pressed}
+      onClick={onPress}
+      className="min-h-11 border-b-2 border-transparent px-2 font-semibold aria-pressed:border-beam aria-pressed:text-beam"
+    >
       {children}
     </button>
   );
@@ -65,7 +80,9 @@ function Aloud({ task, shown }: { readonly task: ReadingTask; readonly shown: Sh
   return (
     <section aria-live="polite" className="min-w-0 text-2xl">
       <h1 className="text-4xl font-bold text-balance">{questionFor(task)}</h1>
-      <p className="mt-4 min-h-16 text-6xl">{digits !== '' && <MeasuredNumber text={digits.replace('−', '-')} unit={unit.join(' ')} />}</p>
+      <p className="mt-4 min-h-16 text-6xl">
+        {digits !== '' && <MeasuredNumber text={digits.replace('−', '-')} unit={unit.join(' ')} />}
+      </p>
       <ol className="mt-4">
         {steps.map((step) => (
           <li key={step.kind} className="border-t border-hairline py-3 last:font-bold">
@@ -86,16 +103,28 @@ function Aloud({ task, shown }: { readonly task: ReadingTask; readonly shown: Sh
 }
 
 function Wall({ rules }: { readonly rules: HouseRules }): ReactNode {
-  const [shown, setShown] = useState((): Shown => ({ toolId: 'burette-50', seed: newSeed(), value: null, step: 0, eye: 'level', slip: null }));
+  const [shown, setShown] = useState((): Shown => ({
+    toolId: 'burette-50',
+    seed: newSeed(),
+    value: null,
+    step: 0,
+    eye: 'level',
+    slip: null,
+  }));
   const [typed, setTyped] = useState('');
   const task = useMemo(() => attempted(shown, rules), [shown, rules]);
   const last = useMemo(() => (typeof task === 'string' ? 0 : revealOf(task).length), [task]);
   const picture = useMemo(() => (typeof task === 'string' ? null : pictureOf(task)), [task]);
-  const sight = useMemo(() => createSight({ height: EYES[shown.eye], markAt: picture ? restingAt(picture) : 0 }), [picture, shown.eye]);
+  const sight = useMemo(
+    () => createSight({ height: EYES[shown.eye], markAt: picture ? restingAt(picture) : 0 }),
+    [picture, shown.eye],
+  );
   useOpening(picture, sight, typeof task === 'string' ? undefined : revealOf(task)[shown.step - 1]?.kind);
   const change = (part: Partial<Shown>): void => setShown((before) => ({ ...before, ...part }));
-  const again = (part: Partial<Shown> = {}): void => change({ seed: newSeed(), step: 0, slip: null, eye: 'level', ...part });
-  const stepBy = (by: number): void => setShown((before) => ({ ...before, step: Math.min(last, Math.max(0, before.step + by)) }));
+  const again = (part: Partial<Shown> = {}): void =>
+    change({ seed: newSeed(), step: 0, slip: null, eye: 'level', ...part });
+  const stepBy = (by: number): void =>
+    setShown((before) => ({ ...before, step: Math.min(last, Math.max(0, before.step + by)) }));
   useEffect(() => {
     // A clicker sends Page keys; arrows do the same from the keyboard.
     const pressed = (event: KeyboardEvent): void => {
@@ -108,7 +137,14 @@ function Wall({ rules }: { readonly rules: HouseRules }): ReactNode {
     window.addEventListener('keydown', pressed);
     return () => window.removeEventListener('keydown', pressed);
   }, [last]);
-  useShortcuts(useMemo(() => ({ n: () => setShown((before) => ({ ...before, seed: newSeed(), value: null, step: 0, slip: null, eye: 'level' })) }), []));
+  useShortcuts(
+    useMemo(
+      () => ({
+        n: () => setShown((before) => ({ ...before, seed: newSeed(), value: null, step: 0, slip: null, eye: 'level' })),
+      }),
+      [],
+    ),
+  );
 
   const readAs = typeof task === 'string' ? null : asOperated(task, { eyeHeight: EYES[shown.eye] });
   const slips = readAs ? slipsToShow(readAs) : [];
@@ -124,16 +160,28 @@ function Wall({ rules }: { readonly rules: HouseRules }): ReactNode {
               name={instrumentById(shown.toolId).name}
               sight={sight}
               onRestEye={() => undefined}
-              wrongPath={slip?.path ?? (shown.eye === 'level' ? [] : [{ kind: 'sight', text: shown.eye === 'high' ? 'too high' : 'too low' }])}
+              wrongPath={
+                slip?.path ??
+                (shown.eye === 'level' ? [] : [{ kind: 'sight', text: shown.eye === 'high' ? 'too high' : 'too low' }])
+              }
               rightPath={revealOf(task).slice(0, shown.step)}
             />
           )}
-          {typeof task === 'string' && <p role="alert" className="py-16 text-2xl text-slip">{task}</p>}
+          {typeof task === 'string' && (
+            <p role="alert" className="py-16 text-2xl text-slip">
+              {task}
+            </p>
+          )}
         </div>
         {readAs && <Aloud task={readAs} shown={shown} />}
       </main>
       <footer className="flex flex-wrap items-center gap-x-4 gap-y-1 border-t border-hairline px-8 py-2">
-        <select aria-label="Tool" value={shown.toolId} onChange={(event) => again({ toolId: event.target.value, value: null })} className="min-h-11 w-48 bg-surface px-2">
+        <select
+          aria-label="Tool"
+          value={shown.toolId}
+          onChange={(event) => again({ toolId: event.target.value, value: null })}
+          className="min-h-11 w-48 bg-surface px-2"
+        >
           {DEMONSTRATED.map((tool) => (
             <option key={tool.id} value={tool.id}>
               {tool.name}
@@ -148,7 +196,15 @@ function Wall({ rules }: { readonly rules: HouseRules }): ReactNode {
             again({ value: typed.trim() === '' ? null : value });
           }}
         >
-          {instrumentById(shown.toolId).reads !== 'ring' && <input aria-label={`Value in ${instrumentById(shown.toolId).unit}`} placeholder={`value, ${instrumentById(shown.toolId).unit}`} value={typed} onChange={(event) => setTyped(event.target.value)} className="min-h-11 w-32 bg-surface px-3 font-mono" />}
+          {instrumentById(shown.toolId).reads !== 'ring' && (
+            <input
+              aria-label={`Value in ${instrumentById(shown.toolId).unit}`}
+              placeholder={`value, ${instrumentById(shown.toolId).unit}`}
+              value={typed}
+              onChange={(event) => setTyped(event.target.value)}
+              className="min-h-11 w-32 bg-surface px-3 font-mono"
+            />
+          )}
           <Choice pressed={false} onPress={() => again({ value: null })}>
             Draw one
           </Choice>
@@ -162,7 +218,12 @@ function Wall({ rules }: { readonly rules: HouseRules }): ReactNode {
             ))}
           </div>
         )}
-        <select aria-label="Slip" value={shown.slip ?? ''} onChange={(event) => change({ slip: event.target.value === '' ? null : event.target.value })} className="min-h-11 w-52 bg-surface px-2">
+        <select
+          aria-label="Slip"
+          value={shown.slip ?? ''}
+          onChange={(event) => change({ slip: event.target.value === '' ? null : event.target.value })}
+          className="min-h-11 w-52 bg-surface px-2"
+        >
           <option value="">no slip</option>
           {slips.map((id) => (
             <option key={id} value={id}>
@@ -193,5 +254,9 @@ function Wall({ rules }: { readonly rules: HouseRules }): ReactNode {
 export default function Demonstrate({ classId }: { readonly classId: string | null }): ReactNode {
   const { rules, error } = useHouseRules(classId);
   if (rules) return <Wall rules={rules.rules} />;
-  return <div className="projector min-h-screen px-8">{error ? <Failed error={error} /> : <Loading what="the house rules" />}</div>;
+  return (
+    <div className="projector min-h-screen px-8">
+      {error ? <Failed error={error} /> : <Loading what="the house rules" />}
+    </div>
+  );
 }

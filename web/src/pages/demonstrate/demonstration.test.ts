@@ -38,19 +38,24 @@ describe('what is shown at the front of the room', () => {
   });
 
   it('a value nothing of the kit comes to is still shown with something', () => {
-    expect(demonstrationOf('digital-balance-gram', 3, 1999, rules).situation.thing).toMatch(/slate tile|tin ballast ingot/);
+    expect(demonstrationOf('digital-balance-gram', 3, 1999, rules).situation.thing).toMatch(
+      /slate tile|tin ballast ingot/,
+    );
     expect(demonstrationOf('digital-balance-gram', 3, 0, rules).situation.thing).toBe('basalt pebble');
     expect(demonstrationOf('cylinder-50', 3, 20, rules).situation.thing).toBeUndefined();
   });
 
-  it.each(['cylinder-50', 'burette-25', 'thermometer-degree', 'ruler-inch'])('%s: every slip that is offered has a name, a reason and a number that diagnosis knows', (id) => {
-    const task = demonstrationOf(id, 5, null, rules);
-    const slips = slipsToShow(task);
-    expect(slips.length).toBeGreaterThan(4);
-    for (const slip of slips) {
-      const shown = slipShown(task, slip)!;
-      expect(shown.why).toMatch(/\w{3}.*\.$/);
-      expect(diagnose(task, shown.written).verdict, `${slip}: ${shown.written}`).not.toBe('unreadable');
-    }
-  });
+  it.each(['cylinder-50', 'burette-25', 'thermometer-degree', 'ruler-inch'])(
+    '%s: every slip that is offered has a name, a reason and a number that diagnosis knows',
+    (id) => {
+      const task = demonstrationOf(id, 5, null, rules);
+      const slips = slipsToShow(task);
+      expect(slips.length).toBeGreaterThan(4);
+      for (const slip of slips) {
+        const shown = slipShown(task, slip)!;
+        expect(shown.why).toMatch(/\w{3}.*\.$/);
+        expect(diagnose(task, shown.written).verdict, `${slip}: ${shown.written}`).not.toBe('unreadable');
+      }
+    },
+  );
 });

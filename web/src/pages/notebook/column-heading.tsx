@@ -22,7 +22,14 @@ interface ColumnHeadingProps {
 const valueOf = (instrumentId: string, code: string): string => `${instrumentId};${code}`;
 
 /** A column's name, its unit, and the tool that says how many decimals belong in it. */
-export function ColumnHeading({ quantity, instrumentId, mayWrite, onChoose, tool, cabinet }: ColumnHeadingProps): ReactNode {
+export function ColumnHeading({
+  quantity,
+  instrumentId,
+  mayWrite,
+  onChoose,
+  tool,
+  cabinet,
+}: ColumnHeadingProps): ReactNode {
   const numerals = useNumerals();
   const kinds: readonly string[] = quantity.kind === 'read' ? quantity.instruments : [];
   const fitting = cabinet.filter((one) => kinds.includes(one.instrumentId));
@@ -31,24 +38,43 @@ export function ColumnHeading({ quantity, instrumentId, mayWrite, onChoose, tool
     onChoose(id, fitting.find((one) => one.code === code) ?? null);
   };
   return (
-    <th scope="col" className={`px-3 py-2 text-right font-semibold ${quantity.kind === 'computed' ? 'bg-ink/[0.035]' : ''}`}>
+    <th
+      scope="col"
+      className={`px-3 py-2 text-right font-semibold ${quantity.kind === 'computed' ? 'bg-ink/[0.035]' : ''}`}
+    >
       {quantity.name}
       <span className="block">{quantity.unit}</span>
       {instrumentId !== null &&
         (mayWrite && kinds.length + fitting.length > 1 ? (
-          <select aria-label={`Tool for ${quantity.name.toLowerCase()}`} value={valueOf(instrumentId, tool?.code ?? '')} onChange={(event) => choose(event.target.value)} className="-mr-1 min-h-9 max-w-full bg-transparent text-right font-normal text-muted">
+          <select
+            aria-label={`Tool for ${quantity.name.toLowerCase()}`}
+            value={valueOf(instrumentId, tool?.code ?? '')}
+            onChange={(event) => choose(event.target.value)}
+            className="-mr-1 min-h-9 max-w-full bg-transparent text-right font-normal text-muted"
+          >
             {kinds.map((id) => (
-              <option key={id} value={valueOf(id, '')}>{numerals(instrumentById(id).name)}</option>
+              <option key={id} value={valueOf(id, '')}>
+                {numerals(instrumentById(id).name)}
+              </option>
             ))}
             {fitting.map(({ id, code, instrumentId: kind }) => (
               <option key={id} value={valueOf(kind, code)}>{`${code}, ${numerals(instrumentById(kind).name)}`}</option>
             ))}
-            {tool && !fitting.some(({ code }) => code === tool.code) && <option value={valueOf(instrumentId, tool.code)}>{tool.code}</option>}
+            {tool && !fitting.some(({ code }) => code === tool.code) && (
+              <option value={valueOf(instrumentId, tool.code)}>{tool.code}</option>
+            )}
           </select>
         ) : (
-          <span className="block min-h-9 content-center font-normal text-muted">{tool ? `${tool.code}, ` : ''}{numerals(instrumentById(instrumentId).name)}</span>
+          <span className="block min-h-9 content-center font-normal text-muted">
+            {tool ? `${tool.code}, ` : ''}
+            {numerals(instrumentById(instrumentId).name)}
+          </span>
         ))}
-      {tool && tool.zeroError !== 0 && <span className="block font-normal text-doubt">{numerals(`${signed(tool.zeroError)} ${quantity.unit} taken off`)}</span>}
+      {tool && tool.zeroError !== 0 && (
+        <span className="block font-normal text-doubt">
+          {numerals(`${signed(tool.zeroError)} ${quantity.unit} taken off`)}
+        </span>
+      )}
     </th>
   );
 }

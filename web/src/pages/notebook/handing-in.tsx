@@ -25,10 +25,16 @@ export function HandingIn({ page, classId, unsent }: HandingInProps): ReactNode 
   });
   return (
     <section className="mt-6" aria-label="Handing in">
-      {page.handedInAt !== null && <p className="text-small">Handed in {format(new Date(page.handedInAt), 'd MMM, HH:mm')}</p>}
+      {page.handedInAt !== null && (
+        <p className="text-small">Handed in {format(new Date(page.handedInAt), 'd MMM, HH:mm')}</p>
+      )}
       {page.mayWrite && (
         <Confirm
-          trigger={<Button look="plain" disabled={unsent > 0 || change.isPending}>Hand in</Button>}
+          trigger={
+            <Button look="plain" disabled={unsent > 0 || change.isPending}>
+              Hand in
+            </Button>
+          }
           title="Hand this laboratory in?"
           text="After that nobody writes on it, unless your teacher gives it back."
           action="Hand in"
@@ -36,8 +42,16 @@ export function HandingIn({ page, classId, unsent }: HandingInProps): ReactNode 
           onConfirm={() => change.mutate('hand-in')}
         />
       )}
-      {page.mayGiveBack && <Button look="plain" className="mt-2" disabled={change.isPending} onClick={() => change.mutate('give-back')}>Give back</Button>}
-      {change.error && <p role="alert" className="mt-2 text-small text-slip">{change.error.message}</p>}
+      {page.mayGiveBack && (
+        <Button look="plain" className="mt-2" disabled={change.isPending} onClick={() => change.mutate('give-back')}>
+          Give back
+        </Button>
+      )}
+      {change.error && (
+        <p role="alert" className="mt-2 text-small text-slip">
+          {change.error.message}
+        </p>
+      )}
     </section>
   );
 }

@@ -25,7 +25,11 @@ export function LeaveOut({ page, trial, excluded, onWrite }: LeaveOutProps): Rea
           left out: {excluded.reason} ({page.people[excluded.by]?.initials ?? ''})
         </span>
         {page.mayWrite && (
-          <button type="button" className="min-h-11 underline decoration-hairline underline-offset-4" onClick={() => onWrite(slot, '', null)}>
+          <button
+            type="button"
+            className="min-h-11 underline decoration-hairline underline-offset-4"
+            onClick={() => onWrite(slot, '', null)}
+          >
             Count it again
           </button>
         )}
@@ -35,10 +39,20 @@ export function LeaveOut({ page, trial, excluded, onWrite }: LeaveOutProps): Rea
   if (!page.mayWrite) return null;
   return (
     <>
-      <button type="button" className="min-h-11 text-muted underline decoration-hairline underline-offset-4" aria-label={`Leave out trial ${trial}`} onClick={() => setOpen(true)}>
+      <button
+        type="button"
+        className="min-h-11 text-muted underline decoration-hairline underline-offset-4"
+        aria-label={`Leave out trial ${trial}`}
+        onClick={() => setOpen(true)}
+      >
         Leave out
       </button>
-      <Dialog open={open} onOpenChange={setOpen} title={`Leave trial ${trial} out`} description="It stays on the page, struck through, with your reason and initials. A value is never left out only because it does not fit.">
+      <Dialog
+        open={open}
+        onOpenChange={setOpen}
+        title={`Leave trial ${trial} out`}
+        description="It stays on the page, struck through, with your reason and initials. A value is never left out only because it does not fit."
+      >
         <form
           className="flex flex-col gap-4"
           onSubmit={(event) => {
@@ -50,7 +64,14 @@ export function LeaveOut({ page, trial, excluded, onWrite }: LeaveOutProps): Rea
             setOpen(false);
           }}
         >
-          <Field label="What went wrong in it" placeholder="an air bubble on the piece" maxLength={200} value={reason} onChange={(event) => setReason(event.target.value)} error={missing ? 'Say what went wrong; without a reason it counts.' : undefined} />
+          <Field
+            label="What went wrong in it"
+            placeholder="an air bubble on the piece"
+            maxLength={200}
+            value={reason}
+            onChange={(event) => setReason(event.target.value)}
+            error={missing ? 'Say what went wrong; without a reason it counts.' : undefined}
+          />
           <Button type="submit">Leave it out</Button>
         </form>
       </Dialog>

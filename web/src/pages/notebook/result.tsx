@@ -12,17 +12,28 @@ const SCHOOLS = { quadrature: 'Quadrature', 'plain-sum': 'Plain sum', extremes: 
 function Statistics({ result }: { readonly result: RunResult }): ReactNode {
   const numerals = useNumerals();
   const { summary, unit } = result;
-  const digits = (value: number | null): string => (value === null ? 'one value has no spread' : numerals(`${value.toPrecision(2)} ${unit}`));
+  const digits = (value: number | null): string =>
+    value === null ? 'one value has no spread' : numerals(`${value.toPrecision(2)} ${unit}`);
   const rows: readonly [name: string, value: ReactNode][] = [
     ['Mean', <MeasuredNumber key="mean" text={result.meanText} unit={unit} />],
     ['Sample standard deviation', digits(summary.sampleStandardDeviation)],
     ['Standard error', digits(summary.standardError)],
-    ...result.schools.filter((one) => one.quoted).map((one): [string, ReactNode] => [SCHOOLS[one.school], one.quoted && <MeasuredNumber key={one.school} text={one.quoted.value} uncertainty={one.quoted.uncertainty} unit={unit} />]),
+    ...result.schools
+      .filter((one) => one.quoted)
+      .map((one): [string, ReactNode] => [
+        SCHOOLS[one.school],
+        one.quoted && (
+          <MeasuredNumber key={one.school} text={one.quoted.value} uncertainty={one.quoted.uncertainty} unit={unit} />
+        ),
+      ]),
   ];
   return (
     <dl className="mt-4 max-w-xl">
       {rows.map(([name, value]) => (
-        <div key={name} className="grid grid-cols-[13rem_1fr] gap-4 max-sm:grid-cols-[9rem_1fr] border-t border-hairline py-1.5">
+        <div
+          key={name}
+          className="grid grid-cols-[13rem_1fr] gap-4 max-sm:grid-cols-[9rem_1fr] border-t border-hairline py-1.5"
+        >
           <dt className="text-muted">{name}</dt>
           <dd className="font-mono">{value}</dd>
         </div>
@@ -34,8 +45,15 @@ function Statistics({ result }: { readonly result: RunResult }): ReactNode {
 /** What the number after ± is, by the class's rules. */
 function uncertaintyNamed({ school, schools }: RunResult, { coverage, combine }: HouseRules): string {
   if (school !== 'quadrature') return `${SCHOOLS[school]} of half-widths.`;
-  const factor = (schools.find((one) => one.school === school)?.coverageFactor ?? 1).toFixed(2).replace(/0$/, '').replace(/\.0$/, '');
-  const covered = { 'one-standard-uncertainty': 'one standard uncertainty', 'expanded-k-2': `expanded, k = ${factor}`, 'students-t-95': `95 % by Student’s t, k = ${factor}` }[coverage];
+  const factor = (schools.find((one) => one.school === school)?.coverageFactor ?? 1)
+    .toFixed(2)
+    .replace(/0$/, '')
+    .replace(/\.0$/, '');
+  const covered = {
+    'one-standard-uncertainty': 'one standard uncertainty',
+    'expanded-k-2': `expanded, k = ${factor}`,
+    'students-t-95': `95 % by Student’s t, k = ${factor}`,
+  }[coverage];
   return `${combine === 'simulation' ? 'Quadrature, standing in for the simulation' : SCHOOLS[school]}, ${covered}.`;
 }
 
@@ -48,19 +66,46 @@ function compared(result: RunResult, rules: HouseRules): string {
 }
 
 /** What the trials say together: the result with its uncertainty, against the accepted value, and where the uncertainty comes from. */
-export function Result({ protocol, rules, evaluated }: { readonly protocol: Protocol; readonly rules: HouseRules; readonly evaluated: EvaluatedRun }): ReactNode {
+export function Result({
+  protocol,
+  rules,
+  evaluated,
+}: {
+  readonly protocol: Protocol;
+  readonly rules: HouseRules;
+  readonly evaluated: EvaluatedRun;
+}): ReactNode {
   const numerals = useNumerals();
   const { result, findings } = evaluated;
   if (!result) return <p className="mt-8 text-muted">The result appears with the first complete trial.</p>;
   const own = result.schools.find((one) => one.school === result.school);
-  const nameOf = (id: string): string => (id === REPEATS ? 'Repeats' : (protocol.quantities.find((quantity) => quantity.id === id)?.name ?? id));
-  const values = evaluated.rows.flatMap((row) => { const cell = row.cells[protocol.result]; return !row.excluded && cell?.kind === 'computed' ? [cell.number.value.toNumber()] : []; });
+  const nameOf = (id: string): string =>
+    id === REPEATS ? 'Repeats' : (protocol.quantities.find((quantity) => quantity.id === id)?.name ?? id);
+  const values = evaluated.rows.flatMap((row) => {
+    const cell = row.cells[protocol.result];
+    return !row.excluded && cell?.kind === 'computed' ? [cell.number.value.toNumber()] : [];
+  });
   return (
     <div className="mt-8 grid grid-cols-[minmax(0,1fr)] gap-10 xl:grid-cols-[minmax(0,1fr)_22rem]">
       <section>
-        <h2 className="font-bold">{values.length} {values.length === 1 ? 'trial' : 'trials'}{result.comparison ? ' against the accepted value' : ''}</h2>
-        <TrialsPlot values={values} mean={result.summary.mean} uncertainty={(own?.uncertainty ?? 0) * (own?.coverageFactor ?? 1)} accepted={result.comparison?.accepted ?? null} unit={result.unit} />
-        <p className="mt-3 text-4xl">{own?.quoted ? <MeasuredNumber text={own.quoted.value} uncertainty={own.quoted.uncertainty} unit={result.unit} /> : <MeasuredNumber text={result.meanText} unit={result.unit} />}</p>
+        <h2 className="font-bold">
+          {values.length} {values.length === 1 ? 'trial' : 'trials'}
+          {result.comparison ? ' against the accepted value' : ''}
+        </h2>
+        <TrialsPlot
+          values={values}
+          mean={result.summary.mean}
+          uncertainty={(own?.uncertainty ?? 0) * (own?.coverageFactor ?? 1)}
+          accepted={result.comparison?.accepted ?? null}
+          unit={result.unit}
+        />
+        <p className="mt-3 text-4xl">
+          {own?.quoted ? (
+            <MeasuredNumber text={own.quoted.value} uncertainty={own.quoted.uncertainty} unit={result.unit} />
+          ) : (
+            <MeasuredNumber text={result.meanText} unit={result.unit} />
+          )}
+        </p>
         <p className="mt-2 text-muted">{numerals(compared(result, rules))}</p>
         <Statistics result={result} />
       </section>

@@ -9,15 +9,39 @@ interface NotesProps {
   readonly onWrite: (slot: string, text: string) => void;
 }
 
-function Choice({ label, value, disabled, options, onChoose }: { readonly label: string; readonly value: string; readonly disabled: boolean; readonly options: readonly (readonly [id: string, name: string])[]; readonly onChoose: (id: string) => void }): ReactNode {
+function Choice({
+  label,
+  value,
+  disabled,
+  options,
+  onChoose,
+}: {
+  readonly label: string;
+  readonly value: string;
+  readonly disabled: boolean;
+  readonly options: readonly (readonly [id: string, name: string])[];
+  readonly onChoose: (id: string) => void;
+}): ReactNode {
   const id = useId();
   return (
     <div className="flex flex-col">
-      <label htmlFor={id} className="text-small font-semibold">{label}</label>
-      <select id={id} value={value} disabled={disabled} onChange={(event) => onChoose(event.target.value)} className="min-h-11 border-b-2 border-ink bg-surface px-2">
-        <option value="" disabled>choose</option>
+      <label htmlFor={id} className="text-small font-semibold">
+        {label}
+      </label>
+      <select
+        id={id}
+        value={value}
+        disabled={disabled}
+        onChange={(event) => onChoose(event.target.value)}
+        className="min-h-11 border-b-2 border-ink bg-surface px-2"
+      >
+        <option value="" disabled>
+          choose
+        </option>
         {options.map(([option, name]) => (
-          <option key={option} value={option}>{name}</option>
+          <option key={option} value={option}>
+            {name}
+          </option>
         ))}
       </select>
     </div>
@@ -29,16 +53,44 @@ export function RunChoices({ page, evaluated, onWrite }: NotesProps): ReactNode 
   const text = (slot: string): string => currentIn(evaluated, slot)?.text ?? '';
   const chosen = text('accepted');
   const observed = page.protocol.quantities.filter((quantity) => quantity.kind === 'observed');
-  const materials = MATERIALS.filter((material) => material.phase === 'solid').map((material): [string, string] => [material.id, `${material.name}, ${material.density[0]}${material.density[1] === material.density[0] ? '' : ` to ${material.density[1]}`}`]);
+  const materials = MATERIALS.filter((material) => material.phase === 'solid').map((material): [string, string] => [
+    material.id,
+    `${material.name}, ${material.density[0]}${material.density[1] === material.density[0] ? '' : ` to ${material.density[1]}`}`,
+  ]);
   const isMaterial = materials.some(([id]) => id === chosen);
   return (
     <div className="mt-4 flex flex-wrap gap-6">
-      <Choice label="Compare with" value={isMaterial ? chosen : ''} disabled={!page.mayWrite} options={materials} onChoose={(id) => onWrite('accepted', id)} />
-      <OneLine label="or with, g/mL" standing={isMaterial ? '' : chosen} placeholder="8.80" readOnly={!page.mayWrite} onWrite={(value) => onWrite('accepted', value)} />
+      <Choice
+        label="Compare with"
+        value={isMaterial ? chosen : ''}
+        disabled={!page.mayWrite}
+        options={materials}
+        onChoose={(id) => onWrite('accepted', id)}
+      />
+      <OneLine
+        label="or with, g/mL"
+        standing={isMaterial ? '' : chosen}
+        placeholder="8.80"
+        readOnly={!page.mayWrite}
+        onWrite={(value) => onWrite('accepted', value)}
+      />
       {observed.map((quantity) => (
-        <Choice key={quantity.id} label={quantity.name} value={text(quantity.id)} disabled={!page.mayWrite} options={quantity.choices.map((choice): [string, string] => [choice.id, choice.name])} onChoose={(id) => onWrite(quantity.id, id)} />
+        <Choice
+          key={quantity.id}
+          label={quantity.name}
+          value={text(quantity.id)}
+          disabled={!page.mayWrite}
+          options={quantity.choices.map((choice): [string, string] => [choice.id, choice.name])}
+          onChoose={(id) => onWrite(quantity.id, id)}
+        />
       ))}
-      <OneLine label="Water, °C" standing={text('temperature')} placeholder="20" readOnly={!page.mayWrite} onWrite={(value) => onWrite('temperature', value)} />
+      <OneLine
+        label="Water, °C"
+        standing={text('temperature')}
+        placeholder="20"
+        readOnly={!page.mayWrite}
+        onWrite={(value) => onWrite('temperature', value)}
+      />
     </div>
   );
 }
@@ -75,8 +127,16 @@ function OneLine({ label, standing, placeholder, readOnly, onWrite }: OneLinePro
   const draft = useDraft(standing, onWrite);
   return (
     <div className="flex flex-col">
-      <label htmlFor={id} className="text-small font-semibold">{label}</label>
-      <input id={id} placeholder={placeholder} readOnly={readOnly} className="min-h-11 w-28 border-b-2 border-ink bg-surface px-2 font-mono" {...draft} />
+      <label htmlFor={id} className="text-small font-semibold">
+        {label}
+      </label>
+      <input
+        id={id}
+        placeholder={placeholder}
+        readOnly={readOnly}
+        className="min-h-11 w-28 border-b-2 border-ink bg-surface px-2 font-mono"
+        {...draft}
+      />
     </div>
   );
 }
@@ -87,19 +147,38 @@ export function Questions({ page, evaluated, onWrite }: NotesProps): ReactNode {
     <section className="mt-10">
       <h2 className="text-lg font-bold">Conclusion</h2>
       {page.protocol.questions.map((question) => (
-        <Answer key={question.id} slot={`answer.${question.id}`} question={question.text} page={page} evaluated={evaluated} onWrite={onWrite} />
+        <Answer
+          key={question.id}
+          slot={`answer.${question.id}`}
+          question={question.text}
+          page={page}
+          evaluated={evaluated}
+          onWrite={onWrite}
+        />
       ))}
     </section>
   );
 }
 
-function Answer({ slot, question, page, evaluated, onWrite }: NotesProps & { readonly slot: string; readonly question: string }): ReactNode {
+function Answer({
+  slot,
+  question,
+  page,
+  evaluated,
+  onWrite,
+}: NotesProps & { readonly slot: string; readonly question: string }): ReactNode {
   const id = useId();
   const draft = useDraft(currentIn(evaluated, slot)?.text ?? '', (text) => onWrite(slot, text));
   return (
     <div className="mt-4 flex flex-col gap-1">
       <label htmlFor={id}>{question}</label>
-      <textarea id={id} rows={2} readOnly={!page.mayWrite} className="max-w-3xl border-b border-hairline bg-surface p-2" {...draft} />
+      <textarea
+        id={id}
+        rows={2}
+        readOnly={!page.mayWrite}
+        className="max-w-3xl border-b border-hairline bg-surface p-2"
+        {...draft}
+      />
     </div>
   );
 }

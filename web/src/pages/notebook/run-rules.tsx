@@ -28,7 +28,11 @@ export function RunRules({ page, classId }: { readonly page: RunPage; readonly c
         <p className="flex flex-wrap items-center gap-x-3 text-doubt">
           The class now works by “{page.newerRules}”; this page was begun before.
           <Confirm
-            trigger={<Button look="quiet" disabled={change.isPending}>Go on by the new rules</Button>}
+            trigger={
+              <Button look="quiet" disabled={change.isPending}>
+                Go on by the new rules
+              </Button>
+            }
             title={`Go on by “${page.newerRules}”?`}
             text="Every result on this page is worked out anew by those rules. What the group wrote stays as it is, and the change stands on the page with your name."
             action="Go on by them"
@@ -37,7 +41,11 @@ export function RunRules({ page, classId }: { readonly page: RunPage; readonly c
           />
         </p>
       )}
-      {change.error && <p role="alert" className="text-small text-slip">{change.error.message}</p>}
+      {change.error && (
+        <p role="alert" className="text-small text-slip">
+          {change.error.message}
+        </p>
+      )}
     </div>
   );
 }

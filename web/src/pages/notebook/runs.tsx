@@ -14,8 +14,14 @@ import { Failed, Loading } from '../../ui/notice.tsx';
 function NewRunForm({ classId, signedIn }: { readonly classId: string; readonly signedIn: SignedIn }): ReactNode {
   const navigate = useNavigate();
   const queries = useQueryClient();
-  const { data: classmates, error } = useQuery({ queryKey: ['classmates', classId], queryFn: () => ask<{ id: string; label: string }[]>('GET', `/classes/${classId}/classmates`) });
-  const { register, handleSubmit, formState } = useForm({ resolver: yupResolver(newRun), defaultValues: { protocolId: protocolIds()[0] ?? '', specimen: '', memberIds: [] as string[] } });
+  const { data: classmates, error } = useQuery({
+    queryKey: ['classmates', classId],
+    queryFn: () => ask<{ id: string; label: string }[]>('GET', `/classes/${classId}/classmates`),
+  });
+  const { register, handleSubmit, formState } = useForm({
+    resolver: yupResolver(newRun),
+    defaultValues: { protocolId: protocolIds()[0] ?? '', specimen: '', memberIds: [] as string[] },
+  });
   const begin = useMutation({
     mutationFn: (body: NewRun) => ask<RunPage>('POST', `/classes/${classId}/runs`, body),
     onSuccess: async (page) => {
@@ -26,37 +32,72 @@ function NewRunForm({ classId, signedIn }: { readonly classId: string; readonly 
   // With names still to come the button would move from under the finger.
   if (!classmates) return error ? <Failed error={error} /> : <Loading what="your class" />;
   return (
-    <form className="mt-10 max-w-3xl border-t border-hairline pt-6" onSubmit={(event) => void handleSubmit((body) => begin.mutate({ ...body, memberIds: body.memberIds ?? [] }))(event)}>
+    <form
+      className="mt-10 max-w-3xl border-t border-hairline pt-6"
+      onSubmit={(event) =>
+        void handleSubmit((body) => begin.mutate({ ...body, memberIds: body.memberIds ?? [] }))(event)
+      }
+    >
       <h2 className="text-lg font-bold">Begin a laboratory</h2>
       <div className="mt-3 grid gap-4 sm:grid-cols-2">
         <label className="flex flex-col gap-1 text-small font-semibold">
           Laboratory
-          <select className="min-h-11 border-b-2 border-ink bg-surface px-2 text-base font-normal" {...register('protocolId')}>
-            {protocolIds().map((id) => <option key={id} value={id}>{protocol(id).title}</option>)}
+          <select
+            className="min-h-11 border-b-2 border-ink bg-surface px-2 text-base font-normal"
+            {...register('protocolId')}
+          >
+            {protocolIds().map((id) => (
+              <option key={id} value={id}>
+                {protocol(id).title}
+              </option>
+            ))}
           </select>
         </label>
-        <Field label="What you measure" placeholder="bronze deck nail" error={formState.errors.specimen?.message} {...register('specimen')} />
+        <Field
+          label="What you measure"
+          placeholder="bronze deck nail"
+          error={formState.errors.specimen?.message}
+          {...register('specimen')}
+        />
       </div>
       <fieldset className="mt-4">
         <legend className="text-small font-semibold">Who works with you</legend>
         <div className="mt-1 grid grid-cols-[repeat(auto-fill,minmax(9rem,1fr))]">
-          {classmates.filter((one) => one.id !== signedIn.person.id).map((one) => (
-            <label key={one.id} className="flex min-h-11 items-center gap-2">
-              <input type="checkbox" value={one.id} className="size-5 accent-beam" {...register('memberIds')} />
-              {one.label}
-            </label>
-          ))}
+          {classmates
+            .filter((one) => one.id !== signedIn.person.id)
+            .map((one) => (
+              <label key={one.id} className="flex min-h-11 items-center gap-2">
+                <input type="checkbox" value={one.id} className="size-5 accent-beam" {...register('memberIds')} />
+                {one.label}
+              </label>
+            ))}
         </div>
       </fieldset>
-      {begin.error && <p role="alert" className="mt-2 text-slip">{begin.error.message}</p>}
-      <Button type="submit" className="mt-4" disabled={begin.isPending}>Begin</Button>
+      {begin.error && (
+        <p role="alert" className="mt-2 text-slip">
+          {begin.error.message}
+        </p>
+      )}
+      <Button type="submit" className="mt-4" disabled={begin.isPending}>
+        Begin
+      </Button>
     </form>
   );
 }
 
 /** The laboratories of a student’s groups, or of the whole class for its teachers. */
-export default function Runs({ signedIn, classId }: { readonly signedIn: SignedIn; readonly classId: string | null }): ReactNode {
-  const { data: runs, error } = useQuery({ queryKey: ['runs', classId], queryFn: () => ask<RunSummary[]>('GET', `/classes/${classId ?? ''}/runs`), enabled: classId !== null });
+export default function Runs({
+  signedIn,
+  classId,
+}: {
+  readonly signedIn: SignedIn;
+  readonly classId: string | null;
+}): ReactNode {
+  const { data: runs, error } = useQuery({
+    queryKey: ['runs', classId],
+    queryFn: () => ask<RunSummary[]>('GET', `/classes/${classId ?? ''}/runs`),
+    enabled: classId !== null,
+  });
   return (
     <main className="mx-auto w-full max-w-5xl px-4 py-8 wide:px-7">
       <h1 className="text-2xl font-bold">{signedIn.role === 'student' ? 'Notebook' : 'Laboratories of the class'}</h1>
@@ -66,12 +107,20 @@ export default function Runs({ signedIn, classId }: { readonly signedIn: SignedI
       <ul className="mt-4">
         {runs?.map((run) => (
           <li key={run.id} className="border-t border-hairline">
-            <Link to={`/notebook/${run.id}`} className="grid min-h-14 grid-cols-[minmax(0,1fr)_minmax(0,1fr)_9rem] items-center gap-4 py-2 hover:bg-wash max-sm:grid-cols-1">
-              <span><strong>{run.specimen}</strong><span className="block text-small text-muted">{run.title}</span></span>
+            <Link
+              to={`/notebook/${run.id}`}
+              className="grid min-h-14 grid-cols-[minmax(0,1fr)_minmax(0,1fr)_9rem] items-center gap-4 py-2 hover:bg-wash max-sm:grid-cols-1"
+            >
+              <span>
+                <strong>{run.specimen}</strong>
+                <span className="block text-small text-muted">{run.title}</span>
+              </span>
               <span className="text-muted">{run.members.join(', ')}</span>
               <span className="text-right text-small text-muted max-sm:text-left">
                 {format(new Date(run.startedAt), 'd MMM, HH:mm')}
-                <span className={`block ${run.handedInAt === null ? 'text-ink' : ''}`}>{run.handedInAt === null ? 'under way' : 'handed in'}</span>
+                <span className={`block ${run.handedInAt === null ? 'text-ink' : ''}`}>
+                  {run.handedInAt === null ? 'under way' : 'handed in'}
+                </span>
               </span>
             </Link>
           </li>

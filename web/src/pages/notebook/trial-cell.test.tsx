@@ -4,12 +4,25 @@ import { describe, expect, it } from 'vitest';
 import { rendered, textsOf } from '../../../test/rendered.ts';
 import { CellShown, wordsFor } from './trial-cell.tsx';
 
-const PEOPLE: RunPage['people'] = { a: { label: 'Noor L.', initials: 'NL' }, b: { label: 'Bao T.', initials: 'BT' } } as unknown as RunPage['people'];
+const PEOPLE: RunPage['people'] = {
+  a: { label: 'Noor L.', initials: 'NL' },
+  b: { label: 'Bao T.', initials: 'BT' },
+} as unknown as RunPage['people'];
 
 let sent = 0;
 function event(slot: string, text: string, more: Partial<RunEvent> = {}): RunEvent {
   sent += 1;
-  return { id: `event-${sent}`, slot, text, replaces: null, reason: null, person: 'a', deviceTime: '2026-03-20T10:21:00', order: sent, ...more };
+  return {
+    id: `event-${sent}`,
+    slot,
+    text,
+    replaces: null,
+    reason: null,
+    person: 'a',
+    deviceTime: '2026-03-20T10:21:00',
+    order: sent,
+    ...more,
+  };
 }
 
 function cellOf(slot: string, events: readonly RunEvent[]): Cell {
@@ -27,7 +40,10 @@ describe('a cell of the table of trials', () => {
 
   it('keeps a corrected entry legible, with who corrected it, when and why', () => {
     const first = event('after.1', '27.0');
-    const cell = cellOf('after.1', [first, event('after.1', '28.0', { replaces: first.id, person: 'b', reason: 'read at the wall' })]);
+    const cell = cellOf('after.1', [
+      first,
+      event('after.1', '28.0', { replaces: first.id, person: 'b', reason: 'read at the wall' }),
+    ]);
     const { root, seen } = rendered(<CellShown cell={cell} people={PEOPLE} />);
     expect(textsOf(root, '.line-through > span[aria-hidden]')).toEqual(['27.0']);
     expect(seen).toContain('28.0');
@@ -38,7 +54,11 @@ describe('a cell of the table of trials', () => {
 
   it('asks about two entries that replace the same one', () => {
     const first = event('after.1', '27.0');
-    const cell = cellOf('after.1', [first, event('after.1', '28.0', { replaces: first.id }), event('after.1', '28.1', { replaces: first.id, person: 'b' })]);
+    const cell = cellOf('after.1', [
+      first,
+      event('after.1', '28.0', { replaces: first.id }),
+      event('after.1', '28.1', { replaces: first.id, person: 'b' }),
+    ]);
     const asked = /28\.0.*or 28\.1\?|28\.1.*or 28\.0\?/;
     expect(rendered(<CellShown cell={cell} people={PEOPLE} />).seen).toMatch(asked);
     expect(wordsFor(cell, PEOPLE)).toMatch(asked);

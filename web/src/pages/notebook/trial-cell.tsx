@@ -10,7 +10,15 @@ interface CellProps {
 }
 
 /** Entries struck through stay legible, with the initials, time and reason of what replaced them. */
-function History({ struck, event, people }: { readonly struck: readonly RunEvent[]; readonly event: RunEvent; readonly people: RunPage['people'] }): ReactNode {
+function History({
+  struck,
+  event,
+  people,
+}: {
+  readonly struck: readonly RunEvent[];
+  readonly event: RunEvent;
+  readonly people: RunPage['people'];
+}): ReactNode {
   if (struck.length === 0) return null;
   return (
     <>
@@ -34,7 +42,10 @@ function signed(event: RunEvent, people: RunPage['people']): string {
 export function wordsFor(cell: Cell, people: RunPage['people']): string {
   if (cell.kind !== 'reading' && cell.kind !== 'unusable') return 'empty';
   const { struck, event, rivals } = cell;
-  const corrected = struck.length === 0 ? '' : `, corrected from ${struck.map((old) => old.text).join(', ')} by ${signed(event, people)}${event.reason ? `: ${event.reason}` : ''}`;
+  const corrected =
+    struck.length === 0
+      ? ''
+      : `, corrected from ${struck.map((old) => old.text).join(', ')} by ${signed(event, people)}${event.reason ? `: ${event.reason}` : ''}`;
   return `${event.text}${rivals.map((rival) => `, or ${rival.text}?`).join('')}${corrected}`;
 }
 
@@ -52,7 +63,11 @@ export function CellShown({ cell, people }: CellProps): ReactNode {
         <span className="inline-flex items-baseline">
           <History struck={cell.struck} event={cell.event} people={people} />
           <MeasuredNumber text={cell.text} />
-          {cell.rivals.map((rival) => <span key={rival.id} className="ml-2 text-slip">or {rival.text}?</span>)}
+          {cell.rivals.map((rival) => (
+            <span key={rival.id} className="ml-2 text-slip">
+              or {rival.text}?
+            </span>
+          ))}
         </span>
       );
     case 'unusable':
@@ -91,8 +106,26 @@ export function CellEditor({ label, standing, onDone, onLeave }: EditorProps): R
         if (!event.currentTarget.contains(event.relatedTarget)) finish();
       }}
     >
-      <input ref={cell} aria-label={label} value={text} onChange={(event) => setText(event.target.value)} onFocus={(event) => event.target.select()} onKeyDown={press} inputMode="decimal" className="min-h-11 w-28 border-b-2 border-beam bg-surface px-2 text-right font-mono text-lg" />
-      {standing !== '' && <input aria-label="Why it is corrected" placeholder="why?" value={reason} onChange={(event) => setReason(event.target.value)} onKeyDown={press} className="min-h-9 w-28 border-b border-hairline bg-surface px-2 text-small" />}
+      <input
+        ref={cell}
+        aria-label={label}
+        value={text}
+        onChange={(event) => setText(event.target.value)}
+        onFocus={(event) => event.target.select()}
+        onKeyDown={press}
+        inputMode="decimal"
+        className="min-h-11 w-28 border-b-2 border-beam bg-surface px-2 text-right font-mono text-lg"
+      />
+      {standing !== '' && (
+        <input
+          aria-label="Why it is corrected"
+          placeholder="why?"
+          value={reason}
+          onChange={(event) => setReason(event.target.value)}
+          onKeyDown={press}
+          className="min-h-9 w-28 border-b border-hairline bg-surface px-2 text-small"
+        />
+      )}
     </div>
   );
 }

@@ -28,23 +28,54 @@ export function useRun(classId: string, runId: string, signedIn: SignedIn, write
   const key = useMemo(() => ['run', classId, runId], [classId, runId]);
   const { data: page, error } = useQuery({ queryKey: key, queryFn: () => ask<RunPage>('GET', path) });
   const { waiting } = useOutbox();
-  const unsent = useMemo(() => waiting.filter((letter) => letter.path === `${path}/events`).flatMap((letter) => (letter.body as NewRunEvents).events.map(asEvent)), [waiting, path]);
+  const unsent = useMemo(
+    () =>
+      waiting
+        .filter((letter) => letter.path === `${path}/events`)
+        .flatMap((letter) => (letter.body as NewRunEvents).events.map(asEvent)),
+    [waiting, path],
+  );
   // What waited here from before a reload was taken by the server after this page had fetched the run.
   const waited = useRef(0);
   useEffect(() => {
     if (waited.current > 0 && unsent.length === 0) void fetchAgain(queries, key);
     waited.current = unsent.length;
   }, [unsent.length, queries, key]);
-  const evaluated = useMemo(() => (page ? evaluateRun(page.protocol, { events: [...page.events, ...unsent] }, page.rules) : null), [page, unsent]);
+  const evaluated = useMemo(
+    () => (page ? evaluateRun(page.protocol, { events: [...page.events, ...unsent] }, page.rules) : null),
+    [page, unsent],
+  );
 
   const write = useCallback(
     (slot: string, text: string, reason: string | null = null): void => {
       const standing = currentIn(evaluated, slot);
       if ((standing?.text ?? '') === text) return;
-      const event: NewRunEvent = { id: newId(), slot, text, replaces: standing?.id ?? null, reason, person: writer, deviceTime: new Date().toISOString() };
+      const event: NewRunEvent = {
+        id: newId(),
+        slot,
+        text,
+        replaces: standing?.id ?? null,
+        reason,
+        person: writer,
+        deviceTime: new Date().toISOString(),
+      };
       void outbox
-        .post<StoredRunEvents>({ id: event.id, personId: signedIn.person.id, path: `${path}/events`, body: { events: [event] } })
-        .then(({ events }) => queries.setQueryData<RunPage>(key, (known) => (known ? { ...known, events: [...known.events.filter((one) => !events.some((other) => other.id === one.id)), ...events] } : known)))
+        .post<StoredRunEvents>({
+          id: event.id,
+          personId: signedIn.person.id,
+          path: `${path}/events`,
+          body: { events: [event] },
+        })
+        .then(({ events }) =>
+          queries.setQueryData<RunPage>(key, (known) =>
+            known
+              ? {
+                  ...known,
+                  events: [...known.events.filter((one) => !events.some((other) => other.id === one.id)), ...events],
+                }
+              : known,
+          ),
+        )
         .catch(() => undefined);
     },
     [evaluated, writer, signedIn.person.id, path, queries, key],

@@ -27,8 +27,14 @@ export function WorkingSheet({ protocol, evaluated, trial, quantity, onClose }: 
         <Typeset latex={working.symbolic} />
         <Typeset latex={working.substituted} />
       </Suspense>
-      {working.steps.length === 0 ? <p className="border-t border-hairline py-3 text-muted">It is taken over as it is.</p> : <Steps steps={working.steps} />}
-      <WrittenResult><MeasuredNumber text={text} unit={working.unit} /></WrittenResult>
+      {working.steps.length === 0 ? (
+        <p className="border-t border-hairline py-3 text-muted">It is taken over as it is.</p>
+      ) : (
+        <Steps steps={working.steps} />
+      )}
+      <WrittenResult>
+        <MeasuredNumber text={text} unit={working.unit} />
+      </WrittenResult>
     </Dialog>
   );
 }

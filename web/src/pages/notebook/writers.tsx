@@ -13,8 +13,19 @@ interface WritersProps {
   readonly onChoose: (personId: string) => void;
 }
 
-function AddPartner({ signedIn, classId, onDone }: { readonly signedIn: SignedIn; readonly classId: string; readonly onDone: () => void }): ReactNode {
-  const { data: classmates = [] } = useQuery({ queryKey: ['classmates', classId], queryFn: () => ask<{ id: string; label: string }[]>('GET', `/classes/${classId}/classmates`) });
+function AddPartner({
+  signedIn,
+  classId,
+  onDone,
+}: {
+  readonly signedIn: SignedIn;
+  readonly classId: string;
+  readonly onDone: () => void;
+}): ReactNode {
+  const { data: classmates = [] } = useQuery({
+    queryKey: ['classmates', classId],
+    queryFn: () => ask<{ id: string; label: string }[]>('GET', `/classes/${classId}/classmates`),
+  });
   const [studentId, setStudentId] = useState('');
   const [pin, setPin] = useState('');
   const add = useSessionChange<PartnerSignIn>('POST', () => '/session/partners');
@@ -27,14 +38,33 @@ function AddPartner({ signedIn, classId, onDone }: { readonly signedIn: SignedIn
         add.mutate({ studentId, pin }, { onSuccess: onDone });
       }}
     >
-      <select aria-label="Partner’s name" value={studentId} onChange={(event) => setStudentId(event.target.value)} className="min-h-11 border-b-2 border-ink bg-surface px-2">
+      <select
+        aria-label="Partner’s name"
+        value={studentId}
+        onChange={(event) => setStudentId(event.target.value)}
+        className="min-h-11 border-b-2 border-ink bg-surface px-2"
+      >
         <option value="">name</option>
-        {classmates.filter((one) => !here.has(one.id)).map((one) => (
-          <option key={one.id} value={one.id}>{one.label}</option>
-        ))}
+        {classmates
+          .filter((one) => !here.has(one.id))
+          .map((one) => (
+            <option key={one.id} value={one.id}>
+              {one.label}
+            </option>
+          ))}
       </select>
-      <Field label="PIN" type="password" inputMode="numeric" autoComplete="off" value={pin} onChange={(event) => setPin(event.target.value)} error={add.error?.message} />
-      <Button type="submit" look="plain" disabled={studentId === '' || add.isPending}>Join</Button>
+      <Field
+        label="PIN"
+        type="password"
+        inputMode="numeric"
+        autoComplete="off"
+        value={pin}
+        onChange={(event) => setPin(event.target.value)}
+        error={add.error?.message}
+      />
+      <Button type="submit" look="plain" disabled={studentId === '' || add.isPending}>
+        Join
+      </Button>
     </form>
   );
 }
@@ -47,12 +77,25 @@ export function Writers({ signedIn, classId, writer, onChoose }: WritersProps): 
       <p className="text-small font-semibold">Writing</p>
       <div role="radiogroup" aria-label="Who is writing" className="mt-1 flex flex-col">
         {[signedIn.person, ...signedIn.partners].map((person) => (
-          <button key={person.id} type="button" role="radio" aria-checked={writer === person.id} className={`min-h-11 border-l-[3px] pl-3 text-left ${writer === person.id ? 'border-beam font-bold' : 'border-transparent text-muted'}`} onClick={() => onChoose(person.id)}>
+          <button
+            key={person.id}
+            type="button"
+            role="radio"
+            aria-checked={writer === person.id}
+            className={`min-h-11 border-l-[3px] pl-3 text-left ${writer === person.id ? 'border-beam font-bold' : 'border-transparent text-muted'}`}
+            onClick={() => onChoose(person.id)}
+          >
             {person.name}
           </button>
         ))}
       </div>
-      {adding ? <AddPartner signedIn={signedIn} classId={classId} onDone={() => setAdding(false)} /> : <Button look="quiet" className="-ml-5" onClick={() => setAdding(true)}>A partner joins</Button>}
+      {adding ? (
+        <AddPartner signedIn={signedIn} classId={classId} onDone={() => setAdding(false)} />
+      ) : (
+        <Button look="quiet" className="-ml-5" onClick={() => setAdding(true)}>
+          A partner joins
+        </Button>
+      )}
     </section>
   );
 }

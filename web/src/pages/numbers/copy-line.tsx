@@ -13,9 +13,18 @@ interface CopyLineProps {
 export function CopyLine({ line, name, calculation }: CopyLineProps): ReactNode {
   const [said, setSaid] = useState('');
   const { text, unit, uncertainty } = calculation;
-  const latex = lineLatex(name, calculation, uncertainty === null ? quantityLatex(text, unit) : `(${quantityLatex(text, '')} \\pm ${quantityLatex(uncertainty, '')})${quantityLatex('', unit)}`);
+  const latex = lineLatex(
+    name,
+    calculation,
+    uncertainty === null
+      ? quantityLatex(text, unit)
+      : `(${quantityLatex(text, '')} \\pm ${quantityLatex(uncertainty, '')})${quantityLatex('', unit)}`,
+  );
   const forms = {
-    text: () => Promise.resolve(`${line.trim()} = ${text}${uncertainty === null ? '' : ` ± ${uncertainty}`}${unit === '' ? '' : ` ${unit}`}`),
+    text: () =>
+      Promise.resolve(
+        `${line.trim()} = ${text}${uncertainty === null ? '' : ` ± ${uncertainty}`}${unit === '' ? '' : ` ${unit}`}`,
+      ),
     LaTeX: () => Promise.resolve(latex),
     MathML: async () => (await import('../../numbers/mathml.ts')).mathmlOf(latex),
   } as const;
@@ -29,13 +38,19 @@ export function CopyLine({ line, name, calculation }: CopyLineProps): ReactNode 
   };
   return (
     <section aria-labelledby="copy" className="mt-8">
-      <h3 id="copy" className="font-bold">Copy the line</h3>
+      <h3 id="copy" className="font-bold">
+        Copy the line
+      </h3>
       <div className="mt-1 flex flex-wrap gap-2">
         {(Object.keys(forms) as (keyof typeof forms)[]).map((form) => (
-          <Button key={form} look="plain" onClick={() => void copy(form)}>as {form}</Button>
+          <Button key={form} look="plain" onClick={() => void copy(form)}>
+            as {form}
+          </Button>
         ))}
       </div>
-      <p role="status" className="mt-1 min-h-5 text-small text-muted">{said}</p>
+      <p role="status" className="mt-1 min-h-5 text-small text-muted">
+        {said}
+      </p>
     </section>
   );
 }

@@ -29,7 +29,10 @@ interface DeskProps {
 export default function Desk({ signedIn, classId }: DeskProps): ReactNode {
   const personId = signedIn?.person.id ?? null;
   const own = useOwnTape(personId);
-  const { tape: { lines }, write: setLines } = own;
+  const {
+    tape: { lines },
+    write: setLines,
+  } = own;
   const [selected, setSelected] = useState(lines.length - 1);
   const [goTo, setGoTo] = useState<{ readonly line: number } | null>(null);
   const [cleared, setCleared] = useState<KeptTape | null>(null);
@@ -57,46 +60,110 @@ export default function Desk({ signedIn, classId }: DeskProps): ReactNode {
     open(cleared ?? newTape(EXAMPLE));
     setCleared(null);
   };
-  if (error && !shown) return <div className="px-7"><Failed error={error} /></div>;
-  if (!shown) return <div className="px-7"><Loading what="the house rules" /></div>;
+  if (error && !shown)
+    return (
+      <div className="px-7">
+        <Failed error={error} />
+      </div>
+    );
+  if (!shown)
+    return (
+      <div className="px-7">
+        <Loading what="the house rules" />
+      </div>
+    );
   return (
     <>
-    <NumbersPlaces />
-    <main className="grid grid-cols-1 gap-x-12 gap-y-8 px-4 py-6 wide:grid-cols-[minmax(0,7fr)_minmax(0,5fr)] wide:px-7">
-      <section aria-labelledby="tape">
-        <h1 id="tape" className="text-2xl font-bold">Numbers</h1>
-        <p className="mt-1 text-muted">Write what you measured, with its units. A line can have a name, and later lines use it with all its digits.</p>
-        <Tape lines={lines} workedLines={tape.lines} results={tape.results} selected={at} goTo={goTo} onGoTo={(line) => setGoTo({ line })} onWrite={setLines} onSelect={setSelected} />
-        <div className="mt-4 flex flex-wrap gap-4">
-          <Button look="plain" onClick={() => add('')}>New line</Button>
-          {lines.length > 1 || lines[0] !== '' ? <Button look="quiet" onClick={clear}>Clear the tape</Button> : <Button look="quiet" onClick={fill}>{cleared ? 'Bring the tape back' : 'Show an example'}</Button>}
-        </div>
-        {own.unsaved !== null && <p role="status" className="mt-3 text-small text-doubt">{own.unsaved}</p>}
-        {own.earlier.length > 0 && <Suspense><EarlierTapes tapes={own.earlier} onOpen={open} onRemove={own.remove} /></Suspense>}
-      </section>
-      <section aria-labelledby="working" aria-live="polite">
-        <h2 id="working" className="text-lg font-bold">{worked?.name ? `How ${worked.name} comes about` : `How line ${at + 1} comes about`}</h2>
-        {!calculation && <p className="mt-2 text-muted">{worked?.mistake ? 'The line cannot be worked out yet; what is marked under it is in the way.' : 'Write a line, and its working stands here.'}</p>}
-        {calculation && (
-          <>
-            <div className="mt-2 border-t border-hairline">
-              {calculation.steps.length === 0 && !isConversion(calculation) && <p className="py-3 text-muted">Nothing is calculated on this line: the number is taken as it is written.</p>}
-              <Steps steps={calculation.steps} />
-            </div>
-            <Chain calculation={calculation} />
-            <WrittenResult><CalculatedNumber calculation={calculation} /></WrittenResult>
-            {calculation.notes.length > 0 && (
-              <ul className="mt-3 space-y-1 text-small text-doubt">
-                {calculation.notes.map((note) => <li key={note}>{numerals(note)}</li>)}
-              </ul>
+      <NumbersPlaces />
+      <main className="grid grid-cols-1 gap-x-12 gap-y-8 px-4 py-6 wide:grid-cols-[minmax(0,7fr)_minmax(0,5fr)] wide:px-7">
+        <section aria-labelledby="tape">
+          <h1 id="tape" className="text-2xl font-bold">
+            Numbers
+          </h1>
+          <p className="mt-1 text-muted">
+            Write what you measured, with its units. A line can have a name, and later lines use it with all its digits.
+          </p>
+          <Tape
+            lines={lines}
+            workedLines={tape.lines}
+            results={tape.results}
+            selected={at}
+            goTo={goTo}
+            onGoTo={(line) => setGoTo({ line })}
+            onWrite={setLines}
+            onSelect={setSelected}
+          />
+          <div className="mt-4 flex flex-wrap gap-4">
+            <Button look="plain" onClick={() => add('')}>
+              New line
+            </Button>
+            {lines.length > 1 || lines[0] !== '' ? (
+              <Button look="quiet" onClick={clear}>
+                Clear the tape
+              </Button>
+            ) : (
+              <Button look="quiet" onClick={fill}>
+                {cleared ? 'Bring the tape back' : 'Show an example'}
+              </Button>
             )}
-            <InAnotherUnit key={`${at} ${calculation.unit}`} lines={lines.slice(0, at + 1)} unit={calculation.unit === '' && /:/.test(calculation.text) ? 'h:min:s' : calculation.unit} name={worked?.name ?? null} rules={rules} onAdd={add} />
-            <Schools lines={lines} index={at} rules={rules} ruleName={ruleName} shown={calculation} />
-            <CopyLine key={lines[at]} line={lines[at] ?? ''} name={worked?.name ?? null} calculation={calculation} />
-          </>
-        )}
-      </section>
-    </main>
+          </div>
+          {own.unsaved !== null && (
+            <p role="status" className="mt-3 text-small text-doubt">
+              {own.unsaved}
+            </p>
+          )}
+          {own.earlier.length > 0 && (
+            <Suspense>
+              <EarlierTapes tapes={own.earlier} onOpen={open} onRemove={own.remove} />
+            </Suspense>
+          )}
+        </section>
+        <section aria-labelledby="working" aria-live="polite">
+          <h2 id="working" className="text-lg font-bold">
+            {worked?.name ? `How ${worked.name} comes about` : `How line ${at + 1} comes about`}
+          </h2>
+          {!calculation && (
+            <p className="mt-2 text-muted">
+              {worked?.mistake
+                ? 'The line cannot be worked out yet; what is marked under it is in the way.'
+                : 'Write a line, and its working stands here.'}
+            </p>
+          )}
+          {calculation && (
+            <>
+              <div className="mt-2 border-t border-hairline">
+                {calculation.steps.length === 0 && !isConversion(calculation) && (
+                  <p className="py-3 text-muted">
+                    Nothing is calculated on this line: the number is taken as it is written.
+                  </p>
+                )}
+                <Steps steps={calculation.steps} />
+              </div>
+              <Chain calculation={calculation} />
+              <WrittenResult>
+                <CalculatedNumber calculation={calculation} />
+              </WrittenResult>
+              {calculation.notes.length > 0 && (
+                <ul className="mt-3 space-y-1 text-small text-doubt">
+                  {calculation.notes.map((note) => (
+                    <li key={note}>{numerals(note)}</li>
+                  ))}
+                </ul>
+              )}
+              <InAnotherUnit
+                key={`${at} ${calculation.unit}`}
+                lines={lines.slice(0, at + 1)}
+                unit={calculation.unit === '' && /:/.test(calculation.text) ? 'h:min:s' : calculation.unit}
+                name={worked?.name ?? null}
+                rules={rules}
+                onAdd={add}
+              />
+              <Schools lines={lines} index={at} rules={rules} ruleName={ruleName} shown={calculation} />
+              <CopyLine key={lines[at]} line={lines[at] ?? ''} name={worked?.name ?? null} calculation={calculation} />
+            </>
+          )}
+        </section>
+      </main>
     </>
   );
 }

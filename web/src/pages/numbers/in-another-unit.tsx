@@ -30,17 +30,30 @@ export function InAnotherUnit({ lines, unit, name, rules, onAdd }: InAnotherUnit
   if (others.length === 0) return null;
   return (
     <section aria-labelledby="other-unit" className="mt-8">
-      <h3 id="other-unit" className="font-bold">In another unit</h3>
-      <select aria-labelledby="other-unit" value={wanted} onChange={(event) => setChosen(event.target.value)} className="mt-1 min-h-11 w-48 border-b-2 border-ink bg-surface px-2">
+      <h3 id="other-unit" className="font-bold">
+        In another unit
+      </h3>
+      <select
+        aria-labelledby="other-unit"
+        value={wanted}
+        onChange={(event) => setChosen(event.target.value)}
+        className="mt-1 min-h-11 w-48 border-b-2 border-ink bg-surface px-2"
+      >
         <option value="">choose a unit</option>
-        {others.map((other) => <option key={other} value={other}>{withSuperscripts(other)}</option>)}
+        {others.map((other) => (
+          <option key={other} value={other}>
+            {withSuperscripts(other)}
+          </option>
+        ))}
       </select>
       {wanted !== '' && calculation && calculation.unit === (wanted === 'h:min:s' ? '' : wanted) && (
         <>
           <Chain calculation={calculation} />
           <p className="flex flex-wrap items-center justify-between gap-4 text-xl">
             <CalculatedNumber calculation={calculation} />
-            <Button look="quiet" onClick={() => onAdd(line)}>Add as a line</Button>
+            <Button look="quiet" onClick={() => onAdd(line)}>
+              Add as a line
+            </Button>
           </p>
         </>
       )}

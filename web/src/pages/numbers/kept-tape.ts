@@ -15,13 +15,22 @@ export function newTape(lines: readonly string[] = ['']): KeptTape {
 
 const placeOf = (personId: string | null): string => `green-beam-tape-${personId ?? 'visitor'}`;
 
-const isLines = (value: unknown): value is string[] => Array.isArray(value) && value.length > 0 && value.every((line) => typeof line === 'string');
+const isLines = (value: unknown): value is string[] =>
+  Array.isArray(value) && value.length > 0 && value.every((line) => typeof line === 'string');
 
 /** The tape a person left in this browser; null where there is none. */
 export function keptTape(personId: string | null): KeptTape | null {
   try {
     const kept: unknown = JSON.parse(localStorage.getItem(placeOf(personId)) ?? 'null');
-    if (typeof kept === 'object' && kept !== null && 'id' in kept && 'lines' in kept && typeof kept.id === 'string' && isLines(kept.lines)) return { id: kept.id, lines: kept.lines };
+    if (
+      typeof kept === 'object' &&
+      kept !== null &&
+      'id' in kept &&
+      'lines' in kept &&
+      typeof kept.id === 'string' &&
+      isLines(kept.lines)
+    )
+      return { id: kept.id, lines: kept.lines };
     // Tapes were kept without an id once.
     return isLines(kept) ? newTape(kept) : null;
   } catch {

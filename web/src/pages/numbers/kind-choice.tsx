@@ -2,7 +2,10 @@ import { EXERCISE_KINDS, SKILLS } from '@green-beam/core';
 import type { ReactNode } from 'react';
 import { Button } from '../../ui/button.tsx';
 
-const GROUPS = SKILLS.map((skill) => ({ ...skill, kinds: EXERCISE_KINDS.filter((kind) => kind.skill === skill.id) })).filter(({ kinds }) => kinds.length > 0);
+const GROUPS = SKILLS.map((skill) => ({
+  ...skill,
+  kinds: EXERCISE_KINDS.filter((kind) => kind.skill === skill.id),
+})).filter(({ kinds }) => kinds.length > 0);
 const ALL = EXERCISE_KINDS.map(({ id }) => id);
 
 interface KindChoiceProps {

@@ -15,21 +15,32 @@ function Begin({ source }: { readonly source: BenchSource }): ReactNode {
   return (
     <main className="mx-auto w-full max-w-3xl px-4 py-10 wide:px-7">
       <h1 className="text-2xl font-bold">Practice</h1>
-      <p className="mt-2 max-w-prose text-lg">Ten exercises, new every time, that grow harder as they go right. A wrong answer is told the slip behind it.</p>
+      <p className="mt-2 max-w-prose text-lg">
+        Ten exercises, new every time, that grow harder as they go right. A wrong answer is told the slip behind it.
+      </p>
       <KindChoice title="Ten exercises of" onChoose={(kinds) => void source.newRound(kinds)} />
     </main>
   );
 }
 
 function Rounds({ source, visitor }: { readonly source: BenchSource; readonly visitor: boolean }): ReactNode {
-  return source.idle ? <Begin source={source} /> : <BenchRoundView source={source} visitor={visitor} choice={ANOTHER} />;
+  return source.idle ? (
+    <Begin source={source} />
+  ) : (
+    <BenchRoundView source={source} visitor={visitor} choice={ANOTHER} />
+  );
 }
 
 function ClassPractice({ classId, personId }: { readonly classId: string; readonly personId: string }): ReactNode {
   const source = useClassBench(classId, personId, 'numbers');
   return (
     <>
-      <SetForYou classId={classId} place="numbers" present={source.round?.title ?? null} onBegin={source.round === null && !source.idle ? null : source.beginSetRound} />
+      <SetForYou
+        classId={classId}
+        place="numbers"
+        present={source.round?.title ?? null}
+        onBegin={source.round === null && !source.idle ? null : source.beginSetRound}
+      />
       <Rounds source={source} visitor={false} />
     </>
   );
@@ -40,11 +51,21 @@ function VisitorPractice(): ReactNode {
 }
 
 /** Where exercises in numbers are practised: for visitors at once, for a class with everything kept. */
-export default function Practice({ signedIn, classId }: { readonly signedIn: SignedIn | null; readonly classId: string | null }): ReactNode {
+export default function Practice({
+  signedIn,
+  classId,
+}: {
+  readonly signedIn: SignedIn | null;
+  readonly classId: string | null;
+}): ReactNode {
   return (
     <>
       <NumbersPlaces />
-      {signedIn && classId ? <ClassPractice key={signedIn.person.id + classId} classId={classId} personId={signedIn.person.id} /> : <VisitorPractice />}
+      {signedIn && classId ? (
+        <ClassPractice key={signedIn.person.id + classId} classId={classId} personId={signedIn.person.id} />
+      ) : (
+        <VisitorPractice />
+      )}
     </>
   );
 }

@@ -4,7 +4,9 @@ import { CalculatedNumber } from '../../numbers/calculated-number.tsx';
 import { useTape } from '../../numbers/use-tape.ts';
 
 /** Schools a calculation can be looked at by: the presets, and the class’s own rules with one of them changed. */
-function schoolsBeside(rules: HouseRules): readonly { readonly id: string; readonly name: string; readonly rules: HouseRules }[] {
+function schoolsBeside(
+  rules: HouseRules,
+): readonly { readonly id: string; readonly name: string; readonly rules: HouseRules }[] {
   const changed: readonly (readonly [string, string, Partial<HouseRules>])[] = [
     ['even', 'Halves to the even digit', { rounding: 'half-even' }],
     ['away', 'Halves away from zero', { rounding: 'half-up' }],
@@ -14,7 +16,16 @@ function schoolsBeside(rules: HouseRules): readonly { readonly id: string; reado
     ['two', 'Uncertainties to two figures', { uncertaintyFigures: 'two' }],
   ];
   const variations = changed.map(([id, name, change]) => ({ id, name, rules: { ...rules, ...change } }));
-  return [...variations.filter((school) => Object.keys(rules).some((rule) => school.rules[rule as keyof HouseRules] !== rules[rule as keyof HouseRules])), ...PRESETS.map(({ id, name, rules: preset }) => ({ id, name, rules: { ...preset, decimalMark: rules.decimalMark } }))];
+  return [
+    ...variations.filter((school) =>
+      Object.keys(rules).some((rule) => school.rules[rule as keyof HouseRules] !== rules[rule as keyof HouseRules]),
+    ),
+    ...PRESETS.map(({ id, name, rules: preset }) => ({
+      id,
+      name,
+      rules: { ...preset, decimalMark: rules.decimalMark },
+    })),
+  ];
 }
 
 interface SchoolsProps {
@@ -37,24 +48,43 @@ export function Schools({ lines, index, rules, ruleName, shown }: SchoolsProps):
   const same = other?.text === shown.text && other.uncertainty === shown.uncertainty;
   return (
     <section aria-labelledby="other-school" className="mt-8">
-      <h3 id="other-school" className="font-bold">By another school</h3>
+      <h3 id="other-school" className="font-bold">
+        By another school
+      </h3>
       <table className="mt-2 w-full">
         <tbody>
           <tr className="border-t border-hairline">
-            <th scope="row" className="py-2 pr-4 text-left font-normal text-muted">{ruleName}, as here</th>
-            <td className="py-2 text-right text-xl"><CalculatedNumber calculation={shown} /></td>
+            <th scope="row" className="py-2 pr-4 text-left font-normal text-muted">
+              {ruleName}, as here
+            </th>
+            <td className="py-2 text-right text-xl">
+              <CalculatedNumber calculation={shown} />
+            </td>
           </tr>
           <tr className="border-y border-hairline">
             <th scope="row" className="py-2 pr-4 text-left font-normal">
-              <select aria-labelledby="other-school" value={school?.id} onChange={(event) => setChosen(event.target.value)} className="min-h-11 w-full max-w-72 border-b-2 border-ink bg-surface px-2">
-                {schools.map(({ id, name }) => <option key={id} value={id}>{name}</option>)}
+              <select
+                aria-labelledby="other-school"
+                value={school?.id}
+                onChange={(event) => setChosen(event.target.value)}
+                className="min-h-11 w-full max-w-72 border-b-2 border-ink bg-surface px-2"
+              >
+                {schools.map(({ id, name }) => (
+                  <option key={id} value={id}>
+                    {name}
+                  </option>
+                ))}
               </select>
             </th>
             <td className="py-2 text-right text-xl">{other && <CalculatedNumber calculation={other} />}</td>
           </tr>
         </tbody>
       </table>
-      {other && <p className="mt-1 text-small text-muted">{same ? 'On this line the two agree.' : 'The digits carried are the same; what is written of them differs.'}</p>}
+      {other && (
+        <p className="mt-1 text-small text-muted">
+          {same ? 'On this line the two agree.' : 'The digits carried are the same; what is written of them differs.'}
+        </p>
+      )}
     </section>
   );
 }

@@ -32,12 +32,24 @@ interface TapeLineProps {
 }
 
 /** One line of the tape: what is typed, the same typeset, and its result or what is wrong with it. */
-export function TapeLine({ number, text, workedText, worked, selected, inputRef, onWrite, onSelect, onKey }: TapeLineProps): ReactNode {
+export function TapeLine({
+  number,
+  text,
+  workedText,
+  worked,
+  selected,
+  inputRef,
+  onWrite,
+  onSelect,
+  onKey,
+}: TapeLineProps): ReactNode {
   const numerals = useNumerals();
   const { name, calculation, mistake } = worked ?? { name: null, calculation: null, mistake: null };
   const messageId = `mistake-${number}`;
   return (
-    <li className={`border-t border-hairline py-2 pl-4 ${selected ? 'border-l-[3px] border-l-beam' : 'border-l-[3px] border-l-transparent'}`}>
+    <li
+      className={`border-t border-hairline py-2 pl-4 ${selected ? 'border-l-[3px] border-l-beam' : 'border-l-[3px] border-l-transparent'}`}
+    >
       <input
         ref={inputRef}
         value={text}

@@ -33,7 +33,11 @@ export function useOwnTape(personId: string | null): OwnTape {
   const [touched, setTouched] = useState(false);
   const [unsaved, setUnsaved] = useState<string | null>(null);
   const [again, setAgain] = useState(0);
-  const { data } = useQuery({ queryKey: ['tapes', personId], queryFn: () => ask<TapeShown[]>('GET', '/tapes'), enabled: personId !== null });
+  const { data } = useQuery({
+    queryKey: ['tapes', personId],
+    queryFn: () => ask<TapeShown[]>('GET', '/tapes'),
+    enabled: personId !== null,
+  });
   const saved = useRef(new Map<string, readonly string[]>());
 
   // Where nothing was left in this browser, the latest tape from anywhere is gone on with.
@@ -46,15 +50,29 @@ export function useOwnTape(personId: string | null): OwnTape {
 
   useEffect(() => {
     for (const { id, lines } of data ?? []) if (!saved.current.has(id)) saved.current.set(id, lines);
-    if (personId === null || !touched || data === undefined || isBlank(tape) || sameLines(saved.current.get(tape.id) ?? [], tape.lines)) return undefined;
+    if (
+      personId === null ||
+      !touched ||
+      data === undefined ||
+      isBlank(tape) ||
+      sameLines(saved.current.get(tape.id) ?? [], tape.lines)
+    )
+      return undefined;
     const send = async (): Promise<void> => {
       try {
         const kept = await ask<TapeShown>('PUT', `/tapes/${tape.id}`, { lines: tape.lines });
         saved.current.set(kept.id, kept.lines);
         setUnsaved(null);
-        queries.setQueryData<TapeShown[]>(['tapes', personId], (tapes = []) => [kept, ...tapes.filter(({ id }) => id !== kept.id)]);
+        queries.setQueryData<TapeShown[]>(['tapes', personId], (tapes = []) => [
+          kept,
+          ...tapes.filter(({ id }) => id !== kept.id),
+        ]);
       } catch (error) {
-        setUnsaved(error instanceof RefusedError ? error.message : 'Kept in this browser, and saved when the server can be reached.');
+        setUnsaved(
+          error instanceof RefusedError
+            ? error.message
+            : 'Kept in this browser, and saved when the server can be reached.',
+        );
         if (!(error instanceof RefusedError)) timer = setTimeout(() => setAgain((count) => count + 1), AGAIN);
       }
     };
@@ -70,5 +88,13 @@ export function useOwnTape(personId: string | null): OwnTape {
     await ask('DELETE', `/tapes/${tapeId}`);
     queries.setQueryData<TapeShown[]>(['tapes', personId], (tapes = []) => tapes.filter(({ id }) => id !== tapeId));
   };
-  return { tape, write: (lines) => change({ ...tape, lines }), anew: () => change(newTape()), open: change, remove, earlier: (data ?? []).filter(({ id }) => id !== tape.id), unsaved };
+  return {
+    tape,
+    write: (lines) => change({ ...tape, lines }),
+    anew: () => change(newTape()),
+    open: change,
+    remove,
+    earlier: (data ?? []).filter(({ id }) => id !== tape.id),
+    unsaved,
+  };
 }

@@ -1,4 +1,16 @@
-import { completeRules, drawItem, exerciseSubject, EXERCISE_KINDS, hintsAbout, isExerciseTask, levelAfter, plannedItems, questionOn, shownItem, TRIES } from '@green-beam/core';
+import {
+  completeRules,
+  drawItem,
+  exerciseSubject,
+  EXERCISE_KINDS,
+  hintsAbout,
+  isExerciseTask,
+  levelAfter,
+  plannedItems,
+  questionOn,
+  shownItem,
+  TRIES,
+} from '@green-beam/core';
 import { newId } from '../../outbox/new-id.ts';
 import type { Done, VisitorItems } from '../bench/visitor-bench.ts';
 
@@ -10,12 +22,29 @@ function went(done: readonly Done[], kind: string): boolean[] {
 /** Rounds of exercises for who looks in without signing in: chosen first, and harder as they go right. */
 export const VISITOR_EXERCISES: VisitorItems = {
   first: null,
-  plan: (kinds, seed) => plannedItems((kinds.length > 0 ? kinds : EXERCISE_KINDS.map(({ id }) => id)).map(exerciseSubject), seed, completeRules()),
+  plan: (kinds, seed) =>
+    plannedItems(
+      (kinds.length > 0 ? kinds : EXERCISE_KINDS.map(({ id }) => id)).map(exerciseSubject),
+      seed,
+      completeRules(),
+    ),
   drawn: ({ subjectId, seed, aim }, position, done) => {
     const task = drawItem(subjectId, { seed, aim, level: levelAfter(went(done, subjectId)) });
     return {
       task,
-      shown: { id: newId(), position, question: questionOn(task), picture: shownItem(task), hints: hintsAbout(task), cautions: [], unit: '', tries: TRIES, toolCode: null, state: 'open', rightAtFirst: false },
+      shown: {
+        id: newId(),
+        position,
+        question: questionOn(task),
+        picture: shownItem(task),
+        hints: hintsAbout(task),
+        cautions: [],
+        unit: '',
+        tries: TRIES,
+        toolCode: null,
+        state: 'open',
+        rightAtFirst: false,
+      },
     };
   },
 };

@@ -31,7 +31,13 @@ function Choice<Id extends string>({ legend, options, chosen, onChange }: Choice
       <legend className="sr-only">{legend}</legend>
       {options.map(({ id, name }) => (
         <label key={id} className="flex min-h-11 items-center gap-2">
-          <input type="radio" name={legend} className="size-5 accent-beam" checked={chosen === id} onChange={() => onChange(id)} />
+          <input
+            type="radio"
+            name={legend}
+            className="size-5 accent-beam"
+            checked={chosen === id}
+            onChange={() => onChange(id)}
+          />
           {name}
         </label>
       ))}
@@ -47,7 +53,8 @@ function Pages({ round }: { readonly round: PrintedRound }): ReactNode {
     <>
       <div className="sticky top-0 z-10 flex flex-wrap items-center gap-x-10 gap-y-1 border-b border-hairline bg-paper px-4 py-2 wide:px-7 print:hidden">
         <p>
-          <strong>{round.title}</strong>: {round.sheets.length === 1 ? 'one sheet' : `${round.sheets.length} sheets`}, each with readings of its own
+          <strong>{round.title}</strong>: {round.sheets.length === 1 ? 'one sheet' : `${round.sheets.length} sheets`},
+          each with readings of its own
         </p>
         <Choice legend="Paper" options={SIZES} chosen={size} onChange={setSize} />
         <Choice legend="What is printed" options={PARTS} chosen={parts} onChange={setParts} />

@@ -5,7 +5,11 @@ import { useNumerals } from '../../numbers/decimal-mark.ts';
 import { Story } from '../bench/exercise/story.tsx';
 
 /** A table whose cells are numbered, so that they can be named on paper. */
-function NumberedTable({ table: { headings, rows } }: { readonly table: Extract<Answered, { by: 'marks' }> }): ReactNode {
+function NumberedTable({
+  table: { headings, rows },
+}: {
+  readonly table: Extract<Answered, { by: 'marks' }>;
+}): ReactNode {
   const numerals = useNumerals();
   const cell = (row: number, column: number, text: string): ReactNode => (
     <>
@@ -16,11 +20,23 @@ function NumberedTable({ table: { headings, rows } }: { readonly table: Extract<
   return (
     <table className="mt-[2mm] w-full border-collapse">
       <thead>
-        <tr className="border-y border-ink">{headings.map((heading, i) => <th key={i} scope="col" className="px-1 py-[1mm] text-left">{cell(0, i, heading)}</th>)}</tr>
+        <tr className="border-y border-ink">
+          {headings.map((heading, i) => (
+            <th key={i} scope="col" className="px-1 py-[1mm] text-left">
+              {cell(0, i, heading)}
+            </th>
+          ))}
+        </tr>
       </thead>
       <tbody>
         {rows.map((row, i) => (
-          <tr key={i} className="border-b border-hairline">{row.map((text, j) => <td key={j} className="px-1 py-[1mm] font-mono">{cell(i + 1, j, text)}</td>)}</tr>
+          <tr key={i} className="border-b border-hairline">
+            {row.map((text, j) => (
+              <td key={j} className="px-1 py-[1mm] font-mono">
+                {cell(i + 1, j, text)}
+              </td>
+            ))}
+          </tr>
         ))}
       </tbody>
     </table>
@@ -32,8 +48,18 @@ function ToAnswer({ answered }: { readonly answered: Answered }): ReactNode {
   if (answered.by === 'choice') {
     return (
       <>
-        {answered.seen && <div className="mt-[2mm] h-(--picture-height)"><PaperPicture picture={answered.seen} label="The tool" /></div>}
-        <ol className="mt-[2mm]">{answered.options.map((option, i) => <li key={option}><span className="font-mono font-bold">{letterOf(i)}</span> {numerals(option)}</li>)}</ol>
+        {answered.seen && (
+          <div className="mt-[2mm] h-(--picture-height)">
+            <PaperPicture picture={answered.seen} label="The tool" />
+          </div>
+        )}
+        <ol className="mt-[2mm]">
+          {answered.options.map((option, i) => (
+            <li key={option}>
+              <span className="font-mono font-bold">{letterOf(i)}</span> {numerals(option)}
+            </li>
+          ))}
+        </ol>
       </>
     );
   }
@@ -41,15 +67,30 @@ function ToAnswer({ answered }: { readonly answered: Answered }): ReactNode {
   return (
     <>
       <NumberedTable table={answered} />
-      <p className="mt-[1mm] text-small text-muted">{FAULT_KINDS.map(({ name }, i) => `${letterOf(i)} ${name}`).join('; ')}. Write numbers and letters, as 7c.</p>
+      <p className="mt-[1mm] text-small text-muted">
+        {FAULT_KINDS.map(({ name }, i) => `${letterOf(i)} ${name}`).join('; ')}. Write numbers and letters, as 7c.
+      </p>
     </>
   );
 }
 
-const WRITTEN: Readonly<Record<Answered['by'], string>> = { number: 'Result and unit', count: 'How many', choice: 'Letter', marks: 'Cells and letters' };
+const WRITTEN: Readonly<Record<Answered['by'], string>> = {
+  number: 'Result and unit',
+  count: 'How many',
+  choice: 'Letter',
+  marks: 'Cells and letters',
+};
 
 /** An exercise on paper, with a line for its answer. */
-export function PrintedExercise({ shown, question, number }: { readonly shown: ExerciseShown; readonly question: string; readonly number: number }): ReactNode {
+export function PrintedExercise({
+  shown,
+  question,
+  number,
+}: {
+  readonly shown: ExerciseShown;
+  readonly question: string;
+  readonly number: number;
+}): ReactNode {
   return (
     <li className="col-span-2 flex break-inside-avoid flex-col">
       <div className="flex gap-2">

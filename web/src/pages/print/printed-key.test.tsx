@@ -6,7 +6,13 @@ import { DecimalMark } from '../../numbers/decimal-mark.ts';
 import { PrintedKey } from './printed-key.tsx';
 
 const picture = shownItem(drawItem('cylinder-50', { seed: 1 }));
-const reading = (text: string, unit: string, accepts: readonly [string, string]): PrintedReading => ({ question: '', tool: '', picture, unit, answer: { text, accepts } });
+const reading = (text: string, unit: string, accepts: readonly [string, string]): PrintedReading => ({
+  question: '',
+  tool: '',
+  picture,
+  unit,
+  answer: { text, accepts },
+});
 
 const ROUND: PrintedRound = {
   title: 'Three of each',
@@ -14,7 +20,15 @@ const ROUND: PrintedRound = {
   dueAt: null,
   rules: completeRules(),
   sheets: [
-    { code: 'KMB-9547', student: 'Ines Varga', readings: [reading('46.0', 'mL', ['45.8', '46.2']), reading('3', '', ['3', '3']), reading('7c 12a', '', ['7c 12a', '7c 12a'])] },
+    {
+      code: 'KMB-9547',
+      student: 'Ines Varga',
+      readings: [
+        reading('46.0', 'mL', ['45.8', '46.2']),
+        reading('3', '', ['3', '3']),
+        reading('7c 12a', '', ['7c 12a', '7c 12a']),
+      ],
+    },
     { code: 'FCA-4828', student: 'Bao Lind', readings: [reading('-3.0', '°C', ['-3.2', '-2.8'])] },
   ],
 };
@@ -34,7 +48,11 @@ describe('the key to a round on paper', () => {
   });
 
   it('is written with a comma where the class does', () => {
-    const { seen } = rendered(<DecimalMark value="comma"><PrintedKey round={ROUND} /></DecimalMark>);
+    const { seen } = rendered(
+      <DecimalMark value="comma">
+        <PrintedKey round={ROUND} />
+      </DecimalMark>,
+    );
     expect(seen).toContain('45,8…46,2');
     expect(seen).not.toMatch(/\d\.\d/);
   });

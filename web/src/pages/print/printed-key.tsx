@@ -10,10 +10,16 @@ export function PrintedKey({ round }: { readonly round: PrintedRound }): ReactNo
     <article className="printed-page" aria-label="Key">
       <header className="border-b-2 border-ink pb-[2mm]">
         <h2 className="text-xl font-bold">Key: {round.title}</h2>
-        <p>{round.className}. Where more than the right answer is accepted, it stands under it. For the teacher only.</p>
+        <p>
+          {round.className}. Where more than the right answer is accepted, it stands under it. For the teacher only.
+        </p>
       </header>
       {round.sheets.map(({ code, student, readings }) => (
-        <section key={code} className="flex break-inside-avoid gap-[4mm] border-b border-hairline py-[2mm]" aria-label={student}>
+        <section
+          key={code}
+          className="flex break-inside-avoid gap-[4mm] border-b border-hairline py-[2mm]"
+          aria-label={student}
+        >
           <p className="w-[34mm] shrink-0">
             <span className="block font-semibold">{student}</span>
             <span className="font-mono text-small">{code}</span>
@@ -23,7 +29,11 @@ export function PrintedKey({ round }: { readonly round: PrintedRound }): ReactNo
               <li key={i}>
                 <span className="mr-2 font-bold text-muted">{i + 1}</span>
                 {unit === '' ? <span className="font-mono">{text}</span> : <MeasuredNumber text={text} unit={unit} />}
-                {accepts[0] !== accepts[1] && <span className="block font-mono text-muted">{numerals(`${accepts[0]}…${accepts[1]}`.replaceAll('-', '−'))}</span>}
+                {accepts[0] !== accepts[1] && (
+                  <span className="block font-mono text-muted">
+                    {numerals(`${accepts[0]}…${accepts[1]}`.replaceAll('-', '−'))}
+                  </span>
+                )}
               </li>
             ))}
           </ol>

@@ -12,10 +12,22 @@ const ON_THE_SHEET = ['Estimating', 'Volumes'];
 
 function Item({ reading, number }: { readonly reading: PrintedReading; readonly number: number }): ReactNode {
   const { picture, question } = reading;
-  return picture.kind === 'exercise' ? <PrintedExercise shown={picture} question={question} number={number} /> : <Reading reading={reading} picture={picture} number={number} />;
+  return picture.kind === 'exercise' ? (
+    <PrintedExercise shown={picture} question={question} number={number} />
+  ) : (
+    <Reading reading={reading} picture={picture} number={number} />
+  );
 }
 
-function Reading({ reading, picture, number }: { readonly reading: PrintedReading; readonly picture: Picture; readonly number: number }): ReactNode {
+function Reading({
+  reading,
+  picture,
+  number,
+}: {
+  readonly reading: PrintedReading;
+  readonly picture: Picture;
+  readonly number: number;
+}): ReactNode {
   const numerals = useNumerals();
   const { question, tool } = reading;
   const note = noteOn(picture);
@@ -40,7 +52,13 @@ function Reading({ reading, picture, number }: { readonly reading: PrintedReadin
 }
 
 /** One student’s sheet: their name, its code, and readings of their own. */
-export const PrintedSheet = memo(function PrintedSheet({ round, sheet }: { readonly round: PrintedRound; readonly sheet: Sheet }): ReactNode {
+export const PrintedSheet = memo(function PrintedSheet({
+  round,
+  sheet,
+}: {
+  readonly round: PrintedRound;
+  readonly sheet: Sheet;
+}): ReactNode {
   const rules = rulesInWords(round.rules).filter(({ topic }) => ON_THE_SHEET.includes(topic));
   return (
     <article className="printed-page" aria-label={`Sheet of ${sheet.student}`}>
@@ -57,7 +75,9 @@ export const PrintedSheet = memo(function PrintedSheet({ round, sheet }: { reado
           <span className="font-mono text-xl font-bold">{sheet.code}</span>
         </p>
       </header>
-      <p className="mt-[2mm] text-small text-muted">Your eye is level with the mark in every picture. {rules.map(({ rule }) => rule).join(' ')}</p>
+      <p className="mt-[2mm] text-small text-muted">
+        Your eye is level with the mark in every picture. {rules.map(({ rule }) => rule).join(' ')}
+      </p>
       <ol className="mt-[3mm] grid grid-cols-2 gap-x-[7mm] gap-y-[3mm]">
         {sheet.readings.map((reading, i) => (
           <Item key={i} reading={reading} number={i + 1} />

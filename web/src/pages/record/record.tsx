@@ -7,7 +7,12 @@ export default function Record({ classId }: { readonly classId: string | null })
   return (
     <main className="mx-auto w-full max-w-5xl px-4 py-8 wide:px-7">
       <h1 className="text-2xl font-bold">My record</h1>
-      <RecordSections queryKey={['record', classId]} path={classId && `/classes/${classId}/record`} title="Readings and exercises" setRounds={<SetRoundsDone classId={classId} />} />
+      <RecordSections
+        queryKey={['record', classId]}
+        path={classId && `/classes/${classId}/record`}
+        title="Readings and exercises"
+        setRounds={<SetRoundsDone classId={classId} />}
+      />
     </main>
   );
 }

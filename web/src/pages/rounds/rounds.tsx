@@ -19,7 +19,11 @@ function inASentence({ name, domain }: Subject): string {
 function subjectsInWords(ids: readonly string[]): string {
   if (ids.length === 0) return 'every tool';
   const skills = new Set(ids.map((id) => subjectById(id).skill));
-  return ids.length > 2 ? SKILLS.filter(({ id }) => skills.has(id)).map(({ name }) => name.toLowerCase()).join(', ') : ids.map((id) => inASentence(subjectById(id))).join(' and ');
+  return ids.length > 2
+    ? SKILLS.filter(({ id }) => skills.has(id))
+        .map(({ name }) => name.toLowerCase())
+        .join(', ')
+    : ids.map((id) => inASentence(subjectById(id))).join(' and ');
 }
 
 function madeOf(subjectIds: readonly string[], toolCodes: readonly string[]): string {
@@ -31,36 +35,70 @@ function madeOf(subjectIds: readonly string[], toolCodes: readonly string[]): st
 
 function conditions({ subjectIds, toolCodes, length, aims, tries, hints, rulesName, onPaper }: SetRoundShown): string {
   const aim = aims.length === 0 ? 'finding out' : aims.map((id) => practiceSlipById(id).name.toLowerCase()).join(', ');
-  return [`${length} items, ${madeOf(subjectIds, toolCodes)}`, aim, ...(onPaper ? ['on paper'] : [tries === 1 ? 'one try' : `${tries} tries`, hints ? 'with hints' : 'without hints']), ...(rulesName === null ? [] : [`rules: ${rulesName}`])].join('; ');
+  return [
+    `${length} items, ${madeOf(subjectIds, toolCodes)}`,
+    aim,
+    ...(onPaper ? ['on paper'] : [tries === 1 ? 'one try' : `${tries} tries`, hints ? 'with hints' : 'without hints']),
+    ...(rulesName === null ? [] : [`rules: ${rulesName}`]),
+  ].join('; ');
 }
 
-function Student({ progress, round }: { readonly progress: SetRoundProgress; readonly round: SetRoundShown }): ReactNode {
+function Student({
+  progress,
+  round,
+}: {
+  readonly progress: SetRoundProgress;
+  readonly round: SetRoundShown;
+}): ReactNode {
   const late = round.dueAt !== null && progress.finishedAt !== null && progress.finishedAt > round.dueAt;
   return (
     <tr className="border-t border-hairline">
-      <th scope="row" className="py-2 pr-4 text-left font-normal">{progress.label}</th>
+      <th scope="row" className="py-2 pr-4 text-left font-normal">
+        {progress.label}
+      </th>
       <td className="pr-4">
         <span className="inline-block h-2.5 w-24 bg-hairline/60" aria-hidden="true">
           <span className="block h-full bg-ink" style={{ width: `${(100 * progress.done) / round.length}%` }} />
         </span>
       </td>
-      <td className="pr-4 font-mono">{progress.done}/{round.length}</td>
+      <td className="pr-4 font-mono">
+        {progress.done}/{round.length}
+      </td>
       {round.onPaper && (
         <td className="pr-4">
           {progress.sheetCode !== null && (
-            <Link to={`/sheets/${progress.sheetCode}`} className="inline-flex min-h-11 items-center font-mono underline underline-offset-4">
+            <Link
+              to={`/sheets/${progress.sheetCode}`}
+              className="inline-flex min-h-11 items-center font-mono underline underline-offset-4"
+            >
               {progress.sheetCode}
             </Link>
           )}
         </td>
       )}
-      <td className="pr-4">{progress.done > 0 ? `${progress.rightAtFirst} right at the first try` : round.onPaper ? 'not typed in' : 'not begun'}</td>
-      <td className={late ? 'text-slip' : 'text-muted'}>{progress.finishedAt === null ? '' : `finished ${format(new Date(progress.finishedAt), 'd MMM, HH:mm')}${late ? ', late' : ''}`}</td>
+      <td className="pr-4">
+        {progress.done > 0
+          ? `${progress.rightAtFirst} right at the first try`
+          : round.onPaper
+            ? 'not typed in'
+            : 'not begun'}
+      </td>
+      <td className={late ? 'text-slip' : 'text-muted'}>
+        {progress.finishedAt === null
+          ? ''
+          : `finished ${format(new Date(progress.finishedAt), 'd MMM, HH:mm')}${late ? ', late' : ''}`}
+      </td>
     </tr>
   );
 }
 
-function SetRound({ round, onWithdraw }: { readonly round: SetRoundShown; readonly onWithdraw: () => void }): ReactNode {
+function SetRound({
+  round,
+  onWithdraw,
+}: {
+  readonly round: SetRoundShown;
+  readonly onWithdraw: () => void;
+}): ReactNode {
   const [open, setOpen] = useState(false);
   const finished = round.progress.filter((one) => one.finishedAt !== null).length;
   const begun = round.progress.filter((one) => one.done > 0).length - finished;
@@ -68,7 +106,13 @@ function SetRound({ round, onWithdraw }: { readonly round: SetRoundShown; readon
     <li className="border-t border-hairline py-4">
       <div className="flex flex-wrap items-baseline gap-x-6 gap-y-1">
         <h2 className={`text-lg font-semibold ${round.withdrawn ? 'text-muted line-through' : ''}`}>{round.title}</h2>
-        <span className="text-muted">{round.withdrawn ? 'taken back' : round.dueAt === null ? 'no date' : `due ${format(new Date(round.dueAt), 'EEE d MMM, HH:mm')}`}</span>
+        <span className="text-muted">
+          {round.withdrawn
+            ? 'taken back'
+            : round.dueAt === null
+              ? 'no date'
+              : `due ${format(new Date(round.dueAt), 'EEE d MMM, HH:mm')}`}
+        </span>
         <span className="ml-auto">
           {finished} of {round.progress.length} finished{begun > 0 ? `, ${begun} under way` : ''}
         </span>
@@ -119,7 +163,13 @@ function SheetCode(): ReactNode {
         if (code.trim() !== '') void goTo(`/sheets/${encodeURIComponent(code.trim())}`);
       }}
     >
-      <Field label="Code of a sheet" placeholder="KTR-4827" value={code} onChange={(event) => setCode(event.target.value)} className="w-36 font-mono uppercase placeholder:normal-case" />
+      <Field
+        label="Code of a sheet"
+        placeholder="KTR-4827"
+        value={code}
+        onChange={(event) => setCode(event.target.value)}
+        className="w-36 font-mono uppercase placeholder:normal-case"
+      />
       <Button look="plain" type="submit">
         Type it in
       </Button>
@@ -127,7 +177,13 @@ function SheetCode(): ReactNode {
   );
 }
 
-function RoundList({ classId, rounds }: { readonly classId: string; readonly rounds: readonly SetRoundShown[] }): ReactNode {
+function RoundList({
+  classId,
+  rounds,
+}: {
+  readonly classId: string;
+  readonly rounds: readonly SetRoundShown[];
+}): ReactNode {
   const change = useSetRoundChange(classId);
   const [making, setMaking] = useState(rounds.length === 0);
   return (
@@ -139,7 +195,12 @@ function RoundList({ classId, rounds }: { readonly classId: string; readonly rou
         </div>
       )}
       {making && <NewRoundForm classId={classId} change={change} onDone={() => setMaking(false)} />}
-      {rounds.length === 0 && <p className="mt-8 text-muted">Nothing is set yet. Students practise on their own; a set round gives everybody the same kind of readings by a date.</p>}
+      {rounds.length === 0 && (
+        <p className="mt-8 text-muted">
+          Nothing is set yet. Students practise on their own; a set round gives everybody the same kind of readings by a
+          date.
+        </p>
+      )}
       <ul className="mt-8">
         {rounds.map((round) => (
           <SetRound key={round.id} round={round} onWithdraw={() => change.mutate(round.id)} />

@@ -5,8 +5,15 @@ import { ask } from '../../api/request.ts';
 const keyOf = (classId: string): readonly unknown[] => ['set-rounds', classId];
 
 /** Rounds set in a class: for a student those that are for them. */
-export function useSetRounds(classId: string | null): { rounds: readonly SetRoundShown[] | undefined; error: Error | null } {
-  const { data, error } = useQuery({ queryKey: keyOf(classId ?? ''), queryFn: () => ask<SetRoundShown[]>('GET', `/classes/${classId ?? ''}/set-rounds`), enabled: classId !== null });
+export function useSetRounds(classId: string | null): {
+  rounds: readonly SetRoundShown[] | undefined;
+  error: Error | null;
+} {
+  const { data, error } = useQuery({
+    queryKey: keyOf(classId ?? ''),
+    queryFn: () => ask<SetRoundShown[]>('GET', `/classes/${classId ?? ''}/set-rounds`),
+    enabled: classId !== null,
+  });
   return { rounds: data, error };
 }
 
@@ -14,7 +21,10 @@ export function useSetRounds(classId: string | null): { rounds: readonly SetRoun
 export function useSetRoundChange(classId: string): UseMutationResult<SetRoundShown[], Error, NewSetRound | string> {
   const queries = useQueryClient();
   return useMutation({
-    mutationFn: (change) => (typeof change === 'string' ? ask<SetRoundShown[]>('POST', `/classes/${classId}/set-rounds/${change}/withdraw`) : ask<SetRoundShown[]>('POST', `/classes/${classId}/set-rounds`, change)),
+    mutationFn: (change) =>
+      typeof change === 'string'
+        ? ask<SetRoundShown[]>('POST', `/classes/${classId}/set-rounds/${change}/withdraw`)
+        : ask<SetRoundShown[]>('POST', `/classes/${classId}/set-rounds`, change),
     onSuccess: (rounds) => queries.setQueryData(keyOf(classId), rounds),
   });
 }

@@ -42,18 +42,38 @@ export function QuotedFactors({ quoted, changed, onChange }: QuotedFactorsProps)
   };
   return (
     <div className="border-y border-hairline py-3">
-      <p className={changed ? 'font-semibold' : 'text-muted'}>{quoted.length === 0 ? 'Conversions are exact. A class that quotes a rounded factor states it here, and its digits count as written.' : 'Quoted with the digits written here; all other conversions are exact.'}</p>
+      <p className={changed ? 'font-semibold' : 'text-muted'}>
+        {quoted.length === 0
+          ? 'Conversions are exact. A class that quotes a rounded factor states it here, and its digits count as written.'
+          : 'Quoted with the digits written here; all other conversions are exact.'}
+      </p>
       <ul>
         {quoted.map((relation) => (
           <li key={relation} className="flex min-h-11 items-center gap-4">
             <span className="font-mono">{numerals(relation)}</span>
-            <Button look="quiet" aria-label={`Take away ${relation}`} onClick={() => onChange(quoted.filter((other) => other !== relation))}>Take away</Button>
+            <Button
+              look="quiet"
+              aria-label={`Take away ${relation}`}
+              onClick={() => onChange(quoted.filter((other) => other !== relation))}
+            >
+              Take away
+            </Button>
           </li>
         ))}
       </ul>
       <div className="mt-2 flex flex-wrap items-end gap-4">
-        <Field label="A relation this class quotes" placeholder="1 lb = 454 g" value={typed} maxLength={60} error={complaint ?? undefined} onChange={(event) => setTyped(event.target.value)} onKeyDown={onKeyDown} />
-        <Button look="plain" onClick={add} disabled={typed.trim() === ''}>Quote it</Button>
+        <Field
+          label="A relation this class quotes"
+          placeholder="1 lb = 454 g"
+          value={typed}
+          maxLength={60}
+          error={complaint ?? undefined}
+          onChange={(event) => setTyped(event.target.value)}
+          onKeyDown={onKeyDown}
+        />
+        <Button look="plain" onClick={add} disabled={typed.trim() === ''}>
+          Quote it
+        </Button>
       </div>
     </div>
   );

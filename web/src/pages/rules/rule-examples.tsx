@@ -26,11 +26,15 @@ export function RuleExamples({ rules }: { readonly rules: HouseRules }): ReactNo
             <div key={tool + String(difference)} className="border-t border-hairline py-2">
               <dt className="text-small text-muted">
                 {instrumentById(tool).name}
-                {difference ? `, from ${situation.from ?? 0} to ${situation.value} mL` : `, ${situation.value} ${instrumentById(tool).unit}`.replace('-', '−')}
+                {difference
+                  ? `, from ${situation.from ?? 0} to ${situation.value} mL`
+                  : `, ${situation.value} ${instrumentById(tool).unit}`.replace('-', '−')}
               </dt>
               <dd className="flex items-baseline justify-between">
                 <MeasuredNumber text={text} unit={unit} className="text-xl" />
-                <span className="font-mono text-small text-muted">{accepts[0] === accepts[1] ? 'only this' : `${accepts[0]} to ${accepts[1]}`.replaceAll('-', '−')}</span>
+                <span className="font-mono text-small text-muted">
+                  {accepts[0] === accepts[1] ? 'only this' : `${accepts[0]} to ${accepts[1]}`.replaceAll('-', '−')}
+                </span>
               </dd>
             </div>
           );

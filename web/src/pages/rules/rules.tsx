@@ -28,7 +28,12 @@ function Row({ label, value, options, changed, error, onChange }: RowProps): Rea
     <label className="grid items-center gap-x-4 border-t border-hairline py-1 sm:grid-cols-[17rem_minmax(0,1fr)]">
       <span className={changed ? 'font-semibold' : 'text-muted'}>{label}</span>
       <span>
-        <select value={value} onChange={(event) => onChange(event.target.value)} aria-invalid={error !== undefined} className="min-h-11 w-full bg-transparent">
+        <select
+          value={value}
+          onChange={(event) => onChange(event.target.value)}
+          aria-invalid={error !== undefined}
+          className="min-h-11 w-full bg-transparent"
+        >
           {options.map(([code, words]) => (
             <option key={code} value={code}>
               {words}
@@ -62,7 +67,8 @@ function Editor({ classId, present, onSaved }: EditorProps): ReactNode {
   const [draft, setDraft] = useState(present.rules);
   const [name, setName] = useState(present.name);
   const save = useMutation({
-    mutationFn: () => ask<RulesShown>('POST', `/classes/${classId}/rules`, { name, rules: draft, after: present.version }),
+    mutationFn: () =>
+      ask<RulesShown>('POST', `/classes/${classId}/rules`, { name, rules: draft, after: present.version }),
     onSuccess: (saved) => {
       queries.setQueryData(['rules', classId], saved);
       onSaved(saved);
@@ -94,7 +100,16 @@ function Editor({ classId, present, onSaved }: EditorProps): ReactNode {
           <legend className="font-semibold">Start from a school of thought</legend>
           <div className="mt-2 flex flex-wrap gap-3">
             {PRESETS.map((preset) => (
-              <Button key={preset.id} look="plain" aria-pressed={JSON.stringify(preset.rules) === JSON.stringify({ ...draft, quotedFactors: preset.rules.quotedFactors })} className="aria-pressed:bg-wash aria-pressed:border-beam" onClick={() => startFrom(preset)}>
+              <Button
+                key={preset.id}
+                look="plain"
+                aria-pressed={
+                  JSON.stringify(preset.rules) ===
+                  JSON.stringify({ ...draft, quotedFactors: preset.rules.quotedFactors })
+                }
+                className="aria-pressed:bg-wash aria-pressed:border-beam"
+                onClick={() => startFrom(preset)}
+              >
                 {preset.name}
               </Button>
             ))}
@@ -104,11 +119,21 @@ function Editor({ classId, present, onSaved }: EditorProps): ReactNode {
           <fieldset key={title} className="mt-8">
             <legend className="pb-2 text-lg font-bold">{title}</legend>
             {rules.map((rule) => (
-              <Row key={rule} label={RULE_WORDS[rule].label} value={String(draft[rule])} options={optionsOf(rule)} changed={draft[rule] !== present.rules[rule]} error={contradiction?.rule === rule ? contradiction.message.replace(/^\w+: /, '') : undefined} onChange={(value) => choose(rule, value)} />
+              <Row
+                key={rule}
+                label={RULE_WORDS[rule].label}
+                value={String(draft[rule])}
+                options={optionsOf(rule)}
+                changed={draft[rule] !== present.rules[rule]}
+                error={contradiction?.rule === rule ? contradiction.message.replace(/^\w+: /, '') : undefined}
+                onChange={(value) => choose(rule, value)}
+              />
             ))}
             {title === 'Reading' && (
               <details className="border-t border-hairline">
-                <summary className="min-h-11 cursor-pointer content-center font-semibold">Read a family of tools otherwise</summary>
+                <summary className="min-h-11 cursor-pointer content-center font-semibold">
+                  Read a family of tools otherwise
+                </summary>
                 {FAMILIES.map((family) => (
                   <Row
                     key={family.id}
@@ -121,19 +146,44 @@ function Editor({ classId, present, onSaved }: EditorProps): ReactNode {
                 ))}
               </details>
             )}
-            {title === 'Writing' && <QuotedFactors quoted={draft.quotedFactors} changed={draft.quotedFactors.join() !== present.rules.quotedFactors.join()} onChange={(quotedFactors) => setDraft({ ...draft, quotedFactors })} />}
+            {title === 'Writing' && (
+              <QuotedFactors
+                quoted={draft.quotedFactors}
+                changed={draft.quotedFactors.join() !== present.rules.quotedFactors.join()}
+                onChange={(quotedFactors) => setDraft({ ...draft, quotedFactors })}
+              />
+            )}
             {title === 'Judging' && (
               <label className="grid items-center gap-x-4 border-t border-b border-hairline py-1 sm:grid-cols-[17rem_minmax(0,1fr)]">
-                <span className={draft.goodPercentError === present.rules.goodPercentError ? 'text-muted' : 'font-semibold'}>A percent error is good up to</span>
+                <span
+                  className={draft.goodPercentError === present.rules.goodPercentError ? 'text-muted' : 'font-semibold'}
+                >
+                  A percent error is good up to
+                </span>
                 <span>
-                  <input type="number" min="0.1" max="100" step="0.1" value={draft.goodPercentError} onChange={(event) => setDraft({ ...draft, goodPercentError: event.target.valueAsNumber })} className="min-h-11 w-24 bg-transparent font-mono" /> %
+                  <input
+                    type="number"
+                    min="0.1"
+                    max="100"
+                    step="0.1"
+                    value={draft.goodPercentError}
+                    onChange={(event) => setDraft({ ...draft, goodPercentError: event.target.valueAsNumber })}
+                    className="min-h-11 w-24 bg-transparent font-mono"
+                  />{' '}
+                  %
                 </span>
               </label>
             )}
           </fieldset>
         ))}
         <div className="mt-8 flex flex-wrap items-end gap-4">
-          <Field label="Name of these rules" value={name} onChange={(event) => setName(event.target.value)} maxLength={60} required />
+          <Field
+            label="Name of these rules"
+            value={name}
+            onChange={(event) => setName(event.target.value)}
+            maxLength={60}
+            required
+          />
           <Button type="submit" disabled={!dirty || contradiction !== null || save.isPending}>
             Work by these rules
           </Button>
@@ -173,7 +223,10 @@ export default function Rules({ classId }: { readonly classId: string | null }):
   return (
     <main className="mx-auto w-full max-w-6xl px-4 py-8 wide:px-7">
       <h1 className="text-2xl font-bold">House rules</h1>
-      <p className="mt-1 mb-6 max-w-2xl text-muted">Books disagree. State how this class reads, writes and judges; every expected reading, working and verdict follows. Readings already judged and pages handed in keep the rules they were made by.</p>
+      <p className="mt-1 mb-6 max-w-2xl text-muted">
+        Books disagree. State how this class reads, writes and judges; every expected reading, working and verdict
+        follows. Readings already judged and pages handed in keep the rules they were made by.
+      </p>
       {error && <Failed error={error} />}
       {!rules && !error && <Loading what="the house rules" />}
       {saved && (
@@ -187,7 +240,16 @@ export default function Rules({ classId }: { readonly classId: string | null }):
         <div role="status" className="mb-6">
           <Notice tone="doubt" title="Changed by somebody else">
             <p>The class works by “{theirs.name}” now. What you have chosen here is not saved.</p>
-            <Button look="quiet" className="-ml-5" onClick={() => { setOpened(theirs); setSaved(false); }}>Show their rules</Button>
+            <Button
+              look="quiet"
+              className="-ml-5"
+              onClick={() => {
+                setOpened(theirs);
+                setSaved(false);
+              }}
+            >
+              Show their rules
+            </Button>
           </Notice>
         </div>
       )}

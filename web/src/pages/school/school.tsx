@@ -23,10 +23,19 @@ function LinkMade({ link }: { readonly link: OneTimeLink }): ReactNode {
 /** The administrator’s page: who teaches here, invitations and new passwords. */
 export default function School(): ReactNode {
   const queries = useQueryClient();
-  const { data: teachers, error } = useQuery({ queryKey: ['teachers'], queryFn: () => ask<SchoolTeacher[]>('GET', '/school/teachers') });
-  const { register, handleSubmit, formState, reset } = useForm({ resolver: yupResolver(invitation), defaultValues: { name: '', email: '' } });
+  const { data: teachers, error } = useQuery({
+    queryKey: ['teachers'],
+    queryFn: () => ask<SchoolTeacher[]>('GET', '/school/teachers'),
+  });
+  const { register, handleSubmit, formState, reset } = useForm({
+    resolver: yupResolver(invitation),
+    defaultValues: { name: '', email: '' },
+  });
   const link = useMutation({
-    mutationFn: (made: Invitation | { readonly id: string }) => ('id' in made ? ask<OneTimeLink>('POST', `/school/teachers/${made.id}/reset`) : ask<OneTimeLink>('POST', '/school/invitations', made)),
+    mutationFn: (made: Invitation | { readonly id: string }) =>
+      'id' in made
+        ? ask<OneTimeLink>('POST', `/school/teachers/${made.id}/reset`)
+        : ask<OneTimeLink>('POST', '/school/invitations', made),
     onSuccess: (_, made) => {
       if (!('id' in made)) reset();
       return queries.invalidateQueries({ queryKey: ['teachers'] });
@@ -41,18 +50,38 @@ export default function School(): ReactNode {
         {teachers?.map((teacher) => (
           <li key={teacher.id} className="flex flex-wrap items-center gap-4 border-t border-hairline">
             <span className="flex-1">
-              {teacher.name}{teacher.role === 'administrator' ? ', administrator' : ''}
-              <span className="block text-small text-muted">{teacher.email}{teacher.classes.length > 0 ? `; ${teacher.classes.join(', ')}` : ''}</span>
+              {teacher.name}
+              {teacher.role === 'administrator' ? ', administrator' : ''}
+              <span className="block text-small text-muted">
+                {teacher.email}
+                {teacher.classes.length > 0 ? `; ${teacher.classes.join(', ')}` : ''}
+              </span>
             </span>
-            <Button look="quiet" onClick={() => link.mutate({ id: teacher.id })} aria-label={`Link for a new password for ${teacher.name}`}>Link for a new password</Button>
+            <Button
+              look="quiet"
+              onClick={() => link.mutate({ id: teacher.id })}
+              aria-label={`Link for a new password for ${teacher.name}`}
+            >
+              Link for a new password
+            </Button>
           </li>
         ))}
       </ul>
       <h2 className="mt-8 text-lg font-bold">Invite a teacher</h2>
-      <form className="mt-3 flex max-w-lg flex-col gap-4" onSubmit={(event) => void handleSubmit((body) => link.mutate(body))(event)}>
+      <form
+        className="mt-3 flex max-w-lg flex-col gap-4"
+        onSubmit={(event) => void handleSubmit((body) => link.mutate(body))(event)}
+      >
         <Field label="Name" error={formState.errors.name?.message} {...register('name')} />
-        <Field label="E-mail" type="email" error={formState.errors.email?.message ?? link.error?.message} {...register('email')} />
-        <Button type="submit" className="self-start" disabled={link.isPending}>Make the link</Button>
+        <Field
+          label="E-mail"
+          type="email"
+          error={formState.errors.email?.message ?? link.error?.message}
+          {...register('email')}
+        />
+        <Button type="submit" className="self-start" disabled={link.isPending}>
+          Make the link
+        </Button>
       </form>
       {link.data && <LinkMade link={link.data} />}
     </main>

@@ -15,7 +15,14 @@ function isTaken({ result }: SheetReading): boolean {
   return result?.closed ?? false;
 }
 
-const VERDICTS = { sound: 'sound', record: 'right eye, wrong record', slip: 'slip', unexplained: 'no slip known here explains it', unreadable: '', shown: '' } as const;
+const VERDICTS = {
+  sound: 'sound',
+  record: 'right eye, wrong record',
+  slip: 'slip',
+  unexplained: 'no slip known here explains it',
+  unreadable: '',
+  shown: '',
+} as const;
 
 /** What came of an answer that was taken. */
 function Outcome({ reading }: { readonly reading: SheetReading }): ReactNode {
@@ -26,8 +33,16 @@ function Outcome({ reading }: { readonly reading: SheetReading }): ReactNode {
   return (
     <div className="flex flex-wrap items-baseline gap-x-6">
       <span className={`font-mono ${sound ? '' : 'text-slip line-through'}`}>{shortened(entry ?? '')}</span>
-      <span className={sound ? 'text-beam' : 'text-slip'}>{result.slips.length > 0 ? result.slips.map(({ name }) => name).join(', and: ') : VERDICTS[result.verdict]}</span>
-      {!sound && result.answer && (result.answer.unit === '' ? <span className="font-mono">{result.answer.text}</span> : <MeasuredNumber text={result.answer.text} unit={result.answer.unit} />)}
+      <span className={sound ? 'text-beam' : 'text-slip'}>
+        {result.slips.length > 0 ? result.slips.map(({ name }) => name).join(', and: ') : VERDICTS[result.verdict]}
+      </span>
+      {!sound &&
+        result.answer &&
+        (result.answer.unit === '' ? (
+          <span className="font-mono">{result.answer.text}</span>
+        ) : (
+          <MeasuredNumber text={result.answer.text} unit={result.answer.unit} />
+        ))}
       {!sound && result.slips[0] && <p className="basis-full text-small text-muted">{numerals(result.slips[0].why)}</p>}
     </div>
   );
@@ -54,7 +69,15 @@ function Line({ reading, number, entry, onWrite }: LineProps): ReactNode {
           <Outcome reading={reading} />
         ) : (
           <>
-            <input id={id} value={entry} onChange={(event) => onWrite(event.target.value)} autoComplete="off" spellCheck={false} aria-describedby={unreadable ? `${id}-note` : undefined} className="min-h-11 w-full border-b-2 border-ink bg-surface px-3 font-mono text-lg" />
+            <input
+              id={id}
+              value={entry}
+              onChange={(event) => onWrite(event.target.value)}
+              autoComplete="off"
+              spellCheck={false}
+              aria-describedby={unreadable ? `${id}-note` : undefined}
+              className="min-h-11 w-full border-b-2 border-ink bg-surface px-3 font-mono text-lg"
+            />
             {unreadable && (
               <p id={`${id}-note`} role="alert" className="text-small text-slip">
                 “{shortened(reading.entry ?? '')}”: {reading.result?.message}
@@ -67,13 +90,22 @@ function Line({ reading, number, entry, onWrite }: LineProps): ReactNode {
   );
 }
 
-function TypedIn({ classId, code, sheet }: { readonly classId: string; readonly code: string; readonly sheet: SheetShown }): ReactNode {
+function TypedIn({
+  classId,
+  code,
+  sheet,
+}: {
+  readonly classId: string;
+  readonly code: string;
+  readonly sheet: SheetShown;
+}): ReactNode {
   const queries = useQueryClient();
   const [entries, setEntries] = useDraft<Readonly<Record<string, string>>>(`sheet ${sheet.code}`, {});
   const open = sheet.readings.filter((reading) => !isTaken(reading));
   const written = open.filter(({ taskId }) => (entries[taskId] ?? '').trim() !== '');
   const take = useMutation({
-    mutationFn: (answers: NewSheetAnswers) => ask<SheetShown>('POST', `/classes/${classId}/sheets/${sheet.code}/answers`, answers),
+    mutationFn: (answers: NewSheetAnswers) =>
+      ask<SheetShown>('POST', `/classes/${classId}/sheets/${sheet.code}/answers`, answers),
     onSuccess: async (taken) => {
       queries.setQueryData(['sheet', classId, code], taken);
       setEntries({});
@@ -85,12 +117,21 @@ function TypedIn({ classId, code, sheet }: { readonly classId: string; readonly 
     <form
       onSubmit={(event) => {
         event.preventDefault();
-        if (written.length > 0) take.mutate({ answers: written.map(({ taskId }) => ({ id: newId(), taskId, entry: entries[taskId] ?? '' })) });
+        if (written.length > 0)
+          take.mutate({
+            answers: written.map(({ taskId }) => ({ id: newId(), taskId, entry: entries[taskId] ?? '' })),
+          });
       }}
     >
       <ol className="mt-6 border-b border-hairline">
         {sheet.readings.map((reading, i) => (
-          <Line key={reading.taskId} reading={reading} number={i + 1} entry={entries[reading.taskId] ?? ''} onWrite={(entry) => setEntries({ ...entries, [reading.taskId]: entry })} />
+          <Line
+            key={reading.taskId}
+            reading={reading}
+            number={i + 1}
+            entry={entries[reading.taskId] ?? ''}
+            onWrite={(entry) => setEntries({ ...entries, [reading.taskId]: entry })}
+          />
         ))}
       </ol>
       {take.error && (
@@ -101,9 +142,16 @@ function TypedIn({ classId, code, sheet }: { readonly classId: string; readonly 
       {open.length > 0 ? (
         <div className="mt-6 flex flex-wrap items-center gap-4">
           <Button type="submit" disabled={written.length === 0 || take.isPending}>
-            {written.length === 0 ? 'Take the answers' : written.length === 1 ? 'Take one answer' : `Take ${written.length} answers`}
+            {written.length === 0
+              ? 'Take the answers'
+              : written.length === 1
+                ? 'Take one answer'
+                : `Take ${written.length} answers`}
           </Button>
-          <p className="text-small text-muted">Exactly as they stand on the paper, with their units. What is left blank can be typed in later; what was taken stays.</p>
+          <p className="text-small text-muted">
+            Exactly as they stand on the paper, with their units. What is left blank can be typed in later; what was
+            taken stays.
+          </p>
         </div>
       ) : (
         <p className="mt-6 text-lg">
@@ -115,9 +163,20 @@ function TypedIn({ classId, code, sheet }: { readonly classId: string; readonly 
 }
 
 /** Where the answers of a printed sheet are typed in, by its student or a teacher. */
-export default function SheetPage({ classId, signedIn }: { readonly classId: string | null; readonly signedIn: SignedIn }): ReactNode {
+export default function SheetPage({
+  classId,
+  signedIn,
+}: {
+  readonly classId: string | null;
+  readonly signedIn: SignedIn;
+}): ReactNode {
   const { code = '' } = useParams();
-  const { data, error } = useQuery({ queryKey: ['sheet', classId, code], queryFn: () => ask<SheetShown>('GET', `/classes/${classId ?? ''}/sheets/${encodeURIComponent(code)}`), enabled: classId !== null, retry: false });
+  const { data, error } = useQuery({
+    queryKey: ['sheet', classId, code],
+    queryFn: () => ask<SheetShown>('GET', `/classes/${classId ?? ''}/sheets/${encodeURIComponent(code)}`),
+    enabled: classId !== null,
+    retry: false,
+  });
   const student = signedIn.role === 'student';
   return (
     <main className="mx-auto w-full max-w-4xl px-4 py-8 wide:px-7">

@@ -18,7 +18,11 @@ export function ChooseName({ door, busy, error, onBack, onChoose }: ChooseNamePr
   const [wanted, setWanted] = useState<string | undefined>();
   const student = door.students.find((one) => one.id === studentId);
   const send = (): void => {
-    const complaint = student ? (/^\d{4,6}$/.test(pin) ? undefined : 'A PIN has four to six digits.') : 'Choose your name first.';
+    const complaint = student
+      ? /^\d{4,6}$/.test(pin)
+        ? undefined
+        : 'A PIN has four to six digits.'
+      : 'Choose your name first.';
     setWanted(complaint);
     if (student && !complaint) onChoose(student.id, pin);
   };
@@ -33,7 +37,11 @@ export function ChooseName({ door, busy, error, onBack, onChoose }: ChooseNamePr
       <p className="text-lg font-bold">{door.className}</p>
       <label className="flex flex-col gap-1 text-small font-semibold">
         Your name
-        <select value={studentId} onChange={(event) => setStudentId(event.target.value)} className="min-h-11 border-b-2 border-ink bg-surface px-2 text-base font-normal">
+        <select
+          value={studentId}
+          onChange={(event) => setStudentId(event.target.value)}
+          className="min-h-11 border-b-2 border-ink bg-surface px-2 text-base font-normal"
+        >
           <option value="">choose</option>
           {door.students.map((one) => (
             <option key={one.id} value={one.id}>
@@ -44,7 +52,11 @@ export function ChooseName({ door, busy, error, onBack, onChoose }: ChooseNamePr
       </label>
       <Field
         label={student && !student.hasPin ? 'Set a PIN' : 'PIN'}
-        hint={student && !student.hasPin ? 'Four to six digits. Remember them; nobody can look them up.' : 'Four to six digits.'}
+        hint={
+          student && !student.hasPin
+            ? 'Four to six digits. Remember them; nobody can look them up.'
+            : 'Four to six digits.'
+        }
         type="password"
         inputMode="numeric"
         autoComplete="off"

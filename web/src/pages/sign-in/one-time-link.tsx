@@ -10,25 +10,66 @@ import { Button } from '../../ui/button.tsx';
 import { Field } from '../../ui/field.tsx';
 import { Failed, Loading } from '../../ui/notice.tsx';
 
-const TITLES = { administrator: 'Begin with Green Beam', invitation: 'Welcome to Green Beam', 'password-reset': 'Choose a new password' } as const;
+const TITLES = {
+  administrator: 'Begin with Green Beam',
+  invitation: 'Welcome to Green Beam',
+  'password-reset': 'Choose a new password',
+} as const;
 
 function LinkForm({ token, door }: { readonly token: string; readonly door: LinkDoor }): ReactNode {
   const navigate = useNavigate();
   const use = useSessionChange<UseLink>('POST', () => `/links/${token}`);
-  const { register, handleSubmit, formState } = useForm({ resolver: yupResolver(linkUse), defaultValues: { name: '', email: '', schoolName: '', password: '' } });
-  const refused = (field: string): string | undefined => (use.error instanceof RefusedError && use.error.field === field ? use.error.message : undefined);
+  const { register, handleSubmit, formState } = useForm({
+    resolver: yupResolver(linkUse),
+    defaultValues: { name: '', email: '', schoolName: '', password: '' },
+  });
+  const refused = (field: string): string | undefined =>
+    use.error instanceof RefusedError && use.error.field === field ? use.error.message : undefined;
   const { errors } = formState;
   return (
-    <form className="mt-6 flex flex-col gap-4" onSubmit={(event) => void handleSubmit((body) => use.mutate(body, { onSuccess: () => void navigate(door.purpose === 'administrator' ? '/school' : '/class') }))(event)}>
+    <form
+      className="mt-6 flex flex-col gap-4"
+      onSubmit={(event) =>
+        void handleSubmit((body) =>
+          use.mutate(body, { onSuccess: () => void navigate(door.purpose === 'administrator' ? '/school' : '/class') }),
+        )(event)
+      }
+    >
       {door.purpose === 'administrator' && (
         <>
-          <Field label="Name of your school" error={errors.schoolName?.message ?? refused('schoolName')} {...register('schoolName')} />
-          <Field label="Your name" autoComplete="name" error={errors.name?.message ?? refused('name')} {...register('name')} />
-          <Field label="Your e-mail" type="email" autoComplete="username" error={errors.email?.message ?? refused('email')} {...register('email')} />
+          <Field
+            label="Name of your school"
+            error={errors.schoolName?.message ?? refused('schoolName')}
+            {...register('schoolName')}
+          />
+          <Field
+            label="Your name"
+            autoComplete="name"
+            error={errors.name?.message ?? refused('name')}
+            {...register('name')}
+          />
+          <Field
+            label="Your e-mail"
+            type="email"
+            autoComplete="username"
+            error={errors.email?.message ?? refused('email')}
+            {...register('email')}
+          />
         </>
       )}
-      <Field label="Password" type="password" autoComplete="new-password" hint="At least ten characters." error={errors.password?.message ?? refused('password')} {...register('password')} />
-      {use.error && !(use.error instanceof RefusedError && use.error.field) && <p role="alert" className="text-slip">{use.error.message}</p>}
+      <Field
+        label="Password"
+        type="password"
+        autoComplete="new-password"
+        hint="At least ten characters."
+        error={errors.password?.message ?? refused('password')}
+        {...register('password')}
+      />
+      {use.error && !(use.error instanceof RefusedError && use.error.field) && (
+        <p role="alert" className="text-slip">
+          {use.error.message}
+        </p>
+      )}
       <Button type="submit" disabled={use.isPending} className="self-start">
         Go on
       </Button>
@@ -39,7 +80,12 @@ function LinkForm({ token, door }: { readonly token: string; readonly door: Link
 /** Where a one-time link leads: setting up the school, taking up an invitation, or a new password. */
 export default function OneTimeLink(): ReactNode {
   const { token = '' } = useParams();
-  const { data, error } = useQuery({ queryKey: ['link', token], queryFn: () => ask<LinkDoor>('GET', `/links/${encodeURIComponent(token)}`), retry: false, staleTime: Infinity });
+  const { data, error } = useQuery({
+    queryKey: ['link', token],
+    queryFn: () => ask<LinkDoor>('GET', `/links/${encodeURIComponent(token)}`),
+    retry: false,
+    staleTime: Infinity,
+  });
   return (
     <main className="mx-auto w-full max-w-md px-4 py-10">
       {error && <Failed error={error} />}
@@ -47,7 +93,11 @@ export default function OneTimeLink(): ReactNode {
       {data && (
         <>
           <h1 className="text-2xl font-bold">{TITLES[data.purpose]}</h1>
-          <p className="mt-2 text-muted">{data.email ? `${data.name ?? ''}, ${data.email}${data.schoolName ? `, ${data.schoolName}` : ''}` : 'This link makes you the administrator of this installation. It works once.'}</p>
+          <p className="mt-2 text-muted">
+            {data.email
+              ? `${data.name ?? ''}, ${data.email}${data.schoolName ? `, ${data.schoolName}` : ''}`
+              : 'This link makes you the administrator of this installation. It works once.'}
+          </p>
           <LinkForm token={token} door={data} />
         </>
       )}

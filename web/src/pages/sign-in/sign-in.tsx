@@ -1,4 +1,13 @@
-import { classCode, teacherSignIn, type ClassCode, type ClassDoor, type DemoSignIn, type Role, type StudentSignIn, type TeacherSignIn } from '@green-beam/contract';
+import {
+  classCode,
+  teacherSignIn,
+  type ClassCode,
+  type ClassDoor,
+  type DemoSignIn,
+  type Role,
+  type StudentSignIn,
+  type TeacherSignIn,
+} from '@green-beam/contract';
 import { yupResolver } from '@hookform/resolvers/yup';
 import { useMutation } from '@tanstack/react-query';
 import { useState, type ReactNode } from 'react';
@@ -19,9 +28,20 @@ function StudentDoor(): ReactNode {
   const [code, setCode] = useState('');
   const look = useMutation({ mutationFn: (body: ClassCode) => ask<ClassDoor>('POST', '/session/class', body) });
   const enter = useSessionChange<StudentSignIn>('POST', () => '/session/student');
-  const { register, handleSubmit, formState } = useForm({ resolver: yupResolver(classCode), defaultValues: { code: '' } });
+  const { register, handleSubmit, formState } = useForm({
+    resolver: yupResolver(classCode),
+    defaultValues: { code: '' },
+  });
   if (look.data) {
-    return <ChooseName door={look.data} busy={enter.isPending} error={enter.error?.message} onBack={() => look.reset()} onChoose={(studentId, pin) => enter.mutate({ code, studentId, pin })} />;
+    return (
+      <ChooseName
+        door={look.data}
+        busy={enter.isPending}
+        error={enter.error?.message}
+        onBack={() => look.reset()}
+        onChoose={(studentId, pin) => enter.mutate({ code, studentId, pin })}
+      />
+    );
   }
   return (
     <form
@@ -33,7 +53,14 @@ function StudentDoor(): ReactNode {
         })(event);
       }}
     >
-      <Field label="Class code" hint="It stands on the board; three letters and three digits." className="font-mono text-xl uppercase" autoComplete="off" error={formState.errors.code?.message ?? messageFor(look.error, 'code')} {...register('code')} />
+      <Field
+        label="Class code"
+        hint="It stands on the board; three letters and three digits."
+        className="font-mono text-xl uppercase"
+        autoComplete="off"
+        error={formState.errors.code?.message ?? messageFor(look.error, 'code')}
+        {...register('code')}
+      />
       <Button type="submit" disabled={look.isPending} className="self-start">
         Find my class
       </Button>
@@ -43,11 +70,27 @@ function StudentDoor(): ReactNode {
 
 function TeacherDoor(): ReactNode {
   const enter = useSessionChange<TeacherSignIn>('POST', () => '/session/teacher');
-  const { register, handleSubmit, formState } = useForm({ resolver: yupResolver(teacherSignIn), defaultValues: { email: '', password: '' } });
+  const { register, handleSubmit, formState } = useForm({
+    resolver: yupResolver(teacherSignIn),
+    defaultValues: { email: '', password: '' },
+  });
   return (
     <form className="flex flex-col gap-4" onSubmit={(event) => void handleSubmit((body) => enter.mutate(body))(event)}>
-      <Field label="E-mail" type="email" autoComplete="username" error={formState.errors.email?.message} {...register('email')} />
-      <Field label="Password" type="password" autoComplete="current-password" hint="Forgotten? Your school’s administrator can make a link for a new one." error={formState.errors.password?.message ?? enter.error?.message} {...register('password')} />
+      <Field
+        label="E-mail"
+        type="email"
+        autoComplete="username"
+        error={formState.errors.email?.message}
+        {...register('email')}
+      />
+      <Field
+        label="Password"
+        type="password"
+        autoComplete="current-password"
+        hint="Forgotten? Your school’s administrator can make a link for a new one."
+        error={formState.errors.password?.message ?? enter.error?.message}
+        {...register('password')}
+      />
       <Button type="submit" look="plain" disabled={enter.isPending} className="self-start">
         Sign in
       </Button>
@@ -74,7 +117,11 @@ function DemoDoor(): ReactNode {
           </Button>
         ))}
       </div>
-      {enter.error && <p role="alert" className="mt-2 text-slip">{enter.error.message}</p>}
+      {enter.error && (
+        <p role="alert" className="mt-2 text-slip">
+          {enter.error.message}
+        </p>
+      )}
     </section>
   );
 }

@@ -15,13 +15,19 @@ export function marksIn(entry: string, cells: number): readonly Marked[] {
 }
 
 /** What is written in a cell, by its number. */
-export function cellText({ headings, rows }: Extract<ExerciseShown['answered'], { by: 'marks' }>, cell: number): string {
+export function cellText(
+  { headings, rows }: Extract<ExerciseShown['answered'], { by: 'marks' }>,
+  cell: number,
+): string {
   const [row, column] = [Math.floor((cell - 1) / headings.length), (cell - 1) % headings.length];
   return (row === 0 ? headings[column] : rows[row - 1]?.[column]) ?? '';
 }
 
 /** Where a cell stands, as it is spoken: “Start / mL of Run 2”, “Working of Volume”. */
-export function cellName({ headings, rows }: Extract<ExerciseShown['answered'], { by: 'marks' }>, cell: number): string {
+export function cellName(
+  { headings, rows }: Extract<ExerciseShown['answered'], { by: 'marks' }>,
+  cell: number,
+): string {
   const [row, column] = [Math.floor((cell - 1) / headings.length), (cell - 1) % headings.length];
   const heading = headings[column] ?? '';
   if (row === 0) return `the heading ${heading}`;
@@ -40,5 +46,7 @@ export function answerInWords({ answered }: ExerciseShown, entry: string): strin
   if (answered.by === 'choice') return answered.options[indexOfLetter(entry.trim())] ?? entry;
   if (answered.by !== 'marks') return entry;
   const marks = marksIn(entry, cellsIn(answered));
-  return marks.length === 0 ? entry : marks.map(({ cell, fault }) => `${cellText(answered, cell)}: ${faultName(fault)}`).join('; ');
+  return marks.length === 0
+    ? entry
+    : marks.map(({ cell, fault }) => `${cellText(answered, cell)}: ${faultName(fault)}`).join('; ');
 }

@@ -23,10 +23,22 @@ export function ChoiceLine({ work, options, known }: ChoiceLineProps): ReactNode
         const wrong = tried.includes(letter);
         const right = known?.right === letter;
         return (
-          <label key={option} className={`flex min-h-12 gap-3 border-t border-hairline py-3 ${known || wrong ? '' : 'cursor-pointer hover:bg-wash'}`}>
-            <input type="radio" name="answer" className="mt-1 size-5 shrink-0 accent-beam" checked={chosen === letter} disabled={wrong} onChange={() => work.write(letter)} />
+          <label
+            key={option}
+            className={`flex min-h-12 gap-3 border-t border-hairline py-3 ${known || wrong ? '' : 'cursor-pointer hover:bg-wash'}`}
+          >
+            <input
+              type="radio"
+              name="answer"
+              className="mt-1 size-5 shrink-0 accent-beam"
+              checked={chosen === letter}
+              disabled={wrong}
+              onChange={() => work.write(letter)}
+            />
             <span>
-              <span className={wrong ? 'text-slip line-through' : right ? 'font-semibold' : ''}>{numerals(option)}</span>
+              <span className={wrong ? 'text-slip line-through' : right ? 'font-semibold' : ''}>
+                {numerals(option)}
+              </span>
               {wrong && <span className="sr-only"> (tried, not right)</span>}
               {right && <span className="ml-2 text-beam">right</span>}
               {known && <span className="mt-1 block text-small text-muted">{numerals(known.whys[i] ?? '')}</span>}

@@ -1,4 +1,14 @@
-import { drawItem, EXERCISE_KINDS, FAULT_KINDS, feedbackOn, practiceTask, rightAnswer, shownItem, type ExerciseShown, type ExerciseTask } from '@green-beam/core';
+import {
+  drawItem,
+  EXERCISE_KINDS,
+  FAULT_KINDS,
+  feedbackOn,
+  practiceTask,
+  rightAnswer,
+  shownItem,
+  type ExerciseShown,
+  type ExerciseTask,
+} from '@green-beam/core';
 import { describe, expect, it } from 'vitest';
 import { rendered, textsOf } from '../../../../test/rendered.ts';
 import { DecimalMark } from '../../../numbers/decimal-mark.ts';
@@ -31,7 +41,9 @@ describe('an exercise on paper', () => {
     const { task, shown, seen } = onPaper(kind, 5);
     expect(seen.startsWith('3')).toBe(true);
     expect(seen).toContain(task.exercise.question);
-    expect(seen).toContain({ number: 'Result and unit', count: 'How many', choice: 'Letter', marks: 'Cells and letters' }[shown.answered.by]);
+    expect(seen).toContain(
+      { number: 'Result and unit', count: 'How many', choice: 'Letter', marks: 'Cells and letters' }[shown.answered.by],
+    );
   });
 
   it('numbers every cell of a table once, headings first, and names every fault by its letter', () => {
@@ -45,7 +57,10 @@ describe('an exercise on paper', () => {
   it('the number of the right cell on paper is the one that is entered', () => {
     const { task, root } = onPaper('spot-the-error', 11);
     const cells = root.querySelectorAll('table th, table td');
-    for (const mark of rightAnswer(task).text.split(' ')) expect(cells[Number.parseInt(mark, 10) - 1]!.querySelector('sup')!.textContent).toBe(String(Number.parseInt(mark, 10)));
+    for (const mark of rightAnswer(task).text.split(' '))
+      expect(cells[Number.parseInt(mark, 10) - 1]!.querySelector('sup')!.textContent).toBe(
+        String(Number.parseInt(mark, 10)),
+      );
   });
 
   it('letters the answers to choose from, and marks none of them', () => {
@@ -57,7 +72,11 @@ describe('an exercise on paper', () => {
 
   it('is written with a comma where the class does', () => {
     const { task, shown } = drawn('add-subtract', 9);
-    const { seen } = rendered(<DecimalMark value="comma"><PrintedExercise shown={shown} question={task.exercise.question} number={1} /></DecimalMark>);
+    const { seen } = rendered(
+      <DecimalMark value="comma">
+        <PrintedExercise shown={shown} question={task.exercise.question} number={1} />
+      </DecimalMark>,
+    );
     expect(seen).toMatch(/\d,\d/);
     expect(seen).not.toMatch(/\d\.\d/);
   });
@@ -65,7 +84,9 @@ describe('an exercise on paper', () => {
 
 describe('what is given', () => {
   it('shows every measured number with its doubtful digit, in a sentence', () => {
-    const { root, heard } = rendered(<Story parts={['A nail of ', { text: '24.31', unit: 'g' }, ' displaces ', { text: '9.4', unit: 'mL' }, '.']} />);
+    const { root, heard } = rendered(
+      <Story parts={['A nail of ', { text: '24.31', unit: 'g' }, ' displaces ', { text: '9.4', unit: 'mL' }, '.']} />,
+    );
     expect(textsOf(root, '.decoration-dotted')).toEqual(['1', '4']);
     expect(heard).toBe('A nail of 24.31, doubtful digit 1, grams displaces 9.4, doubtful digit 4, millilitres.');
   });
@@ -74,17 +95,26 @@ describe('what is given', () => {
 describe('a table in which errors are marked', () => {
   it('has a button for every cell, pressed where it is marked, named by what stands there and where', () => {
     const { answered } = table();
-    const { root } = rendered(<MarkedTable table={answered} marks={[{ cell: 1, fault: 'heading-without-unit' }]} onMark={() => undefined} />);
+    const { root } = rendered(
+      <MarkedTable table={answered} marks={[{ cell: 1, fault: 'heading-without-unit' }]} onMark={() => undefined} />,
+    );
     const buttons = root.querySelectorAll('button');
     expect(buttons).toHaveLength(answered.headings.length * (1 + answered.rows.length));
-    expect(buttons.map((button) => button.getAttribute('aria-pressed'))).toEqual(['true', ...buttons.slice(1).map(() => 'false')]);
-    buttons.forEach((button) => expect(button.getAttribute('aria-label')!.startsWith(`${button.textContent}, `)).toBe(true));
+    expect(buttons.map((button) => button.getAttribute('aria-pressed'))).toEqual([
+      'true',
+      ...buttons.slice(1).map(() => 'false'),
+    ]);
+    buttons.forEach((button) =>
+      expect(button.getAttribute('aria-label')!.startsWith(`${button.textContent}, `)).toBe(true),
+    );
     expect(new Set(buttons.map((button) => button.getAttribute('aria-label'))).size).toBe(buttons.length);
   });
 
   it('once it is closed has none, and says which cells were marked', () => {
     const { answered } = table();
-    const { root, heard } = rendered(<MarkedTable table={answered} marks={[{ cell: 2, fault: 'wrong-result' }]} faulty={new Set([2])} onMark={null} />);
+    const { root, heard } = rendered(
+      <MarkedTable table={answered} marks={[{ cell: 2, fault: 'wrong-result' }]} faulty={new Set([2])} onMark={null} />,
+    );
     expect(root.querySelectorAll('button')).toHaveLength(0);
     expect(heard.match(/, marked/g)).toHaveLength(1);
   });
@@ -114,7 +144,9 @@ describe('a closed exercise', () => {
   it('says in words how figures are counted, and gives their number unless it was right', () => {
     const { task, shown, answer, rules } = closed('count-figures', 2);
     expect(rendered(<Solved answer={answer} shown={shown} rules={rules} />).seen).toMatch(/^Counted are /);
-    expect(rendered(<RightAnswer answer={answer} shown={shown} given={false} />).seen).toBe(`${rightAnswer(task).text}significant figures`);
+    expect(rendered(<RightAnswer answer={answer} shown={shown} given={false} />).seen).toBe(
+      `${rightAnswer(task).text}significant figures`,
+    );
     expect(rendered(<RightAnswer answer={answer} shown={shown} given />).seen).toBe('');
   });
 

@@ -20,7 +20,16 @@ function Seen({ shown }: { readonly shown: ExerciseShown }): ReactNode {
   const picture = shown.answered.by === 'choice' ? shown.answered.seen : null;
   const sight = useMemo(() => (picture ? createSight(seenAtEnter(picture, 0)) : null), [picture]);
   if (!picture || !sight) return null;
-  return <ToolStage picture={picture} name={instrumentById(picture.instrumentId).name} sight={sight} tool={readOff(picture, untouched(picture))} closed wrongPath={[]} />;
+  return (
+    <ToolStage
+      picture={picture}
+      name={instrumentById(picture.instrumentId).name}
+      sight={sight}
+      tool={readOff(picture, untouched(picture))}
+      closed
+      wrongPath={[]}
+    />
+  );
 }
 
 /** What an exercise tells, and the table or the tool it is about. */

@@ -23,17 +23,59 @@ interface ExerciseViewProps {
 }
 
 /** Units that results are written in. */
-const WRITTEN_IN = ['g', 'kg', 'mm', 'cm', 'm', 'in', 'cm²', 'm²', 'in²', 'cm³', 'mL', 'L', 'in³', 'g/cm³', 'g/mL', 'g/min', 'min', '°C', '°F', 'K', 'oz', 'fl oz', 'kg/m³', '%'];
+const WRITTEN_IN = [
+  'g',
+  'kg',
+  'mm',
+  'cm',
+  'm',
+  'in',
+  'cm²',
+  'm²',
+  'in²',
+  'cm³',
+  'mL',
+  'L',
+  'in³',
+  'g/cm³',
+  'g/mL',
+  'g/min',
+  'min',
+  '°C',
+  '°F',
+  'K',
+  'oz',
+  'fl oz',
+  'kg/m³',
+  '%',
+];
 
 function Verdict({ result, task }: { readonly result: AttemptResult; readonly task: ExerciseTask }): ReactNode {
   const { by } = task.picture.answered;
-  const told = { number: 'Value, digits and unit are as they should be.', count: 'Counted as they count.', choice: 'That is the one.', marks: 'Everything found, and nothing else marked.' }[by];
+  const told = {
+    number: 'Value, digits and unit are as they should be.',
+    count: 'Counted as they count.',
+    choice: 'That is the one.',
+    marks: 'Everything found, and nothing else marked.',
+  }[by];
   return (
     <div className="mt-5" role="status">
-      {result.verdict === 'unreadable' && <Notice tone="doubt" title="That cannot be read as an answer"><p>{result.message}</p></Notice>}
-      {result.verdict === 'sound' && <Notice tone="sound" title="Right"><p>{told}</p></Notice>}
+      {result.verdict === 'unreadable' && (
+        <Notice tone="doubt" title="That cannot be read as an answer">
+          <p>{result.message}</p>
+        </Notice>
+      )}
+      {result.verdict === 'sound' && (
+        <Notice tone="sound" title="Right">
+          <p>{told}</p>
+        </Notice>
+      )}
       {(result.verdict === 'slip' || result.verdict === 'record' || result.verdict === 'unexplained') && (
-        <Findings result={result} record="The value is right; how it is written is not yet." unexplained="It is not the right answer, and nothing known here leads to it. Go through it once more, step by step." />
+        <Findings
+          result={result}
+          record="The value is right; how it is written is not yet."
+          unexplained="It is not the right answer, and nothing known here leads to it. Go through it once more, step by step."
+        />
       )}
       {result.answer && <RightAnswer answer={result.answer} shown={task.picture} given={result.verdict === 'sound'} />}
     </div>
@@ -82,19 +124,57 @@ export default function ExerciseView({ task, source, of, onNext }: ExerciseViewP
   const check = (): void => {
     void send('reading', entry).then(() => input.current?.focus());
   };
-  const mark = (cell: number): void => setMarks(marks.some((one) => one.cell === cell) ? marks.filter((one) => one.cell !== cell) : [...marks, { cell, fault: null }]);
-  const faulty = useMemo(() => new Set(solution?.by === 'faults' ? solution.faults.map(({ cells }) => cells[0] ?? 0) : []), [solution]);
+  const mark = (cell: number): void =>
+    setMarks(
+      marks.some((one) => one.cell === cell)
+        ? marks.filter((one) => one.cell !== cell)
+        : [...marks, { cell, fault: null }],
+    );
+  const faulty = useMemo(
+    () => new Set(solution?.by === 'faults' ? solution.faults.map(({ cells }) => cells[0] ?? 0) : []),
+    [solution],
+  );
   return (
     <main className="mx-auto grid w-full max-w-7xl flex-1 grid-cols-1 content-start gap-x-16 gap-y-5 px-4 pt-6 wide:grid-cols-[minmax(0,1fr)_24rem] wide:grid-rows-[auto_1fr] wide:px-7">
       <div className="min-w-0 wide:pt-5">
-        <ExercisePaper shown={picture} marks={complete(marks.map(({ cell, fault }) => ({ cell, fault: fault ?? '' })))} faulty={faulty} onMark={closed || notChecked ? null : mark} />
+        <ExercisePaper
+          shown={picture}
+          marks={complete(marks.map(({ cell, fault }) => ({ cell, fault: fault ?? '' })))}
+          faulty={faulty}
+          onMark={closed || notChecked ? null : mark}
+        />
       </div>
       <section className="pb-8 wide:row-span-2" aria-label="The question">
-        <p className="text-small font-semibold text-muted">{progressOf('Exercise', task, of, work)}, level {picture.level}</p>
+        <p className="text-small font-semibold text-muted">
+          {progressOf('Exercise', task, of, work)}, level {picture.level}
+        </p>
         <h1 className="mt-1 text-2xl font-bold">{task.question}</h1>
-        {answered.by === 'number' && <AnswerLine entry={work} label="Your result, with its unit" units={WRITTEN_IN} inputRef={input} onEnter={check} />}
-        {answered.by === 'count' && <AnswerLine entry={work} label="How many significant figures" placeholder="how many" units={[]} inputRef={input} onEnter={check} />}
-        {answered.by === 'choice' && <ChoiceLine work={work} options={answered.options} known={solution?.by === 'options' && last?.answer ? { right: last.answer.text, whys: solution.whys } : null} />}
+        {answered.by === 'number' && (
+          <AnswerLine
+            entry={work}
+            label="Your result, with its unit"
+            units={WRITTEN_IN}
+            inputRef={input}
+            onEnter={check}
+          />
+        )}
+        {answered.by === 'count' && (
+          <AnswerLine
+            entry={work}
+            label="How many significant figures"
+            placeholder="how many"
+            units={[]}
+            inputRef={input}
+            onEnter={check}
+          />
+        )}
+        {answered.by === 'choice' && (
+          <ChoiceLine
+            work={work}
+            options={answered.options}
+            known={solution?.by === 'options' && last?.answer ? { right: last.answer.text, whys: solution.whys } : null}
+          />
+        )}
         {answered.by === 'marks' && (
           <>
             <TriedMarks work={work} task={task} />
@@ -104,7 +184,15 @@ export default function ExerciseView({ task, source, of, onNext }: ExerciseViewP
         <Standing work={work} />
         {last && <Verdict result={last} task={task} />}
         {!closed && <Hints hints={task.hints} shown={work.hints} />}
-        <Onward work={work} what="exercise" isLast={task.position + 1 === of} nextRef={next} ready={ready} onCheck={check} onNext={onNext} />
+        <Onward
+          work={work}
+          what="exercise"
+          isLast={task.position + 1 === of}
+          nextRef={next}
+          ready={ready}
+          onCheck={check}
+          onNext={onNext}
+        />
         {!closed && task.hints.length > 0 && (
           <div className="mt-4 -ml-5">
             <Button look="quiet" onClick={nextHint} disabled={work.hints >= task.hints.length}>

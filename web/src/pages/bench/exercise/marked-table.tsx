@@ -22,11 +22,29 @@ export function MarkedTable({ table, marks, faulty = new Set(), onMark }: Marked
   const content = (row: number, column: number, text: string): ReactNode => {
     const number = cell(row, column);
     const marked = marks.some((mark) => mark.cell === number);
-    const look = faulty.has(number) ? 'outline-2 -outline-offset-2 outline-beam' : marked ? 'outline-2 -outline-offset-2 outline-slip outline-dashed' : '';
-    const inside = <span className={row === 0 ? 'font-semibold' : /[\d−]/.test(text) ? 'font-mono' : ''}>{numerals(text)}</span>;
-    if (!onMark) return <span className={`flex min-h-12 w-full items-center px-3 ${look}`}>{inside}{marked && <span className="sr-only">, marked</span>}</span>;
+    const look = faulty.has(number)
+      ? 'outline-2 -outline-offset-2 outline-beam'
+      : marked
+        ? 'outline-2 -outline-offset-2 outline-slip outline-dashed'
+        : '';
+    const inside = (
+      <span className={row === 0 ? 'font-semibold' : /[\d−]/.test(text) ? 'font-mono' : ''}>{numerals(text)}</span>
+    );
+    if (!onMark)
+      return (
+        <span className={`flex min-h-12 w-full items-center px-3 ${look}`}>
+          {inside}
+          {marked && <span className="sr-only">, marked</span>}
+        </span>
+      );
     return (
-      <button type="button" aria-pressed={marked} aria-label={`${numerals(text)}, ${numerals(cellName(table, number))}`} className={`flex min-h-12 w-full items-center px-3 text-left hover:bg-wash ${look}`} onClick={() => onMark(number)}>
+      <button
+        type="button"
+        aria-pressed={marked}
+        aria-label={`${numerals(text)}, ${numerals(cellName(table, number))}`}
+        className={`flex min-h-12 w-full items-center px-3 text-left hover:bg-wash ${look}`}
+        onClick={() => onMark(number)}
+      >
         {inside}
       </button>
     );
@@ -35,12 +53,28 @@ export function MarkedTable({ table, marks, faulty = new Set(), onMark }: Marked
     <div className="overflow-x-auto">
       <table className="w-full border-collapse text-lg">
         <thead>
-          <tr className="border-y border-ink">{headings.map((heading, i) => <th key={i} scope="col" className="p-0 text-left font-normal">{content(0, i, heading)}</th>)}</tr>
+          <tr className="border-y border-ink">
+            {headings.map((heading, i) => (
+              <th key={i} scope="col" className="p-0 text-left font-normal">
+                {content(0, i, heading)}
+              </th>
+            ))}
+          </tr>
         </thead>
         <tbody>
           {rows.map((row, i) => (
             <tr key={i} className="border-b border-hairline">
-              {row.map((text, j) => (j === 0 ? <th key={j} scope="row" className="p-0 text-left font-normal">{content(i + 1, j, text)}</th> : <td key={j} className="p-0">{content(i + 1, j, text)}</td>))}
+              {row.map((text, j) =>
+                j === 0 ? (
+                  <th key={j} scope="row" className="p-0 text-left font-normal">
+                    {content(i + 1, j, text)}
+                  </th>
+                ) : (
+                  <td key={j} className="p-0">
+                    {content(i + 1, j, text)}
+                  </td>
+                ),
+              )}
             </tr>
           ))}
         </tbody>

@@ -24,7 +24,12 @@ export function complete(marks: readonly MarkSet[]): readonly Marked[] {
 /** What is marked, with what is wrong in each cell. */
 export function MarksLine({ table, marks, onChange }: MarksLineProps): ReactNode {
   const numerals = useNumerals();
-  if (marks.length === 0) return <p className="mt-6 border-y border-hairline py-4 text-muted">Touch a cell of the table to mark it, headings too.</p>;
+  if (marks.length === 0)
+    return (
+      <p className="mt-6 border-y border-hairline py-4 text-muted">
+        Touch a cell of the table to mark it, headings too.
+      </p>
+    );
   return (
     <ul className="mt-6 border-b border-hairline">
       {marks.map(({ cell, fault }) => {
@@ -33,13 +38,26 @@ export function MarksLine({ table, marks, onChange }: MarksLineProps): ReactNode
           <li key={cell} className="border-t border-hairline py-3">
             <div className="flex items-baseline justify-between gap-3">
               <span>
-                <span className="font-mono text-lg">{numerals(cellText(table, cell))}</span> <span className="text-small text-muted">{name}</span>
+                <span className="font-mono text-lg">{numerals(cellText(table, cell))}</span>{' '}
+                <span className="text-small text-muted">{name}</span>
               </span>
-              <button type="button" aria-label={`Take the mark off ${name}`} className="inline-flex size-11 shrink-0 items-center justify-center hover:bg-wash" onClick={() => onChange(marks.filter((mark) => mark.cell !== cell))}>
+              <button
+                type="button"
+                aria-label={`Take the mark off ${name}`}
+                className="inline-flex size-11 shrink-0 items-center justify-center hover:bg-wash"
+                onClick={() => onChange(marks.filter((mark) => mark.cell !== cell))}
+              >
                 <X size={18} aria-hidden="true" />
               </button>
             </div>
-            <select aria-label={`What is wrong with ${name}`} value={fault ?? ''} className="min-h-11 w-full border-b-2 border-ink bg-surface px-2" onChange={(event) => onChange(marks.map((mark) => (mark.cell === cell ? { cell, fault: event.target.value } : mark)))}>
+            <select
+              aria-label={`What is wrong with ${name}`}
+              value={fault ?? ''}
+              className="min-h-11 w-full border-b-2 border-ink bg-surface px-2"
+              onChange={(event) =>
+                onChange(marks.map((mark) => (mark.cell === cell ? { cell, fault: event.target.value } : mark)))
+              }
+            >
               <option value="" disabled>
                 what is wrong with it?
               </option>

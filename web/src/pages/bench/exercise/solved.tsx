@@ -6,7 +6,15 @@ import { cellText, faultName } from './answer-in-words.ts';
 import { WorkedLine } from './worked-line.tsx';
 
 /** The right answer, unless it was given or stands in the exercise itself. */
-export function RightAnswer({ answer: { text, unit }, shown, given }: { readonly answer: ClosedAnswer; readonly shown: ExerciseShown; readonly given: boolean }): ReactNode {
+export function RightAnswer({
+  answer: { text, unit },
+  shown,
+  given,
+}: {
+  readonly answer: ClosedAnswer;
+  readonly shown: ExerciseShown;
+  readonly given: boolean;
+}): ReactNode {
   const { by } = shown.answered;
   if (given || by === 'marks' || by === 'choice') return null;
   return (
@@ -17,7 +25,13 @@ export function RightAnswer({ answer: { text, unit }, shown, given }: { readonly
   );
 }
 
-function Faults({ faults, shown }: { readonly faults: Extract<Solution, { by: 'faults' }>['faults']; readonly shown: ExerciseShown }): ReactNode {
+function Faults({
+  faults,
+  shown,
+}: {
+  readonly faults: Extract<Solution, { by: 'faults' }>['faults'];
+  readonly shown: ExerciseShown;
+}): ReactNode {
   const numerals = useNumerals();
   const { answered } = shown;
   if (answered.by !== 'marks') return null;
@@ -26,10 +40,12 @@ function Faults({ faults, shown }: { readonly faults: Extract<Solution, { by: 'f
       {faults.map(({ cells, fault, right, why }) => (
         <li key={cells.join()} className="border-t border-hairline py-3">
           <p>
-            <span className="font-mono text-slip line-through">{numerals(cellText(answered, cells[0] ?? 1))}</span> <span className="font-mono font-semibold">{numerals(right)}</span>
+            <span className="font-mono text-slip line-through">{numerals(cellText(answered, cells[0] ?? 1))}</span>{' '}
+            <span className="font-mono font-semibold">{numerals(right)}</span>
           </p>
           <p className="text-small">
-            <span className="font-semibold">{faultName(fault)}.</span> <span className="text-muted">{numerals(why)}</span>
+            <span className="font-semibold">{faultName(fault)}.</span>{' '}
+            <span className="text-muted">{numerals(why)}</span>
           </p>
         </li>
       ))}
@@ -38,11 +54,21 @@ function Faults({ faults, shown }: { readonly faults: Extract<Solution, { by: 'f
 }
 
 /** How the right answer comes about, once an exercise is closed. */
-export function Solved({ answer: { solution }, shown, rules }: { readonly answer: ClosedAnswer; readonly shown: ExerciseShown; readonly rules: HouseRules }): ReactNode {
+export function Solved({
+  answer: { solution },
+  shown,
+  rules,
+}: {
+  readonly answer: ClosedAnswer;
+  readonly shown: ExerciseShown;
+  readonly rules: HouseRules;
+}): ReactNode {
   const numerals = useNumerals();
   return (
     <>
-      {solution?.by === 'words' && <p className="mt-6 max-w-prose border-t border-hairline pt-4 text-muted">{numerals(solution.text)}</p>}
+      {solution?.by === 'words' && (
+        <p className="mt-6 max-w-prose border-t border-hairline pt-4 text-muted">{numerals(solution.text)}</p>
+      )}
       {solution?.by === 'working' && <WorkedLine line={solution.line} rules={rules} />}
       {solution?.by === 'faults' && <Faults faults={solution.faults} shown={shown} />}
     </>

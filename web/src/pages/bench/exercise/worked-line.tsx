@@ -26,7 +26,9 @@ export function WorkedLine({ line, rules }: { readonly line: string; readonly ru
       <div className="border-t border-hairline">
         <Steps steps={calculation.steps} />
       </div>
-      <WrittenResult><CalculatedNumber calculation={calculation} /></WrittenResult>
+      <WrittenResult>
+        <CalculatedNumber calculation={calculation} />
+      </WrittenResult>
     </section>
   );
 }

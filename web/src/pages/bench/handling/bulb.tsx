@@ -7,7 +7,11 @@ import { useMotion } from './use-motion.ts';
 /** Nearer to its rest than this, in mm, a thread is not drawn any more. */
 const AT_REST = 0.01;
 
-const PLACES: readonly { readonly bulb: ToolState['bulb']; readonly deed: 'raise' | 'lower' | 'ground'; readonly name: string }[] = [
+const PLACES: readonly {
+  readonly bulb: ToolState['bulb'];
+  readonly deed: 'raise' | 'lower' | 'ground';
+  readonly name: string;
+}[] = [
   { bulb: 'air', deed: 'raise', name: 'in the air of the room' },
   { bulb: 'liquid', deed: 'lower', name: 'in the liquid' },
   { bulb: 'bottom', deed: 'ground', name: 'on the bottom' },
@@ -38,7 +42,13 @@ export function Bulb({ picture, sight, tool, change, note, closed }: HandledBy):
       <div className="flex flex-wrap gap-x-5">
         {PLACES.map(({ bulb, deed, name }) => (
           <label key={bulb} className="flex min-h-11 items-center gap-2">
-            <input type="radio" name="bulb" className="size-5 accent-beam" checked={tool.bulb === bulb} onChange={() => put(deed, bulb)} />
+            <input
+              type="radio"
+              name="bulb"
+              className="size-5 accent-beam"
+              checked={tool.bulb === bulb}
+              onChange={() => put(deed, bulb)}
+            />
             {name === 'in the liquid' ? `in the ${liquid}` : name}
           </label>
         ))}

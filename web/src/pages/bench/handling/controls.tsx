@@ -13,7 +13,8 @@ import { WeighOnDisplay } from './weigh-on-display.tsx';
 /** What is to be done with a tool before it is read. */
 export default function Controls({ picture, ...handled }: HandledBy<Picture>): ReactNode {
   if (picture.kind === 'ruler') return <Laying picture={picture} {...handled} />;
-  if (picture.kind === 'caliper' || picture.kind === 'micrometer' || (picture.kind === 'display' && picture.jaws)) return <Faces picture={picture} {...handled} />;
+  if (picture.kind === 'caliper' || picture.kind === 'micrometer' || (picture.kind === 'display' && picture.jaws))
+    return <Faces picture={picture} {...handled} />;
   if (picture.kind === 'beams') return <WeighOnBeams picture={picture} {...handled} />;
   if (picture.kind === 'display') return <WeighOnDisplay picture={picture} {...handled} />;
   if (picture.kind !== 'liquid-column') return null;

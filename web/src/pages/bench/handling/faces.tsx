@@ -1,6 +1,13 @@
 import type { CaliperPicture, DisplayPicture, MicrometerPicture } from '@green-beam/core';
 import { useMemo, useState, useSyncExternalStore, type ReactNode } from 'react';
-import { contactAt, facesOf, reachOf, touchAt, type Faces as FacesOf, type HeldState } from '../../../instruments/held-state.ts';
+import {
+  contactAt,
+  facesOf,
+  reachOf,
+  touchAt,
+  type Faces as FacesOf,
+  type HeldState,
+} from '../../../instruments/held-state.ts';
 import type { Sight } from '../../../instruments/sight.ts';
 import { Button } from '../../../ui/button.tsx';
 import { prefersStill } from '../../../ui/prefers-still.ts';
@@ -25,7 +32,12 @@ function Touching({ faces, state, sight, name, thing, clicked }: TouchProps): Re
   // Only a change of how they stand is a change of the page.
   const touch = useSyncExternalStore(sight.subscribe, () => touchAt(faces, state, sight.seen().markAt));
   const what = state.between ? `the ${thing}` : 'each other';
-  const said = { apart: '', touching: `The ${name} touch ${what}.${clicked ? ' Click, click, click: the ratchet turns on and presses no harder.' : ''}`, pressed: state.between && faces.soft > 0 ? `The ${name} press the ${thing} together.` : `Too tight: it is being forced.` }[touch];
+  const said = {
+    apart: '',
+    touching: `The ${name} touch ${what}.${clicked ? ' Click, click, click: the ratchet turns on and presses no harder.' : ''}`,
+    pressed:
+      state.between && faces.soft > 0 ? `The ${name} press the ${thing} together.` : `Too tight: it is being forced.`,
+  }[touch];
   return (
     <p role="status" className={`min-h-6 ${touch === 'pressed' ? 'text-slip' : 'text-muted'}`}>
       {said}
@@ -52,7 +64,10 @@ export function Faces({ picture, sight, tool, change, note, closed }: HandledBy<
   };
   /** What is laid between the faces, or turned, or taken away needs room. */
   const openFor = (next: HeldState): void => {
-    const away = faces.use === 'outside' || !next.between ? Math.max(sight.seen().markAt, contactAt(faces, next) + 2) : Math.min(sight.seen().markAt, contactAt(faces, next) - 2);
+    const away =
+      faces.use === 'outside' || !next.between
+        ? Math.max(sight.seen().markAt, contactAt(faces, next) + 2)
+        : Math.min(sight.seen().markAt, contactAt(faces, next) - 2);
     motion.stop();
     sight.moveMark(Math.min(faces.most, Math.max(faces.closedX, away)));
     note('slide', Number(sight.seen().markAt.toFixed(4)));
@@ -83,17 +98,34 @@ export function Faces({ picture, sight, tool, change, note, closed }: HandledBy<
       return;
     }
     const from = sight.seen().markAt;
-    motion.run((elapsed) => ({ at: from + (contact - from) * Math.min(1, elapsed / RATCHET), last: elapsed >= RATCHET }), arrived);
+    motion.run(
+      (elapsed) => ({ at: from + (contact - from) * Math.min(1, elapsed / RATCHET), last: elapsed >= RATCHET }),
+      arrived,
+    );
   };
   return (
     <>
-      <p className="text-small text-muted">{thimble ? 'Turn the thimble by dragging, by the wheel or by keys; let the ratchet do the last bit.' : 'Drag the slide, or move it by keys, until the jaws touch.'}</p>
+      <p className="text-small text-muted">
+        {thimble
+          ? 'Turn the thimble by dragging, by the wheel or by keys; let the ratchet do the last bit.'
+          : 'Drag the slide, or move it by keys, until the jaws touch.'}
+      </p>
       <fieldset className="mt-1 flex flex-wrap gap-x-5">
         <legend className="sr-only">What is between the {name}</legend>
         {[true, false].map((between) => (
           <label key={String(between)} className="flex min-h-11 items-center gap-2">
-            <input type="radio" name="between" className="size-5 accent-beam" checked={held.between === between} onChange={() => put(between)} />
-            {between ? (faces.use === 'outside' ? `the ${thing.name} between them` : `in the ${thing.name}`) : 'nothing between them'}
+            <input
+              type="radio"
+              name="between"
+              className="size-5 accent-beam"
+              checked={held.between === between}
+              onChange={() => put(between)}
+            />
+            {between
+              ? faces.use === 'outside'
+                ? `the ${thing.name} between them`
+                : `in the ${thing.name}`
+              : 'nothing between them'}
           </label>
         ))}
       </fieldset>

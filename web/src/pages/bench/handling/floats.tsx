@@ -5,7 +5,9 @@ import { useNumerals } from '../../../numbers/decimal-mark.ts';
 import { Button } from '../../../ui/button.tsx';
 import type { HandledBy } from './handled-by.ts';
 
-const RACK = instrumentIds().filter((id) => instrumentById(id).skill === 'hydrometers').map((id) => instrumentById(id).range);
+const RACK = instrumentIds()
+  .filter((id) => instrumentById(id).skill === 'hydrometers')
+  .map((id) => instrumentById(id).range);
 
 /** A rack of hydrometers: the one that floats with its scale at the surface has to be found. */
 export function Floats({ picture, tool, change, note }: HandledBy): ReactNode {
@@ -20,13 +22,23 @@ export function Floats({ picture, tool, change, note }: HandledBy): ReactNode {
       <p className="text-small text-muted">Lower one into the {picture.liquid}:</p>
       <div className="mt-1 flex flex-wrap gap-2">
         {RACK.map(([from, to], float) => (
-          <Button key={from} look="plain" className="px-3 font-mono" aria-pressed={tool.float === float} onClick={() => put(float)}>
+          <Button
+            key={from}
+            look="plain"
+            className="px-3 font-mono"
+            aria-pressed={tool.float === float}
+            onClick={() => put(float)}
+          >
             {numerals(`${from.toFixed(2)}–${to.toFixed(2)}`)}
           </Button>
         ))}
       </div>
       <p role="status" className="mt-2">
-        {tool.float === null || tool.float === right ? '' : tool.float < right ? 'It rides with all of its scale above the liquid: the liquid is denser than its range.' : 'It has sunk: the liquid is lighter than its range.'}
+        {tool.float === null || tool.float === right
+          ? ''
+          : tool.float < right
+            ? 'It rides with all of its scale above the liquid: the liquid is denser than its range.'
+            : 'It has sunk: the liquid is lighter than its range.'}
       </p>
     </>
   );

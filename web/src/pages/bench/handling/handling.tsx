@@ -7,7 +7,10 @@ import type { HandledBy } from './handled-by.ts';
 const Controls = lazy(() => import('./controls.tsx'));
 
 /** What is known of a tool, what is to be done with it before it is read, and what to beware of. */
-export function Handling({ cautions, ...handled }: HandledBy<Picture> & { readonly cautions: readonly string[] }): ReactNode {
+export function Handling({
+  cautions,
+  ...handled
+}: HandledBy<Picture> & { readonly cautions: readonly string[] }): ReactNode {
   const numerals = useNumerals();
   const { picture, closed } = handled;
   const note = noteOn(picture);
@@ -25,7 +28,9 @@ export function Handling({ cautions, ...handled }: HandledBy<Picture> & { readon
       )}
       {cautions.length > 0 && !closed && (
         <details className="mt-2 text-small">
-          <summary className="min-h-8 cursor-pointer font-semibold text-doubt">Take care: {cautions[0]?.replace(/:.*|\.$/, '').toLowerCase()}</summary>
+          <summary className="min-h-8 cursor-pointer font-semibold text-doubt">
+            Take care: {cautions[0]?.replace(/:.*|\.$/, '').toLowerCase()}
+          </summary>
           <ul className="mt-1 pl-4">
             {cautions.map((caution) => (
               <li key={caution}>{caution}</li>

@@ -7,10 +7,18 @@ export function Laying({ picture, tool, change }: RulerHandledBy): ReactNode {
   const { name } = picture.thing;
   return (
     <>
-      <p className="text-small text-muted">The {name} is not laid yet. Slide its left end to where it is to begin, then read its right end.</p>
+      <p className="text-small text-muted">
+        The {name} is not laid yet. Slide its left end to where it is to begin, then read its right end.
+      </p>
       <div className="mt-1 flex flex-wrap gap-2">
         {(['left', 'right'] as const).map((end) => (
-          <Button key={end} look="plain" aria-pressed={tool.end === end} className={tool.end === end ? 'bg-wash' : ''} onClick={() => change({ end })}>
+          <Button
+            key={end}
+            look="plain"
+            aria-pressed={tool.end === end}
+            className={tool.end === end ? 'bg-wash' : ''}
+            onClick={() => change({ end })}
+          >
             Look at its {end} end
           </Button>
         ))}

@@ -24,7 +24,14 @@ export function NotePad({ asked = 'Note for yourself' }: { readonly asked?: stri
       )}
       <label htmlFor={id} className="mt-1 flex items-baseline gap-3 text-small text-muted">
         {asked}
-        <input id={id} value={text} maxLength={60} autoComplete="off" onChange={(event) => setText(event.target.value)} className="min-h-11 w-40 min-w-0 border-b border-ink bg-transparent font-mono text-base text-ink" />
+        <input
+          id={id}
+          value={text}
+          maxLength={60}
+          autoComplete="off"
+          onChange={(event) => setText(event.target.value)}
+          className="min-h-11 w-40 min-w-0 border-b border-ink bg-transparent font-mono text-base text-ink"
+        />
       </label>
     </form>
   );

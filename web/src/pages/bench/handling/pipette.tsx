@@ -48,7 +48,10 @@ export function Pipette({ picture, sight, note, closed }: HandledBy): ReactNode 
   };
   const letDown = (): void => {
     const from = sight.seen().markAt;
-    motion.run((elapsed) => ({ at: Math.min(emptyAt, from + SPEED * elapsed), last: from + SPEED * elapsed >= emptyAt }));
+    motion.run((elapsed) => ({
+      at: Math.min(emptyAt, from + SPEED * elapsed),
+      last: from + SPEED * elapsed >= emptyAt,
+    }));
   };
   const stop = (): void => {
     motion.stop();
@@ -94,7 +97,14 @@ export function Pipette({ picture, sight, note, closed }: HandledBy): ReactNode 
         )}
         {stage === 'filled' && (
           <>
-            <Button look="plain" aria-pressed={wiped} onClick={() => { note('wipe'); setWiped(true); }}>
+            <Button
+              look="plain"
+              aria-pressed={wiped}
+              onClick={() => {
+                note('wipe');
+                setWiped(true);
+              }}
+            >
               {wiped ? 'Wiped' : 'Wipe the outside'}
             </Button>
             <Button look="plain" className="touch-none" {...held}>
@@ -123,7 +133,11 @@ export function Pipette({ picture, sight, note, closed }: HandledBy): ReactNode 
         )}
       </div>
       <p role="status" className="mt-1 text-small text-muted">
-        {stage === 'delivered' ? 'Its tip leans against the wall; the film inside still runs down.' : stage === 'drained' ? 'Nothing runs any more.' : (said ?? (stage === 'filled' ? 'Bring the surface to the ring, with the eye level.' : ''))}
+        {stage === 'delivered'
+          ? 'Its tip leans against the wall; the film inside still runs down.'
+          : stage === 'drained'
+            ? 'Nothing runs any more.'
+            : (said ?? (stage === 'filled' ? 'Bring the surface to the ring, with the eye level.' : ''))}
       </p>
     </>
   );

@@ -65,7 +65,11 @@ export function Tap({ picture, sight, tool, change, note, closed }: HandledBy): 
             Fill up again
           </Button>
         ) : (
-          <p className="text-small text-muted">{burette ? 'Look it over and read where it starts; then let it run.' : 'Read where it starts; then let it run.'}</p>
+          <p className="text-small text-muted">
+            {burette
+              ? 'Look it over and read where it starts; then let it run.'
+              : 'Read where it starts; then let it run.'}
+          </p>
         )}
       </div>
       {burette && !run && (
@@ -73,7 +77,10 @@ export function Tap({ picture, sight, tool, change, note, closed }: HandledBy): 
           <Button look="quiet" onClick={() => clear('clear-top', 'funnel', 'The funnel is out.')}>
             Clear the top
           </Button>
-          <Button look="quiet" onClick={() => clear('free-tip', 'bubble', 'The air is out, and it is filled up again.')}>
+          <Button
+            look="quiet"
+            onClick={() => clear('free-tip', 'bubble', 'The air is out, and it is filled up again.')}
+          >
             Run the tip free
           </Button>
         </div>

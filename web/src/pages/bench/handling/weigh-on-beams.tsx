@@ -13,7 +13,15 @@ function wholeOf({ beams }: BeamPicture): number {
   return Number(beams.at(-1)?.marks.at(-1)?.label ?? 1) / 10;
 }
 
-function Loading({ picture, balance, note }: { readonly picture: BeamPicture; readonly balance: Balance; readonly note: HandledBy['note'] }): ReactNode {
+function Loading({
+  picture,
+  balance,
+  note,
+}: {
+  readonly picture: BeamPicture;
+  readonly balance: Balance;
+  readonly note: HandledBy['note'];
+}): ReactNode {
   const { vessel, thing, free, screw } = useLaden(balance);
   const put = (what: 'vessel' | 'thing', on: boolean): void => {
     balance.put(what, on);
@@ -33,7 +41,11 @@ function Loading({ picture, balance, note }: { readonly picture: BeamPicture; re
           </Button>
         )}
         <Button look="plain" aria-pressed={thing} onClick={() => put('thing', !thing)}>
-          {thing ? `Take the ${picture.thing.name} off` : picture.under === null ? `Put the ${picture.thing.name} ${vessel ? 'in' : 'on'}` : `Hang the ${picture.thing.name} into the ${picture.under}`}
+          {thing
+            ? `Take the ${picture.thing.name} off`
+            : picture.under === null
+              ? `Put the ${picture.thing.name} ${vessel ? 'in' : 'on'}`
+              : `Hang the ${picture.thing.name} into the ${picture.under}`}
         </Button>
         {picture.under !== null && (
           <Button
@@ -48,10 +60,23 @@ function Loading({ picture, balance, note }: { readonly picture: BeamPicture; re
           </Button>
         )}
       </div>
-      {picture.under !== null && thing && <p className="text-small text-muted">{free ? 'It hangs in the middle of the beaker.' : 'It hangs close to the side of the beaker.'}</p>}
+      {picture.under !== null && thing && (
+        <p className="text-small text-muted">
+          {free ? 'It hangs in the middle of the beaker.' : 'It hangs close to the side of the beaker.'}
+        </p>
+      )}
       <label className="mt-2 flex min-h-11 items-center gap-3">
         <span className="shrink-0">Zero screw</span>
-        <input type="range" min={-SCREW.steps} max={SCREW.steps} step={1} value={Math.round(screw / step)} onChange={(event) => turn(Number(event.target.value) * step)} className="h-11 w-full max-w-60 accent-beam" aria-valuetext={`turned ${Math.abs(Math.round(screw / step))} steps ${screw < 0 ? 'in' : 'out'}`} />
+        <input
+          type="range"
+          min={-SCREW.steps}
+          max={SCREW.steps}
+          step={1}
+          value={Math.round(screw / step)}
+          onChange={(event) => turn(Number(event.target.value) * step)}
+          className="h-11 w-full max-w-60 accent-beam"
+          aria-valuetext={`turned ${Math.abs(Math.round(screw / step))} steps ${screw < 0 ? 'in' : 'out'}`}
+        />
       </label>
     </>
   );
@@ -62,7 +87,11 @@ export function WeighOnBeams({ picture, tool, note }: HandledBy<BeamPicture>): R
   const balance = tool.balance ?? createBalance(picture, foundStanding(picture), true);
   return (
     <>
-      <p className="text-small text-muted">{picture.laden ? 'Somebody has begun. Bring it into balance before you read it.' : 'See that it is zeroed, load it, and move the riders, the largest first.'}</p>
+      <p className="text-small text-muted">
+        {picture.laden
+          ? 'Somebody has begun. Bring it into balance before you read it.'
+          : 'See that it is zeroed, load it, and move the riders, the largest first.'}
+      </p>
       <div className="mt-2">{!picture.laden && <Loading picture={picture} balance={balance} note={note} />}</div>
       <NotePad />
     </>

@@ -13,7 +13,13 @@ const CARE: readonly { readonly deed: Done['kind']; readonly name: string; reado
   { deed: 'shield', name: 'Close the shield', fineOnly: true },
 ];
 
-function Keys({ weighables, picture, tool, change, note }: HandledBy<DisplayPicture> & { readonly weighables: Weighables }): ReactNode {
+function Keys({
+  weighables,
+  picture,
+  tool,
+  change,
+  note,
+}: HandledBy<DisplayPicture> & { readonly weighables: Weighables }): ReactNode {
   const { pan } = tool;
   const set = (part: Partial<PanState>): void => change({ pan: { ...pan, ...part } });
   const put = (what: 'vessel' | 'thing', on: boolean): void => {
@@ -26,7 +32,8 @@ function Keys({ weighables, picture, tool, change, note }: HandledBy<DisplayPict
   const mend = (deed: Done['kind']): void => {
     note(deed);
     const { spoilt } = weighables;
-    if (spoilt && PUTS_RIGHT[spoilt.how] === deed) set({ putRight: true, changed: pan.thing ? { at: performance.now(), away: -spoilt.digits } : pan.changed });
+    if (spoilt && PUTS_RIGHT[spoilt.how] === deed)
+      set({ putRight: true, changed: pan.thing ? { at: performance.now(), away: -spoilt.digits } : pan.changed });
   };
   return (
     <>
@@ -58,7 +65,9 @@ function Keys({ weighables, picture, tool, change, note }: HandledBy<DisplayPict
           </Button>
         )}
         <Button look="plain" aria-pressed={pan.thing} onClick={() => put('thing', !pan.thing)}>
-          {pan.thing ? `Take the ${weighables.thing.name} off` : `Put the ${weighables.thing.name} ${pan.vessel ? 'in' : 'on'}`}
+          {pan.thing
+            ? `Take the ${weighables.thing.name} off`
+            : `Put the ${weighables.thing.name} ${pan.vessel ? 'in' : 'on'}`}
         </Button>
       </div>
       <div className="mt-1 -ml-5 flex flex-wrap">
