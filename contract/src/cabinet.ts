@@ -64,7 +64,7 @@ export type ToolRow = InferType<typeof toolRow>;
 
 export const toolImport = object({
   rows: array()
-    .of(mixed<NonNullable<unknown>>().required())
+    .of(mixed<object>().required())
     .min(1, 'The list is empty.')
     .max(300, 'A list has at most 300 tools.')
     .required(),

@@ -50,7 +50,7 @@ export type RosterRow = InferType<typeof rosterRow>;
 /** Rows are checked one by one on the server, so that each error names its row. */
 export const rosterImport = object({
   rows: array()
-    .of(mixed<NonNullable<unknown>>().required())
+    .of(mixed<object>().required())
     .min(1, 'The list is empty.')
     .max(200, 'A class has at most 200 students.')
     .required(),

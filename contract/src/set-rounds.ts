@@ -28,7 +28,7 @@ export const newSetRound = object({
     .test(
       'date',
       'That is not a date.',
-      (value) => value === null || value === undefined || !Number.isNaN(Date.parse(value)),
+      (value: string | null | undefined) => value === null || value === undefined || !Number.isNaN(Date.parse(value)),
     ),
   studentIds: array().of(string().uuid('That is not a student.').required()).max(200).nullable().default(null),
   /** Id of a school of thought this round is read by; none means the class’s own rules. */

@@ -48,7 +48,9 @@ export async function ownServer(
     base: `http://127.0.0.1:${port}`,
     said,
     interrupt: () => database.interrupt?.(),
-    resume: async () => void (await database.resume?.()),
+    resume: async () => {
+      await database.resume?.();
+    },
     stop: async () => {
       const gone = new Promise((done) => server.once('exit', done));
       server.kill('SIGTERM');

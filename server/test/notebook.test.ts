@@ -77,7 +77,7 @@ describe('a group’s page', () => {
     const { status, body } = await ada.post(`${path()}/events`, { events: [sent] });
     expect(status).toBe(200);
     expect(body.events).toHaveLength(1);
-    expect((await ada.get(path())).body.events).toHaveLength(before + 1);
+    expect((await ada.get(path())).body.events).toHaveLength(Number(before) + 1);
   });
 
   it('keeps two corrections of the same entry as a conflict', async () => {

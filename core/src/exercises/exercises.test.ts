@@ -310,7 +310,7 @@ describe('drawing', () => {
 });
 
 describe('how hard the next one is', () => {
-  const went = (marks: string): boolean[] => [...marks].map((mark) => mark === '+');
+  const went = (marks: string): boolean[] => Array.from(marks, (mark) => mark === '+');
 
   it.each([
     ['', 1],

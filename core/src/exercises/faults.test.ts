@@ -50,7 +50,7 @@ describe('marks in a table', () => {
     ['7c 7a', 'Cell 7 is marked twice.'],
     ['7c '.repeat(200), 'That is 599 characters; marks have at most 400.'],
   ])('%j is refused, saying what cannot be read', (typed, message) => {
-    expect(() => parseMarks(typed, CELLS)).toThrowError(
+    expect(() => parseMarks(typed, CELLS)).toThrow(
       expect.objectContaining({ name: UnreadableMarksError.name, message }),
     );
   });

@@ -18,8 +18,7 @@ export interface ExerciseKindEntry {
   readonly templates: readonly Template[];
 }
 
-const templates = <E extends Exercise>(all: readonly Template<E>[]): readonly Template[] =>
-  all as readonly Template<Exercise>[];
+const templates = <E extends Exercise>(all: readonly Template<E>[]): readonly Template[] => all;
 
 export const EXERCISE_KINDS: readonly ExerciseKindEntry[] = [
   { id: 'count-figures', name: 'Counting figures', skill: 'significant-figures', templates: templates(COUNTS) },

@@ -31,7 +31,8 @@ function steppedIn(node: Expression, rules: HouseRules): string {
     }
     case 'call':
       return `${node.name}(${node.arguments.map((argument) => written(argument, rules)).join('; ')})`;
-    default:
+    case 'name':
+    case 'convert':
       throw new RangeError(`“${shortened(node.kind)}” is no part of what was typed.`);
   }
 }

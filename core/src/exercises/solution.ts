@@ -24,7 +24,7 @@ function counted(number: string): string {
   const digits = mantissa.replace('.', '').replace(/^0+/, '');
   const counting = mantissa.includes('.') ? digits : digits.replace(/0+$/, '');
   const parts = [
-    `Counted are ${[...counting].join(' ')}: ${rightCount(number)} figures.`,
+    `Counted are ${Array.from(counting).join(' ')}: ${rightCount(number)} figures.`,
     mantissa.startsWith('0') ? 'The zeros before them only place the decimal mark.' : '',
     counting.length < digits.length ? 'The zeros after them only fill up the places.' : '',
     power === undefined ? '' : 'The power of ten says how large the number is.',

@@ -47,6 +47,6 @@ export function instrumentIds(): string[] {
 /** @throws UnknownInstrumentError naming the id. */
 export function instrumentById(id: string): Instrument {
   const instrument = CATALOGUE.get(id);
-  if (!instrument) throw new UnknownInstrumentError(String(id));
+  if (!instrument) throw new UnknownInstrumentError(id);
   return instrument;
 }

@@ -97,7 +97,9 @@ function writtenOut(tree: Expression, formulas: readonly Formula[]): Expression 
       return { ...tree, left: writtenOut(tree.left, formulas), right: writtenOut(tree.right, formulas) };
     case 'call':
       return { ...tree, arguments: tree.arguments.map((argument) => writtenOut(argument, formulas)) };
-    default:
+    case 'number':
+    case 'pi':
+    case 'convert':
       return tree;
   }
 }

@@ -13,6 +13,6 @@ export function protocolIds(): string[] {
 /** @throws UnknownProtocolError naming the id. */
 export function protocol(id: string): Protocol {
   const found = PROTOCOLS.get(id);
-  if (!found) throw new UnknownProtocolError(String(id));
+  if (!found) throw new UnknownProtocolError(id);
   return found;
 }

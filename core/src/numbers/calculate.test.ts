@@ -200,7 +200,9 @@ describe('the working', () => {
   });
 
   it('is plain data: it survives being sent to another thread', () => {
-    expect(structuredClone(calculate('2.0 g + 3.05 g'))).toMatchObject({ text: '5.1', steps: [{ operation: '+' }] });
+    const calculation = calculate('2.0 g + 3.05 g');
+    expect(calculation).toMatchObject({ text: '5.1', steps: [{ operation: '+' }] });
+    expect(JSON.parse(JSON.stringify(calculation))).toEqual(calculation);
   });
 });
 
@@ -241,11 +243,9 @@ describe('what cannot be calculated', () => {
   });
 
   it('refuses five thousand parentheses at once', () => {
-    const started = performance.now();
     expect(refused('('.repeat(5000)).message).toContain('5000 characters');
     expect(refused('('.repeat(3000)).message).toContain('levels of parentheses');
-    expect(performance.now() - started).toBeLessThan(2000);
-  });
+  }, 2000);
 
   it('no text makes it fail in another way', () => {
     const part = fc.constantFrom(
@@ -303,7 +303,7 @@ interface Reckoned {
   readonly place: number;
 }
 
-const ten = (power: number): Fraction => new Fraction(10).pow(power) as Fraction;
+const ten = (power: number): Fraction => new Fraction(10).pow(power);
 
 function magnitudeOf(value: Fraction): number {
   const size = value.abs();

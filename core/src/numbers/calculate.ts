@@ -191,7 +191,8 @@ function firstMissing(
     case 'exact':
     case 'convert':
       return firstMissing(tree.operand, names);
-    default:
+    case 'number':
+    case 'pi':
       return null;
   }
 }

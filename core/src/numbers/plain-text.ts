@@ -33,7 +33,7 @@ const ALREADY_PLAIN = /^[ -~]*$/;
 
 function brought(typed: string): string {
   return typed
-    .replace(/[⁰¹²³⁴⁵⁶⁷⁸⁹⁻⁺]+/g, (run) => '^' + [...run].map((c) => SUPERSCRIPTS[c]).join(''))
+    .replace(/[⁰¹²³⁴⁵⁶⁷⁸⁹⁻⁺]+/g, (run) => '^' + Array.from(run, (c) => SUPERSCRIPTS[c]).join(''))
     .replace(MINUS_SIGNS, '-')
     .normalize('NFKC')
     .replace(/[\u0660-\u0669\u06f0-\u06f9\u0966-\u096f]/g, asciiDigit)

@@ -34,7 +34,8 @@ function unitAt(text: string, from: number): { readonly unit: string; readonly e
     const symbol = (name?.[0] ?? '').replace(/^fl\.? ?oz$/, 'floz').replace(/ /g, '');
     if (!name || !isUnitSymbol(symbol) || text[at + name[0].length] === '(') return unit === '' ? null : { unit, end };
     const power = matchAt(unit === '' ? UNIT_POWER : LATER_POWER, text, at + name[0].length);
-    const raised = power?.slice(1).find((part) => part !== undefined);
+    const powers: readonly (string | undefined)[] = power?.slice(1) ?? [];
+    const raised = powers.find((part) => part !== undefined);
     unit += symbol + (raised === undefined ? '' : `^${raised}`);
     end = at + name[0].length + (power?.[0].length ?? 0);
     const joint = text[end];

@@ -74,7 +74,11 @@ function partsOf(node: Expression): readonly Expression[] {
       return node.arguments;
     case 'convert':
       return [node.operand];
-    default:
+    case 'number':
+    case 'pi':
+    case 'name':
+    case 'exact':
+    case 'negate':
       return [];
   }
 }

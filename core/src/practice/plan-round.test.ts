@@ -55,7 +55,7 @@ describe('a round that aims', () => {
   });
 
   it('names a slip that nothing chosen can show', () => {
-    expect(() => planForAims(subjectsNamed(['count-figures']), ['meniscus-edge'], 3, 1, rules)).toThrowError(
+    expect(() => planForAims(subjectsNamed(['count-figures']), ['meniscus-edge'], 3, 1, rules)).toThrow(
       expect.objectContaining({
         name: AimError.name,
         message: 'aim: “meniscus-edge” cannot be told apart on “Counting figures”.',

@@ -50,15 +50,13 @@ function meanings(entry: Entry, rateOf: RateOf): Meant[] {
   return [
     asWritten,
     ...DIGITS_SLIPS.flatMap((slip) =>
-      slip
-        .meant(text)
-        .map(({ value, placeTells, part }): Meant => ({
-          ids: [slip.id],
-          value,
-          place: placeTells ? entry.place : null,
-          prior: rateOf(slip) * part,
-          slip,
-        })),
+      slip.meant(text).map(({ value, placeTells, part }): Meant => ({
+        ids: [slip.id],
+        value,
+        place: placeTells ? entry.place : null,
+        prior: rateOf(slip) * part,
+        slip,
+      })),
     ),
   ];
 }
@@ -164,7 +162,7 @@ export function predictedText({ hypothesis, meant }: Weighed, entry: Entry): str
   const { measure } = hypothesis;
   const asMeant = meant.place !== null && (meant.place > measure.place || !hypothesis.scatter);
   const text = asMeant
-    ? writtenAtPlace(meant.value, Math.min(0, meant.place ?? 0))
+    ? writtenAtPlace(meant.value, Math.min(0, meant.place))
     : roughlyWritten(hypothesis.value, measure);
   if (!meant.slip) return text;
   const written = entryText(entry);

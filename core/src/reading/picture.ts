@@ -110,7 +110,8 @@ function vesselOf(tool: ScaleTool): Vessel {
       return 'thermometer';
     case 'float':
       return 'hydrometer';
-    default:
+    case 'tube':
+    case 'rule':
       return tool.skill === 'burettes'
         ? 'burette'
         : tool.skill === 'graduated-pipettes'

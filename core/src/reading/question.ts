@@ -20,7 +20,9 @@ function onScale(tool: ScaleTool, task: ReadingTask): string {
       return askedFor(task) === 'observed' ? 'What does the thermometer show?' : `How warm is the ${liquid}?`;
     case 'float':
       return `How dense is the ${liquid}?`;
-    default:
+    case 'tube':
+    case 'beaker':
+    case 'cone':
       if (askedFor(task) === 'delivered') return `How much ${liquid} has run out of the ${called(tool)}?`;
       return tool.scale.direction === 'down'
         ? `What does the ${called(tool)} read?`

@@ -264,7 +264,6 @@ export function remarksOn(task: ReadingTask, done: readonly Done[]): Remark[] {
   if (instrument.reads === 'display')
     return instrument.measures === 'length' ? onFaces(instrument, task, done) : onDisplay(instrument, task, done);
   if (instrument.reads === 'beams') return onBeams(instrument, task, done);
-  if (instrument.reads !== 'scale') return [];
   switch (instrument.body.kind) {
     case 'tube':
       return onBurette(task, done);
@@ -272,7 +271,9 @@ export function remarksOn(task: ReadingTask, done: readonly Done[]): Remark[] {
       return onHydrometers(done);
     case 'thread':
       return onThermometer(done);
-    default:
+    case 'beaker':
+    case 'cone':
+    case 'rule':
       return [];
   }
 }

@@ -82,16 +82,21 @@ export class SituationError extends Error {
 /** The eye can be this far above or below the mark, in mm. */
 export const EYE_REACH = 150;
 
+/** What stands where something else should, to be named in an error. */
+function named(value: unknown): string {
+  return typeof value === 'string' || typeof value === 'number' ? String(value) : JSON.stringify(value);
+}
+
 function checkNumber(field: string, value: unknown, least: number, most: number, unit: string): void {
   if (typeof value !== 'number' || !Number.isFinite(value))
-    throw new SituationError(field, `${String(value)} is not a finite number.`);
+    throw new SituationError(field, `${named(value)} is not a finite number.`);
   if (value < least || value > most)
     throw new SituationError(field, `${value} ${unit} is outside ${least} to ${most} ${unit}.`);
 }
 
 function checkChoice(field: string, value: unknown, choices: readonly unknown[]): void {
   if (value !== undefined && !choices.includes(value))
-    throw new SituationError(field, `“${String(value)}” is not one of ${choices.join(', ')}.`);
+    throw new SituationError(field, `“${named(value)}” is not one of ${choices.join(', ')}.`);
 }
 
 type Field = keyof Situation;

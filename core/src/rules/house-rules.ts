@@ -157,7 +157,7 @@ function shared(rules: HouseRules): HouseRules {
  */
 export function completeRules(given: Partial<HouseRules> = DEFAULT_RULES): HouseRules {
   if (COMPLETE.has(given)) return given as HouseRules;
-  const stated = Object.entries(given).filter(([, value]) => value !== undefined);
+  const stated = Object.entries<unknown>(given).filter(([, value]) => value !== undefined);
   stated.forEach(([rule, value]) => checkRule(rule, value));
   const complete: HouseRules = { ...DEFAULT_RULES, ...Object.fromEntries(stated) };
   return shared(complete);

@@ -15,7 +15,8 @@ export interface Input {
   readonly degreesOfFreedom?: number;
 }
 
-export type PropagationSchool = 'quadrature' | 'plain-sum' | 'extremes';
+const SCHOOLS = ['quadrature', 'plain-sum', 'extremes'] as const;
+export type PropagationSchool = (typeof SCHOOLS)[number];
 
 export interface Propagated {
   readonly value: number;
@@ -193,18 +194,16 @@ export function propagateThrough(
   });
   const at = evaluate(Float64Array.from(given, (input) => input.value));
   if (!Number.isFinite(at.value)) throw new UncertaintyInputError('formula', 'it has no value at these inputs.');
-  switch (options.school ?? 'quadrature') {
+  const { school = 'quadrature' } = options;
+  if (!SCHOOLS.includes(school))
+    throw new UncertaintyInputError('school', `“${school}” is not quadrature, plain-sum or extremes.`);
+  switch (school) {
     case 'plain-sum':
       return plainSum(names, given, at);
     case 'extremes':
       return extremes(names, given, at, evaluate);
     case 'quadrature':
       return quadrature(names, given, at, options);
-    default:
-      throw new UncertaintyInputError(
-        'school',
-        `“${String(options.school)}” is not quadrature, plain-sum or extremes.`,
-      );
   }
 }
 

@@ -57,7 +57,7 @@ const BY_HAND: Record<string, Reckoning> = {
   'exact(count) * each': both(({ times }, g) => times(exactly(g['count']!.value), g['each']!)),
   'together / exact(count)': both(({ over }, g) => over(g['together']!, exactly(g['count']!.value))),
   'pi * (diameter / exact(2))^2 * height': both((o, g, halved) => cylinder(o, g, halved)),
-  'side^3': (g) => withFigures(g['side']!.value.pow(3)!, g['side']!.figures),
+  'side^3': (g) => withFigures(g['side']!.value.pow(3), g['side']!.figures),
   'density * volume': both(({ times }, g) => times(g['density']!, g['volume']!)),
   '(full - empty) / volume': both(({ less, over }, g) => over(less(g['full']!, g['empty']!), g['volume']!)),
   'mass / (after - before)': both(({ less, over }, g) => over(g['mass']!, less(g['after']!, g['before']!))),
@@ -330,7 +330,7 @@ export const HABITS: Record<string, (exercise: WorkingExercise) => string> = {
       .replace(/\.(?=e|$)/, '')} ${unit(exercise)}`,
   'cut-off': (exercise) => {
     const { value, decimals } = byHand(exercise);
-    const scale = new Fraction(10).pow(decimals)!;
+    const scale = new Fraction(10).pow(decimals);
     const cut = value.abs().mul(scale).floor().div(scale);
     return `${written(value.compare(0) < 0 ? cut.neg() : cut, decimals)} ${unit(exercise)}`;
   },
@@ -340,7 +340,7 @@ export const HABITS: Record<string, (exercise: WorkingExercise) => string> = {
   },
   'place-lost': (exercise) => {
     const { value, decimals } = byHand(exercise);
-    return `${rounded(value, decimals).mul(new Fraction(10).pow(decimals)!).toString()} ${unit(exercise)}`;
+    return `${rounded(value, decimals).mul(new Fraction(10).pow(decimals)).toString()} ${unit(exercise)}`;
   },
   'bare-zeros': (exercise) => {
     const { value, decimals } = byHand(exercise);

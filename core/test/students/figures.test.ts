@@ -74,7 +74,7 @@ const carefully = (exercise: RoundingExercise): string => {
 
 /** Half to even, by hand: up only when what is left is more than a half, or a half after an odd digit. */
 function toEven({ value, decimals }: Asked): string {
-  const scale = new Fraction(10).pow(decimals)!;
+  const scale = new Fraction(10).pow(decimals);
   const whole = value.mul(scale).floor();
   const rest = value.mul(scale).sub(whole).compare(new Fraction(1, 2));
   const up = rest > 0 || (rest === 0 && whole.mod(2).equals(1));
@@ -89,7 +89,7 @@ const ROUNDING: Record<string, (exercise: RoundingExercise) => string> = {
       .replace(/\.(?=e| )/, ''),
   'cut-off': (exercise) => {
     const { value, decimals } = asked(exercise);
-    const scale = new Fraction(10).pow(decimals)!;
+    const scale = new Fraction(10).pow(decimals);
     return `${written(value.mul(scale).floor().div(scale), decimals)} ${exercise.unit}`;
   },
   'rounded-twice': (exercise) => {
@@ -103,7 +103,7 @@ const ROUNDING: Record<string, (exercise: RoundingExercise) => string> = {
   },
   'place-lost': (exercise) => {
     const { value, decimals } = asked(exercise);
-    return `${rounded(value, decimals).mul(new Fraction(10).pow(decimals)!).toString()} ${exercise.unit}`;
+    return `${rounded(value, decimals).mul(new Fraction(10).pow(decimals)).toString()} ${exercise.unit}`;
   },
   'bare-zeros': (exercise) => {
     const { value, decimals } = asked(exercise);

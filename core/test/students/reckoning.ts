@@ -15,7 +15,7 @@ export const exactly = (value: Fraction | number | string): Known => ({
 
 /** Rounded half up to so many decimals, which may be negative. */
 export function rounded(value: Fraction, decimals: number): Fraction {
-  const scale = new Fraction(10).pow(decimals)!;
+  const scale = new Fraction(10).pow(decimals);
   const scaled = value.abs().mul(scale);
   const whole = scaled.floor();
   const up = scaled.sub(whole).compare(new Fraction(1, 2)) >= 0;
@@ -28,8 +28,8 @@ export function firstPlace(value: Fraction): number {
   const size = value.abs();
   if (size.equals(0)) return 0;
   let place = Math.floor(Math.log10(size.valueOf()));
-  while (new Fraction(10).pow(place + 1)!.compare(size) <= 0) place += 1;
-  while (new Fraction(10).pow(place)!.compare(size) > 0) place -= 1;
+  while (new Fraction(10).pow(place + 1).compare(size) <= 0) place += 1;
+  while (new Fraction(10).pow(place).compare(size) > 0) place -= 1;
   return place;
 }
 
@@ -53,7 +53,7 @@ export function read(quantity: string): Known {
   const [mantissa = '', power = '0'] = number.split('e');
   const digits = mantissa.replace(/[-.]/g, '').replace(/^0+/, '');
   return {
-    value: new Fraction(mantissa).mul(new Fraction(10).pow(Number(power))!),
+    value: new Fraction(mantissa).mul(new Fraction(10).pow(Number(power))),
     decimals: (mantissa.split('.')[1]?.length ?? 0) - Number(power),
     figures: digits.length,
   };
@@ -84,12 +84,12 @@ export function written(value: Fraction, decimals: number): string {
   const plain = fixed(size, Math.max(0, decimals));
   if (decimals > 0 || (decimals === 0 && !plain.endsWith('0')) || size.equals(0)) return sign + plain;
   const first = firstPlace(size);
-  return `${sign}${fixed(size.div(new Fraction(10).pow(first)!), first + decimals)}e${first}`;
+  return `${sign}${fixed(size.div(new Fraction(10).pow(first)), first + decimals)}e${first}`;
 }
 
 export function fixed(size: Fraction, decimals: number): string {
   const digits = rounded(size, decimals)
-    .mul(new Fraction(10).pow(decimals)!)
+    .mul(new Fraction(10).pow(decimals))
     .toString()
     .padStart(decimals + 1, '0');
   return decimals === 0 ? digits : `${digits.slice(0, -decimals)}.${digits.slice(-decimals)}`;

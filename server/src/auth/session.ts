@@ -24,20 +24,20 @@ export interface Identity {
 /** Starts a fresh session for somebody, so that an id known before cannot be used after. */
 export function startSession(request: Request, identity: Identity): Promise<void> {
   return new Promise((resolve, reject) => {
-    request.session.regenerate((error: unknown) => {
+    request.session.regenerate((error: Error | null) => {
       if (error) {
-        reject(error as Error);
+        reject(error);
         return;
       }
       request.session.identity = identity;
-      request.session.save((failed: unknown) => (failed ? reject(failed as Error) : resolve()));
+      request.session.save((failed: Error | null) => (failed ? reject(failed) : resolve()));
     });
   });
 }
 
 export function endSession(request: Request): Promise<void> {
   return new Promise((resolve, reject) =>
-    request.session.destroy((error: unknown) => (error ? reject(error as Error) : resolve())),
+    request.session.destroy((error: Error | null) => (error ? reject(error) : resolve())),
   );
 }
 

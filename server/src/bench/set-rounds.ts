@@ -90,7 +90,7 @@ export async function setRoundsShown({ schoolClass, present, as }: ClassAccess):
     dueAt: round.dueAt?.toISOString() ?? null,
     rulesName: rules.find((row) => row.version === round.rulesVersion)?.name ?? null,
     onPaper: round.onPaper,
-    withdrawn: round.withdrawnAt !== null && round.withdrawnAt !== undefined,
+    withdrawn: Boolean(round.withdrawnAt),
     setAt: round.createdAt.toISOString(),
     progress: progressOf(round),
   }));

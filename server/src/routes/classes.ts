@@ -28,7 +28,7 @@ async function summaryOf(schoolClass: SchoolClass): Promise<ClassSummary> {
   return {
     id: schoolClass.id,
     name: schoolClass.name,
-    archived: schoolClass.archivedAt !== null && schoolClass.archivedAt !== undefined,
+    archived: Boolean(schoolClass.archivedAt),
     students: await Student.count({ where: { classId: schoolClass.id, archivedAt: null } }),
   };
 }

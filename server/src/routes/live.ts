@@ -11,7 +11,7 @@ function write(response: Response, event: LiveEvent | 'refetch'): void {
       ? 'event: refetch\ndata: {}\n\n'
       : `event: ${event.kind}\ndata: ${JSON.stringify({ id: event.id })}\n\n`,
   );
-  response.flush?.();
+  response.flush();
 }
 
 /** One stream of server-sent events per class: ids only. Students hear of runs, rules and rounds that are set, teachers of attempts too. */
@@ -27,7 +27,7 @@ export function liveRoutes(events: ClassEvents): Router {
     });
     response.flushHeaders();
     response.write('retry: 2000\n\n');
-    response.flush?.();
+    response.flush();
     const unsubscribe = events.subscribe(schoolClass.id, (event) => {
       if (event === 'refetch' || event.kind !== 'attempt' || as === 'teacher') write(response, event);
     });

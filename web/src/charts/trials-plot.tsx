@@ -25,7 +25,7 @@ export function TrialsPlot({ values, mean, uncertainty, accepted, unit }: Trials
     mean - uncertainty,
     mean + uncertainty,
     ...(accepted ? [accepted.least, accepted.most] : []),
-  ]) as [number, number];
+  ]);
   const margin = (most - least || Math.abs(mean) || 1) * 0.08;
   const x = scaleLinear()
     .domain([least - margin, most + margin])

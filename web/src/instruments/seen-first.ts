@@ -30,7 +30,8 @@ export function restingAt(picture: Picture): number {
       return picture.openX;
     case 'display':
       return picture.jaws?.touchesX ?? 0;
-    default:
+    case 'ruler':
+    case 'beams':
       return seenFirst(picture).markAt;
   }
 }

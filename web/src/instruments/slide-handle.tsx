@@ -41,7 +41,10 @@ export function SlideHandle({
     useCallback(
       ({ markAt }: Seen): Drawn => ({
         'aria-valuenow': Math.round(markAt / step),
-        'aria-valuetext': `${Math.abs(markAt - contactAt(faces, state)) < step ? 'touching' : `moved ${Math.round(Math.abs(markAt - faces.startX) / step)} steps`}`,
+        'aria-valuetext':
+          Math.abs(markAt - contactAt(faces, state)) < step
+            ? 'touching'
+            : `moved ${Math.round(Math.abs(markAt - faces.startX) / step)} steps`,
       }),
       [faces, state, step],
     ),

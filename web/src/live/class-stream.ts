@@ -36,7 +36,8 @@ function stream(classId: string, hear: (heard: Heard) => void): () => void {
   const idOf = (event: MessageEvent<string>): string => (JSON.parse(event.data) as { id: string }).id;
   const connect = (): void => {
     source = new EventSource(`/api/classes/${classId}/events`);
-    for (const kind of KINDS) source.addEventListener(kind, (event) => hear({ classId, kind, id: idOf(event) }));
+    for (const kind of KINDS)
+      source.addEventListener(kind, (event: MessageEvent<string>) => hear({ classId, kind, id: idOf(event) }));
     source.addEventListener('refetch', () => hear({ classId, kind: 'refetch', id: null }));
     source.addEventListener('error', () => {
       if (source.readyState === EventSource.CLOSED) again = setTimeout(connect, ASK_AGAIN);

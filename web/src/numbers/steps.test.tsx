@@ -1,4 +1,5 @@
 import { calculate, convert, type Calculation } from '@green-beam/core';
+import { NodeType } from 'node-html-parser';
 import { describe, expect, it } from 'vitest';
 import { rendered, seenOf, textsOf } from '../../test/rendered.ts';
 import { CalculatedNumber } from './calculated-number.tsx';
@@ -41,7 +42,7 @@ describe('the steps of a working', () => {
     const { root } = stepsOf('123.45 g + 678.91 g');
     const line = root.querySelector('li > p')!;
     expect(
-      line.childNodes.filter((node) => node.nodeType === 3 && /\s/.test(node.textContent)).length,
+      line.childNodes.filter((node) => node.nodeType === NodeType.TEXT_NODE && /\s/.test(node.textContent)).length,
     ).toBeGreaterThanOrEqual(2);
     for (const number of line.querySelectorAll('.font-mono'))
       expect(number.getAttribute('class')).toContain('whitespace-nowrap');

@@ -84,7 +84,7 @@ export class LetterQueue {
   /** Puts a letter in. The promise settles with the server's answer, however long that takes. */
   post<Answer>(letter: Letter): Promise<Answer> {
     return new Promise<Answer>((resolve, reject) => {
-      this.settles.set(letter.id, { resolve: resolve as Settle['resolve'], reject });
+      this.settles.set(letter.id, { resolve, reject });
       this.update({ waiting: [...this.state.waiting, letter] });
       void this.keep(letter, null).then(() => this.send());
     });

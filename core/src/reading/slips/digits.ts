@@ -3,10 +3,10 @@ import type { DigitsSlip } from './slip.ts';
 
 /** Every text in which two neighbouring digits are exchanged, the decimal mark staying where it is. */
 function exchanged(text: string): string[] {
-  const positions = [...text].flatMap((character, i) => (character >= '0' && character <= '9' ? [i] : []));
+  const positions = Array.from(text).flatMap((character, i) => (character >= '0' && character <= '9' ? [i] : []));
   return positions.slice(1).map((second, i) => {
     const first = positions[i] ?? 0;
-    const characters = [...text];
+    const characters = Array.from(text);
     [characters[first], characters[second]] = [characters[second] ?? '', characters[first] ?? ''];
     return characters.join('');
   });

@@ -181,13 +181,13 @@ function hydrometer({ bore, height }: LiquidColumnPicture): Silhouette {
       [jar, 6],
       [jar, height],
     ]),
-    solid: `${shape([
+    solid: shape([
       [half, 0],
       [half, from],
       [body, from + 16],
       [body, to - 14],
       [5, to],
-    ])}`,
+    ]),
     halfWidth: jar + 2,
   };
 }
@@ -210,7 +210,7 @@ export function silhouetteOf(picture: LiquidColumnPicture): Silhouette {
       return thermometer(picture);
     case 'hydrometer':
       return hydrometer(picture);
-    default:
+    case 'cylinder':
       return cylinder(picture);
   }
 }

@@ -34,9 +34,7 @@ function NewRunForm({ classId, signedIn }: { readonly classId: string; readonly 
   return (
     <form
       className="mt-10 max-w-3xl border-t border-hairline pt-6"
-      onSubmit={(event) =>
-        void handleSubmit((body) => begin.mutate({ ...body, memberIds: body.memberIds ?? [] }))(event)
-      }
+      onSubmit={(event) => void handleSubmit((body) => begin.mutate(body))(event)}
     >
       <h2 className="text-lg font-bold">Begin a laboratory</h2>
       <div className="mt-3 grid gap-4 sm:grid-cols-2">

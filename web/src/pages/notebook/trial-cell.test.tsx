@@ -7,7 +7,7 @@ import { CellShown, wordsFor } from './trial-cell.tsx';
 const PEOPLE: RunPage['people'] = {
   a: { label: 'Noor L.', initials: 'NL' },
   b: { label: 'Bao T.', initials: 'BT' },
-} as unknown as RunPage['people'];
+};
 
 let sent = 0;
 function event(slot: string, text: string, more: Partial<RunEvent> = {}): RunEvent {

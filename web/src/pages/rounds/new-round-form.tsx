@@ -103,7 +103,7 @@ export function NewRoundForm({ classId, change, onDone }: NewRoundFormProps): Re
   const [aims, chosen, onPaper, toolIds] = [watch('aims'), watch('studentIds'), watch('onPaper'), watch('toolIds')];
   const tools = useToolChoices(classId);
   // Where only exercises are set, nothing is read.
-  const reading = kinds.length === 0 || families.length > 0 || (toolIds ?? []).length > 0;
+  const reading = kinds.length === 0 || families.length > 0 || toolIds.length > 0;
   const readingAims = reading ? READING_AIMS.filter(({ id }) => !onPaper || shownOnPaper(id)) : [];
   const exerciseAims = useMemo(() => aimsOf(kinds), [kinds]);
   const setSubjects = (chosenFamilies: readonly string[], chosenKinds: readonly string[]): void => {
@@ -138,7 +138,7 @@ export function NewRoundForm({ classId, change, onDone }: NewRoundFormProps): Re
           type="number"
           min={1}
           max={3}
-          readOnly={onPaper ?? false}
+          readOnly={onPaper}
           error={errors.tries?.message}
           {...register('tries', { valueAsNumber: true })}
         />
@@ -165,7 +165,7 @@ export function NewRoundForm({ classId, change, onDone }: NewRoundFormProps): Re
             id,
             name: `${code}, ${instrumentById(instrumentId).name}`,
           }))}
-          chosen={toolIds ?? []}
+          chosen={toolIds}
           onChange={(ids) => {
             setValue('toolIds', [...ids]);
             if (ids.length > 0) setSubjects([], kinds);
@@ -183,7 +183,7 @@ export function NewRoundForm({ classId, change, onDone }: NewRoundFormProps): Re
       <Ticks
         legend="Aim at these slips (none ticked: find out which each student makes)"
         options={[...readingAims, ...exerciseAims.filter(({ id }) => !readingAims.some((aim) => aim.id === id))]}
-        chosen={aims ?? []}
+        chosen={aims}
         onChange={(ids) => setValue('aims', [...ids])}
         error={errors.aims?.message}
       />
@@ -201,7 +201,7 @@ export function NewRoundForm({ classId, change, onDone }: NewRoundFormProps): Re
               setValue('hints', !paper);
               setValue(
                 'aims',
-                (aims ?? []).filter((id) => !paper || shownOnPaper(id)),
+                aims.filter((id) => !paper || shownOnPaper(id)),
               );
             }}
           >
@@ -240,7 +240,7 @@ export function NewRoundForm({ classId, change, onDone }: NewRoundFormProps): Re
           </select>
         </label>
       </div>
-      {chosen !== null && chosen !== undefined && (
+      {chosen !== null && (
         <Ticks
           legend="Students"
           options={students.map(({ id, label }) => ({ id, name: label }))}

@@ -80,7 +80,7 @@ function Line({ reading, number, entry, onWrite }: LineProps): ReactNode {
             />
             {unreadable && (
               <p id={`${id}-note`} role="alert" className="text-small text-slip">
-                “{shortened(reading.entry ?? '')}”: {reading.result?.message}
+                “{shortened(reading.entry ?? '')}”: {reading.result.message}
               </p>
             )}
           </>

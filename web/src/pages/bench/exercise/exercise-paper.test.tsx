@@ -123,7 +123,7 @@ describe('a table in which errors are marked', () => {
 describe('a closed exercise', () => {
   const closed = (kind: string, seed: number) => {
     const { task, shown } = drawn(kind, seed);
-    const rules = practiceTask(kind, task.exercise as never).rules;
+    const rules = practiceTask(kind, task.exercise).rules;
     const { answer } = feedbackOn(task, null, true);
     return { task, shown, answer: answer!, rules };
   };

@@ -17,7 +17,6 @@ export default function Controls({ picture, ...handled }: HandledBy<Picture>): R
     return <Faces picture={picture} {...handled} />;
   if (picture.kind === 'beams') return <WeighOnBeams picture={picture} {...handled} />;
   if (picture.kind === 'display') return <WeighOnDisplay picture={picture} {...handled} />;
-  if (picture.kind !== 'liquid-column') return null;
   const props = { picture, ...handled };
   switch (picture.handled) {
     case 'tap':
@@ -28,7 +27,11 @@ export default function Controls({ picture, ...handled }: HandledBy<Picture>): R
       return <Pipette {...props} />;
     case 'try':
       return <Floats {...props} />;
-    default:
+    case 'lay':
+    case 'weigh':
+    case 'settle':
+    case 'close':
+    case null:
       return null;
   }
 }
