@@ -17,6 +17,21 @@ async function check(name, command, args) {
   return { passed: status === 0 ? 1 : 0, failed: status === 0 ? 0 : 1 };
 }
 
+/** Where no file and no folder may import itself by way of others. */
+const SOURCES = ['core/src', 'contract/src', 'server/src', 'web/src'];
+const WORKSPACES = ['core', 'contract', 'server', 'web', 'e2e', '.'];
+
+/** What is checked one after the other while the slower linter runs. */
+async function checks() {
+  const results = [];
+  for (const workspace of WORKSPACES)
+    results.push(await check(`Types of ${workspace}`, 'npx', ['tsc', '--project', workspace]));
+  results.push(await check('Format', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']));
+  results.push(await check('Unused code', 'npx', ['knip', '--no-progress']));
+  results.push(await check('Circles', 'npx', ['depcruise', '--config', '.dependency-cruiser.js', ...SOURCES]));
+  return results;
+}
+
 /** Runs a test runner, shows the end of its output, and reads its counts from a JSON report. */
 async function suite(name, args, environment, report, countsOf) {
   const file = resolve(REPORTS, report);
@@ -89,11 +104,8 @@ async function test() {
   installPackages();
   pdfPrograms();
   mkdirSync(REPORTS, { recursive: true });
-  console.log('Types and lint …');
-  const results = await Promise.all([
-    check('Types', 'npx', ['tsc', '--noEmit', '-p', 'tsconfig.json']),
-    check('Lint', 'npx', ['eslint', '.']),
-  ]);
+  console.log('Format, types, lint …');
+  const results = (await Promise.all([checks(), check('Lint', 'npx', ['eslint', '.'])])).flat();
   console.log('\nUnit tests …');
   results.push(await unitTests());
   buildPages();

@@ -1,7 +1,7 @@
 import type { Body, ScaleTool } from './instrument.ts';
 
 /** Marks on beakers and conical flasks are good to this part of their value. */
-export const APPROXIMATE_PART = 0.05;
+const APPROXIMATE_PART = 0.05;
 
 interface CupSize {
   readonly id: string;

@@ -11,7 +11,7 @@ function precedenceOf(tree: Expression): number {
 }
 
 /** A unit or word set upright, with the characters that LaTeX treats specially escaped. */
-export function uprightLatex(text: string): string {
+function uprightLatex(text: string): string {
   const escaped = text.replace(/[\\{}$&#%_~^]/g, (character) =>
     character === '^' ? '\\char94 ' : character === '\\' ? '' : `\\${character}`,
   );

@@ -16,7 +16,7 @@ export const PUTS_RIGHT: Readonly<Record<Spoilt, Done['kind']>> = {
 };
 
 /** Time constant of a display that settles, in ms. */
-export const DISPLAY_TIME = 700;
+const DISPLAY_TIME = 700;
 
 /** How far, in last digits, a display still is from what it will show, so many ms after it was that far away. */
 export function stillAway(digits: number, time: number): number {

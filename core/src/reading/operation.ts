@@ -74,7 +74,7 @@ export const THREAD_TIME = 2500;
 const AT_REST = 0.04;
 
 /** How much of its way a thread has come after so many ms: Newton's law of cooling. */
-export function partOfTheWay(time: number): number {
+function partOfTheWay(time: number): number {
   return 1 - Math.exp(-Math.max(0, time) / THREAD_TIME);
 }
 

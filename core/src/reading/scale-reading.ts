@@ -39,7 +39,7 @@ export function scaleReadingOf(task: ReadingTask): ScaleReading | null {
 }
 
 /** The mark on the scale that a situation puts the surface, the thread or the edge at. */
-export function restingMark(tool: ScaleTool, { value, zeroError = 0, from = 0 }: Situation): number {
+function restingMark(tool: ScaleTool, { value, zeroError = 0, from = 0 }: Situation): number {
   return tool.body.kind === 'rule' ? value + from : value + zeroError;
 }
 

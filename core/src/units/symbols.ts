@@ -114,7 +114,7 @@ for (let found = true; found;)
   found = LINKS.map(({ first, second }) => follow(first, second) || follow(second, first)).some(Boolean);
 
 /** Other spellings of a unit, with what they stand for. */
-export const SPELLINGS: Readonly<Record<string, Term>> = Object.fromEntries(
+const SPELLINGS: Readonly<Record<string, Term>> = Object.fromEntries(
   [
     ...['inch in', 'inches in', '" in', 'cups cup', 'C °C', 'degC °C', 'F °F', 'degF °F', 'l L', 'floz fl oz'],
     ...['d', 'c', 'm', 'μ', 'n', 'p', 'h', 'k'].map((prefix) => `${prefix}l ${prefix}L`),

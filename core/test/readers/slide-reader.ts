@@ -2,7 +2,7 @@ import { pictureOf, type CaliperPicture, type MicrometerPicture, type ReadingTas
 import type { Random } from '../../src/simulation/random.ts';
 
 /** Scatter of the line that seems to coincide, in lines, and of an estimated part of a division. */
-export const LINES = 0.4;
+const LINES = 0.4;
 export const DIVISIONS = 0.07;
 
 export function caliperOf(task: ReadingTask): CaliperPicture {

@@ -24,7 +24,7 @@ export function rounded(value: Fraction, decimals: number): Fraction {
 }
 
 /** Power of ten of the first digit. */
-export function firstPlace(value: Fraction): number {
+function firstPlace(value: Fraction): number {
   const size = value.abs();
   if (size.equals(0)) return 0;
   let place = Math.floor(Math.log10(size.valueOf()));
@@ -87,7 +87,7 @@ export function written(value: Fraction, decimals: number): string {
   return `${sign}${fixed(size.div(new Fraction(10).pow(first)), first + decimals)}e${first}`;
 }
 
-export function fixed(size: Fraction, decimals: number): string {
+function fixed(size: Fraction, decimals: number): string {
   const digits = rounded(size, decimals)
     .mul(new Fraction(10).pow(decimals))
     .toString()

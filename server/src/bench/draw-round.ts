@@ -29,7 +29,7 @@ import { tellOf, workedBy, type Worked } from './levels.ts';
 import { placeOf } from './place.ts';
 import { knownOf, toRevisit, type Knowledge } from './tutor.ts';
 
-export const ROUND_LENGTH = 10;
+const ROUND_LENGTH = 10;
 
 /** Whose round it is, and what it is drawn from. */
 export interface RoundFor {

@@ -18,7 +18,7 @@ function forgetAllBut(queries: QueryClient, state: SessionState): void {
 }
 
 /** Fetches the session anew, with a fresh token. */
-export async function fetchSession(): Promise<SessionState> {
+async function fetchSession(): Promise<SessionState> {
   return remembered(await ask<SessionState>('GET', '/session'));
 }
 

@@ -48,7 +48,7 @@ function Digits({ text, exact }: { readonly text: string; readonly exact: boolea
 }
 
 /** A unit with its powers raised, upright, after a thin space. */
-export function UnitMark({ unit }: { readonly unit: string }): ReactNode {
+function UnitMark({ unit }: { readonly unit: string }): ReactNode {
   const parts = unit.split(/\^(-?\d+)/);
   return (
     <span className="font-sans text-[max(0.72em,0.8125rem)] text-muted">

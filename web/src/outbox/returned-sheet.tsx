@@ -5,7 +5,7 @@ import type { Letter, Returned } from './letter-queue.ts';
 import { outbox } from './outbox.ts';
 
 /** What was written, as its writer would know it again. */
-export function writtenIn({ body }: Letter): string {
+function writtenIn({ body }: Letter): string {
   const { entry, events } = body as {
     readonly entry?: string;
     readonly events?: readonly { readonly slot: string; readonly text: string }[];

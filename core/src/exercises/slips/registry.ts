@@ -84,7 +84,7 @@ export const WRITING_SLIPS: readonly WritingSlip[] = [
   powerOfTen,
   transposed,
 ];
-export const UNIT_SLIPS: readonly UnitSlip[] = [unitMissing, unitWrong];
+const UNIT_SLIPS: readonly UnitSlip[] = [unitMissing, unitWrong];
 export const ANSWER_SLIPS: readonly AnswerSlip[] = [
   leadingZerosCounted,
   trailingZerosLeftOut,

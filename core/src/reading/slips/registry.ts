@@ -65,7 +65,7 @@ export const CORRECTION_SLIPS: readonly CorrectionSlip[] = [
   endNotZero,
 ];
 export const DIGITS_SLIPS: readonly DigitsSlip[] = [powerOfTen, transposed];
-export const FORM_SLIPS: readonly FormSlip[] = [droppedDigit, trailingZeroDropped, extraDigit, unitMissing, unitWrong];
+const FORM_SLIPS: readonly FormSlip[] = [droppedDigit, trailingZeroDropped, extraDigit, unitMissing, unitWrong];
 
 export const SLIPS: readonly Slip[] = [
   ...SIGHT_SLIPS,

@@ -20,7 +20,7 @@ interface LadenProps {
 }
 
 /** A vessel standing on a pan, with or without the thing in it. `y` is the pan’s upper side. */
-export function Laden({ x, y, vessel, thing, count }: LadenProps): ReactNode {
+function Laden({ x, y, vessel, thing, count }: LadenProps): ReactNode {
   return (
     <g strokeLinejoin="round">
       {thing !== null && count === 1 && (

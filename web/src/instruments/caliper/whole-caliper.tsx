@@ -16,9 +16,9 @@ interface WholeCaliperProps {
 }
 
 /** Sizes of the tool in mm, from its main zero and the upper edge of its beam. */
-export const BEAM = { from: -14, to: 206, height: 12 };
-export const JAW = { height: 30, width: 9 };
-export const INSIDE = 13;
+const BEAM = { from: -14, to: 206, height: 12 };
+const JAW = { height: 30, width: 9 };
+const INSIDE = 13;
 const METAL = '#c9cfcc';
 const EDGE = '#6d8078';
 
