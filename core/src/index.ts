@@ -11,23 +11,23 @@ export {
   uncertaintyPlace,
   unambiguousAtPlace,
   writtenAtPlace,
-  type RoundingRule,
   type UncertaintyFigures,
 } from './numbers/rounding.ts';
-export { calculate, type Calculation } from './numbers/calculate.ts';
-export type { WorkedNumber, WorkedStep } from './numbers/working.ts';
-export { convert, type Conversion } from './numbers/convert.ts';
-export { calculateTape, LAST, type TapeLine } from './numbers/tape.ts';
+export type { RoundingRule } from './numbers/rounding-rule.ts';
+export { calculate, type Calculation } from './calculations/calculate.ts';
+export type { WorkedNumber, WorkedStep } from './calculations/working.ts';
+export { convert, type Conversion } from './calculations/convert.ts';
+export { calculateTape, LAST, type TapeLine } from './calculations/tape.ts';
 export type { ChainLink } from './units/chain.ts';
-export { parseExpression } from './numbers/parse-expression.ts';
-export { ExpressionError, namesIn, type Expression } from './numbers/expression.ts';
-export { chainLatex, nameLatex, quantityLatex } from './numbers/latex.ts';
+export { parseExpression } from './calculations/parse-expression.ts';
+export { ExpressionError, namesIn, type Expression } from './calculations/expression.ts';
+export { chainLatex, nameLatex, quantityLatex } from './calculations/latex.ts';
 export { unitsLike } from './units/common-units.ts';
 export { parseUnit, UnitMismatchError, UnknownUnitError, writtenUnit, type Unit } from './units/unit.ts';
 
 export { instrumentIds, instrumentById, UnknownInstrumentError } from './instruments/catalogue.ts';
-export type { BeamBalance, Instrument, SkillId, VernierCaliper } from './instruments/instrument.ts';
-export { SKILLS, type Skill } from './instruments/skills.ts';
+export type { BeamBalance, Instrument, VernierCaliper } from './instruments/instrument.ts';
+export { SKILLS, type Skill, type SkillId } from './skills/skills.ts';
 
 export {
   completeRules,
@@ -133,8 +133,8 @@ export { levelAfter } from './exercises/level.ts';
 
 export type { Domain, Subject } from './practice/subject.ts';
 export { subjectById, subjectIds, subjectsNamed } from './practice/subjects.ts';
-export { toolSubject } from './reading/tool-subject.ts';
-export { exerciseSubject } from './exercises/exercise-subject.ts';
+export { toolSubject } from './practice/tool-subject.ts';
+export { exerciseSubject } from './practice/exercise-subject.ts';
 export { PRACTICE_SLIPS, practiceSlipById, type PracticeSlip } from './practice/slips.ts';
 export {
   diagnoseItem,

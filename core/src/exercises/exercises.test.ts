@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { UnknownInstrumentError } from '../instruments/catalogue.ts';
-import { calculate } from '../numbers/calculate.ts';
+import { calculate } from '../calculations/calculate.ts';
 import { significantFigures } from '../numbers/written-number.ts';
 import { AimError } from '../reading/draw-task.ts';
 import { parseUnit, writtenUnit } from '../units/unit.ts';

@@ -1,4 +1,4 @@
-import type { SkillId } from '../instruments/instrument.ts';
+import type { SkillId } from '../skills/skills.ts';
 import type { Exercise, ExerciseKind } from './exercise.ts';
 import { CONVERSIONS, PERCENT_ERRORS } from './templates/conversions.ts';
 import { EXACT_OR_MEASURED, WRITTEN_READINGS } from './templates/choices.ts';

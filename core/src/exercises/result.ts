@@ -1,8 +1,8 @@
-import type { Calculation } from '../numbers/calculate.ts';
-import type { Conversion } from '../numbers/convert.ts';
+import type { Calculation } from '../calculations/calculate.ts';
+import type { Conversion } from '../calculations/convert.ts';
 import { Rational } from '../numbers/rational.ts';
 import { unambiguousAtPlace } from '../numbers/rounding.ts';
-import { workOut } from '../numbers/work-out.ts';
+import { workOut } from '../calculations/work-out.ts';
 import { parseWrittenNumber, type WrittenNumber } from '../numbers/written-number.ts';
 import type { HouseRules } from '../rules/house-rules.ts';
 import { parseUnit, type Unit } from '../units/unit.ts';

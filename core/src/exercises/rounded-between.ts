@@ -1,6 +1,6 @@
-import { calculate } from '../numbers/calculate.ts';
-import type { Expression } from '../numbers/expression.ts';
-import { parseExpression } from '../numbers/parse-expression.ts';
+import { calculate } from '../calculations/calculate.ts';
+import type { Expression } from '../calculations/expression.ts';
+import { parseExpression } from '../calculations/parse-expression.ts';
 import { shortened } from '../numbers/written-number.ts';
 import type { HouseRules } from '../rules/house-rules.ts';
 import { pointed } from './result.ts';

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { completeRules } from '../rules/house-rules.ts';
-import { workOut } from '../numbers/work-out.ts';
+import { workOut } from '../calculations/work-out.ts';
 import { rightAnswer } from './answer.ts';
 import { drawExercise } from './draw-exercise.ts';
 import { exerciseTask, LEVELS, type RoundingExercise } from './exercise.ts';

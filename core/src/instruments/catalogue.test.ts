@@ -4,7 +4,7 @@ import { instrumentById, instrumentIds, UnknownInstrumentError } from './catalog
 import { along, millimetresPerMillilitre, valueAlong } from './along-scale.ts';
 import type { ScaleTool, Tube } from './instrument.ts';
 import { meniscusProfile, wallHeight } from './meniscus.ts';
-import { SKILLS } from './skills.ts';
+import { SKILLS } from '../skills/skills.ts';
 
 const graduated = (id: string): ScaleTool => {
   const found = instrumentById(id);

@@ -1,25 +1,7 @@
 import type { LinearScale } from '../scales/linear-scale.ts';
 import type { RiderBeam } from '../scales/rider-beam.ts';
 import type { Vernier } from '../scales/vernier.ts';
-
-/** Skills stand for one instrument family or one numbers topic; `skills.ts` lists them. */
-export type SkillId =
-  | 'rulers'
-  | 'graduated-cylinders'
-  | 'beakers-and-flasks'
-  | 'burettes'
-  | 'graduated-pipettes'
-  | 'volumetric-glassware'
-  | 'thermometers'
-  | 'hydrometers'
-  | 'calipers'
-  | 'micrometers'
-  | 'beam-balances'
-  | 'digital-balances'
-  | 'significant-figures'
-  | 'calculations'
-  | 'conversions'
-  | 'judging';
+import type { SkillId } from '../skills/skills.ts';
 
 interface Named {
   readonly id: string;

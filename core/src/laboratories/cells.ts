@@ -1,11 +1,11 @@
-import { namesIn, ExpressionError } from '../numbers/expression.ts';
-import { latexOf, unitLatex } from '../numbers/latex.ts';
-import { evaluateMeasured, type Measured, type Step } from '../numbers/measured.ts';
-import { parseExpression } from '../numbers/parse-expression.ts';
+import { namesIn, ExpressionError } from '../calculations/expression.ts';
+import { latexOf, unitLatex } from '../calculations/latex.ts';
+import { evaluateMeasured, type Measured, type Step } from '../calculations/measured.ts';
+import { parseExpression } from '../calculations/parse-expression.ts';
 import { Rational } from '../numbers/rational.ts';
-import { resolveParts, type ResolvedParts } from '../numbers/resolve-units.ts';
+import { resolveParts, type ResolvedParts } from '../calculations/resolve-units.ts';
 import { unambiguousAtPlace } from '../numbers/rounding.ts';
-import { workedStep, type WorkedStep } from '../numbers/working.ts';
+import { workedStep, type WorkedStep } from '../calculations/working.ts';
 import { instrumentById } from '../instruments/catalogue.ts';
 import { parseEntry, UnreadableEntryError } from '../reading/entry.ts';
 import { readingStep } from '../reading/expected-reading.ts';

@@ -1,5 +1,5 @@
 import { Decimal } from './decimal.ts';
-import type { RoundingRule } from './rounding.ts';
+import type { RoundingRule } from './rounding-rule.ts';
 
 const POWERS: bigint[] = [1n];
 

@@ -1,7 +1,6 @@
 import { Decimal, magnitude } from './decimal.ts';
 import { Rational } from './rational.ts';
-
-export type RoundingRule = 'half-up' | 'half-even';
+import type { RoundingRule } from './rounding-rule.ts';
 
 /** Rounds once, to the given power of ten. `half-up` takes a half away from zero, `half-even` to the even neighbour. */
 export function roundToPlace(value: Decimal, place: number, rule: RoundingRule = 'half-up'): Decimal {

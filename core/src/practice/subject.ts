@@ -1,4 +1,4 @@
-import type { SkillId } from '../instruments/instrument.ts';
+import type { SkillId } from '../skills/skills.ts';
 import type { HouseRules } from '../rules/house-rules.ts';
 
 /** Read from a tool, or worked out on paper. */

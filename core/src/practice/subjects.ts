@@ -1,7 +1,7 @@
 import { instrumentIds } from '../instruments/catalogue.ts';
-import { exerciseSubject } from '../exercises/exercise-subject.ts';
+import { exerciseSubject } from './exercise-subject.ts';
 import { EXERCISE_KINDS, isExerciseKind } from '../exercises/kinds.ts';
-import { toolSubject } from '../reading/tool-subject.ts';
+import { toolSubject } from './tool-subject.ts';
 import type { Subject } from './subject.ts';
 
 /** Ids of everything a round can be made of: the tools of the bench, and the kinds of exercises. */

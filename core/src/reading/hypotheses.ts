@@ -118,14 +118,12 @@ function answers(task: ReadingTask, read: Hypothesis, rateOf: RateOf): Hypothesi
   const right = { ...read, value: read.value - read.off };
   if (read.ids.length > 1) return [right];
   const wrong = CORRECTION_SLIPS.flatMap((slip) =>
-    slip
-      .corrected(task, read.value)
-      .map(({ value, part }): Hypothesis => ({
-        ...read,
-        ids: [...read.ids, slip.id],
-        value,
-        prior: read.prior * rateOf(slip) * part,
-      })),
+    slip.corrected(task, read.value).map(({ value, part }): Hypothesis => ({
+      ...read,
+      ids: [...read.ids, slip.id],
+      value,
+      prior: read.prior * rateOf(slip) * part,
+    })),
   );
   return [right, ...wrong];
 }

@@ -5,7 +5,7 @@ import { asOnPaper, needsWholeWidth, shownOnPaper } from './on-paper.ts';
 import { pictureOf } from './picture.ts';
 import { instrumentIds } from '../instruments/catalogue.ts';
 import { planRound } from '../practice/plan-round.ts';
-import { toolSubject } from './tool-subject.ts';
+import { toolSubject } from '../practice/tool-subject.ts';
 import { completeRules } from '../rules/house-rules.ts';
 import { readingTask } from './reading-task.ts';
 import { SLIPS } from './slips/registry.ts';

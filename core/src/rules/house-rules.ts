@@ -1,4 +1,4 @@
-import type { SkillId } from '../instruments/instrument.ts';
+import type { SkillId } from '../skills/skills.ts';
 import { shortened } from '../numbers/written-number.ts';
 import { parseQuotedFactor, QuotedFactorError } from '../units/quoted-factor.ts';
 

@@ -1,7 +1,7 @@
-import { namesIn } from '../numbers/expression.ts';
-import { compileGradient, type Dual } from '../numbers/gradient.ts';
-import { parseExpression } from '../numbers/parse-expression.ts';
-import { resolveUnits } from '../numbers/resolve-units.ts';
+import { namesIn } from '../calculations/expression.ts';
+import { compileGradient, type Dual } from '../calculations/gradient.ts';
+import { parseExpression } from '../calculations/parse-expression.ts';
+import { resolveUnits } from '../calculations/resolve-units.ts';
 import { compensatedSum } from '../statistics/compensated-sum.ts';
 
 export type InputShape = 'normal' | 'rectangular' | 'triangular' | 't';

@@ -15,7 +15,7 @@ import { endSessionsOf } from '../auth/session.ts';
 import { boardOf } from '../classes/board.ts';
 import { newClassCode } from '../classes/codes.ts';
 import { createClass } from '../classes/create-class.ts';
-import { exportClass, exportStudent } from '../classes/export.ts';
+import { exportClass, exportStudent } from '../export/export.ts';
 import { importRoster } from '../classes/import-roster.ts';
 import { rosterOf } from '../classes/roster.ts';
 import { deleteClass, deleteStudent } from '../classes/removal.ts';

@@ -1,4 +1,4 @@
-import { calculate } from '../../numbers/calculate.ts';
+import { calculate } from '../../calculations/calculate.ts';
 import type { HouseRules } from '../../rules/house-rules.ts';
 import type { Random } from '../../simulation/random.ts';
 import type { Fault, TableExercise } from '../exercise.ts';

@@ -1,7 +1,7 @@
 import { ExpressionError } from './expression.ts';
-import { Rational } from './rational.ts';
-import type { RoundingRule } from './rounding.ts';
-import type { WrittenNumber } from './written-number.ts';
+import { Rational } from '../numbers/rational.ts';
+import type { RoundingRule } from '../numbers/rounding-rule.ts';
+import type { WrittenNumber } from '../numbers/written-number.ts';
 
 const HOUR = Rational.of(3600);
 const MINUTE = Rational.of(60);

@@ -8,7 +8,7 @@ import { RunEventRow, RunMember, RunRow } from '../models/notebook.ts';
 import { Person } from '../models/people.ts';
 import { Tape } from '../models/tapes.ts';
 import { StudentBelief } from '../models/tutor.ts';
-import { rosterOf } from './roster.ts';
+import { rosterOf } from '../classes/roster.ts';
 
 /** The format is described in docs/export.md. */
 const FORMAT = 'green-beam-export';

@@ -1,4 +1,21 @@
-import type { SkillId } from './instrument.ts';
+/** Skills stand for one instrument family or one numbers topic. */
+export type SkillId =
+  | 'rulers'
+  | 'graduated-cylinders'
+  | 'beakers-and-flasks'
+  | 'burettes'
+  | 'graduated-pipettes'
+  | 'volumetric-glassware'
+  | 'thermometers'
+  | 'hydrometers'
+  | 'calipers'
+  | 'micrometers'
+  | 'beam-balances'
+  | 'digital-balances'
+  | 'significant-figures'
+  | 'calculations'
+  | 'conversions'
+  | 'judging';
 
 /** What the class board and the choice of the next item count by. */
 export interface Skill {

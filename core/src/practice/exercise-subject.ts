@@ -1,6 +1,6 @@
-import type { Subject } from '../practice/subject.ts';
-import { slipsIn } from './draw-exercise.ts';
-import { exerciseKindById } from './kinds.ts';
+import type { Subject } from './subject.ts';
+import { slipsIn } from '../exercises/draw-exercise.ts';
+import { exerciseKindById } from '../exercises/kinds.ts';
 
 /** Slips of the pen and of the unit can be made on any exercise. */
 const ANYWHERE: readonly string[] = [

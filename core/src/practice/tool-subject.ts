@@ -1,7 +1,7 @@
 import { instrumentById } from '../instruments/catalogue.ts';
-import type { Subject } from '../practice/subject.ts';
-import { slipsOn } from './draw-task.ts';
-import { slipById } from './slips/registry.ts';
+import type { Subject } from './subject.ts';
+import { slipsOn } from '../reading/draw-task.ts';
+import { slipById } from '../reading/slips/registry.ts';
 
 /** A tool of the bench as the subject of a round. @throws UnknownInstrumentError naming the id. */
 export function toolSubject(instrumentId: string): Subject {

@@ -7,9 +7,9 @@ import { compileGradient } from './gradient.ts';
 import { latexOf } from './latex.ts';
 import { evaluateMeasured, figuresOf, withGuardDigits } from './measured.ts';
 import { parseExpression } from './parse-expression.ts';
-import { Rational } from './rational.ts';
+import { Rational } from '../numbers/rational.ts';
 import { resolveUnits } from './resolve-units.ts';
-import { unambiguousAtPlace } from './rounding.ts';
+import { unambiguousAtPlace } from '../numbers/rounding.ts';
 
 function calculated(text: string): { text: string; unit: string; figures: number } {
   const { tree, unit } = resolveUnits(parseExpression(text), () => ({}));

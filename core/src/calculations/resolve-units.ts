@@ -22,7 +22,7 @@ import {
   type CallNode,
   type Expression,
 } from './expression.ts';
-import { Rational } from './rational.ts';
+import { Rational } from '../numbers/rational.ts';
 
 /** An expression whose units have been checked: sums have one unit throughout, and what remains is arithmetic on pure numbers. */
 export interface Resolved {

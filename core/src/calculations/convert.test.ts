@@ -3,7 +3,7 @@ import { HouseRuleError, type HouseRules } from '../rules/house-rules.ts';
 import { conversionChain, factorOf } from '../units/chain.ts';
 import { conversionFactor, parseUnit, UnitMismatchError, UnknownUnitError } from '../units/unit.ts';
 import { convert } from './convert.ts';
-import { Rational } from './rational.ts';
+import { Rational } from '../numbers/rational.ts';
 
 const fractions = (quantity: string, unit: string, rules?: Parameters<typeof convert>[2]): string[] =>
   convert(quantity, unit, rules).chain.map(

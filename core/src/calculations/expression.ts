@@ -1,5 +1,5 @@
 import type { Operation } from '../units/unit.ts';
-import type { WrittenNumber } from './written-number.ts';
+import type { WrittenNumber } from '../numbers/written-number.ts';
 
 export const FUNCTION_NAMES = ['sqrt', 'ln', 'log10', 'exp', 'sin', 'cos', 'tan', 'abs', 'min', 'max', 'mean'] as const;
 export type FunctionName = (typeof FUNCTION_NAMES)[number];

@@ -1,5 +1,5 @@
 import { figuresOf, type Step } from './measured.ts';
-import type { RoundingRule } from './rounding.ts';
+import type { RoundingRule } from '../numbers/rounding-rule.ts';
 
 const PLACES: Readonly<Record<string, string>> = {
   '3': 'the thousands',

@@ -5,9 +5,9 @@ import { latexOf, nameLatex } from './latex.ts';
 import { evaluateMeasured, figuresOf } from './measured.ts';
 import { notesOn } from './notes-on.ts';
 import { parseExpression } from './parse-expression.ts';
-import { placeInTyped } from './plain-text.ts';
+import { placeInTyped } from '../numbers/plain-text.ts';
 import { resolveParts, resolveUnits } from './resolve-units.ts';
-import { alikeAtPlace, uncertaintyPlace } from './rounding.ts';
+import { alikeAtPlace, uncertaintyPlace } from '../numbers/rounding.ts';
 import { fullQuantity, shownUnit, workedStep, writtenQuantity, type Quantity, type WorkedStep } from './working.ts';
 
 /** The result of a calculation, with its working. */

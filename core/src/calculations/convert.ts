@@ -16,9 +16,9 @@ import {
 import { calculateWith, calculationOf, type Calculation } from './calculate.ts';
 import { numberLatex } from './latex.ts';
 import { exactly, figuresOf, productOf, type Measured } from './measured.ts';
-import { Rational } from './rational.ts';
+import { Rational } from '../numbers/rational.ts';
 import { conversionStep, type Quantity, type WorkedStep } from './working.ts';
-import { parseWrittenNumber } from './written-number.ts';
+import { parseWrittenNumber } from '../numbers/written-number.ts';
 
 /** A conversion, with the fractions it was made by, or the formula of a temperature. */
 export interface Conversion extends Calculation {

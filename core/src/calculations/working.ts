@@ -3,7 +3,7 @@ import { CLOCK, writtenUnit, type Unit } from '../units/unit.ts';
 import { questionAbout, reasonFor } from './explain-step.ts';
 import type { Expression } from './expression.ts';
 import { figuresOf, withGuardDigits, type DigitRule, type Measured, type Step } from './measured.ts';
-import { unambiguousAtPlace } from './rounding.ts';
+import { unambiguousAtPlace } from '../numbers/rounding.ts';
 import { writtenTime } from './time-of-day.ts';
 
 /** A measured number with its unit, all digits kept. */

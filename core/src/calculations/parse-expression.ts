@@ -7,10 +7,10 @@ import {
   type Expression,
   type FunctionName,
 } from './expression.ts';
-import { plainText } from './plain-text.ts';
+import { plainText } from '../numbers/plain-text.ts';
 import { parseTime } from './time-of-day.ts';
 import { tokenise, type Token } from './tokens.ts';
-import { parseWrittenNumber, shortened, UnreadableNumberError } from './written-number.ts';
+import { parseWrittenNumber, shortened, UnreadableNumberError } from '../numbers/written-number.ts';
 
 const LONGEST = 4000;
 const DEEPEST = 120;

@@ -1,4 +1,4 @@
-import { Decimal } from './decimal.ts';
+import { Decimal } from '../numbers/decimal.ts';
 import {
   ExpressionError,
   isTen,
@@ -9,8 +9,9 @@ import {
   type Expression,
   type FunctionName,
 } from './expression.ts';
-import { Rational } from './rational.ts';
-import { uncertaintyPlace, type RoundingRule, type UncertaintyFigures } from './rounding.ts';
+import { Rational } from '../numbers/rational.ts';
+import type { RoundingRule } from '../numbers/rounding-rule.ts';
+import { uncertaintyPlace, type UncertaintyFigures } from '../numbers/rounding.ts';
 
 /**
  * A number on its way through a calculation: every digit is kept, and the place says how far they can be trusted. An exact number
