@@ -1,6 +1,6 @@
 import {
-  DEEDS,
-  type Done,
+  ACTION_KINDS,
+  type Action,
   type Feedback,
   type HouseRules,
   type ItemShown,
@@ -58,7 +58,7 @@ export interface StripMark {
   readonly sound: boolean;
 }
 
-const ACTIONS = ['eye', 'loupe', 'hint', 'described', ...DEEDS] as const;
+const ACTIONS = ['eye', 'loupe', 'hint', 'described', ...ACTION_KINDS] as const;
 
 /** Something the student did with the tool or asked for, in order, with milliseconds since the picture appeared. */
 export const benchAction = object({
@@ -69,8 +69,8 @@ export const benchAction = object({
 export type BenchAction = InferType<typeof benchAction>;
 
 /** What of it was done with the tool, as core judges it. */
-export function doneIn(actions: readonly BenchAction[]): Done[] {
-  return actions.filter((action): action is Done => (DEEDS as readonly string[]).includes(action.kind));
+export function doneIn(actions: readonly BenchAction[]): Action[] {
+  return actions.filter((action): action is Action => (ACTION_KINDS as readonly string[]).includes(action.kind));
 }
 
 const id = string().uuid('That is not an id.').required();

@@ -39,41 +39,61 @@ export {
   type Estimate,
   type HouseRules,
 } from './rules/house-rules.ts';
-export { EYE_REACH, SituationError, type Situation } from './reading/situation.ts';
-export { needsWholeWidth, shownOnPaper } from './reading/on-paper.ts';
-export { asOperated, DEEDS, threadAt, THREAD_TIME, type Done, type Operation } from './reading/operation.ts';
-export { remarksOn, type Remark } from './reading/remarks.ts';
-export { cautionsFor } from './reading/cautions.ts';
-export { thingShowing } from './reading/things.ts';
-export { readingTask, type ReadingTask } from './reading/reading-task.ts';
-export { expectedReading, readingStep, writtenUnitOf, type ExpectedReading } from './reading/expected-reading.ts';
-export { diagnose, type Diagnosis, type SlipFound, type Verdict } from './reading/diagnose.ts';
-export type { SlipHistory } from './reading/hypotheses.ts';
-export { drawTask, predictedEntries, slipsOn, AimError, type DrawOptions } from './reading/draw-task.ts';
+export { ACTION_KINDS, type Action, type ActionKind, type Remark } from './reading/actions.ts';
 export {
+  asOperated,
+  begin,
+  describePicture,
+  handle,
+  needsWholeWidth,
   noteOn,
   pictureOf,
-  type DrawnMark,
-  type LiquidColumnPicture,
+  remarksOn,
+  shows,
+  startingEye,
+  wait,
+  type OnBench,
+  type Operation,
   type Picture,
-  type RulerPicture,
-  type Vessel,
-} from './reading/picture.ts';
+} from './reading/bench.ts';
+export { plainTask } from './reading/demonstration.ts';
+export { drawTask, slipsOn, AimError, type DrawOptions } from './reading/drawing/draw-task.ts';
+export { predictedEntries } from './reading/drawing/predictions.ts';
+export { expectedReading, readingStep } from './reading/expected-reading.ts';
+export { cautionsFor, hintsFor, questionFor, revealOf } from './reading/in-words.ts';
+export { EYE_REACH, SituationError } from './reading/indication/situation-error.ts';
+export { writtenUnitOf, type ExpectedReading } from './reading/indication/written.ts';
+export { diagnose, type Diagnosis, type SlipFound, type Verdict } from './reading/judging/diagnose.ts';
+export { explainSlips, type SlipExplained } from './reading/judging/explain.ts';
+export type { SlipHistory } from './reading/judging/hypotheses.ts';
+export type { PathPiece } from './reading/path.ts';
 export type { Handled, PicturedEye, RuledMark } from './reading/picture-parts.ts';
-export {
-  riderPlace,
-  type BeamPicture,
-  type DisplayPicture,
-  type DrawnBeam,
-  type Laden,
-  type Weighables,
-} from './reading/balance-pictures.ts';
-export { PUTS_RIGHT, settlesFrom, stillAway } from './reading/operate-weighing.ts';
+export { readingTask, type ReadingTask } from './reading/reading-task.ts';
+export type { RevealStep } from './reading/reveal-step.ts';
+export type { Situation } from './reading/situation.ts';
+export { shownOnPaper, SLIPS, slipById, UnknownSlipError, type KnownSlip } from './reading/slips.ts';
+
+export { riderPlace, type BeamPicture, type DrawnBeam } from './reading/beam-balances/beam-picture.ts';
+export { describePointer, describeRiders } from './reading/beam-balances/describe-beams.ts';
+export type { CaliperPicture } from './reading/calipers/caliper-picture.ts';
+export { describeCaliper, describeCaliperAt } from './reading/calipers/describe-caliper.ts';
+export type { DrawnMark, LiquidColumnPicture, Vessel } from './reading/column/column-picture.ts';
+export { describeColumn } from './reading/column/describe-column.ts';
+export { settlesFrom, stillAway } from './reading/digital-balances/settling.ts';
+export type { DisplayPicture, Weighables } from './reading/display/display.ts';
+export type { Held } from './reading/jaws/held.ts';
+export { gritAt } from './reading/jaws/jaws-on-bench.ts';
+export { describeMicrometer, describeMicrometerAt } from './reading/micrometers/describe-micrometer.ts';
+export { onThimble, SLEEVE_VERNIER } from './reading/micrometers/micrometer-indication.ts';
+export type { MicrometerPicture } from './reading/micrometers/micrometer-picture.ts';
+export { describeRing } from './reading/rings/rings.ts';
+export { describeEnd, describeRuler, type RulerPicture } from './reading/rulers/ruler-picture.ts';
+export { describeThread } from './reading/thermometers/thermometers.ts';
+export { sentTowards, threadAt, THREAD_TIME, type Thread } from './reading/thermometers/thread.ts';
+export { PUTS_RIGHT } from './reading/weighing/on-pan.ts';
 export { isAtRest, startled, swung, type Pointer, type Swing } from './instruments/pointer-swing.ts';
-export { onThimble, SLEEVE_VERNIER } from './reading/slide-reading.ts';
 export { vernierReading } from './scales/vernier.ts';
-export { gritAt } from './reading/operate-sliding.ts';
-export type { CaliperPicture, Held, MicrometerPicture } from './reading/slide-pictures.ts';
+
 export { planForAims, plannedItems, planRound, type PlannedItem } from './practice/plan-round.ts';
 export {
   faded,
@@ -85,22 +105,8 @@ export {
   type Belief,
   type TutorOptions,
 } from './practice/tutor.ts';
-export { revealOf, type RevealStep } from './reading/reveal.ts';
-export { questionFor } from './reading/question.ts';
-export { hintsFor } from './reading/hints.ts';
-export { explainSlips, type SlipExplained } from './reading/explain.ts';
 export { feedbackOn, type ClosedAnswer, type Feedback } from './practice/feedback.ts';
 export { closesTask, TRIES, type Outcome } from './practice/tries.ts';
-export { describeColumn, describeEnd, describeRuler } from './reading/describe.ts';
-export { describeBeams, describeDisplay, describePointer, describeRiders } from './reading/describe-weighing.ts';
-export {
-  describeCaliper,
-  describeCaliperAt,
-  describeMicrometer,
-  describeMicrometerAt,
-} from './reading/describe-slides.ts';
-export type { PathPiece } from './reading/path.ts';
-export { SLIPS, slipById, UnknownSlipError } from './reading/slips/registry.ts';
 
 export {
   exerciseTask,

@@ -17,6 +17,7 @@ import {
   updated,
   type Belief,
   type PlannedItem,
+  startingEye,
   type Random,
   type ReadingTask,
 } from '../../core/src/index.ts';
@@ -31,10 +32,10 @@ const RULES = completeRules();
 function handled(task: ReadingTask, slip: string | null): ReadingTask {
   const done = [
     { kind: 'lower', at: 0, to: null },
-    { kind: 'lay', at: 0, to: task.situation.endOffset ?? 0 },
+    { kind: 'lay', at: 0, to: task.family === 'rulers' ? (task.situation.endOffset ?? 0) : 0 },
   ] as const;
   return asOperated(task, {
-    eyeHeight: slip?.startsWith('eye-') ? (task.situation.eyeHeight ?? 0) : 0,
+    eyeHeight: slip?.startsWith('eye-') ? startingEye(task) : 0,
     done,
     at: slip === 'unsettled' ? 2000 : 60_000,
   });
@@ -46,7 +47,7 @@ function scattered(entry: string, task: ReadingTask, random: Random): string {
   const { place } = expectedReading(task);
   const instrument = instrumentById(task.instrumentId);
   if (
-    instrument.reads !== 'scale' ||
+    !('scale' in instrument) ||
     !/^-?[\d.]+$/.test(digits) ||
     (digits.split('.')[1]?.length ?? 0) !== Math.max(0, -place)
   )

@@ -1,6 +1,6 @@
-import { UnreadableEntryError, type Entry } from '../reading/entry.ts';
-import type { Diagnosis, SlipFound, Verdict } from '../reading/diagnose.ts';
-import { ratesFrom, type RateOf, type SlipHistory } from '../reading/hypotheses.ts';
+import { UnreadableEntryError, type Entry } from '../reading/judging/entry.ts';
+import type { Diagnosis, SlipFound, Verdict } from '../reading/judging/diagnose.ts';
+import { ratesFrom, type RateOf, type SlipHistory } from '../reading/judging/hypotheses.ts';
 import { isNumberTask, rightAnswer } from './answer.ts';
 import { rightOf, wrongBy } from './candidates.ts';
 import { isChoice, type ExerciseTask, type TableExercise } from './exercise.ts';

@@ -1,4 +1,4 @@
-import { AimError } from '../reading/draw-task.ts';
+import { AimError } from '../reading/drawing/draw-task.ts';
 import { completeRules, type HouseRules } from '../rules/house-rules.ts';
 import { seededRandom, type Random } from '../simulation/random.ts';
 import { isNumberTask, rightAnswer } from './answer.ts';

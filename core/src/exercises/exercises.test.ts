@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { UnknownInstrumentError } from '../instruments/catalogue.ts';
 import { calculate } from '../calculations/calculate.ts';
 import { significantFigures } from '../numbers/written-number.ts';
-import { AimError } from '../reading/draw-task.ts';
+import { AimError } from '../reading/drawing/draw-task.ts';
 import { parseUnit, writtenUnit } from '../units/unit.ts';
 import { completeRules, PRESETS, type HouseRules } from '../rules/house-rules.ts';
 import { subjectById, subjectIds, subjectsNamed } from '../practice/subjects.ts';

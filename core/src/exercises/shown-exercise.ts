@@ -1,4 +1,4 @@
-import { pictureOf, type Picture } from '../reading/picture.ts';
+import { pictureOf, type Picture } from '../reading/bench.ts';
 import { readingTask } from '../reading/reading-task.ts';
 import { isChoice, isWorking, type Exercise, type ExerciseKind, type ExerciseTask, type Level } from './exercise.ts';
 

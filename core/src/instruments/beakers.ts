@@ -1,4 +1,4 @@
-import type { Body, ScaleTool } from './instrument.ts';
+import type { GraduatedGlass } from './instrument.ts';
 
 /** Marks on beakers and conical flasks are good to this part of their value. */
 const APPROXIMATE_PART = 0.05;
@@ -9,15 +9,15 @@ interface CupSize {
   readonly from: number;
   readonly to: number;
   readonly division: number;
-  readonly body: Body;
+  readonly body: GraduatedGlass['body'];
 }
 
-function cup({ id, name, from, to, division, body }: CupSize): ScaleTool {
+function cup({ id, name, from, to, division, body }: CupSize): GraduatedGlass {
   return {
     id,
     name,
     skill: 'beakers-and-flasks',
-    reads: 'scale',
+    family: 'graduated-glass',
     unit: 'mL',
     range: [from, to],
     division,
@@ -29,7 +29,7 @@ function cup({ id, name, from, to, division, body }: CupSize): ScaleTool {
   };
 }
 
-const beaker = (capacity: number, from: number, to: number, division: number, bore: number): ScaleTool =>
+const beaker = (capacity: number, from: number, to: number, division: number, bore: number): GraduatedGlass =>
   cup({
     id: `beaker-${capacity}`,
     name: `${capacity} mL beaker`,
@@ -40,7 +40,7 @@ const beaker = (capacity: number, from: number, to: number, division: number, bo
   });
 
 /** Low-form beakers (inner diameters typical of ISO 3819) and a conical flask (ISO 1773: 40 mm at the floor, 14 mm at 105 mm). */
-export const BEAKERS: readonly ScaleTool[] = [
+export const BEAKERS: readonly GraduatedGlass[] = [
   beaker(50, 10, 40, 10, 39),
   beaker(100, 20, 80, 20, 47),
   beaker(250, 50, 200, 50, 66),
@@ -51,6 +51,6 @@ export const BEAKERS: readonly ScaleTool[] = [
     from: 50,
     to: 200,
     division: 50,
-    body: { kind: 'cone', baseRadius: 40, taper: 26 / 105, wall: 1.5 },
+    body: { kind: 'conical-flask', baseRadius: 40, taper: 26 / 105, wall: 1.5 },
   }),
 ];

@@ -19,7 +19,7 @@ function balance(id: string, beams: readonly RiderBeam[], pan: BeamBalance['pan'
     id,
     name: `${division} g beam balance`,
     skill: 'beam-balances',
-    reads: 'beams',
+    family: 'beam-balances',
     unit: 'g',
     range: [0, most],
     division,

@@ -1,4 +1,4 @@
-import type { ScaleTool } from './instrument.ts';
+import type { DeliveringTube } from './instrument.ts';
 
 interface DeliverySize {
   readonly id: string;
@@ -10,25 +10,23 @@ interface DeliverySize {
 }
 
 /** All of these are divided by 0.1 mL, with a number at each mL, growing downward. */
-function delivering({ id, name, skill, capacity, bore, tolerance }: DeliverySize): ScaleTool {
+function delivering({ id, name, skill, capacity, bore, tolerance }: DeliverySize): DeliveringTube {
   return {
     id,
     name,
     skill,
-    reads: 'scale',
+    family: 'burettes',
     unit: 'mL',
     range: [0, capacity],
     division: 0.1,
     tolerance,
     scale: { from: 0, to: capacity, division: 0.1, labelEvery: 1, mediumEvery: 0.5, direction: 'down' },
-    body: { kind: 'tube', bore, wall: 1.5, made: 'to-deliver' },
-    mayHaveSecondScale: false,
-    approximate: false,
+    body: { kind: skill === 'burettes' ? 'burette' : 'graduated-pipette', bore, wall: 1.5 },
   };
 }
 
 /** Burettes (ISO 385) and a graduated pipette (ISO 835), with tolerances of classes A and B. */
-export const BURETTES: readonly ScaleTool[] = [
+export const BURETTES: readonly DeliveringTube[] = [
   delivering({
     id: 'burette-25',
     name: '25 mL burette',

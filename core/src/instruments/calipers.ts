@@ -1,5 +1,5 @@
 import { leastCount, type Vernier } from '../scales/vernier.ts';
-import type { DisplayTool, VernierCaliper } from './instrument.ts';
+import type { DigitalCaliper, VernierCaliper } from './instrument.ts';
 
 interface CaliperSize {
   readonly id: string;
@@ -20,7 +20,7 @@ function caliper({ id, vernier, numbers, edge }: CaliperSize): VernierCaliper {
     id,
     name: `${least} mm vernier caliper`,
     skill: 'calipers',
-    reads: 'vernier',
+    family: 'calipers',
     unit: 'mm',
     range: [0, RANGE],
     division: least,
@@ -57,12 +57,11 @@ export const CALIPERS: readonly VernierCaliper[] = [
 ];
 
 /** A caliper with a display: in hundredths of a millimetre, or in half thousandths of an inch. */
-export const DIGITAL_CALIPER: DisplayTool = {
+export const DIGITAL_CALIPER: DigitalCaliper = {
   id: 'caliper-digital',
   name: '0.01 mm digital caliper',
   skill: 'calipers',
-  reads: 'display',
-  measures: 'length',
+  family: 'digital-calipers',
   unit: 'mm',
   range: [0, RANGE],
   division: 0.01,

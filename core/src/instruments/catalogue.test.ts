@@ -1,20 +1,19 @@
 import { describe, expect, it } from 'vitest';
 import { marksOf } from '../scales/linear-scale.ts';
 import { instrumentById, instrumentIds, UnknownInstrumentError } from './catalogue.ts';
-import { along, millimetresPerMillilitre, valueAlong } from './along-scale.ts';
-import type { ScaleTool, Tube } from './instrument.ts';
+import type { GraduatedGlass } from './instrument.ts';
 import { meniscusProfile, wallHeight } from './meniscus.ts';
 import { SKILLS } from '../skills/skills.ts';
 
-const graduated = (id: string): ScaleTool => {
+const graduated = (id: string): GraduatedGlass => {
   const found = instrumentById(id);
-  if (found.reads !== 'scale') throw new Error(`${id} has no scale`);
+  if (found.family !== 'graduated-glass') throw new Error(`${id} is no graduated glass`);
   return found;
 };
-const tube = (id: string): Tube => {
+const boreOf = (id: string): number => {
   const { body } = graduated(id);
-  if (body.kind !== 'tube') throw new Error(`${id} is no tube`);
-  return body;
+  if (body.kind === 'conical-flask') throw new Error(`${id} is no cylinder`);
+  return body.bore;
 };
 
 describe('the catalogue', () => {
@@ -47,7 +46,7 @@ describe('the catalogue', () => {
     ['cylinder-500', 5, 50, 2.5, 5, 51],
   ])('%s: divisions of %d, labels each %d, tolerance %d or %d, bore %d', (id, division, labelEvery, a, b, bore) => {
     const { scale, tolerance } = graduated(id);
-    expect([scale.division, scale.labelEvery, tolerance.a, tolerance.b, tube(id).bore]).toEqual([
+    expect([scale.division, scale.labelEvery, tolerance.a, tolerance.b, boreOf(id)]).toEqual([
       division,
       labelEvery,
       a,
@@ -55,65 +54,6 @@ describe('the catalogue', () => {
       bore,
     ]);
     expect(marksOf(scale)).toHaveLength(Math.round(scale.to / division) + 1);
-  });
-});
-
-describe('places along a tool', () => {
-  const tools = instrumentIds()
-    .map(instrumentById)
-    .filter((tool) => tool.reads === 'scale');
-
-  it.each(tools.map((tool) => [tool.id, tool] as const))('%s: a value’s place leads back to the value', (_, tool) => {
-    for (let i = 0; i <= 20; i += 1) {
-      const value = tool.range[0] + (i / 20) * (tool.range[1] - tool.range[0]);
-      expect(valueAlong(tool, along(tool, value))).toBeCloseTo(value, 9);
-    }
-  });
-
-  it.each(tools.map((tool) => [tool.id, tool] as const))('%s: numbers grow the way its scale says', (_, tool) => {
-    const [low, high] = tool.range.map((value) => along(tool, value)) as [number, number];
-    expect(high > low).toBe(tool.scale.direction === 'up');
-  });
-
-  it('marks of a sloping flask lie ever further apart, those of a float ever closer toward the dense end', () => {
-    const gaps = (id: string): number[] => {
-      const tool = graduated(id);
-      return marksOf(tool.scale)
-        .slice(1)
-        .map(({ at }, i) => Math.abs(along(tool, at) - along(tool, marksOf(tool.scale)[i]!.at)));
-    };
-    expect(gaps('conical-flask-250')).toEqual([...gaps('conical-flask-250')].sort((a, b) => a - b));
-    expect(gaps('hydrometer-1000')).toEqual([...gaps('hydrometer-1000')].sort((a, b) => b - a));
-  });
-
-  it('a sloping flask holds what a cone of its sizes does, by slices', () => {
-    const flask = graduated('conical-flask-250');
-    let [volume, height] = [0, 0];
-    for (const slice = 0.01; volume < 150_000; height += slice)
-      volume += Math.PI * (40 - (26 / 105) * (height + slice / 2)) ** 2 * slice;
-    expect(along(flask, 150)).toBeCloseTo(height, 1);
-  });
-
-  it('a float sinks to where it displaces its own mass', () => {
-    const float = graduated('hydrometer-1000');
-    // Stem immersed from the lowest mark up: mass ÷ area × (1 ÷ ρ − 1 ÷ ρ at the lowest mark).
-    const perMass = along(float, 1) / (1 / 1 - 1 / 1.1);
-    expect(along(float, 1.05)).toBeCloseTo(perMass * (1 / 1.05 - 1 / 1.1), 9);
-  });
-});
-
-describe('true sizes', () => {
-  it('a millilitre is as long as its volume over the area of the bore', () => {
-    expect(millimetresPerMillilitre(20 / Math.sqrt(Math.PI))).toBeCloseTo(10, 12);
-    expect(millimetresPerMillilitre(21.7)).toBeCloseTo(2.704, 3);
-  });
-
-  it('water climbs as high as the formula says: about 2 mL on the 100 mL cylinder', () => {
-    const { bore } = tube('cylinder-100');
-    expect(wallHeight('wetting', bore / 2)).toBeCloseTo(3.8 * (1 - Math.exp(-13.9 / 3.8)), 12);
-    expect(wallHeight('wetting', bore / 2) / millimetresPerMillilitre(bore)).toBeCloseTo(2.2, 1);
-    expect(wallHeight('flat', bore / 2)).toBe(0);
-    expect(wallHeight('domed', bore / 2)).toBeLessThan(0);
   });
 });
 

@@ -1,4 +1,4 @@
-import type { ScaleTool } from './instrument.ts';
+import type { GraduatedGlass } from './instrument.ts';
 
 interface CylinderSize {
   readonly capacity: number;
@@ -18,25 +18,25 @@ function cylinder({
   bore,
   tolerance,
   mayHaveSecondScale,
-}: CylinderSize): ScaleTool {
+}: CylinderSize): GraduatedGlass {
   return {
     id: `cylinder-${capacity}`,
     name: `${capacity} mL cylinder`,
     skill: 'graduated-cylinders',
-    reads: 'scale',
+    family: 'graduated-glass',
     unit: 'mL',
     range: [0, capacity],
     division,
     tolerance,
     scale: { from: 0, to: capacity, division, labelEvery, mediumEvery, direction: 'up' },
-    body: { kind: 'tube', bore, wall: 1.5, made: 'to-contain' },
+    body: { kind: 'cylinder', bore, wall: 1.5 },
     mayHaveSecondScale,
     approximate: false,
   };
 }
 
 /** Graduated cylinders. Bores and tolerances are typical of tall-form borosilicate cylinders (ISO 4788, classes A and B). */
-export const CYLINDERS: readonly ScaleTool[] = [
+export const CYLINDERS: readonly GraduatedGlass[] = [
   cylinder({
     capacity: 10,
     division: 0.1,

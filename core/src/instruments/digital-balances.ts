@@ -1,12 +1,11 @@
-import type { DisplayTool } from './instrument.ts';
+import type { DigitalBalance } from './instrument.ts';
 
-function balance(id: string, capacity: number, division: number): DisplayTool {
+function balance(id: string, capacity: number, division: number): DigitalBalance {
   return {
     id,
     name: `${division} g digital balance`,
     skill: 'digital-balances',
-    reads: 'display',
-    measures: 'mass',
+    family: 'digital-balances',
     unit: 'g',
     range: [0, capacity],
     division,
@@ -15,7 +14,7 @@ function balance(id: string, capacity: number, division: number): DisplayTool {
 }
 
 /** Balances with a display; the last digit is the uncertain one. */
-export const DIGITAL_BALANCES: readonly DisplayTool[] = [
+export const DIGITAL_BALANCES: readonly DigitalBalance[] = [
   balance('digital-balance-gram', 2000, 1),
   balance('digital-balance-tenth', 400, 0.1),
   balance('digital-balance-hundredth', 200, 0.01),

@@ -5,7 +5,7 @@ function micrometer(id: string, name: string, division: number, sleeveLines: Mic
     id,
     name,
     skill: 'micrometers',
-    reads: 'thimble',
+    family: 'micrometers',
     unit: 'mm',
     range: [0, 25],
     division,

@@ -1,4 +1,4 @@
-import type { ScaleTool } from './instrument.ts';
+import type { Ruler } from './instrument.ts';
 
 interface RulerScale {
   readonly id: string;
@@ -13,26 +13,24 @@ interface RulerScale {
 
 const PER_UNIT = { mm: 1, cm: 10, in: 25.4 } as const;
 
-function ruler({ id, name, unit, to, division, labelEvery, mediumEvery, bareEnd }: RulerScale): ScaleTool {
+function ruler({ id, name, unit, to, division, labelEvery, mediumEvery, bareEnd }: RulerScale): Ruler {
   const tolerance = unit === 'mm' ? 0.2 : division / 10;
   return {
     id,
     name,
     skill: 'rulers',
-    reads: 'scale',
+    family: 'rulers',
     unit,
     range: [0, to],
     division,
     tolerance: { a: tolerance, b: tolerance },
     scale: { from: 0, to, division, labelEvery, mediumEvery, direction: 'up' },
-    body: { kind: 'rule', perUnit: PER_UNIT[unit], gap: 4, bareEnd },
-    mayHaveSecondScale: false,
-    approximate: false,
+    body: { perUnit: PER_UNIT[unit], gap: 4, bareEnd },
   };
 }
 
 /** Rulers, from the finest to one that is marked by decimetres only. */
-export const RULERS: readonly ScaleTool[] = [
+export const RULERS: readonly Ruler[] = [
   ruler({
     id: 'ruler-millimetre',
     name: 'millimetre ruler',

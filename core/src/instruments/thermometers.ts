@@ -1,4 +1,4 @@
-import type { ScaleTool } from './instrument.ts';
+import type { Thermometer } from './instrument.ts';
 
 interface ThermometerScale {
   readonly id: string;
@@ -11,25 +11,32 @@ interface ThermometerScale {
   readonly perUnit: number;
 }
 
-function thermometer({ id, name, from, to, division, labelEvery, mediumEvery, perUnit }: ThermometerScale): ScaleTool {
+function thermometer({
+  id,
+  name,
+  from,
+  to,
+  division,
+  labelEvery,
+  mediumEvery,
+  perUnit,
+}: ThermometerScale): Thermometer {
   return {
     id,
     name,
     skill: 'thermometers',
-    reads: 'scale',
+    family: 'thermometers',
     unit: '°C',
     range: [from, to],
     division,
     tolerance: { a: division, b: division },
     scale: { from, to, division, labelEvery, mediumEvery, direction: 'up' },
-    body: { kind: 'thread', perUnit, gap: 3 },
-    mayHaveSecondScale: false,
-    approximate: false,
+    body: { perUnit, gap: 3 },
   };
 }
 
 /** Liquid-in-glass thermometers with a spirit thread; lengths of scale typical of laboratory ones (ISO 1770). */
-export const THERMOMETERS: readonly ScaleTool[] = [
+export const THERMOMETERS: readonly Thermometer[] = [
   thermometer({
     id: 'thermometer-degree',
     name: '1 °C thermometer',

@@ -18,7 +18,7 @@ function ringed({ volume, tolerance, ...size }: RingSize): RingTool {
     volume,
     tolerance,
     skill: 'volumetric-glassware',
-    reads: 'ring',
+    family: 'rings',
     unit: 'mL',
     range: [volume - 5 * tolerance.b, volume + 5 * tolerance.b],
     wall: 1.5,

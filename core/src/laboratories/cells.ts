@@ -7,7 +7,7 @@ import { resolveParts, type ResolvedParts } from '../calculations/resolve-units.
 import { unambiguousAtPlace } from '../numbers/rounding.ts';
 import { workedStep, type WorkedStep } from '../calculations/working.ts';
 import { instrumentById } from '../instruments/catalogue.ts';
-import { parseEntry, UnreadableEntryError } from '../reading/entry.ts';
+import { parseEntry, UnreadableEntryError } from '../reading/judging/entry.ts';
 import { readingStep } from '../reading/expected-reading.ts';
 import type { HouseRules } from '../rules/house-rules.ts';
 import { parseUnit } from '../units/unit.ts';

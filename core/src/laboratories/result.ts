@@ -1,3 +1,4 @@
+import { readingStep } from '../reading/expected-reading.ts';
 import { instrumentById } from '../instruments/catalogue.ts';
 import type { Instrument } from '../instruments/instrument.ts';
 import { MATERIALS, materialById } from '../materials/materials.ts';
@@ -23,7 +24,7 @@ export type TrialValues = Readonly<Record<string, number>>;
 
 /** The half-width a class quotes for one reading on an instrument, in its unit. */
 export function readingHalfWidth(instrument: Instrument, rules: HouseRules): number {
-  if (instrument.reads === 'display')
+  if (readingStep(instrument, rules).lastDigit === 'displayed')
     return instrument.division * (rules.digitalUncertainty === 'one-last-digit' ? 1 : 0.5);
   switch (rules.readingUncertainty) {
     case 'half-division':

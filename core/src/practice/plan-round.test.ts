@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { AimError } from '../reading/draw-task.ts';
+import { AimError } from '../reading/drawing/draw-task.ts';
 import { completeRules } from '../rules/house-rules.ts';
 import { planForAims, plannedItems, planRound } from './plan-round.ts';
 import { subjectsNamed } from './subjects.ts';

@@ -1,4 +1,4 @@
-import { AimError } from '../reading/draw-task.ts';
+import { AimError } from '../reading/drawing/draw-task.ts';
 import type { HouseRules } from '../rules/house-rules.ts';
 import { seededRandom } from '../simulation/random.ts';
 import type { Subject } from './subject.ts';

@@ -4,15 +4,16 @@ import { drawExercise, slipEntries } from '../exercises/draw-exercise.ts';
 import { exerciseTask, LEVELS, type Exercise, type ExerciseTask, type Level } from '../exercises/exercise.ts';
 import { isExerciseKind } from '../exercises/kinds.ts';
 import { exerciseSlipById } from '../exercises/slips/registry.ts';
-import { diagnose, singleExplanations, type Diagnosis } from '../reading/diagnose.ts';
-import { drawSituation } from '../reading/draw-situation.ts';
-import { drawTask, predictedEntries, type DrawOptions } from '../reading/draw-task.ts';
-import { acceptedAnswers } from '../reading/expected-reading.ts';
-import type { SlipHistory } from '../reading/hypotheses.ts';
-import { asLaid } from '../reading/operation.ts';
-import { readingTask, type ReadingTask } from '../reading/reading-task.ts';
+import { diagnose, singleExplanations, type Diagnosis } from '../reading/judging/diagnose.ts';
+import { drawSituation } from '../reading/drawing/draw-task.ts';
+import { drawTask, type DrawOptions } from '../reading/drawing/draw-task.ts';
+import { predictedEntries } from '../reading/drawing/predictions.ts';
+import { acceptedAnswers } from '../reading/indication/acceptance.ts';
+import type { SlipHistory } from '../reading/judging/hypotheses.ts';
+import { asLaid } from '../reading/bench.ts';
+import { indicationOf, readingTask, type ReadingTask } from '../reading/reading-task.ts';
 import type { Situation } from '../reading/situation.ts';
-import { SLIPS } from '../reading/slips/registry.ts';
+import { SLIPS } from '../reading/slips.ts';
 import type { HouseRules } from '../rules/house-rules.ts';
 import type { Random } from '../simulation/random.ts';
 
@@ -68,7 +69,7 @@ export function entriesWith(task: PracticeTask, slipId: string): string[] {
 export function isRightNumber(task: PracticeTask, slipId: string, entry: string): boolean {
   if (isExerciseTask(task)) return false;
   if (SLIPS.find(({ id }) => id === slipId)?.stage === 'form') return false;
-  const accepted = acceptedAnswers(task);
+  const accepted = acceptedAnswers(indicationOf(task));
   const number = Number.parseFloat(entry);
   return number >= (accepted[0] ?? 0) - HAIR && number <= (accepted.at(-1) ?? 0) + HAIR;
 }

@@ -4,13 +4,14 @@ import { shownExercise, type ExerciseShown } from '../exercises/shown-exercise.t
 import { exerciseSlipById } from '../exercises/slips/registry.ts';
 import { solutionOf, type Solution } from '../exercises/solution.ts';
 import { instrumentById } from '../instruments/catalogue.ts';
-import { cautionsFor } from '../reading/cautions.ts';
-import type { SlipFound } from '../reading/diagnose.ts';
-import { expectedReading, writtenUnitOf } from '../reading/expected-reading.ts';
-import { explainSlips, type SlipExplained } from '../reading/explain.ts';
-import { hintsFor } from '../reading/hints.ts';
-import { pictureOf, type Picture } from '../reading/picture.ts';
-import { questionFor } from '../reading/question.ts';
+import { cautionsFor } from '../reading/in-words.ts';
+import type { SlipFound } from '../reading/judging/diagnose.ts';
+import { expectedReading } from '../reading/expected-reading.ts';
+import { writtenUnitOf } from '../reading/indication/written.ts';
+import { explainSlips, type SlipExplained } from '../reading/judging/explain.ts';
+import { hintsFor } from '../reading/in-words.ts';
+import { pictureOf, type Picture } from '../reading/bench.ts';
+import { questionFor } from '../reading/in-words.ts';
 import { isExerciseTask, type PracticeTask } from './practice-task.ts';
 
 /** What is seen of an item before the answer. */

@@ -1,5 +1,5 @@
 import { EXERCISE_SLIPS } from '../exercises/slips/registry.ts';
-import { SLIPS, UnknownSlipError } from '../reading/slips/registry.ts';
+import { SLIPS, UnknownSlipError } from '../reading/slips.ts';
 
 /** What is the same of a slip wherever it is made. */
 export interface PracticeSlip {

@@ -1,7 +1,7 @@
 import { instrumentById } from '../instruments/catalogue.ts';
 import type { Subject } from './subject.ts';
-import { slipsOn } from '../reading/draw-task.ts';
-import { slipById } from '../reading/slips/registry.ts';
+import { slipsOn } from '../reading/drawing/draw-task.ts';
+import { slipById } from '../reading/slips.ts';
 
 /** A tool of the bench as the subject of a round. @throws UnknownInstrumentError naming the id. */
 export function toolSubject(instrumentId: string): Subject {

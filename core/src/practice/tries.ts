@@ -1,4 +1,4 @@
-import type { Diagnosis } from '../reading/diagnose.ts';
+import type { Diagnosis } from '../reading/judging/diagnose.ts';
 
 /** Readable entries a task usually takes before the answer is shown. */
 export const TRIES = 2;

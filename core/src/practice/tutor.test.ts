@@ -1,10 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { seededRandom } from '../simulation/random.ts';
-import { drawTask, predictedEntries } from '../reading/draw-task.ts';
+import { drawTask } from '../reading/drawing/draw-task.ts';
+import { predictedEntries } from '../reading/drawing/predictions.ts';
 import { expectedReading } from '../reading/expected-reading.ts';
 import { completeRules } from '../rules/house-rules.ts';
-import { asOperated } from '../reading/operation.ts';
+import { asOperated } from '../reading/bench.ts';
 import { instrumentIds } from '../instruments/catalogue.ts';
 import { drawExercise } from '../exercises/draw-exercise.ts';
 import type { ExerciseKind } from '../exercises/exercise.ts';
@@ -14,8 +15,9 @@ import { planRound } from './plan-round.ts';
 import { entriesWith } from './practice-task.ts';
 import { toolSubject } from './tool-subject.ts';
 import type { ReadingTask } from '../reading/reading-task.ts';
-import { slipById } from '../reading/slips/registry.ts';
+import { slipById } from '../reading/slips.ts';
 import { faded, MADE, NO_HABIT, planForBelief, PRIORS, updated, type Belief } from './tutor.ts';
+import { fieldsOf } from '../../test/fields-of.ts';
 
 const rules = completeRules();
 const PRIOR = PRIORS.reading;
@@ -26,7 +28,7 @@ const level = (task: ReadingTask): ReadingTask =>
     eyeHeight: 0,
     done: [
       { kind: 'lower', at: 0, to: null },
-      { kind: 'lay', at: 0, to: task.situation.endOffset ?? 0 },
+      { kind: 'lay', at: 0, to: fieldsOf(task).endOffset ?? 0 },
     ],
     at: 60_000,
   });

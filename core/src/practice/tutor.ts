@@ -12,7 +12,7 @@ import {
 import { isExerciseKind } from '../exercises/kinds.ts';
 import { shuffled } from '../simulation/shuffled.ts';
 import { EXERCISE_SLIPS } from '../exercises/slips/registry.ts';
-import { SLIPS } from '../reading/slips/registry.ts';
+import { SLIPS } from '../reading/slips.ts';
 import type { Domain, Subject } from './subject.ts';
 
 /**

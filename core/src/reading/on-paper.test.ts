@@ -1,14 +1,16 @@
 import { describe, expect, it } from 'vitest';
-import { diagnose } from './diagnose.ts';
-import { drawTask, predictedEntries } from './draw-task.ts';
-import { asOnPaper, needsWholeWidth, shownOnPaper } from './on-paper.ts';
-import { pictureOf } from './picture.ts';
+import { diagnose } from './judging/diagnose.ts';
+import { drawTask } from './drawing/draw-task.ts';
+import { predictedEntries } from './drawing/predictions.ts';
+import { asOnPaper, needsWholeWidth } from './bench.ts';
+import { shownOnPaper } from './slips.ts';
+import { pictureOf } from './bench.ts';
 import { instrumentIds } from '../instruments/catalogue.ts';
 import { planRound } from '../practice/plan-round.ts';
 import { toolSubject } from '../practice/tool-subject.ts';
 import { completeRules } from '../rules/house-rules.ts';
 import { readingTask } from './reading-task.ts';
-import { SLIPS } from './slips/registry.ts';
+import { SLIPS } from './slips.ts';
 
 describe('a reading on paper', () => {
   it('is seen from the level, with the thread at rest', () => {

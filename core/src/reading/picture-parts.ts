@@ -21,6 +21,6 @@ export interface RuledMark {
 }
 
 /** Drawing units are rounded to a thousandth of a millimetre, far below what can be seen. */
-export function drawn(length: number): number {
+export function inDrawing(length: number): number {
   return Math.round(length * 1000) / 1000;
 }

@@ -1,19 +1,21 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { UnknownInstrumentError } from '../instruments/catalogue.ts';
-import { describeColumn } from './describe.ts';
-import { diagnose } from './diagnose.ts';
-import { AimError, drawTask, slipsOn } from './draw-task.ts';
+import { fieldsOf } from '../../test/fields-of.ts';
+import { instrumentById, instrumentIds, UnknownInstrumentError } from '../instruments/catalogue.ts';
+import { describeColumn } from './column/describe-column.ts';
+import { diagnose } from './judging/diagnose.ts';
+import { AimError, drawTask, slipsOn } from './drawing/draw-task.ts';
 import { expectedReading } from './expected-reading.ts';
-import { explainSlips } from './explain.ts';
-import { hintsFor } from './hints.ts';
+import { explainSlips } from './judging/explain.ts';
+import { hintsFor } from './in-words.ts';
 import { HouseRuleError, PRESETS, type HouseRules } from '../rules/house-rules.ts';
-import { pictureOf } from './picture.ts';
-import { asOperated } from './operation.ts';
+import { pictureOf } from './bench.ts';
+import { asOperated } from './bench.ts';
 import { readingTask } from './reading-task.ts';
-import { revealOf } from './reveal.ts';
-import { SituationError, type Situation } from './situation.ts';
-import { SLIPS, UnknownSlipError } from './slips/registry.ts';
+import { revealOf } from './in-words.ts';
+import { SituationError } from './indication/situation-error.ts';
+import type { Situation } from './situation.ts';
+import { slipOn, SLIPS, UnknownSlipError } from './slips.ts';
 
 const half = PRESETS[1]!.rules;
 const leastCount = PRESETS[2]!.rules;
@@ -240,7 +242,7 @@ describe('drawing of items', () => {
 
   it('starts with the eye off the level', () => {
     for (let seed = 0; seed < 50; seed += 1)
-      expect(Math.abs(drawTask('cylinder-100', { seed }).situation.eyeHeight!)).toBeGreaterThanOrEqual(35);
+      expect(Math.abs(fieldsOf(drawTask('cylinder-100', { seed })).eyeHeight!)).toBeGreaterThanOrEqual(35);
   });
 });
 
@@ -269,13 +271,21 @@ describe('the picture', () => {
 describe('words about a reading', () => {
   const task = readingTask('cylinder-50', { value: 37.4, liquid: 'brine', eyeHeight: 40 });
 
-  it('every slip has a name, a reason and something to look at', () => {
-    for (const { ids } of SLIPS.map((slip) => ({ ids: [slip.id] }))) {
-      const [explained] = explainSlips(task, { ids });
-      expect(explained!.name).not.toBe('');
+  it.each(instrumentIds())('on a %s: every slip has a name, a reason and something to look at', (id) => {
+    const drawn = drawTask(id, { seed: 3 });
+    const told = SLIPS.filter((slip) => slipOn(instrumentById(id), slip.id));
+    expect(told.length).toBeGreaterThanOrEqual(7);
+    for (const slip of told) {
+      const [explained] = explainSlips(drawn, { ids: [slip.id] });
+      expect(explained!.name).toBe(slip.name);
       expect(explained!.why).toMatch(/^[A-Z].*\.$/);
       expect(explained!.lookAt.length).toBeGreaterThan(8);
     }
+  });
+
+  it('a slip of another family is none here, and is refused by name', () => {
+    expect(() => explainSlips(task, { ids: ['half-missed'] })).toThrow(UnknownSlipError);
+    expect(SLIPS.every(({ id }) => instrumentIds().some((tool) => slipOn(instrumentById(tool), id)))).toBe(true);
   });
 
   it('hints name no number of the picture', () => {

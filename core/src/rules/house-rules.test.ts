@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { instrumentById } from '../instruments/catalogue.ts';
-import { expectedReading, readingStep, writtenUnitOf } from '../reading/expected-reading.ts';
+import { expectedReading, readingStep } from '../reading/expected-reading.ts';
+import { writtenUnitOf } from '../reading/indication/written.ts';
 import { completeRules, DEFAULT_RULES, HouseRuleError, PRESETS, type HouseRules } from './house-rules.ts';
 import { readingTask } from '../reading/reading-task.ts';
 
@@ -77,8 +78,8 @@ describe('a family’s own estimate', () => {
       estimate: 'nearest-division',
       estimateByFamily: { 'graduated-cylinders': 'tenths' },
     });
-    expect(readingStep(instrumentById('cylinder-10'), rules)).toEqual({ step: 0.01, place: -2 });
-    expect(readingStep(instrumentById('digital-balance-hundredth'), rules)).toEqual({ step: 0.01, place: -2 });
+    expect(readingStep(instrumentById('cylinder-10'), rules)).toMatchObject({ step: 0.01, place: -2 });
+    expect(readingStep(instrumentById('digital-balance-hundredth'), rules)).toMatchObject({ step: 0.01, place: -2 });
   });
 
   it('changes the unit of volumes, not of masses', () => {

@@ -1,20 +1,14 @@
-import { pictureOf, type CaliperPicture, type MicrometerPicture, type ReadingTask } from '../../src/index.ts';
+import type { CaliperPicture, MicrometerPicture } from '../../src/index.ts';
 import type { Random } from '../../src/simulation/random.ts';
 
 /** Scatter of the line that seems to coincide, in lines, and of an estimated part of a division. */
 const LINES = 0.4;
 export const DIVISIONS = 0.07;
 
-export function caliperOf(task: ReadingTask): CaliperPicture {
-  const picture = pictureOf(task);
-  if (picture.kind !== 'caliper') throw new Error('a caliper is drawn as one');
-  return picture;
-}
-
-export function micrometerOf(task: ReadingTask): MicrometerPicture {
-  const picture = pictureOf(task);
-  if (picture.kind !== 'micrometer') throw new Error('a micrometer is drawn as one');
-  return picture;
+/** A number with the decimals of the least count, and its unit. */
+export function written(value: number, least: number): string {
+  const decimals = String(least).split('.')[1]?.length ?? 0;
+  return `${(Math.round(value / least) * least + 0).toFixed(decimals)} mm`;
 }
 
 /** What a reader sees of a caliper: the last main mark before the vernier's zero, and the line that seems to coincide. */

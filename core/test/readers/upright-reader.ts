@@ -1,24 +1,11 @@
-import type { LiquidColumnPicture, ReadingTask } from '../../src/index.ts';
-import { pictureOf } from '../../src/index.ts';
-import type { Random } from '../../src/simulation/random.ts';
+import type { LiquidColumnPicture } from '../../src/index.ts';
+import type { Reader } from './prove-readers.ts';
 
-/**
- * A reader who has only the picture: measures positions with a ruler, takes the division from the printed numerals, and estimates with
- * a scatter. Nothing here knows how core predicts a slip.
- */
-export interface UprightReader {
-  readonly picture: LiquidColumnPicture;
-  readonly random: Random;
-}
+/** A reader of an upright tool: measures positions with a ruler, takes the division from the printed numerals, and estimates with a scatter. */
+export type UprightReader = Reader<LiquidColumnPicture>;
 
 /** Scatter of an estimate, in divisions. */
 export const SCATTER = 0.07;
-
-export function columnOf(task: ReadingTask): LiquidColumnPicture {
-  const picture = pictureOf(task);
-  if (picture.kind !== 'liquid-column') throw new Error('an upright tool is drawn as a column');
-  return picture;
-}
 
 interface Numbered {
   readonly y: number;

@@ -1,18 +1,18 @@
-import { pictureOf, type BeamPicture, type DisplayPicture, type ReadingTask } from '../../src/index.ts';
+import type { Action, BeamPicture } from '../../src/index.ts';
 import type { Random } from '../../src/simulation/random.ts';
 import { DIVISIONS } from './slide-reader.ts';
 
-export function beamsOf(task: ReadingTask): BeamPicture {
-  const picture = pictureOf(task);
-  if (picture.kind !== 'beams') throw new Error('a beam balance is drawn as one');
-  return picture;
+/** What a balance’s card says it is off by, in g. */
+export function card(note: string | null): number {
+  const [, size = '0', way = 'much'] = /shows ([\d.]+) g too (\w+)/.exec(note ?? '') ?? [];
+  return way === 'much' ? Number(size) : -Number(size);
 }
 
-export function displayOf(task: ReadingTask): DisplayPicture {
-  const picture = pictureOf(task);
-  if (picture.kind !== 'display') throw new Error('a display is drawn as one');
-  return picture;
-}
+const CARE = ['shield', 'centre', 'dry', 'clean', 'hang-free'] as const;
+/** Vessel and thing are put on, without taring: what is to be taken off is still to be taken off. */
+export const LADEN: readonly Action[] = (['switch-on', 'put-vessel', ...CARE, 'put-thing'] as const).map(
+  (kind, at) => ({ kind, at, to: null }),
+);
 
 /** What somebody sees of the riders: each notched one's number, and the sliding one's place with an estimated part of a line. */
 export interface Ridden {

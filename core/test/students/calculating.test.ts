@@ -1,5 +1,7 @@
 import { describe, it } from 'vitest';
-import { slipsIn, type ExerciseKind, type HouseRules } from '../../src/index.ts';
+import { slipsIn } from '../../src/index.ts';
+import type { ExerciseKind } from '../../src/exercises/exercise.ts';
+import type { HouseRules } from '../../src/rules/house-rules.ts';
 import { careful, HABITS } from './calculating.ts';
 import { expectNamed, expectSound } from './prove-students.ts';
 

@@ -1,5 +1,5 @@
 import Fraction from 'fraction.js';
-import type { WorkingExercise } from '../../src/index.ts';
+import type { WorkingExercise } from '../../src/exercises/exercise.ts';
 import {
   exactly,
   keeping,

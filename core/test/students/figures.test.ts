@@ -1,12 +1,7 @@
 import Fraction from 'fraction.js';
 import { describe, expect, it } from 'vitest';
-import {
-  diagnoseExercise,
-  exerciseTask,
-  slipsIn,
-  type CountingExercise,
-  type RoundingExercise,
-} from '../../src/index.ts';
+import { diagnoseExercise, slipsIn } from '../../src/index.ts';
+import { exerciseTask, type CountingExercise, type RoundingExercise } from '../../src/exercises/exercise.ts';
 import { exchanged } from './calculating.ts';
 import { expectNamed, expectSound } from './prove-students.ts';
 import { rounded, withFigures, written } from './reckoning.ts';

@@ -2,17 +2,14 @@ import { describe, expect, it } from 'vitest';
 import {
   diagnoseExercise,
   drawExercise,
-  exerciseTask,
   expectedReading,
   FAULT_KINDS,
-  LEVELS,
-  PRESETS,
   readingTask,
   slipsIn,
   writtenMarks,
-  type ChoiceExercise,
-  type TableExercise,
 } from '../../src/index.ts';
+import { exerciseTask, LEVELS, type ChoiceExercise, type TableExercise } from '../../src/exercises/exercise.ts';
+import { PRESETS } from '../../src/rules/house-rules.ts';
 import { proofRead } from './proof-read.ts';
 import { expectNamed, expectSound } from './prove-students.ts';
 

@@ -1,4 +1,5 @@
-import type { Marked, TableExercise } from '../../src/index.ts';
+import type { Marked } from '../../src/index.ts';
+import type { TableExercise } from '../../src/exercises/exercise.ts';
 
 /** A proof-reader: goes through a table with nothing but what it shows, and marks what is wrong. */
 export function proofRead({ headings, rows, story }: Pick<TableExercise, 'headings' | 'rows' | 'story'>): Marked[] {

@@ -8,6 +8,7 @@ import {
   isExerciseTask,
   practiceTask,
   questionOn,
+  startingEye,
   remarksOn,
   unitAsked,
   type HouseRules,
@@ -99,7 +100,7 @@ export function attemptShown(attempt: Attempt, rules: HouseRules, mayKnow: boole
     tryNumber: attempt.tryNumber,
     hints: attempt.hints,
     timeTaken: attempt.timeTaken,
-    eyeHeight: isExerciseTask(task) ? 0 : (task.situation.eyeHeight ?? 0),
+    eyeHeight: isExerciseTask(task) ? 0 : startingEye(task),
     picture: attempt.picture,
     at: attempt.createdAt.toISOString(),
   };

@@ -11,13 +11,13 @@ import {
   isExerciseTask,
   practiceTask,
   rightEntry,
-  type Done,
+  startingEye,
+  type Action,
   type Exercise,
   type ExerciseTask,
   type PracticeTask,
   type Random,
   type ReadingTask,
-  type Situation,
   type SlipHistory,
 } from '@green-beam/core';
 import { addMinutes, addSeconds, subDays } from 'date-fns';
@@ -53,12 +53,12 @@ function careful(task: ReadingTask, random: Random): string {
 }
 
 /** What is done with the tool before it is read: the bulb lowered so many ms before, the thing laid at the zero mark. */
-function handling({ settled, loose, left, endOffset = 0 }: Situation, waited: number, timeTaken: number): Done[] {
-  return [
-    ...(settled === false ? [{ kind: 'lower' as const, at: timeTaken - waited, to: null }] : []),
-    ...(loose ? [{ kind: 'lay' as const, at: 4000, to: endOffset }] : []),
-    ...(left === 'funnel' ? [{ kind: 'clear-top' as const, at: 3000, to: null }] : []),
-  ];
+function handling(task: ReadingTask, waited: number, timeTaken: number): Action[] {
+  const did = (kind: Action['kind'], at: number, to: number | null = null): Action[] => [{ kind, at, to }];
+  if (task.family === 'thermometers') return task.situation.settled === false ? did('lower', timeTaken - waited) : [];
+  if (task.family === 'rulers') return task.situation.loose ? did('lay', 4000, task.situation.endOffset ?? 0) : [];
+  if (task.family === 'burettes') return task.situation.left === 'funnel' ? did('clear-top', 3000) : [];
+  return [];
 }
 
 interface Tried {
@@ -87,10 +87,10 @@ function readOff(task: ReadingTask, student: SampleStudent, random: Random, calm
   const level = Number((1.5 * random.normal()).toFixed(1));
   for (const [id, rate] of Object.entries(student.habits)) {
     if (random.uniform() > rate * calm) continue;
-    const eye = id.startsWith('eye-') ? (task.situation.eyeHeight ?? 0) : level;
+    const eye = id.startsWith('eye-') ? startingEye(task) : level;
     const waited = id === 'unsettled' ? HASTY : WAITED;
     const entry = entriesWith(
-      asOperated(task, { eyeHeight: eye, done: handling(task.situation, waited, waited), at: waited }),
+      asOperated(task, { eyeHeight: eye, done: handling(task, waited, waited), at: waited }),
       id,
     )[0];
     if (entry !== undefined) return { entry, eyeHeight: eye, waited };
@@ -180,7 +180,7 @@ export function sampleWork(
         const reading = practiceTask(task.subjectId, task.situation, DEFAULT_RULES);
         const { entry, eyeHeight, waited } = tryOf(reading, student, random, tryNumber === 1 ? calm : calm * 0.3);
         const timeTaken = (22 + random.below(40)) * 1000;
-        const actions = isExerciseTask(reading) ? [] : handling(reading.situation, waited, timeTaken);
+        const actions = isExerciseTask(reading) ? [] : handling(reading, waited, timeTaken);
         const body: NewAttempt = {
           id: randomUUID(),
           taskId: task.id,

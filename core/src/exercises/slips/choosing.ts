@@ -2,7 +2,7 @@ import {
   droppedDigit as droppedDigitRead,
   extraDigit as extraDigitRead,
   trailingZeroDropped as zeroDroppedRead,
-} from '../../reading/slips/record.ts';
+} from '../../reading/slips/form.ts';
 import { isChoice, type ExerciseTask, type Option } from '../exercise.ts';
 import { letterOf } from '../letters.ts';
 import { sharedWith, type AnswerSlip } from './slip.ts';

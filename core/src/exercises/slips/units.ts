@@ -1,4 +1,4 @@
-import { unitMissing as unitMissingRead, unitWrong as unitWrongRead } from '../../reading/slips/record.ts';
+import { unitMissing as unitMissingRead, unitWrong as unitWrongRead } from '../../reading/slips/form.ts';
 import { sharedWith, type UnitSlip } from './slip.ts';
 
 export const unitMissing: UnitSlip = {

@@ -1,8 +1,8 @@
 import { instrumentById } from '../../instruments/catalogue.ts';
-import { drawTask } from '../../reading/draw-task.ts';
+import { drawTask } from '../../reading/drawing/draw-task.ts';
 import { expectedReading } from '../../reading/expected-reading.ts';
-import { questionFor } from '../../reading/question.ts';
-import { longThing, weighedThing } from '../../reading/things.ts';
+import { questionFor } from '../../reading/in-words.ts';
+import { longThing, weighedThing } from '../../reading/words/things.ts';
 import { readingTask, type ReadingTask } from '../../reading/reading-task.ts';
 import type { HouseRules } from '../../rules/house-rules.ts';
 import type { Random } from '../../simulation/random.ts';
@@ -24,6 +24,9 @@ const SEEN = [
   'thermometer-degree',
 ] as const;
 
+/** What of a drawn situation goes on to be shown: the eye, and what is measured. */
+const KEPT: readonly string[] = ['eyeHeight', 'surface', 'liquid', 'thing'];
+
 /** A reading that is written with decimals by a class’s rules: on a mark, where the last digit is a zero, as often as not. */
 function decimalReading(random: Random, rules: HouseRules): ReadingTask {
   for (;;) {
@@ -33,15 +36,8 @@ function decimalReading(random: Random, rules: HouseRules): ReadingTask {
     const value =
       random.uniform() < 0.5 ? Number((Math.round(situation.value / division) * division).toFixed(6)) : situation.value;
     // One mark is read: a thing begins at zero, and nothing is to be taken off.
-    const { eyeHeight = 0, surface, liquid, thing } = situation;
-    const shown = {
-      value,
-      eyeHeight,
-      ...(surface ? { surface } : {}),
-      ...(liquid ? { liquid } : {}),
-      ...(thing ? { thing } : {}),
-    };
-    const task = readingTask(instrumentId, shown, rules);
+    const kept = Object.entries(situation).filter(([field]) => KEPT.includes(field));
+    const task = readingTask(instrumentId, { ...Object.fromEntries(kept), value }, rules);
     if (expectedReading(task).text.includes('.')) return task;
   }
 }

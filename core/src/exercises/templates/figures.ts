@@ -1,5 +1,5 @@
 import type { CountingExercise, RoundingExercise } from '../exercise.ts';
-import { weighedThing } from '../../reading/things.ts';
+import { weighedThing } from '../../reading/words/things.ts';
 import type { Random } from '../../simulation/random.ts';
 import { beginning } from './harbour-kit.ts';
 import type { Drawing, Template } from './template.ts';

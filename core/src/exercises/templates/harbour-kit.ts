@@ -1,4 +1,4 @@
-import { weighedThing } from '../../reading/things.ts';
+import { weighedThing } from '../../reading/words/things.ts';
 import type { Random } from '../../simulation/random.ts';
 
 /** What things of the harbour kit are made of, with a density in g/cm³ that such a thing may well have. */

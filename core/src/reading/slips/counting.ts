@@ -1,83 +1,87 @@
-import { labelPassed, lastMarkPassed, multipleOf, nextBeyond, type LinearScale } from '../../scales/linear-scale.ts';
-import { scaleReadingOf } from '../scale-reading.ts';
-import { slidingBeam } from './balance.ts';
-import { drawnAt } from '../picture.ts';
+import { labelPassed, lastMarkPassed, nextBeyond, type LinearScale } from '../../scales/linear-scale.ts';
 import type { PathPiece } from '../path.ts';
-import type { ReadingTask } from '../reading-task.ts';
-import type { CountSlip, Counted } from './slip.ts';
+import type { ScaleIndication } from '../scale/scale-indication.ts';
+import type { CountedOn } from '../scale/counted-on.ts';
+import { scattered, unscattered, type Counted, type CountSlip } from './slip.ts';
 
-function scaleOf(task: ReadingTask): LinearScale | null {
-  return scaleReadingOf(task)?.tool.scale ?? null;
-}
+type Marked = CountedOn & Partial<Pick<ScaleIndication, 'drawnAt' | 'mark'>>;
 
-/** What is counted on a scale of any tool: of a beam balance on the sliding rider’s, what the notched riders show being added. */
+/** What is counted on the scale that a point is counted on, what the other scales show being added. */
 function onItsScale(
-  task: ReadingTask,
+  { countedOn }: CountedOn,
   seen: number,
   count: (scale: LinearScale, seen: number) => Counted[],
 ): Counted[] {
-  const sliding = slidingBeam(task, seen);
-  if (sliding)
-    return count(sliding.scale, seen - sliding.base).map((one) => ({ ...one, value: one.value + sliding.base }));
-  const scale = scaleOf(task);
-  return scale ? count(scale, seen) : [];
+  const on = countedOn(seen);
+  return on ? count(on.scale, seen - on.base).map((one) => ({ ...one, value: one.value + on.base })) : [];
 }
 
-function spanOn(
-  task: ReadingTask,
-  from: (scale: LinearScale, value: number) => number,
-  to: (scale: LinearScale, value: number) => number,
-  text: string,
-): PathPiece[] {
-  const reading = scaleReadingOf(task);
-  if (!reading) return [];
-  const { tool, value } = reading;
-  return [
-    {
-      kind: 'span',
-      fromY: drawnAt(reading, from(tool.scale, value)),
-      toY: drawnAt(reading, to(tool.scale, value)),
-      text,
-    },
-  ];
+/** The graduation itself, for the words about it. */
+function scaleIn({ countedOn, mark }: Marked): LinearScale | null {
+  return countedOn(mark ?? 0)?.scale ?? null;
 }
 
-const labelOver = (scale: LinearScale, value: number): number => nextBeyond(scale.labelEvery, value);
-const markOver = (scale: LinearScale, value: number): number => nextBeyond(scale.division, value);
-const itself = (_: LinearScale, value: number): number => value;
-const counted = (value: number, part = 1): Counted => ({ value, scatter: true, part });
+type PointOn = (scale: LinearScale, value: number) => number;
+
+/** A stretch of the scale that was counted wrongly; nothing where the drawing has no such places. */
+export function spanOn({ countedOn, drawnAt, mark }: Marked, from: PointOn, to: PointOn, text: string): PathPiece[] {
+  const scale = mark === undefined ? undefined : countedOn(mark)?.scale;
+  if (!scale || !drawnAt || mark === undefined) return [];
+  return [{ kind: 'span', fromY: drawnAt(from(scale, mark)), toY: drawnAt(to(scale, mark)), text }];
+}
+
+export const labelOver: PointOn = (scale, value) => nextBeyond(scale.labelEvery, value);
+export const markOver: PointOn = (scale, value) => nextBeyond(scale.division, value);
+export const itself: PointOn = (_, value) => value;
 
 /** The next mark taken for the one passed: 84.6 → 85.6, and 84.2 → 85 without estimating at all. */
 function roundedUpReadings(scale: LinearScale, seen: number): Counted[] {
   const fraction = (seen - lastMarkPassed(scale, seen)) / scale.division;
-  const next = counted(seen + (seen < 0 ? -scale.division : scale.division), 0.6);
+  const next = scattered(seen + (seen < 0 ? -scale.division : scale.division), 0.6);
   if (Math.abs(fraction) < 0.05 || Math.abs(fraction) > 0.5) return [next];
-  return [next, { value: markOver(scale, seen), scatter: false, part: 0.4 }];
+  return [next, unscattered(markOver(scale, seen), 0.4)];
 }
 
-export const roundedUp: CountSlip = {
+const roundedUp: CountSlip<Marked> = {
   id: 'rounded-up',
   stage: 'count',
   name: 'The next mark, not the one passed',
   baseRate: 0.06,
   why: () => 'Certain digits come from the last mark passed; you started from the one that is not reached yet.',
   lookAt: () => 'the last mark passed, then the part of a space beyond it',
-  counted: (task, seen) => onItsScale(task, seen, roundedUpReadings),
-  path: (task) => spanOn(task, markOver, itself, 'not reached yet'),
+  counted: (indication, seen) => onItsScale(indication, seen, roundedUpReadings),
+  path: (indication) => spanOn(indication, markOver, itself, 'not reached yet'),
 };
 
-export const labelAbove: CountSlip = {
+const labelAbove: CountSlip<Marked> = {
   id: 'label-above',
   stage: 'count',
   name: 'Counted back from the next label',
   baseRate: 0.06,
   why: () => 'You took the spaces back from the next label for the part beyond the label that is passed.',
   lookAt: () => 'the label passed last; count on from there',
-  counted: (task, seen) =>
-    onItsScale(task, seen, (scale, at) =>
-      scale.direction === 'up' ? [counted(labelPassed(scale, at) + labelOver(scale, at) - at)] : [],
+  counted: (indication, seen) =>
+    onItsScale(indication, seen, (scale, at) =>
+      scale.direction === 'up' ? [scattered(labelPassed(scale, at) + labelOver(scale, at) - at)] : [],
     ),
-  path: (task) => spanOn(task, labelOver, itself, 'counted back'),
+  path: (indication) => spanOn(indication, labelOver, itself, 'counted back'),
+};
+
+const upsideDown: CountSlip<Marked> = {
+  id: 'upside-down',
+  stage: 'count',
+  name: 'Counted upward',
+  baseRate: 0.15,
+  why: () => 'On this tool the numbers grow downward. You counted upward from the label below, as on a cylinder.',
+  lookAt: () => 'the label above; count downward from there',
+  counted: (indication, seen) =>
+    onItsScale(indication, seen, (scale, at) => {
+      if (scale.direction !== 'down') return [];
+      const [above, below] = [labelPassed(scale, at), labelOver(scale, at)];
+      const upward = below - at;
+      return [scattered(below + upward, 0.5), scattered(above + upward, 0.5)];
+    }),
+  path: (indication) => spanOn(indication, labelOver, itself, 'counted upward'),
 };
 
 /** What a division of a scale by twos, fives or tens is taken for; a scale by single ones or tenths leaves nothing to mistake. */
@@ -116,123 +120,55 @@ function spacesPerLabel(scale: LinearScale): number {
   return Math.round(scale.labelEvery / scale.division);
 }
 
-export const divisionMiscounted: CountSlip = {
+const divisionMiscounted: CountSlip<Marked> = {
   id: 'division-miscounted',
   stage: 'count',
   name: 'A division taken for one',
   baseRate: 0.12,
-  why: (task) => {
-    const scale = scaleOf(task);
+  why: (indication) => {
+    const scale = scaleIn(indication);
     if (!scale) return '';
     const spaces = spacesPerLabel(scale);
     return `Between two labels ${spaces === 1 ? 'there is one space' : `there are ${spaces} spaces`} for ${scale.labelEvery}: ${spaces === 1 ? 'it' : 'one of them'} is worth ${scale.division}, and you counted it as another size.`;
   },
   lookAt: () => 'two neighbouring labels and the spaces between them, before counting any mark',
-  counted(task, seen) {
-    const scale = scaleOf(task);
-    if (!scale) return [];
-    const label = labelPassed(scale, seen);
-    const spaces = (seen - label) / scale.division;
-    if (Math.abs(spaces) < 0.05) return [];
-    return takenFor(scale, Math.abs(spaces)).map(({ division, part }) => ({
-      value: label + spaces * division,
-      scatter: true,
-      part,
-      division,
-    }));
-  },
-  path: (task) => spanOn(task, labelPassed, labelOver, 'another size'),
+  counted: (indication, seen) =>
+    onItsScale(indication, seen, (scale, at) => {
+      const label = labelPassed(scale, at);
+      const spaces = (at - label) / scale.division;
+      if (Math.abs(spaces) < 0.05) return [];
+      return takenFor(scale, Math.abs(spaces)).map(({ division, part }) =>
+        scattered(label + spaces * division, part, division),
+      );
+    }),
+  path: (indication) => spanOn(indication, labelPassed, labelOver, 'another size'),
 };
 
-export const marksCounted: CountSlip = {
+const marksCounted: CountSlip<Marked> = {
   id: 'marks-counted',
   stage: 'count',
   name: 'Marks counted instead of spaces',
   baseRate: 0.04,
-  why: (task) => {
-    const scale = scaleOf(task);
+  why: (indication) => {
+    const scale = scaleIn(indication);
     const spaces = scale ? spacesPerLabel(scale) : 10;
     return `Between two labels ${spaces === 1 ? 'there is one space' : `there are ${spaces} spaces`}; counting ${spaces === 1 ? 'its' : 'their'} marks gives ${spaces + 1}, and every division comes out too small.`;
   },
   lookAt: () => 'the spaces between two neighbouring labels',
-  counted: (task, seen) =>
-    onItsScale(task, seen, (scale, at) => {
+  counted: (indication, seen) =>
+    onItsScale(indication, seen, (scale, at) => {
       const label = labelPassed(scale, at);
       const spaces = scale.labelEvery / scale.division;
-      return [counted(label + ((at - label) * spaces) / (spaces + 1))];
+      return [scattered(label + ((at - label) * spaces) / (spaces + 1))];
     }),
-  path: (task) => spanOn(task, labelPassed, labelOver, 'spaces, not marks'),
+  path: (indication) => spanOn(indication, labelPassed, labelOver, 'spaces, not marks'),
 };
 
-export const otherScale: CountSlip = {
-  id: 'other-scale',
-  stage: 'count',
-  name: 'The other scale',
-  baseRate: 0.1,
-  why: () =>
-    'This tool carries two scales. The one that counts downward tells how much has been poured out of a full cylinder, not how much is in it.',
-  lookAt: () => 'the scale whose zero is at the bottom',
-  counted(task, seen) {
-    const reading = scaleReadingOf(task);
-    return reading?.secondScale ? [counted(reading.tool.scale.to - seen)] : [];
-  },
-  path: (task) => spanOn(task, (scale) => scale.to, itself, 'counted from the top'),
-};
-
-export const upsideDown: CountSlip = {
-  id: 'upside-down',
-  stage: 'count',
-  name: 'Counted upward',
-  baseRate: 0.15,
-  why: () => 'On this tool the numbers grow downward. You counted upward from the label below, as on a cylinder.',
-  lookAt: () => 'the label above; count downward from there',
-  counted(task, seen) {
-    const scale = scaleOf(task);
-    if (!scale || scale.direction !== 'down') return [];
-    const [above, below] = [labelPassed(scale, seen), labelOver(scale, seen)];
-    const upward = below - seen;
-    return [counted(below + upward, 0.5), counted(above + upward, 0.5)];
-  },
-  path: (task) => spanOn(task, labelOver, itself, 'counted upward'),
-};
-
-export const signLost: CountSlip = {
-  id: 'sign-lost',
-  stage: 'count',
-  name: 'The sign or its direction was lost',
-  baseRate: 0.2,
-  why: () =>
-    'Below zero the numbers grow downward: the part of a space is counted on from the mark passed, away from zero, and the sign is written.',
-  lookAt: () => 'which side of zero the thread ends on, and which mark it has passed on the way down',
-  counted(task, seen) {
-    const scale = scaleOf(task);
-    if (!scale || scale.from >= 0 || seen >= 0) return [];
-    const [passed, beyond] = [lastMarkPassed(scale, seen), markOver(scale, seen)];
-    const wrongWay = passed === seen ? [] : [counted(2 * passed - seen, 0.3), counted(2 * beyond - seen, 0.2)];
-    return [counted(-seen, 0.5), ...wrongWay];
-  },
-  path: (task) => spanOn(task, () => 0, itself, 'below zero'),
-};
-
-export const sixteenthsAsTenths: CountSlip = {
-  id: 'sixteenths-as-tenths',
-  stage: 'count',
-  name: 'Sixteenths taken for tenths',
-  baseRate: 0.2,
-  why: () => 'An inch is parted into sixteen here. You wrote the count of sixteenths as if it were a decimal.',
-  lookAt: () => 'how many spaces there are in one inch',
-  counted(task, seen) {
-    const scale = scaleOf(task);
-    if (scale?.division !== 1 / 16) return [];
-    const inches = labelPassed(scale, seen);
-    const sixteenths = Math.round((seen - inches) * 16);
-    if (sixteenths === 0 || sixteenths === 16) return [];
-    const asDecimal = (digits: number, part: number): Counted => ({
-      value: multipleOf(0.01, Math.round((inches + sixteenths / digits) * 100)),
-      scatter: false,
-      part,
-    });
-    return sixteenths < 10 ? [asDecimal(10, 1)] : [asDecimal(100, 0.6), asDecimal(10, 0.4)];
-  },
-  path: (task) => spanOn(task, labelPassed, labelOver, 'sixteen spaces'),
-};
+/** Slips that are made wherever marks are counted: each asks the scale itself whether it can be made on it. */
+export const COUNTING_SLIPS: readonly CountSlip<Marked>[] = [
+  roundedUp,
+  labelAbove,
+  upsideDown,
+  divisionMiscounted,
+  marksCounted,
+];

@@ -48,3 +48,6 @@ export const powerOfTen: DigitsSlip = {
     POWERS.map(([power, part]) => ({ value: Number(`${written}e${-power}`), placeTells: false, part })),
   garbled: (meant) => POWERS.map(([power]) => shiftedByPowers(meant, power)),
 };
+
+/** Slips of the hand that writes: made on every tool. */
+export const DIGITS_SLIPS: readonly DigitsSlip[] = [powerOfTen, transposed];

@@ -1,24 +1,30 @@
+import type { Indication } from '../indication/indication.ts';
 import type { PathPiece } from '../path.ts';
-import type { ReadingTask } from '../reading-task.ts';
 
-interface Described {
+/** What is the same of a slip on every tool. */
+export interface SlipIdentity {
   readonly id: string;
   readonly name: string;
   /** How often it is made, among readings on which it can be made, before anything is known of the student. */
   readonly baseRate: number;
+}
+
+interface Described<R> extends SlipIdentity {
+  /** True where only who has the tool in hand can make it: a printed picture is seen from the level, with everything at rest. */
+  readonly needsTheTool?: true;
   /** One sentence on why it gives a wrong reading. */
-  why(task: ReadingTask): string;
+  why(indication: R): string;
   /** What to look at on the picture. */
-  lookAt(task: ReadingTask): string;
+  lookAt(indication: R): string;
   /** Where it went wrong on the picture, in drawing units; most slips of the record have nothing to show. */
-  path?(task: ReadingTask): PathPiece[];
+  path?(indication: R): PathPiece[];
 }
 
 /** The eye sees the mark beside another point of the scale. */
-export interface SightSlip extends Described {
+export interface SightSlip<R = Indication> extends Described<R> {
   readonly stage: 'sight';
   /** Shift of the apparent reading in the instrument's unit, away from where the mark comes to rest; null where the slip cannot be made. */
-  shift(task: ReadingTask): number | null;
+  shift(indication: R): number | null;
 }
 
 /** A number that counting can come to; with `scatter` the estimated digit varies as a careful one does. */
@@ -33,25 +39,35 @@ export interface Counted {
   readonly place?: number;
 }
 
+/** A number counted from which the digit beyond is estimated as carefully as ever. */
+export function scattered(value: number, part = 1, division?: number): Counted {
+  return { value, scatter: true, part, ...(division === undefined ? {} : { division }) };
+}
+
+/** A number counted to which nothing is estimated. */
+export function unscattered(value: number, part = 1): Counted {
+  return { value, scatter: false, part };
+}
+
 /** The point seen is right, and is turned into a wrong number. */
-export interface CountSlip extends Described {
+export interface CountSlip<R = Indication> extends Described<R> {
   readonly stage: 'count';
   /** @param seen the point seen, in the instrument's unit. Empty where the slip cannot be made. */
-  counted(task: ReadingTask, seen: number): Counted[];
+  counted(indication: R, seen: number): Counted[];
 }
 
 /** The reading is right, and what is to be taken off it is not. */
-export interface CorrectionSlip extends Described {
+export interface CorrectionSlip<R = Indication> extends Described<R> {
   readonly stage: 'correction';
   /**
    * The numbers that come out instead of the corrected one, each with the part of those who make the slip who come to it.
    * @param reading the mark read, in the instrument's unit. Empty where the slip cannot be made.
    */
-  corrected(task: ReadingTask, reading: number): { readonly value: number; readonly part: number }[];
+  corrected(indication: R, reading: number): { readonly value: number; readonly part: number }[];
 }
 
 /** The number is right in the head, and its digits come out wrong. */
-export interface DigitsSlip extends Described {
+export interface DigitsSlip<R = Indication> extends Described<R> {
   readonly stage: 'digits';
   /**
    * The numbers that can have been meant by somebody who wrote these digits, each with the part of such slips it stands for, and
@@ -63,11 +79,11 @@ export interface DigitsSlip extends Described {
 }
 
 /** The number is right as far as it goes; its last digits or its unit are not as they should be. */
-export interface FormSlip extends Described {
+export interface FormSlip<R = Indication> extends Described<R> {
   readonly stage: 'form';
-  appliesTo(task: ReadingTask): boolean;
   /** What comes out for a reading written rightly, with its unit; null where the slip cannot be made on it. */
-  misrecorded(text: string, unit: string, task: ReadingTask): string | null;
+  misrecorded(text: string, unit: string, indication: R): string | null;
 }
 
-export type Slip = SightSlip | CountSlip | CorrectionSlip | DigitsSlip | FormSlip;
+/** A slip that can be made on what such an indication shows. */
+export type Slip<R = Indication> = SightSlip<R> | CountSlip<R> | CorrectionSlip<R> | DigitsSlip<R> | FormSlip<R>;

@@ -2,12 +2,12 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { instrumentById } from '../../instruments/catalogue.ts';
 import { meniscusProfile } from '../../instruments/meniscus.ts';
-import { diagnose } from '../diagnose.ts';
-import { predictedEntries } from '../draw-task.ts';
-import { explainSlips } from '../explain.ts';
+import { diagnose } from '../judging/diagnose.ts';
+import { predictedEntries } from '../drawing/predictions.ts';
+import { explainSlips } from '../judging/explain.ts';
 import { readingTask, type ReadingTask } from '../reading-task.ts';
 import type { Situation } from '../situation.ts';
-import { slipById, SLIPS, UnknownSlipError } from './registry.ts';
+import { slipById, SLIPS, UnknownSlipError } from '../slips.ts';
 
 const task = (tool: string, situation: Situation): ReadingTask => readingTask(tool, situation);
 const predicted = (tool: string, situation: Situation, slip: string): string[] =>
@@ -170,7 +170,8 @@ describe('the wall', () => {
     '%s: the edge is read as high as the profile climbs',
     (tool) => {
       const cylinder = instrumentById(tool);
-      if (cylinder.reads !== 'scale' || cylinder.body.kind !== 'tube') throw new Error('a cylinder is a tube');
+      if (cylinder.family !== 'graduated-glass' || cylinder.body.kind !== 'cylinder')
+        throw new Error('that is no cylinder');
       const { bore } = cylinder.body;
       const value = cylinder.range[1] / 2;
       const climb = meniscusProfile('wetting', bore / 2).at(-1)![1] / (1000 / (Math.PI * (bore / 2) ** 2));

@@ -1,17 +1,19 @@
 import {
-  describeBeams,
   describeCaliper,
   describeCaliperAt,
   describeColumn,
-  describeDisplay,
+  describePicture,
   describeMicrometer,
   describeMicrometerAt,
   describePointer,
   describeRiders,
+  describeRing,
   describeRuler,
+  describeThread,
   type BeamPicture,
   type CaliperPicture,
   type DisplayPicture,
+  type LiquidColumnPicture,
   type MicrometerPicture,
   type Picture,
   type Weighables,
@@ -39,7 +41,7 @@ function inWords(picture: Picture, seen: Seen, tool: ToolState): string {
         return float === null
           ? `A jar of ${picture.liquid}; nothing floats in it yet.`
           : 'The surface lies nowhere on this one’s scale.';
-      return `${describeColumn(picture, apparentOnScale(picture, seen))}${left === null ? '' : LEFT[left]}`;
+      return `${columnInWords(picture, apparentOnScale(picture, seen))}${left === null ? '' : LEFT[left]}`;
     case 'ruler':
       return describeRuler(picture, moved(picture, seen) + aside(picture, seen));
     case 'caliper':
@@ -51,10 +53,15 @@ function inWords(picture: Picture, seen: Seen, tool: ToolState): string {
         ? `${whatIsHeld(picture, tool.held)} ${describeMicrometerAt(picture, seen.markAt)}`
         : describeMicrometer(picture);
     case 'beams':
-      return describeBeams(picture);
+      return describePicture(picture);
     case 'display':
-      return picture.jaws ? `It shows ${shownByJaws(tool.held, seen.markAt)}.` : describeDisplay(picture);
+      return picture.jaws ? `It shows ${shownByJaws(tool.held, seen.markAt)}.` : describePicture(picture);
   }
+}
+
+function columnInWords(picture: LiquidColumnPicture, apparentY: number): string {
+  if (picture.vessel === 'thermometer') return describeThread(picture, apparentY);
+  return picture.marks.length === 1 ? describeRing(picture, apparentY) : describeColumn(picture, apparentY);
 }
 
 function whatIsHeld({ thing }: CaliperPicture | MicrometerPicture, { between, turned }: HeldState): string {

@@ -1,4 +1,4 @@
-import { instrumentById, type Done } from '@green-beam/core';
+import { instrumentById, type Action } from '@green-beam/core';
 import { lazy, Suspense, useCallback, useLayoutEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { parted } from '../../instruments/held-state.ts';
 import { ToolStage } from '../../instruments/tool-stage.tsx';
@@ -56,7 +56,7 @@ export function TaskView({ task, source, of, onNext }: TaskViewProps): ReactNode
     [note, changeTool, picture, tool.held],
   );
   const moveRider = useCallback(
-    (rider: number, x: number): void => note(`rider-${rider + 1}` as Done['kind'], x),
+    (rider: number, x: number): void => note(`rider-${rider + 1}` as Action['kind'], x),
     [note],
   );
   const toggleLoupe = useCallback((): void => {

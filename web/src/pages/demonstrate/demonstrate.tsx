@@ -2,6 +2,7 @@ import {
   asOperated,
   instrumentById,
   pictureOf,
+  plainTask,
   questionFor,
   revealOf,
   SituationError,
@@ -20,7 +21,7 @@ import { useHouseRules } from '../../rules/house-rules.ts';
 import { Failed, Loading } from '../../ui/notice.tsx';
 import { useShortcuts } from '../../ui/shortcuts.ts';
 import { useOpening } from './use-opening.ts';
-import { DEMONSTRATED, demonstrationOf, slipShown, slipsToShow } from './demonstration.ts';
+import { DEMONSTRATED, slipShown, slipsToShow } from './demonstration.ts';
 
 /** How far off the level the eye is shown, in mm. */
 const OFF_LEVEL = 70;
@@ -44,7 +45,7 @@ function newSeed(): number {
 function attempted(shown: Shown, rules: HouseRules): ReadingTask | string {
   if (Number.isNaN(shown.value)) return 'That is not a number.';
   try {
-    return demonstrationOf(shown.toolId, shown.seed, shown.value, rules);
+    return plainTask(shown.toolId, shown.seed, shown.value, rules);
   } catch (error) {
     if (error instanceof SituationError) return error.message.replace(/^\w+: /, '');
     throw error;
@@ -196,7 +197,7 @@ function Wall({ rules }: { readonly rules: HouseRules }): ReactNode {
             again({ value: typed.trim() === '' ? null : value });
           }}
         >
-          {instrumentById(shown.toolId).reads !== 'ring' && (
+          {instrumentById(shown.toolId).family !== 'rings' && (
             <input
               aria-label={`Value in ${instrumentById(shown.toolId).unit}`}
               placeholder={`value, ${instrumentById(shown.toolId).unit}`}

@@ -1,9 +1,9 @@
-import { expectedReading, instrumentById, readingTask, type HouseRules, type Situation } from '@green-beam/core';
+import { expectedReading, instrumentById, readingTask, type HouseRules } from '@green-beam/core';
 import type { ReactNode } from 'react';
 import { MeasuredNumber } from '../../numbers/measured-number.tsx';
 
 /** Points on scales whose reading depends on the school of thought. */
-const EXAMPLES: readonly { readonly tool: string; readonly situation: Situation }[] = [
+const EXAMPLES: readonly { readonly tool: string; readonly situation: { value: number; from?: number } }[] = [
   { tool: 'cylinder-50', situation: { value: 37.43 } },
   { tool: 'cylinder-500', situation: { value: 263 } },
   { tool: 'burette-50', situation: { value: 24.38 } },

@@ -1,4 +1,4 @@
-import { threadAt, type Done } from '@green-beam/core';
+import { sentTowards, threadAt, type Thread } from '@green-beam/core';
 import { useRef, type ReactNode } from 'react';
 import type { ToolState } from '../../../instruments/tool-state.ts';
 import type { HandledBy } from './handled-by.ts';
@@ -20,18 +20,19 @@ const PLACES: readonly {
 /** A thermometer: its bulb is lowered, and its thread takes its time. */
 export function Bulb({ picture, sight, tool, change, note, closed }: HandledBy): ReactNode {
   const motion = useMotion(sight, closed);
-  const moves = useRef<Done[]>([]);
+  const thread = useRef<Thread | null>(null);
   const { startY, surfaceY, liquid } = picture;
   if (startY === null) return null;
   const put = (deed: 'raise' | 'lower' | 'ground', bulb: ToolState['bulb']): void => {
     if (bulb === tool.bulb) return;
     note(deed);
     change({ bulb });
-    moves.current.push({ kind: deed, at: performance.now(), to: null });
     const began = performance.now();
     const rest = deed === 'raise' ? startY : surfaceY;
+    const sent = sentTowards(thread.current ?? { stood: startY, towards: startY, since: began }, rest, began);
+    thread.current = sent;
     motion.run((elapsed) => {
-      const at = threadAt({ room: startY, liquid: surfaceY }, moves.current, began + elapsed);
+      const at = threadAt(sent, began + elapsed);
       const last = Math.abs(at - rest) < AT_REST;
       return { at: last ? rest : at, last };
     });

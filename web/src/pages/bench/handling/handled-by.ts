@@ -1,4 +1,4 @@
-import type { Done, LiquidColumnPicture, RulerPicture } from '@green-beam/core';
+import type { Action, LiquidColumnPicture, RulerPicture } from '@green-beam/core';
 import type { Sight } from '../../../instruments/sight.ts';
 import type { ToolState } from '../../../instruments/tool-state.ts';
 
@@ -8,7 +8,7 @@ export interface HandledBy<Shown = LiquidColumnPicture> {
   readonly sight: Sight;
   readonly tool: ToolState;
   readonly change: (part: Partial<ToolState>) => void;
-  readonly note: (kind: Done['kind'], to?: number) => void;
+  readonly note: (kind: Action['kind'], to?: number) => void;
   readonly closed: boolean;
 }
 

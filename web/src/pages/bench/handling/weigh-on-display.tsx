@@ -1,4 +1,4 @@
-import { PUTS_RIGHT, settlesFrom, type DisplayPicture, type Done, type Weighables } from '@green-beam/core';
+import { PUTS_RIGHT, settlesFrom, type DisplayPicture, type Action, type Weighables } from '@green-beam/core';
 import type { ReactNode } from 'react';
 import { pressing, type PanState } from '../../../instruments/balance/pan-state.ts';
 import { Button } from '../../../ui/button.tsx';
@@ -6,7 +6,7 @@ import type { HandledBy } from './handled-by.ts';
 import { NotePad } from './note-pad.tsx';
 
 /** What can be done before reading; what was not amiss stays as it is. */
-const CARE: readonly { readonly deed: Done['kind']; readonly name: string; readonly fineOnly: boolean }[] = [
+const CARE: readonly { readonly deed: Action['kind']; readonly name: string; readonly fineOnly: boolean }[] = [
   { deed: 'dry', name: 'Dry it', fineOnly: false },
   { deed: 'centre', name: 'Move it to the middle', fineOnly: false },
   { deed: 'clean', name: 'Wipe it with a cloth', fineOnly: false },
@@ -29,7 +29,7 @@ function Keys({
     note(on ? `put-${what}` : `take-${what}`);
   };
   const fine = picture.instrumentId === 'digital-balance-milligram';
-  const mend = (deed: Done['kind']): void => {
+  const mend = (deed: Action['kind']): void => {
     note(deed);
     const { spoilt } = weighables;
     if (spoilt && PUTS_RIGHT[spoilt.how] === deed)

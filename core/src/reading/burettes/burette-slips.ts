@@ -1,0 +1,34 @@
+import { MENISCUS_SLIPS } from '../column/meniscus-slips.ts';
+import { COUNTING_SLIPS } from '../slips/counting.ts';
+import { EYE_LEVEL_SLIPS } from '../slips/eye-level.ts';
+import type { CorrectionSlip, Slip } from '../slips/slip.ts';
+import type { BuretteIndication } from './burette-indication.ts';
+
+const whatIsLeft: CorrectionSlip<BuretteIndication> = {
+  id: 'what-is-left',
+  stage: 'correction',
+  name: 'What is left in the tool',
+  baseRate: 0.06,
+  why: () => 'You wrote how much is still above the tap. The scale counts what has run out, from the zero at the top.',
+  lookAt: () => 'where the zero of this scale stands',
+  corrected: ({ tool }, reading) => [{ value: tool.scale.to - reading, part: 1 }],
+};
+
+const finalAsDelivered: CorrectionSlip<BuretteIndication> = {
+  id: 'final-as-delivered',
+  stage: 'correction',
+  name: 'The final reading taken for the volume',
+  baseRate: 0.15,
+  why: () => 'What was delivered is the final reading less the initial one; you wrote the final one alone.',
+  lookAt: () => 'both readings: where the surface began, and where it ended',
+  corrected: ({ asked, situation }, reading) =>
+    asked === 'delivered' && situation.from ? [{ value: reading, part: 1 }] : [],
+};
+
+export const BURETTE_SLIPS: readonly Slip<BuretteIndication>[] = [
+  ...EYE_LEVEL_SLIPS,
+  ...MENISCUS_SLIPS,
+  ...COUNTING_SLIPS,
+  whatIsLeft,
+  finalAsDelivered,
+];

@@ -1,0 +1,100 @@
+import { lineAt, vernierDivision } from '../../scales/vernier.ts';
+import { eyeAside } from '../slips/eye-level.ts';
+import { scattered, unscattered, type CountSlip, type Slip } from '../slips/slip.ts';
+import { ZERO_SLIPS, zeroNegativeMisread } from '../slips/zero.ts';
+import {
+  mainMarkAfter,
+  vernierAt,
+  vernierIgnored,
+  vernierNeighbour,
+  type VernierShown,
+} from '../vernier/vernier-slips.ts';
+import { asideShift, type CaliperIndication } from './caliper-indication.ts';
+
+/** A caliper always has a vernier. */
+function shownAt(indication: CaliperIndication, position: number): VernierShown {
+  return vernierAt(indication, position) ?? { ...indication.vernier, main: position, line: 0 };
+}
+
+const vernierEdge: CountSlip<CaliperIndication> = {
+  id: 'vernier-edge',
+  stage: 'count',
+  name: 'Read at the edge of the slide',
+  baseRate: 0.12,
+  why: () =>
+    'The main scale is read at the vernier’s own zero line. The slide begins before it, and so does not stand for the length.',
+  lookAt: () => 'the line marked 0 on the vernier',
+  counted(indication, seen) {
+    const before = Math.floor(seen - indication.tool.edge) - shownAt(indication, seen).main;
+    return before < 0 ? [scattered(seen + before)] : [];
+  },
+};
+
+const vernierCountAsTenths: CountSlip<CaliperIndication> = {
+  id: 'vernier-count-as-tenths',
+  stage: 'count',
+  name: 'The line’s number taken for the decimal',
+  baseRate: 0.15,
+  why: ({ tool }) =>
+    `The line that coincides is counted, and its number is multiplied by the least count, ${tool.division} mm.`,
+  lookAt: () => 'the least count of this vernier',
+  counted(indication, seen) {
+    const { vernier, main, line, least } = shownAt(indication, seen);
+    if (vernier.lines === 10 || line === 0) return [];
+    const hundredths = scattered(main + ((seen - main) / least) * 0.01, 0.6, 0.01);
+    return line < 10 ? [hundredths, scattered(main + ((seen - main) / least) * 0.1, 0.4, 0.1)] : [hundredths];
+  },
+};
+
+const vernierLabelAsCount: CountSlip<CaliperIndication> = {
+  id: 'vernier-label-as-count',
+  stage: 'count',
+  name: 'The vernier’s label taken for a line',
+  baseRate: 0.08,
+  why: () => 'The numbers on this vernier stand five lines apart: label 3 and two lines are line 17, not line 5.',
+  lookAt: () => 'how many lines lie between two numbers of the vernier',
+  counted(indication, seen) {
+    const { vernier, line, least } = shownAt(indication, seen);
+    if (indication.tool.numbers.every !== 5 || vernier.lines === 10 || line < 5) return [];
+    const labels = Math.floor(line / 5);
+    return [scattered(seen - labels * 4 * least)];
+  },
+};
+
+const coincidenceOnMain: CountSlip<CaliperIndication> = {
+  id: 'coincidence-on-main',
+  stage: 'count',
+  name: 'The main mark at the coincidence',
+  baseRate: 0.08,
+  why: () => 'Where the lines coincide, the vernier’s number counts. The main mark there says nothing of the length.',
+  lookAt: () => 'the vernier’s zero for the millimetres, its coinciding line for the rest',
+  counted(indication, seen) {
+    const { vernier, line } = shownAt(indication, seen);
+    if (line === 0) return [];
+    const mark = Math.round(lineAt(vernier, seen, line) / vernier.main);
+    // Who takes the next line instead comes to another mark.
+    const perLine = Math.round(vernierDivision(vernier) / vernier.main);
+    const ways: readonly (readonly [further: number, part: number])[] = [
+      [0, 0.7],
+      [perLine, 0.15],
+      [-perLine, 0.15],
+    ];
+    return ways.map(([further, part]) => unscattered((mark + further) * vernier.main, part));
+  },
+};
+
+/** One main division lies between the far end of a vernier and its zero. */
+const FAR = 1;
+
+export const CALIPER_SLIPS: readonly Slip<CaliperIndication>[] = [
+  eyeAside(asideShift),
+  vernierEdge,
+  mainMarkAfter,
+  vernierCountAsTenths,
+  vernierLabelAsCount,
+  vernierNeighbour,
+  vernierIgnored,
+  coincidenceOnMain,
+  ...ZERO_SLIPS,
+  zeroNegativeMisread(FAR),
+];

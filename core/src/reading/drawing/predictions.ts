@@ -1,0 +1,43 @@
+import { estimateIn, stepOfDivision } from '../indication/resolution.ts';
+import type { Indication } from '../indication/indication.ts';
+import { expectedFrom, roughlyWritten, writtenReading } from '../indication/written.ts';
+import { indicationOf, type ReadingTask } from '../reading-task.ts';
+import { slipOn, type KnownSlip } from '../slips.ts';
+import type { CorrectionSlip, Counted, CountSlip, SightSlip } from '../slips/slip.ts';
+
+/** Readings that somebody with just this slip would write on this task, unit included; empty where it cannot be made. */
+export function predictedEntries(task: ReadingTask, { id }: Pick<KnownSlip, 'id'>): string[] {
+  const indication = indicationOf(task);
+  const slip = slipOn(indication.tool, id);
+  if (!slip) return [];
+  const { text, unit } = expectedFrom(indication);
+  if (slip.stage === 'digits') return slip.garbled(text).map((garbled) => `${garbled} ${unit}`);
+  if (slip.stage === 'form') return [slip.misrecorded(text, unit, indication) ?? []].flat();
+  const { mark } = indication;
+  return mark === null ? [] : predictedNumbers(indication, mark, slip).map((number) => `${number} ${unit}`);
+}
+
+function predictedNumbers(
+  indication: Indication,
+  mark: number,
+  slip: SightSlip | CountSlip | CorrectionSlip,
+): string[] {
+  switch (slip.stage) {
+    case 'sight': {
+      const shift = slip.shift(indication);
+      return shift === null ? [] : [writtenReading(indication, mark + shift - indication.takenOff)];
+    }
+    case 'count':
+      return slip.counted(indication, mark).map((counted) => countedNumber(indication, counted));
+    case 'correction':
+      return slip.corrected(indication, mark).map(({ value }) => writtenReading(indication, value));
+  }
+}
+
+function countedNumber(indication: Indication, { value, scatter, division, place }: Counted): string {
+  const { takenOff, resolution } = indication;
+  if (place !== undefined) return (value - takenOff + 0).toFixed(Math.max(0, -place));
+  if (!scatter) return String(Number((value - takenOff).toFixed(6)));
+  if (division === undefined) return writtenReading(indication, value - takenOff);
+  return roughlyWritten(value - takenOff, stepOfDivision(division, estimateIn(resolution.lastDigit)));
+}

@@ -1,0 +1,33 @@
+import { proveReaders } from '../../../test/readers/prove-readers.ts';
+import { careful, eyeBrought, reading, UPRIGHT_HABITS } from '../../../test/readers/upright-habits.ts';
+import { labelled, lowestPoint, type UprightReader } from '../../../test/readers/upright-reader.ts';
+import type { LiquidColumnPicture } from '../column/column-picture.ts';
+
+const HABITS = {
+  ...UPRIGHT_HABITS,
+  'other-scale': (reader: UprightReader) => {
+    const top = Math.max(...labelled(reader.picture.secondMarks).map(({ number }) => number));
+    return reading(reader, lowestPoint(reader), (number) => top - number);
+  },
+};
+
+proveReaders<LiquidColumnPicture>({
+  tools: [
+    'cylinder-10',
+    'cylinder-25',
+    'cylinder-50',
+    'cylinder-100',
+    'cylinder-250',
+    'cylinder-500',
+    'beaker-50',
+    'beaker-100',
+    'beaker-250',
+    'beaker-500',
+    'conical-flask-250',
+  ],
+  kind: 'liquid-column',
+  habits: HABITS,
+  careful,
+  handled: eyeBrought,
+  seed: 2,
+});

@@ -1,0 +1,99 @@
+import type { HouseRules } from '../../rules/house-rules.ts';
+import { decimalsOf, lastMarkPassed, multipleOf } from '../../scales/linear-scale.ts';
+import type { Indication } from './indication.ts';
+import { isGiven, type ReadingStep, type Resolution } from './resolution.ts';
+
+/** A difference of two readings is accepted within this many times the band of one. */
+const DIFFERENCE_BAND = 1.5;
+
+/** Half the width of the accepted band about the true value, in the instrument's unit; 0 where the last digit is given. */
+export function acceptanceBand(
+  { division, lastDigit }: Resolution,
+  { acceptance }: HouseRules,
+  difference = false,
+): number {
+  if (lastDigit === 'coincidence') return division;
+  if (isGiven(lastDigit)) return 0;
+  return (acceptance / 10) * division * (difference ? DIFFERENCE_BAND : 1);
+}
+
+/** Room for the rounding of doubles when a reading lies exactly on the edge of a band. */
+export const HAIR = 1e-9;
+
+/** Under half-division and nearest-division either neighbour is right this near to the midpoint, in divisions. */
+const NEAR_MIDPOINT = 0.2;
+
+/** A number of steps as it is written: free of dust, and rounded where the step has more places than are written. */
+function stepped(count: number, { step, place }: ReadingStep): number {
+  return Number((count * step).toFixed(Math.max(0, -place)));
+}
+
+/** Steps on either side of a point that are right for it where no tenth is estimated. */
+function neighbours(value: number, { step, division }: Resolution): number[] {
+  const below = Math.floor(value / step + HAIR);
+  const fromMidpoint = Math.abs(value - (below + 0.5) * step);
+  return fromMidpoint <= NEAR_MIDPOINT * division + HAIR ? [below, below + 1] : [Math.round(value / step + HAIR)];
+}
+
+/** Every reading of one point that counts as right, lowest first. */
+export function acceptedReadings(
+  resolution: Resolution,
+  rules: HouseRules,
+  value: number,
+  difference = false,
+): number[] {
+  const { step, lastDigit } = resolution;
+  const nearest = Math.round(value / step + HAIR);
+  const written = (count: number): number => stepped(count, resolution);
+  switch (lastDigit) {
+    case 'coincidence':
+      // The line beside the one that coincides cannot be told from it.
+      return [nearest - 1, nearest, nearest + 1].map(written);
+    case 'displayed':
+    case 'known':
+      return [written(nearest)];
+    case 'half-division':
+    case 'nearest-division':
+      return neighbours(value, resolution).map(written);
+    case 'tenths': {
+      const band = acceptanceBand(resolution, rules, difference) + HAIR;
+      const reach = Math.ceil(band / step) + 1;
+      const within = Array.from({ length: 2 * reach + 1 }, (_, i) => written(nearest + i - reach)).filter(
+        (accepted) => Math.abs(accepted - value) <= band,
+      );
+      return within.length > 0 ? within : [written(nearest)];
+    }
+  }
+}
+
+/** Halves and whole divisions are read at the marks. */
+export function judgedAtMarks({ lastDigit }: Resolution): boolean {
+  return lastDigit === 'half-division' || lastDigit === 'nearest-division';
+}
+
+/** Every number that counts as right, lowest first: readings, less what is taken off. */
+export function acceptedAnswers({ resolution, rules, answer, takenOff, isDifference }: Indication): number[] {
+  if (!judgedAtMarks(resolution)) return acceptedReadings(resolution, rules, answer, isDifference);
+  // Halves and whole divisions are judged at the marks; what is taken off follows.
+  const offs = isDifference ? acceptedReadings(resolution, rules, takenOff) : [takenOff];
+  const all = acceptedReadings(resolution, rules, answer + takenOff).flatMap((reading) =>
+    offs.map((one) => Number((reading - one).toFixed(Math.max(0, -resolution.place)))),
+  );
+  return [...new Set(all)].sort((a, b) => a - b);
+}
+
+/**
+ * A scale on which estimating adds no place (by fives, by tens of whole units, approximate marks): who does not estimate writes the
+ * last mark or the nearest one, with every digit in place.
+ */
+export function stopsAtMarks({ step, place, division, lastDigit }: Resolution): boolean {
+  return lastDigit === 'tenths' && step < division && place === -Math.min(decimalsOf(division), 2);
+}
+
+/** Marks that stand for a reading where estimating adds no place, as they are written; none on any other tool. */
+export function marksBeside({ graduation, resolution }: Indication, seen: number): number[] {
+  if (!graduation || !stopsAtMarks(resolution)) return [];
+  const { division, place } = resolution;
+  const marks = [lastMarkPassed(graduation, seen), multipleOf(division, Math.round(seen / division))];
+  return [...new Set(marks.map((mark) => Number(mark.toFixed(Math.max(0, -place)))))];
+}

@@ -1,0 +1,55 @@
+import type { Instrument } from '../../instruments/instrument.ts';
+import { Decimal } from '../../numbers/decimal.ts';
+import { writtenAtPlace } from '../../numbers/rounding.ts';
+import type { HouseRules } from '../../rules/house-rules.ts';
+import { acceptedAnswers, judgedAtMarks } from './acceptance.ts';
+import type { Indication } from './indication.ts';
+import type { ReadingStep } from './resolution.ts';
+
+/** The right reading of a task, as it should be written. */
+export interface ExpectedReading {
+  readonly text: string;
+  readonly unit: string;
+  /** Power of ten of the last digit. */
+  readonly place: number;
+  /** Lowest and highest reading that count as right. */
+  readonly accepts: readonly [string, string];
+}
+
+/** The unit the class writes an instrument's readings in: mL or cm³ for volumes, and so for densities. */
+export function writtenUnitOf(instrument: Instrument, rules: HouseRules): string {
+  return instrument.unit.replace('mL', rules.volumeUnit);
+}
+
+/** Writes a value as a reading: rounded to the tool's step, with every digit to its place. */
+export function writtenReading({ resolution, rules }: Pick<Indication, 'resolution' | 'rules'>, value: number): string {
+  const count = new Decimal(value).div(resolution.step).toDecimalPlaces(0, Decimal.ROUND_HALF_UP);
+  return writtenAtPlace(count.times(resolution.step), resolution.place, rules.rounding);
+}
+
+/** As `writtenReading`, in binary arithmetic, for the predictions of slips, where a tie in rounding decides nothing. */
+export function roughlyWritten(value: number, { step, place }: ReadingStep): string {
+  return (Math.round(value / step) * step + 0).toFixed(Math.max(0, -place));
+}
+
+/** The right answer as it is written. */
+function writtenAnswer(indication: Indication): string {
+  const { resolution, rules, answer, takenOff, isDifference } = indication;
+  if (takenOff === 0 || !judgedAtMarks(resolution)) return writtenReading(indication, answer);
+  const reading = new Decimal(writtenReading(indication, answer + takenOff));
+  const off = isDifference ? writtenReading(indication, takenOff) : takenOff;
+  return writtenAtPlace(reading.minus(off), resolution.place, rules.rounding);
+}
+
+/** What a careful observer with a level eye would write, and the band about the true value that is accepted. */
+export function expectedFrom(indication: Indication): ExpectedReading {
+  const { tool, rules, resolution } = indication;
+  const accepted = acceptedAnswers(indication);
+  const [lowest = 0, highest = 0] = [accepted[0], accepted.at(-1)];
+  return {
+    text: writtenAnswer(indication),
+    unit: writtenUnitOf(tool, rules),
+    place: resolution.place,
+    accepts: [writtenAtPlace(lowest, resolution.place), writtenAtPlace(highest, resolution.place)],
+  };
+}

@@ -1,0 +1,176 @@
+import { writtenAtPlace } from '../../numbers/rounding.ts';
+import type { Entry } from './entry.ts';
+import { HAIR } from '../indication/acceptance.ts';
+import type { Indication } from '../indication/indication.ts';
+import { roughlyWritten } from '../indication/written.ts';
+import { hypothesesFor, type Hypothesis, type RateOf } from './hypotheses.ts';
+import type { Measure } from './measure.ts';
+import { DIGITS_SLIPS } from '../slips/digits.ts';
+import { droppedDigit, extraDigit, trailingZeroDropped, unitMissing, unitWrong } from '../slips/form.ts';
+import type { DigitsSlip } from '../slips/slip.ts';
+
+/** Scatter beyond this many times its usual size is not reckoned with. */
+const WIDEST = 2.5;
+/** A surface within this many divisions of a mark looks as if it lay on it. */
+const ON_THE_MARK = 0.05;
+
+/** Complementary error function (Abramowitz & Stegun, 1964, 7.1.26; error below 1.5e−7). */
+function erfc(x: number): number {
+  const t = 1 / (1 + 0.3275911 * Math.abs(x));
+  const tail =
+    t *
+    (0.254829592 + t * (-0.284496736 + t * (1.421413741 + t * (-1.453152027 + t * 1.061405429)))) *
+    Math.exp(-x * x);
+  return x >= 0 ? tail : 2 - tail;
+}
+
+/** Mass of a normal scatter about `centre` between two bounds. */
+function massBetween(low: number, high: number, centre: number, scatter: number): number {
+  return (erfc((low - centre) / (scatter * Math.SQRT2)) - erfc((high - centre) / (scatter * Math.SQRT2))) / 2;
+}
+
+/** The digits of an entry in the instrument's unit, written out in full. */
+function entryText(entry: Entry): string {
+  return /^-?\d+(\.\d*)?$/.test(entry.number.text) && entry.number.value.toNumber() === entry.value
+    ? entry.number.text
+    : writtenAtPlace(entry.value, Math.min(0, entry.place));
+}
+
+/** A number somebody may have meant by the digits written, and which slip of the digits lies between. */
+interface Meant {
+  readonly ids: readonly string[];
+  readonly value: number;
+  /** Place of the last digit meant; null where the writing does not tell. */
+  readonly place: number | null;
+  readonly prior: number;
+  readonly slip: DigitsSlip | null;
+}
+
+function meanings(entry: Entry, rateOf: RateOf): Meant[] {
+  const asWritten: Meant = { ids: [], value: entry.value, place: entry.place, prior: 1, slip: null };
+  const text = entryText(entry);
+  return [
+    asWritten,
+    ...DIGITS_SLIPS.flatMap((slip) =>
+      slip.meant(text).map(({ value, placeTells, part }): Meant => ({
+        ids: [slip.id],
+        value,
+        place: placeTells ? entry.place : null,
+        prior: rateOf(slip) * part,
+        slip,
+      })),
+    ),
+  ];
+}
+
+/** How likely somebody who came to a hypothesis writes the number meant; 0 when it is not consistent with it. */
+function likelihood(hypothesis: Hypothesis, meant: Meant): number {
+  const distance = Math.abs(meant.value - hypothesis.value);
+  if (!hypothesis.scatter) return distance <= HAIR ? 1 : 0;
+  const { step, place, band, scatter } = hypothesis.measure;
+  if (distance > 2 * 10 ** (place + 1) + band) return 0;
+  // What a careful reader may write for the point seen: rounded to a step, and scattered.
+  const near = distance <= Math.max(band, step / 2 + WIDEST * scatter, HAIR) + HAIR;
+  if (meant.place === place + 1) {
+    const ten = 10 ** meant.place;
+    const cut = massBetween(meant.value - step / 2, meant.value + ten - step / 2, hypothesis.value, scatter);
+    const rounded = massBetween(meant.value - ten / 2, meant.value + ten / 2, hypothesis.value, scatter);
+    const mass = (cut + rounded) / 2;
+    return near || mass > 0.02 ? mass : 0;
+  }
+  return near ? massBetween(meant.value - step / 2, meant.value + step / 2, hypothesis.value, scatter) : 0;
+}
+
+/** Alternatives that explain the form of an entry, each with its odds; [[]] when the form is as it should be. */
+function formExplanations(
+  entry: Entry,
+  meant: Meant,
+  hypothesis: Hypothesis,
+  rateOf: RateOf,
+): { ids: string[]; prior: number }[] {
+  const unit = entry.unit === 'missing' ? [unitMissing.id] : entry.unit === 'wrong' ? [unitWrong.id] : [];
+  const digits = digitExplanations(meant, hypothesis, rateOf);
+  return digits.map(({ ids, prior }) => ({ ids: [...hypothesis.form, ...ids, ...unit], prior }));
+}
+
+function isMultiple(value: number, step: number): boolean {
+  return Math.abs(value / step - Math.round(value / step)) < 1e-6;
+}
+
+function digitExplanations(meant: Meant, hypothesis: Hypothesis, rateOf: RateOf): { ids: string[]; prior: number }[] {
+  const { measure } = hypothesis;
+  if (
+    meant.place === null ||
+    meant.place === measure.otherPlace ||
+    (meant.place === measure.place && isMultiple(meant.value, measure.step))
+  )
+    return [{ ids: [], prior: 1 }];
+  if (meant.place <= measure.place) return [{ ids: [extraDigit.id], prior: rateOf(extraDigit) }];
+  if (!hypothesis.scatter) return [{ ids: [], prior: 1 }];
+  const dropped = { ids: [droppedDigit.id], prior: rateOf(droppedDigit) };
+  const reach = Math.max(measure.step / 2, measure.division * ON_THE_MARK);
+  const onTheMark = massBetween(meant.value - reach, meant.value + reach, hypothesis.value, measure.scatter);
+  const zero = {
+    ids: [trailingZeroDropped.id],
+    prior: rateOf(trailingZeroDropped) * onTheMark,
+  };
+  return zero.prior > 0.01 ? [dropped, zero] : [dropped];
+}
+
+/** One way to have come to an entry, with how much speaks for it. */
+export interface Weighed {
+  readonly ids: readonly string[];
+  readonly weight: number;
+  readonly hypothesis: Hypothesis;
+  readonly meant: Meant;
+}
+
+/** Weighs every explanation of an entry, by Bayes’ rule and not yet normalised. */
+export function weigh(entry: Entry, indication: Indication, rateOf: RateOf, measure: Measure): Weighed[] {
+  const all = hypothesesFor(indication, rateOf, measure);
+  const weighed: Weighed[] = [];
+  for (const meant of meanings(entry, rateOf)) {
+    for (const hypothesis of all) {
+      if (hypothesis.ids.length + meant.ids.length > 2) continue;
+      const mass = likelihood(hypothesis, meant);
+      if (mass <= 0) continue;
+      for (const form of formExplanations(entry, meant, hypothesis, rateOf)) {
+        weighed.push({
+          ids: [...hypothesis.ids, ...meant.ids, ...form.ids],
+          weight: hypothesis.prior * meant.prior * mass * form.prior,
+          hypothesis,
+          meant,
+        });
+      }
+    }
+  }
+  return weighed;
+}
+
+/** Adds up the weights of the same slips, keeping the likeliest way for the predicted reading. */
+export function merged(weighed: readonly Weighed[]): Weighed[] {
+  const byIds = new Map<string, Weighed>();
+  for (const one of [...weighed].sort((a, b) => b.weight - a.weight)) {
+    const key = one.ids.join('+');
+    const known = byIds.get(key);
+    byIds.set(key, known ? { ...known, weight: known.weight + one.weight } : one);
+  }
+  return [...byIds.values()].sort((a, b) => b.weight - a.weight);
+}
+
+/** The reading an explanation predicts, written as the entry was. */
+export function predictedText({ hypothesis, meant }: Weighed, entry: Entry): string {
+  const { measure } = hypothesis;
+  const asMeant = meant.place !== null && (meant.place > measure.place || !hypothesis.scatter);
+  const text = asMeant
+    ? writtenAtPlace(meant.value, Math.min(0, meant.place))
+    : roughlyWritten(hypothesis.value, measure);
+  if (!meant.slip) return text;
+  const written = entryText(entry);
+  const garbled = meant.slip.garbled(text);
+  const closest = (candidate: string): number => Math.abs(Number(candidate) - Number(written));
+  return garbled.reduce(
+    (best, candidate) => (closest(candidate) < closest(best) ? candidate : best),
+    garbled[0] ?? written,
+  );
+}

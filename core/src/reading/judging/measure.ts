@@ -1,0 +1,55 @@
+import { acceptanceBand, HAIR } from '../indication/acceptance.ts';
+import type { Indication } from '../indication/indication.ts';
+import { estimateIn, isGiven, stepOfDivision, type LastDigit, type ReadingStep } from '../indication/resolution.ts';
+
+/** Scatter of an estimated digit, in divisions: 0.07 for the eye and the rounding to a tenth. */
+const SCATTER = 0.08;
+/** Scatter of the line that seems to coincide, in lines. */
+const LINES = 0.4;
+
+function scatterOf(lastDigit: LastDigit): number {
+  return lastDigit === 'coincidence' ? LINES : SCATTER;
+}
+
+/** What an entry is compared with: the instrument's step and division, the accepted band and the scatter. */
+export interface Measure extends ReadingStep {
+  readonly division: number;
+  readonly band: number;
+  readonly scatter: number;
+  /** Another place the last digit may have: who mistakes a division may still write as many decimals as the class does on this tool. */
+  readonly otherPlace: number | null;
+}
+
+/** Worked out once for each indication. */
+const MEASURES = new WeakMap<Indication, Measure>();
+
+/** What entries for an indication are compared with. */
+export function measureOf(indication: Indication): Measure {
+  const known = MEASURES.get(indication);
+  if (known) return known;
+  const { resolution, rules, isDifference } = indication;
+  const { division, lastDigit, step, place } = resolution;
+  const measure: Measure = {
+    step,
+    place,
+    division,
+    band: acceptanceBand(resolution, rules, isDifference),
+    scatter: isGiven(lastDigit) ? HAIR : scatterOf(lastDigit) * division * (isDifference ? Math.SQRT2 : 1),
+    otherPlace: null,
+  };
+  MEASURES.set(indication, measure);
+  return measure;
+}
+
+/** How somebody reads who takes a division of the scale for another size. */
+export function measureWith(indication: Indication, division: number): Measure {
+  const { lastDigit } = indication.resolution;
+  const { band, division: real, place } = measureOf(indication);
+  return {
+    ...stepOfDivision(division, estimateIn(lastDigit)),
+    division,
+    band: (band * division) / real,
+    scatter: scatterOf(lastDigit) * division,
+    otherPlace: place,
+  };
+}

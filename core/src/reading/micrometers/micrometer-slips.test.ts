@@ -1,0 +1,62 @@
+import { onPaper } from '../../../test/readers/on-paper.ts';
+import { proveReaders, type Habit, type Habits, type Reader } from '../../../test/readers/prove-readers.ts';
+import { turnedAt, written } from '../../../test/readers/slide-reader.ts';
+import type { MicrometerPicture } from './micrometer-picture.ts';
+
+/** By the rule of tenths, or by the sleeve's vernier, a micrometer is written to a thousandth. */
+const LAST_DIGIT = 0.001;
+
+function faceError({ picture }: Reader<MicrometerPicture>): number {
+  return picture.closedX ?? 0;
+}
+
+function turned(reader: Reader<MicrometerPicture>, value: (halves: number, divisions: number) => number): string {
+  const { halves, divisions } = turnedAt(reader.picture, reader.picture.openX, reader.random);
+  return written(value(halves, divisions) - faceError(reader), LAST_DIGIT);
+}
+
+const careful: Habit<MicrometerPicture> = (reader) =>
+  turned(reader, (halves, divisions) => halves / 2 + divisions / 100);
+
+const HABITS: Habits<MicrometerPicture> = {
+  'main-mark-after': (reader) => turned(reader, (halves, divisions) => halves / 2 + 1 + divisions / 100),
+  'vernier-neighbour': (reader) =>
+    careful({
+      ...reader,
+      picture: { ...reader.picture, openX: reader.picture.openX + (reader.random.uniform() < 0.5 ? -0.0025 : 0.0025) },
+    }),
+  'vernier-ignored': (reader) =>
+    `${(Math.floor(reader.picture.openX * 100 + 1e-6) / 100 - faceError(reader)).toFixed(2)} mm`,
+  'half-missed': (reader) => turned(reader, (halves, divisions) => Math.floor(halves / 2) + divisions / 100),
+  'half-invented': (reader) => turned(reader, (halves, divisions) => halves / 2 + 0.5 + divisions / 100),
+  'thimble-as-tenths': (reader) => {
+    const { halves, divisions } = turnedAt(reader.picture, reader.picture.openX, reader.random);
+    return reader.random.uniform() < 0.6
+      ? `${(halves / 2 + Math.round(divisions * 10) / 100).toFixed(2)} mm`
+      : `${(halves / 2 + Math.round(divisions * 10) / 10_000).toFixed(4)} mm`;
+  },
+  'thimble-wrong-way': (reader) =>
+    turned(reader, (halves, divisions) => {
+      const below = Math.floor(divisions / 5) * 5;
+      const wrong =
+        below === 0 || reader.random.uniform() < 0.5 ? below + 10 - (divisions - below) : below - (divisions - below);
+      return halves / 2 + wrong / 100;
+    }),
+  'zero-ignored': (reader) =>
+    turned(
+      { ...reader, picture: { ...reader.picture, closedX: null } },
+      (halves, divisions) => halves / 2 + divisions / 100,
+    ),
+  'zero-sign': (reader) => turned(reader, (halves, divisions) => halves / 2 + divisions / 100 + 2 * faceError(reader)),
+  'zero-negative-misread': (reader) => turned(reader, (halves, divisions) => halves / 2 + divisions / 100 - 0.5),
+  ...onPaper(careful),
+};
+
+proveReaders<MicrometerPicture>({
+  tools: ['micrometer-hundredth', 'micrometer-thousandth'],
+  kind: 'micrometer',
+  habits: HABITS,
+  careful,
+  handled: (task) => task,
+  seed: 5,
+});

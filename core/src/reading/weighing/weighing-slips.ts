@@ -1,0 +1,46 @@
+import type { BeamBalance, DigitalBalance } from '../../instruments/instrument.ts';
+import { withoutDust, type Indication } from '../indication/indication.ts';
+import type { CorrectionSlip } from '../slips/slip.ts';
+import { ZERO_SLIPS } from '../slips/zero.ts';
+import type { WeighingSituation } from './weighing-situation.ts';
+
+type Weighed = Indication<BeamBalance | DigitalBalance, WeighingSituation>;
+
+/** What a balance shows when one of the things to be taken off it is left in. */
+function leftIn({ takenOff }: Weighed, reading: number, left: number): number {
+  return withoutDust(reading - takenOff + left);
+}
+
+const notZeroed: CorrectionSlip<Weighed> = {
+  id: 'not-zeroed',
+  stage: 'correction',
+  name: 'Not zeroed first',
+  baseRate: 0.3,
+  why: () => 'With nothing on it the balance did not show zero, and what it showed then is still in the reading.',
+  lookAt: () => 'what the balance shows with nothing on it',
+  corrected(indication, reading) {
+    const { empty = 0, zeroError = 0 } = indication.situation;
+    if (indication.asked === 'observed') return [];
+    if (empty !== 0) return [{ value: leftIn(indication, reading, empty), part: 1 }];
+    return zeroError === 0 ? [] : [{ value: leftIn(indication, reading, zeroError), part: 0.5 }];
+  },
+};
+
+const containerIncluded: CorrectionSlip<Weighed> = {
+  id: 'container-included',
+  stage: 'correction',
+  name: 'The vessel was weighed with it',
+  baseRate: 0.25,
+  why: ({ situation: { vessel = 'vessel' } }) =>
+    `The reading is of the ${vessel} and what is in it together; the ${vessel} alone is to be taken off.`,
+  lookAt: () => 'what stood on the balance besides the thing that is asked for',
+  corrected(indication, reading) {
+    const { container = 0 } = indication.situation;
+    return container === 0 || indication.asked === 'observed'
+      ? []
+      : [{ value: leftIn(indication, reading, container), part: 1 }];
+  },
+};
+
+/** What is left in a weighing, or corrected the wrong way. */
+export const WEIGHING_SLIPS: readonly CorrectionSlip<Weighed>[] = [...ZERO_SLIPS, notZeroed, containerIncluded];

@@ -1,0 +1,27 @@
+import { leadingDigit } from '../../scales/linear-scale.ts';
+import type { Indication } from '../indication/indication.ts';
+import type { Resolution } from '../indication/resolution.ts';
+
+export const UNIT_HINT = 'Write the unit printed on the tool.';
+
+/** How a space is parted in the mind when a digit is estimated beyond the marks. */
+const PARTED = { 1: 'ten parts', 2: 'two halves, and each of them into ten parts', 5: 'five parts' } as const;
+
+/** How the part of a space beyond the last mark is come by. */
+export function estimateHint({ division, lastDigit }: Resolution): string {
+  if (lastDigit === 'half-division')
+    return 'Judge whether it is nearer to the mark, the middle of the space, or the next mark: this class writes halves.';
+  if (lastDigit !== 'tenths') return 'Take the nearest mark: this class writes no digit beyond the marks.';
+  if (division === 1 / 16) return 'Write the sixteenths as a decimal, or leave them as a fraction.';
+  return `Part the space beyond that mark into ${PARTED[leadingDigit(division)]} in your mind: the digit you estimate is the last one you write.`;
+}
+
+/** What is to be taken off, where something is. */
+export function correctionHints({ takenOff, asked }: Indication): string[] {
+  if (takenOff === 0) return [];
+  return [
+    asked === 'delivered'
+      ? 'Take the reading it began with off the one it ended with.'
+      : 'Take into account how far this tool is off, and which way.',
+  ];
+}

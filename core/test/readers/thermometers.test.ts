@@ -1,3 +1,0 @@
-import { proveReaders } from './prove-readers.ts';
-
-proveReaders(['thermometer-degree', 'thermometer-two-degree', 'thermometer-tenth']);
