@@ -19,9 +19,9 @@ export type { WorkedNumber, WorkedStep } from './calculations/working.ts';
 export { convert, type Conversion } from './calculations/convert.ts';
 export { calculateTape, LAST, type TapeLine } from './calculations/tape.ts';
 export type { ChainLink } from './units/chain.ts';
-export { parseExpression } from './calculations/parse-expression.ts';
-export { ExpressionError, namesIn, type Expression } from './calculations/expression.ts';
-export { chainLatex, nameLatex, quantityLatex } from './calculations/latex.ts';
+export { parseExpression } from './calculations/expression/parse-expression.ts';
+export { ExpressionError, namesIn, type Expression } from './calculations/expression/expression.ts';
+export { chainLatex, nameLatex, quantityLatex } from './calculations/expression/latex.ts';
 export { unitsLike } from './units/common-units.ts';
 export { parseUnit, UnitMismatchError, UnknownUnitError, writtenUnit, type Unit } from './units/unit.ts';
 
@@ -56,7 +56,7 @@ export {
   type Operation,
   type Picture,
 } from './reading/bench.ts';
-export { plainTask } from './reading/demonstration.ts';
+export { hasScale, plainTask } from './reading/demonstration.ts';
 export { drawTask, slipsOn, AimError, type DrawOptions } from './reading/drawing/draw-task.ts';
 export { predictedEntries } from './reading/drawing/predictions.ts';
 export { expectedReading, readingStep } from './reading/expected-reading.ts';
@@ -91,7 +91,7 @@ export { describeEnd, describeRuler, type RulerPicture } from './reading/rulers/
 export { describeThread } from './reading/thermometers/thermometers.ts';
 export { sentTowards, threadAt, THREAD_TIME, type Thread } from './reading/thermometers/thread.ts';
 export { PUTS_RIGHT } from './reading/weighing/on-pan.ts';
-export { isAtRest, startled, swung, type Pointer, type Swing } from './instruments/pointer-swing.ts';
+export { isAtRest, startled, swung, type Pointer, type Swing } from './reading/beam-balances/pointer-swing.ts';
 export { vernierReading } from './scales/vernier.ts';
 
 export { planForAims, plannedItems, planRound, type PlannedItem } from './practice/plan-round.ts';

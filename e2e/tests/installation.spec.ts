@@ -79,13 +79,11 @@ test('the administrator invites a teacher, who makes a class and imports its lis
   await expect(maren.getByText('Row 2, first name: The first name is missing.')).toBeVisible();
   await expect(maren.getByText('Row 3, first name: The same name stands in row 1')).toBeVisible();
   await expect(list).toHaveValue(/Bielak/);
-  await maren
-    .getByLabel('CSV file', { exact: true })
-    .setInputFiles({
-      name: 'heron.csv',
-      mimeType: 'text/csv',
-      buffer: Buffer.from('Surname;Given name\r\nVarga;Ines\r\nBielak;Tomasz\r\n'),
-    });
+  await maren.getByLabel('CSV file', { exact: true }).setInputFiles({
+    name: 'heron.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from('Surname;Given name\r\nVarga;Ines\r\nBielak;Tomasz\r\n'),
+  });
   await maren.getByRole('button', { name: 'Add 2 to the class' }).click();
   await expect(maren.getByText('2 added.')).toBeVisible();
   await expect(maren.getByText('Tomasz Bielak')).toBeVisible();

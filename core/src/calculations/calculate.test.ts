@@ -4,7 +4,7 @@ import { describe, expect, it } from 'vitest';
 import type { HouseRules } from '../rules/house-rules.ts';
 import { UnitMismatchError } from '../units/unit.ts';
 import { calculate, type Calculation } from './calculate.ts';
-import { ExpressionError } from './expression.ts';
+import { ExpressionError } from './expression/expression.ts';
 
 const refused = (expression: string, rules?: Partial<HouseRules>): ExpressionError | UnitMismatchError => {
   try {

@@ -1,10 +1,10 @@
 import { completeRules, type HouseRules } from '../rules/house-rules.ts';
 import { differenceUnit, temperatureScale, UnitMismatchError, type Unit } from '../units/unit.ts';
-import { ExpressionError, type Expression } from './expression.ts';
-import { latexOf, nameLatex } from './latex.ts';
+import { ExpressionError, type Expression } from './expression/expression.ts';
+import { latexOf, nameLatex } from './expression/latex.ts';
 import { evaluateMeasured, figuresOf } from './measured.ts';
 import { notesOn } from './notes-on.ts';
-import { parseExpression } from './parse-expression.ts';
+import { parseExpression } from './expression/parse-expression.ts';
 import { placeInTyped } from '../numbers/plain-text.ts';
 import { resolveParts, resolveUnits } from './resolve-units.ts';
 import { alikeAtPlace, uncertaintyPlace } from '../numbers/rounding.ts';

@@ -14,7 +14,7 @@ import {
   type Unit,
 } from '../units/unit.ts';
 import { calculateWith, calculationOf, type Calculation } from './calculate.ts';
-import { numberLatex } from './latex.ts';
+import { numberLatex } from './expression/latex.ts';
 import { exactly, figuresOf, productOf, type Measured } from './measured.ts';
 import { Rational } from '../numbers/rational.ts';
 import { conversionStep, type Quantity, type WorkedStep } from './working.ts';

@@ -8,7 +8,7 @@ import {
   type CallNode,
   type Expression,
   type FunctionName,
-} from './expression.ts';
+} from './expression/expression.ts';
 import { Rational } from '../numbers/rational.ts';
 import type { RoundingRule } from '../numbers/rounding-rule.ts';
 import { uncertaintyPlace, type UncertaintyFigures } from '../numbers/rounding.ts';

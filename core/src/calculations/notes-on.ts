@@ -1,5 +1,5 @@
 import type { HouseRules } from '../rules/house-rules.ts';
-import { isTen, wholeNumberIn, type Expression } from './expression.ts';
+import { isTen, wholeNumberIn, type Expression } from './expression/expression.ts';
 
 const AMBIGUOUS: Readonly<Record<HouseRules['bareTrailingZeros'], string>> = {
   flag: 'its zeros may be measured or not, and are not counted; write a point or a power of ten to say which.',

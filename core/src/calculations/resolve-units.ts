@@ -21,7 +21,7 @@ import {
   type BinaryNode,
   type CallNode,
   type Expression,
-} from './expression.ts';
+} from './expression/expression.ts';
 import { Rational } from '../numbers/rational.ts';
 
 /** An expression whose units have been checked: sums have one unit throughout, and what remains is arithmetic on pure numbers. */

@@ -2,7 +2,7 @@ import { completeRules, type HouseRules } from '../rules/house-rules.ts';
 import { UnitMismatchError } from '../units/unit.ts';
 import type { Calculation } from './calculate.ts';
 import type { Conversion } from './convert.ts';
-import { ExpressionError, FUNCTION_NAMES } from './expression.ts';
+import { ExpressionError, FUNCTION_NAMES } from './expression/expression.ts';
 import { workOut } from './work-out.ts';
 import type { Quantity } from './working.ts';
 

@@ -1,11 +1,11 @@
 import fc from 'fast-check';
 import Fraction from 'fraction.js';
 import { describe, expect, it } from 'vitest';
-import { ExpressionError } from './expression.ts';
+import { ExpressionError } from './expression/expression.ts';
 import { placeInTyped, plainText } from '../numbers/plain-text.ts';
 import { Rational } from '../numbers/rational.ts';
 import { shiftedByPowers } from '../numbers/shift-digits.ts';
-import { parseTime, writtenTime } from './time-of-day.ts';
+import { parseTime, writtenTime } from './expression/time-of-day.ts';
 
 describe('what a keyboard of any language produces', () => {
   it.each([

@@ -2,7 +2,7 @@ import type { HouseRules } from '../rules/house-rules.ts';
 import { parseUnit, UnitMismatchError, UnknownUnitError } from '../units/unit.ts';
 import { calculateWith, type Calculation } from './calculate.ts';
 import { convertedTo, type Conversion } from './convert.ts';
-import { ExpressionError } from './expression.ts';
+import { ExpressionError } from './expression/expression.ts';
 import type { Quantity } from './working.ts';
 
 /** What comes of a line of working, with all its digits beside it as written. */

@@ -1,10 +1,10 @@
 import type { HouseRules } from '../rules/house-rules.ts';
 import { CLOCK, writtenUnit, type Unit } from '../units/unit.ts';
 import { questionAbout, reasonFor } from './explain-step.ts';
-import type { Expression } from './expression.ts';
+import type { Expression } from './expression/expression.ts';
 import { figuresOf, withGuardDigits, type DigitRule, type Measured, type Step } from './measured.ts';
 import { unambiguousAtPlace } from '../numbers/rounding.ts';
-import { writtenTime } from './time-of-day.ts';
+import { writtenTime } from './expression/time-of-day.ts';
 
 /** A measured number with its unit, all digits kept. */
 export interface Quantity extends Measured {

@@ -1,4 +1,4 @@
-import { ExpressionError } from '../calculations/expression.ts';
+import { ExpressionError } from '../calculations/expression/expression.ts';
 import { UnitMismatchError } from '../units/unit.ts';
 import { isWorking, type ExerciseTask, type WorkingExercise } from './exercise.ts';
 import { resultOf, rightResult, type NumberTask, type Result } from './result.ts';

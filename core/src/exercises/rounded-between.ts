@@ -1,6 +1,6 @@
 import { calculate } from '../calculations/calculate.ts';
-import type { Expression } from '../calculations/expression.ts';
-import { parseExpression } from '../calculations/parse-expression.ts';
+import type { Expression } from '../calculations/expression/expression.ts';
+import { parseExpression } from '../calculations/expression/parse-expression.ts';
 import { shortened } from '../numbers/written-number.ts';
 import type { HouseRules } from '../rules/house-rules.ts';
 import { pointed } from './result.ts';

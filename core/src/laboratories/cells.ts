@@ -1,7 +1,7 @@
-import { namesIn, ExpressionError } from '../calculations/expression.ts';
-import { latexOf, unitLatex } from '../calculations/latex.ts';
+import { namesIn, ExpressionError } from '../calculations/expression/expression.ts';
+import { latexOf, unitLatex } from '../calculations/expression/latex.ts';
 import { evaluateMeasured, type Measured, type Step } from '../calculations/measured.ts';
-import { parseExpression } from '../calculations/parse-expression.ts';
+import { parseExpression } from '../calculations/expression/parse-expression.ts';
 import { Rational } from '../numbers/rational.ts';
 import { resolveParts, type ResolvedParts } from '../calculations/resolve-units.ts';
 import { unambiguousAtPlace } from '../numbers/rounding.ts';

@@ -1,5 +1,5 @@
 import { Decimal } from '../numbers/decimal.ts';
-import type { Expression } from '../calculations/expression.ts';
+import type { Expression } from '../calculations/expression/expression.ts';
 import { writtenAtPlace } from '../numbers/rounding.ts';
 import { completeRules, type HouseRules } from '../rules/house-rules.ts';
 import { computedCell, formulaOf, readingCell, type Cell, type Formula } from './cells.ts';

@@ -5,6 +5,12 @@ import { drawTask } from './drawing/draw-task.ts';
 import { familyOf } from './families.ts';
 import { readingTask, type ReadingTask } from './reading-task.ts';
 
+/** Whether a tool can be shown at a value of one’s choice: a ring stands for one volume alone. */
+export function hasScale(instrumentId: string, rules: HouseRules): boolean {
+  const tool = instrumentById(instrumentId);
+  return familyOf(tool).resolution(tool, rules).lastDigit !== 'known';
+}
+
 /**
  * One plain reading from a level eye for the front of the room, with nothing to be done and nothing to be taken off.
  * @param value what the tool is to stand at, in its unit; null for a drawn one.

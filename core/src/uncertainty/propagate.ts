@@ -1,6 +1,6 @@
-import { namesIn } from '../calculations/expression.ts';
-import { compileGradient, type Dual } from '../calculations/gradient.ts';
-import { parseExpression } from '../calculations/parse-expression.ts';
+import { namesIn } from '../calculations/expression/expression.ts';
+import { compileGradient, type Dual } from '../calculations/expression/gradient.ts';
+import { parseExpression } from '../calculations/expression/parse-expression.ts';
 import { resolveUnits } from '../calculations/resolve-units.ts';
 import { compensatedSum } from '../statistics/compensated-sum.ts';
 

@@ -9,7 +9,7 @@ export function bare(text: string): { readonly digits: string; readonly unit: st
 const decimalsOf = (digits: string): number => digits.split('.')[1]?.length ?? 0;
 
 /** The first two neighbours that differ are exchanged; the last digit is left alone where there are others. */
-export function exchangedEarly(digits: string): string {
+function exchangedEarly(digits: string): string {
   const early = digits.replace(/(\d)(\.?)(?!\1)(\d)(?=.*\d)/, '$3$2$1');
   return early === digits ? digits.replace(/(\d)(\.?)(?!\1)(\d)/, '$3$2$1') : early;
 }

@@ -1,11 +1,8 @@
 import type { AttemptPage, AttemptShown } from '@green-beam/contract';
-import { subjectById, type Picture, type Remark } from '@green-beam/core';
+import { subjectById } from '@green-beam/core';
 import { format } from 'date-fns';
 import { useState, type ReactNode } from 'react';
-import { seenAtEnter } from '../instruments/seen-first.ts';
-import { createSight } from '../instruments/sight.ts';
-import { readOff, untouched, type ToolState } from '../instruments/tool-state.ts';
-import { ToolStage } from '../instruments/tool-stage.tsx';
+import { ToolAsRead } from '../instruments/tool-as-read.tsx';
 import { useNumerals } from '../numbers/decimal-mark.ts';
 import { MeasuredNumber } from '../numbers/measured-number.tsx';
 import { Button } from '../ui/button.tsx';
@@ -30,15 +27,6 @@ function howItWasRead({ timeTaken, hints }: AttemptShown): string {
 function howItWasWorked({ timeTaken, hints }: AttemptShown): string {
   if (timeTaken === null) return 'Worked on paper.';
   return `${Math.round(timeTaken / 1000)} s, ${hints === 0 ? 'no hints' : hints === 1 ? 'one hint' : `${hints} hints`}.`;
-}
-
-/** The tool as it was read: what was not noticed is still in it. */
-function asItWas(picture: Picture, { remarks }: AttemptShown): ToolState {
-  const missed = (id: Remark['id']): boolean => remarks.some((remark) => remark.id === id);
-  return {
-    ...readOff(picture, untouched(picture)),
-    left: missed('funnel-left') ? 'funnel' : missed('bubble-left') ? 'bubble' : null,
-  };
 }
 
 /** Longest answer in words that stands in a line of the list. */
@@ -84,12 +72,10 @@ function Attempt({ attempt }: { readonly attempt: AttemptShown }): ReactNode {
           {exercise ? (
             <WorkedBefore attempt={attempt} shown={picture} />
           ) : (
-            <ToolStage
+            <ToolAsRead
               picture={picture}
-              name={name}
-              sight={createSight(seenAtEnter(picture, attempt.eyeHeight))}
-              tool={asItWas(picture, attempt)}
-              closed
+              eyeHeight={attempt.eyeHeight}
+              remarks={attempt.remarks}
               wrongPath={attempt.slips.flatMap((slip) => slip.path)}
             />
           )}

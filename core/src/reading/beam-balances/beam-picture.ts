@@ -1,5 +1,5 @@
 import type { BeamBalance } from '../../instruments/instrument.ts';
-import type { Swing } from '../../instruments/pointer-swing.ts';
+import type { Swing } from './pointer-swing.ts';
 import { marksOf } from '../../scales/linear-scale.ts';
 import { ridersFor, type RiderBeam } from '../../scales/rider-beam.ts';
 import { litCharacters } from '../display/display.ts';

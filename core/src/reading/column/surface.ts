@@ -1,4 +1,4 @@
-import { meniscusProfile, wallHeight, type Surface } from '../../instruments/meniscus.ts';
+import { meniscusProfile, wallHeight, type Surface } from '../scale/meniscus.ts';
 import type { HouseRules } from '../../rules/house-rules.ts';
 import { inDrawing } from '../picture-parts.ts';
 import type { LiquidSituation } from '../scale/scale-checks.ts';

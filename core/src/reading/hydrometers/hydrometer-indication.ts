@@ -1,5 +1,5 @@
 import type { Hydrometer } from '../../instruments/instrument.ts';
-import { wallHeight } from '../../instruments/meniscus.ts';
+import { wallHeight } from '../scale/meniscus.ts';
 import type { HouseRules } from '../../rules/house-rules.ts';
 import { belowTheTop, type Margins } from '../column/column-picture.ts';
 import type { Curved } from '../column/meniscus-slips.ts';

@@ -1,4 +1,4 @@
-import { CAPILLARY_LENGTH, wallHeight } from '../../instruments/meniscus.ts';
+import { CAPILLARY_LENGTH, wallHeight } from '../scale/meniscus.ts';
 import type { Hydrometer } from '../../instruments/instrument.ts';
 import { columnPicture, topmost, type LiquidColumnPicture } from '../column/column-picture.ts';
 import { describeColumn } from '../column/describe-column.ts';

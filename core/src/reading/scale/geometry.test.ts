@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { instrumentById, instrumentIds } from '../../instruments/catalogue.ts';
 import type { ScaleTool } from '../../instruments/instrument.ts';
-import { wallHeight } from '../../instruments/meniscus.ts';
+import { wallHeight } from './meniscus.ts';
 import { marksOf } from '../../scales/linear-scale.ts';
 import { indicationOf, readingTask } from '../reading-task.ts';
 import { millimetresPerMillilitre } from './geometry.ts';

@@ -1,5 +1,5 @@
 import type { ScaleTool } from '../../instruments/instrument.ts';
-import type { Surface } from '../../instruments/meniscus.ts';
+import type { Surface } from './meniscus.ts';
 import { checkChoice, checkEye, checkFlag, checkNumber, SituationError } from '../indication/situation-error.ts';
 import type { AnySituation } from '../indication/indication.ts';
 import type { ScaleSide } from './scale-indication.ts';

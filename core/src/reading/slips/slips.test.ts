@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { instrumentById } from '../../instruments/catalogue.ts';
-import { meniscusProfile } from '../../instruments/meniscus.ts';
+import { meniscusProfile } from '../scale/meniscus.ts';
 import { diagnose } from '../judging/diagnose.ts';
 import { predictedEntries } from '../drawing/predictions.ts';
 import { explainSlips } from '../judging/explain.ts';

@@ -1,4 +1,4 @@
-import { meniscusProfile } from '../../instruments/meniscus.ts';
+import { meniscusProfile } from '../scale/meniscus.ts';
 import type { Thermometer } from '../../instruments/instrument.ts';
 import { writtenAtPlace } from '../../numbers/rounding.ts';
 import { decimalsOf } from '../../scales/linear-scale.ts';

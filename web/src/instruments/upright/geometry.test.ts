@@ -1,7 +1,8 @@
-import { pictureOf, readingTask, type LiquidColumnPicture } from '@green-beam/core';
+import { pictureOf, readingTask, type LiquidColumnPicture, type Situation } from '@green-beam/core';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { Seen } from '../sight.ts';
+import { GLASS_LOOK } from '../graduated-glass/glass-look.ts';
+import type { Seen } from '../sight/sight.ts';
 import {
   apparentOnScale,
   apparentY,
@@ -12,11 +13,15 @@ import {
   eyeY,
   liquidOutline,
 } from './geometry.ts';
+import { withLook, type Upright } from './look.ts';
 
-function picture(scaleSide: 'near' | 'far' = 'near'): LiquidColumnPicture {
-  const made = pictureOf(readingTask('cylinder-50', { value: 30, scaleSide }));
-  if (made.kind !== 'liquid-column') throw new Error('a cylinder has a column');
-  return made;
+function cylinder(situation: Situation): Upright {
+  const column = pictureOf(readingTask('cylinder-50', situation)) as LiquidColumnPicture;
+  return withLook(column, GLASS_LOOK);
+}
+
+function picture(scaleSide: 'near' | 'far' = 'near'): Upright {
+  return cylinder({ value: 30, scaleSide });
 }
 
 const at = (height: number, markAt = picture().surfaceY): Seen => ({ height, markAt });
@@ -88,8 +93,7 @@ describe('the liquid', () => {
   it('stands as high at the wall as the formula for the climb says, and is filled down to the floor', () => {
     const [, atWall] = pointsOf(liquidOutline(picture(), view).curve).at(-1) ?? [NaN, NaN];
     expect(-atWall / view.scale).toBeCloseTo(3.8 * (1 - Math.exp(-10.85 / 3.8)), 2);
-    const low = pictureOf(readingTask('cylinder-50', { value: 3 }));
-    if (low.kind !== 'liquid-column') throw new Error('a cylinder has a column');
+    const low = cylinder({ value: 3 });
     const floor = Math.max(...pointsOf(liquidOutline(low, view).body).map(([, y]) => y));
     expect(floor / view.scale).toBeCloseTo(3000 / (Math.PI * 10.85 ** 2), 1);
   });
@@ -97,8 +101,7 @@ describe('the liquid', () => {
 
 it('the close view never leaves the tube', () => {
   for (const value of [0.5, 25, 50]) {
-    const made = pictureOf(readingTask('cylinder-50', { value }));
-    if (made.kind !== 'liquid-column') throw new Error('a cylinder has a column');
+    const made = cylinder({ value });
     const view = closeView(made, made.surfaceY, 380, 544);
     expect(view.topY).toBeGreaterThanOrEqual(2);
     expect(view.topY + view.height / view.scale).toBeLessThanOrEqual(made.height + 1e-9);

@@ -1,24 +1,12 @@
 import type { LiquidColumnPicture } from '@green-beam/core';
-import type { Seen } from '../sight.ts';
+import type { Seen } from '../sight/sight.ts';
+import type { Upright, View } from './look.ts';
 
-/** A window on the tool: what part of it is shown, and how large. */
-export interface View {
-  /** Pixels per millimetre. */
-  readonly scale: number;
-  /** Millimetres below the top of the tool at the window's top edge. */
-  readonly topY: number;
-  readonly width: number;
-  readonly height: number;
-}
-
-type Eyed = Pick<LiquidColumnPicture, 'eye'>;
-
-/** Stems of thermometers are much wider than the thread in them, in mm. */
-const STEM = 7;
+type Eyed = Pick<LiquidColumnPicture, 'eye' | 'scaleSide'>;
 
 /** Width in mm of what the lines are printed on. */
-export function printedWidth({ vessel, bore, wall }: LiquidColumnPicture): number {
-  return vessel === 'thermometer' ? STEM : bore + 2 * wall;
+export function printedWidth(picture: Upright): number {
+  return picture.look.printedWidth(picture);
 }
 
 /** By how much a point at a depth behind the near scale seems to rise, in mm, when the eye is `height` above the mark. */
@@ -27,22 +15,22 @@ export function rise({ eye }: Eyed, { height }: Pick<Seen, 'height'>, depth: num
 }
 
 /** Depth in mm of the printed scale behind the near side of the glass. */
-export function scaleDepth(picture: LiquidColumnPicture): number {
+export function scaleDepth(picture: Eyed): number {
   return picture.scaleSide === 'near' ? 0 : 2 * picture.eye.gap;
 }
 
 /** Where the reading mark of the surface appears, in mm below the top. */
-export function apparentY(picture: LiquidColumnPicture, seen: Seen): number {
+export function apparentY(picture: Eyed, seen: Seen): number {
   return seen.markAt - rise(picture, seen, picture.eye.gap);
 }
 
 /** Where the surface appears against the printed scale, in the scale's own drawing units. */
-export function apparentOnScale(picture: LiquidColumnPicture, seen: Seen): number {
+export function apparentOnScale(picture: Eyed, seen: Seen): number {
   return apparentY(picture, seen) + rise(picture, seen, scaleDepth(picture));
 }
 
 /** Distance between the lines around a height, in mm; a single ring leaves room as a scale of wide divisions would. */
-function spacingAt({ marks }: LiquidColumnPicture, y: number): number {
+function spacingAt({ marks }: Upright, y: number): number {
   const sorted = marks.map((mark) => mark.y).sort((a, b) => a - b);
   const next = Math.min(
     Math.max(
@@ -55,20 +43,14 @@ function spacingAt({ marks }: LiquidColumnPicture, y: number): number {
   return before === undefined || after === undefined || after === before ? 3 : after - before;
 }
 
-/** Of a float so much is shown beside the stem that the level surface is reached. */
-const STEM_WIDTH = 128;
-
 /** Spaces that are at least seen in a close view; of a coarse scale a few are enough. */
 const SPACES = 14;
 const WIDEST_SPACES = 45;
 
 /** The close view: as large as fits, with the mark in the middle unless an end of the tool is near. */
-export function closeView(picture: LiquidColumnPicture, markAt: number, width: number, height: number): View {
+export function closeView(picture: Upright, markAt: number, width: number, height: number): View {
   const spaces = Math.min(SPACES * spacingAt(picture, markAt), Math.max(WIDEST_SPACES, 4 * spacingAt(picture, markAt)));
-  const scale = Math.min(
-    (picture.vessel === 'hydrometer' ? STEM_WIDTH : width) / printedWidth(picture),
-    height / spaces,
-  );
+  const scale = Math.min((picture.look.widest ?? width) / printedWidth(picture), height / spaces);
   const shown = height / scale;
   const topY = Math.min(Math.max(markAt - shown / 2, 2), Math.max(2, picture.height - shown));
   return { scale, topY, width, height };
@@ -87,7 +69,7 @@ function polyline(points: readonly (readonly [number, number])[]): string {
 }
 
 /** Half the inner width at a height, where it changes with height. */
-export function radiusAt({ outline, bore }: LiquidColumnPicture, y: number): number {
+export function radiusAt({ outline, bore }: Upright, y: number): number {
   const after = outline.findIndex(([at]) => at <= y);
   const [upper, lower] = [outline[after], outline[after - 1]];
   if (!upper) return outline.at(-1)?.[1] ?? bore / 2;
@@ -97,7 +79,7 @@ export function radiusAt({ outline, bore }: LiquidColumnPicture, y: number): num
 }
 
 /** The liquid's outline in a view, wherever the eye is. */
-export function liquidOutline(picture: LiquidColumnPicture, view: View): LiquidOutline {
+export function liquidOutline(picture: Upright, view: View): LiquidOutline {
   const half = picture.profile.map(([x, z]): [number, number] => [x * view.scale, -z * view.scale]);
   const curve = [
     ...half
@@ -116,11 +98,11 @@ export function liquidOutline(picture: LiquidColumnPicture, view: View): LiquidO
 
 /** The ring where the liquid meets the wall, as the eye sees it: a line at the level, an ellipse off it. In pixels of the view. */
 export function contactRing(
-  picture: LiquidColumnPicture,
+  picture: Upright,
   view: View,
   seen: Seen,
 ): { readonly cy: number; readonly rx: number; readonly ry: number } {
-  const atGlass = (picture.vessel === 'hydrometer' ? picture.profile[0] : picture.profile.at(-1))?.[1] ?? 0;
+  const atGlass = picture.look.atGlass(picture);
   const radius = picture.bore / 2;
   return {
     cy: (apparentY(picture, seen) - view.topY - atGlass) * view.scale,
@@ -133,7 +115,7 @@ export function contactRing(
  * The liquid that has climbed the near wall: from the curve to the near half of the contact ring, which bends down for an eye above
  * the level and up for one below it. In the outline's coordinates.
  */
-export function climbingFilm(picture: LiquidColumnPicture, view: View, seen: Seen, curve: string): string {
+export function climbingFilm(picture: Upright, view: View, seen: Seen, curve: string): string {
   const { rx, ry } = contactRing(picture, view, seen);
   const atWall = (picture.profile.at(-1)?.[1] ?? 0) * view.scale;
   return `${curve}A${rx.toFixed(2)} ${Math.max(ry, 0.01).toFixed(2)} 0 0 ${seen.height > 0 ? 1 : 0} ${(-rx).toFixed(2)} ${(-atWall).toFixed(2)}Z`;
@@ -149,12 +131,12 @@ export const EYE_RUN = 490;
 export const EYE_RANGE = 90;
 
 /** Height of the drawn eye, in pixels of the view. */
-export function eyeY(picture: LiquidColumnPicture, view: View, seen: Seen): number {
+export function eyeY(picture: Upright, view: View, seen: Seen): number {
   return (apparentY(picture, seen) - view.topY) * view.scale - (seen.height / picture.eye.distance) * EYE_RUN;
 }
 
 /** The eye height that puts the drawn eye at a height of the view; inverse of `eyeY`, kept within the range. */
-export function eyeHeightAt(picture: LiquidColumnPicture, view: View, markAt: number, y: number): number {
+export function eyeHeightAt(picture: Upright, view: View, markAt: number, y: number): number {
   const perMillimetre = (picture.eye.gap * view.scale) / picture.eye.distance + EYE_RUN / picture.eye.distance;
   const height = ((markAt - view.topY) * view.scale - y) / perMillimetre;
   return Math.round(Math.min(EYE_RANGE, Math.max(-EYE_RANGE, height)) * 10) / 10;

@@ -1,34 +1,18 @@
-import type { DrawnMark, LiquidColumnPicture } from '@green-beam/core';
+import type { DrawnMark } from '@green-beam/core';
 import { memo, type ReactNode } from 'react';
-import type { Seen } from '../sight.ts';
-import { MARK_INSET, MARK_LENGTHS, printedWidth, rise, scaleDepth, type View } from './geometry.ts';
+import type { Seen } from '../sight/sight.ts';
+import { MARK_INSET, printedWidth, rise, scaleDepth } from './geometry.ts';
+import type { Upright, View } from './look.ts';
 
 const WEIGHTS = { long: 2.2, medium: 2, short: 1.8 } as const;
 
-/** How far a line reaches across what it is printed on: a thermometer’s cross the thread, a ring runs all around, a beaker has long ones only. */
-export function markLength({ vessel, secondMarks }: LiquidColumnPicture, rank: DrawnMark['rank']): number {
-  if (vessel === 'volumetric-pipette' || vessel === 'volumetric-flask') return 1 - 2 * MARK_INSET;
-  // Two scales leave room for both numerals between them.
-  if (secondMarks.length > 0) return { long: 0.27, medium: 0.22, short: 0.17 }[rank];
-  if (vessel === 'hydrometer') return { long: 0.3, medium: 0.24, short: 0.17 }[rank];
-  return vessel === 'thermometer' ? { long: 0.62, medium: 0.56, short: 0.5 }[rank] : MARK_LENGTHS[rank];
+/** How far a line reaches across what it is printed on; two scales leave room for both numerals between them. */
+export function markLength({ look, secondMarks }: Upright, rank: DrawnMark['rank']): number {
+  return secondMarks.length > 0 ? { long: 0.27, medium: 0.22, short: 0.17 }[rank] : look.markLength(rank);
 }
 
-/** Narrow stems have room for smaller numerals only. */
-const LABEL_SIZES: Readonly<Record<LiquidColumnPicture['vessel'], number>> = {
-  cylinder: 26,
-  burette: 26,
-  'graduated-pipette': 26,
-  beaker: 26,
-  'conical-flask': 26,
-  'volumetric-pipette': 26,
-  'volumetric-flask': 26,
-  thermometer: 22,
-  hydrometer: 20,
-};
-
 interface MarksProps {
-  readonly picture: LiquidColumnPicture;
+  readonly picture: Upright;
   readonly marks: readonly DrawnMark[];
   readonly view: View;
   readonly side: 'left' | 'right';
@@ -41,11 +25,7 @@ function Marks({ picture, marks, view, side, weight, size }: MarksProps): ReactN
   const sign = side === 'left' ? 1 : -1;
   const width = printedWidth(picture) * view.scale;
   return (
-    <g
-      stroke="var(--color-ink)"
-      fill="var(--color-ink)"
-      className={picture.vessel === 'thermometer' || picture.vessel === 'hydrometer' ? 'own-ink' : ''}
-    >
+    <g stroke="var(--color-ink)" fill="var(--color-ink)" className={picture.look.ownInk ? 'own-ink' : ''}>
       {marks.map(({ y, rank, label }) => {
         const at = (y - view.topY) * view.scale;
         if (at < -40 || at > view.height + 40) return null;
@@ -76,14 +56,14 @@ function Marks({ picture, marks, view, side, weight, size }: MarksProps): ReactN
 }
 
 /** Half the outer width of a flask at a height; 0 for tools with straight sides. */
-function widthAt(picture: LiquidColumnPicture, y: number): number {
+function widthAt(picture: Upright, y: number): number {
   if (picture.outline.length === 0) return 0;
   const after = picture.outline.findIndex(([at]) => at <= y);
   return (picture.outline[after]?.[1] ?? picture.bore / 2) + picture.wall;
 }
 
 interface PrintedScaleProps {
-  readonly picture: LiquidColumnPicture;
+  readonly picture: Upright;
   readonly view: View;
   readonly weight?: number;
 }
@@ -98,7 +78,7 @@ export const PrintedScale = memo(function PrintedScale({ picture, view, weight =
         view={view}
         side="left"
         weight={weight}
-        size={LABEL_SIZES[picture.vessel] * weight}
+        size={picture.look.labelSize * weight}
       />
       {picture.secondMarks.length > 0 && (
         <Marks
@@ -115,6 +95,6 @@ export const PrintedScale = memo(function PrintedScale({ picture, view, weight =
 });
 
 /** How far down the printed scale seems to lie when the eye is off the level, in pixels of the view: what its depth does. */
-export function scaleShift(picture: LiquidColumnPicture, view: View, seen: Seen): number {
+export function scaleShift(picture: Upright, view: View, seen: Seen): number {
   return -rise(picture, seen, scaleDepth(picture)) * view.scale;
 }

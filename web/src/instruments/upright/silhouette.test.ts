@@ -1,11 +1,37 @@
-import { instrumentIds, pictureOf, drawTask, type LiquidColumnPicture } from '@green-beam/core';
+import { drawTask, instrumentById, instrumentIds, pictureOf, type LiquidColumnPicture } from '@green-beam/core';
 import { describe, expect, it } from 'vitest';
-import { silhouetteOf } from './silhouette.ts';
+import { BURETTE_LOOK } from '../burettes/burette-look.ts';
+import { GLASS_LOOK } from '../graduated-glass/glass-look.ts';
+import { HYDROMETER_LOOK } from '../hydrometers/hydrometer-look.tsx';
+import { RING_LOOK } from '../rings/ring-look.ts';
+import { THERMOMETER_LOOK } from '../thermometers/thermometer-look.tsx';
+import type { Look } from './look.ts';
+import type { Silhouette } from './shape.ts';
+
+const LOOKS = {
+  'graduated-glass': GLASS_LOOK,
+  burettes: BURETTE_LOOK,
+  rings: RING_LOOK,
+  thermometers: THERMOMETER_LOOK,
+  hydrometers: HYDROMETER_LOOK,
+};
+
+function isUpright(family: string): family is keyof typeof LOOKS {
+  return family in LOOKS;
+}
+
+function lookOf(id: string): Look {
+  const { family } = instrumentById(id);
+  if (!isUpright(family)) throw new Error(`${id} does not stand upright`);
+  return LOOKS[family];
+}
 
 function pictured(id: string): LiquidColumnPicture {
-  const picture = pictureOf(drawTask(id, { seed: 3 }));
-  if (picture.kind !== 'liquid-column') throw new Error(`${id} does not stand upright`);
-  return picture;
+  return pictureOf(drawTask(id, { seed: 3 })) as LiquidColumnPicture;
+}
+
+function silhouetteOf(picture: LiquidColumnPicture): Silhouette {
+  return lookOf(picture.instrumentId).silhouette(picture);
 }
 
 /** The points of a path of straight lines. */
@@ -13,7 +39,7 @@ function points(path: string): [number, number][] {
   return [...path.matchAll(/[ML](-?[\d.]+) (-?[\d.]+)/g)].map(([, x, y]) => [Number(x), Number(y)]);
 }
 
-const UPRIGHT = instrumentIds().filter((id) => pictureOf(drawTask(id, { seed: 3 })).kind === 'liquid-column');
+const UPRIGHT = instrumentIds().filter((id) => isUpright(instrumentById(id).family));
 
 describe('the outline of a whole tool', () => {
   it.each(UPRIGHT)('%s: stands straight, as high as its picture, and as wide as it says', (id) => {

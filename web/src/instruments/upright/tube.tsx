@@ -1,27 +1,22 @@
-import type { LiquidColumnPicture } from '@green-beam/core';
 import { useCallback, useId, useMemo, type ReactNode } from 'react';
-import type { Sight } from '../sight.ts';
-import { useDrawn, type Drawn } from '../use-drawn.ts';
-import { apparentY, climbingFilm, contactRing, liquidOutline, radiusAt, type View } from './geometry.ts';
+import type { Sight } from '../sight/sight.ts';
+import { useDrawn, type Drawn } from '../sight/use-drawn.ts';
+import { apparentY, climbingFilm, contactRing, liquidOutline, radiusAt } from './geometry.ts';
 import { Light } from './light.tsx';
 import { tintOf } from './tints.ts';
+import type { Upright, View } from './look.ts';
 
 interface GlassProps {
-  readonly picture: LiquidColumnPicture;
+  readonly picture: Upright;
   readonly view: View;
   readonly weight?: number;
 }
 
-/** Where the inside ends; the close view of tools that run out below never comes to their end. */
-function floorOf({ floorY, vessel }: Pick<LiquidColumnPicture, 'floorY' | 'vessel'>): number {
-  return vessel === 'cylinder' || vessel === 'beaker' || vessel === 'conical-flask' ? floorY : Infinity;
-}
-
 /** Heights in the view between which a wall is drawn: straight ones need two, sloping ones more. */
-function heights({ outline, floorY, vessel }: LiquidColumnPicture, view: View): number[] {
+function heights({ outline, floorY, look }: Upright, view: View): number[] {
   const [top, bottom] = [
     Math.max(0, view.topY),
-    Math.min(floorOf({ floorY, vessel }), view.topY + view.height / view.scale),
+    Math.min(look.endsAtFloor ? floorY : Infinity, view.topY + view.height / view.scale),
   ];
   return [
     top,
@@ -34,7 +29,7 @@ function heights({ outline, floorY, vessel }: LiquidColumnPicture, view: View): 
 }
 
 /** Half the inner width from the top of the view to its bottom, in pixels: [half width, height]. */
-function walls(picture: LiquidColumnPicture, view: View): [number, number][] {
+function walls(picture: Upright, view: View): [number, number][] {
   return heights(picture, view).map((y) => [radiusAt(picture, y) * view.scale, (y - view.topY) * view.scale]);
 }
 

@@ -6,7 +6,7 @@ import { useJudgedBy } from '../../rules/house-rules.ts';
 import { Button } from '../../ui/button.tsx';
 import { Failed, Loading } from '../../ui/notice.tsx';
 import { isExercise, isFinished, isReading, rightAtFirst, type BenchSource } from './bench-source.ts';
-import { TaskView } from './task-view.tsx';
+import { TaskView } from './reading/task-view.tsx';
 import { ToolChoice } from './tool-choice.tsx';
 
 // Whoever reads tools needs nothing of the exercises.

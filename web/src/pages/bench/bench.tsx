@@ -1,8 +1,8 @@
 import type { SignedIn } from '@green-beam/contract';
 import { lazy, type ReactNode } from 'react';
 import { BenchRoundView } from './bench-round.tsx';
-import { useVisitorBench } from './visitor-bench.ts';
-import { VISITOR_TOOLS } from './visitor-tools.ts';
+import { useVisitorBench } from './visitor/visitor-bench.ts';
+import { VISITOR_TOOLS } from './visitor/visitor-tools.ts';
 
 // Whoever looks in without signing in needs nothing of a class.
 const ClassBench = lazy(() => import('./class-bench-view.tsx'));

@@ -1,5 +1,6 @@
 import {
   asOperated,
+  hasScale,
   instrumentById,
   pictureOf,
   plainTask,
@@ -8,13 +9,14 @@ import {
   SituationError,
   slipById,
   type HouseRules,
+  type Picture,
   type ReadingTask,
 } from '@green-beam/core';
 import { useEffect, useMemo, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
-import { restingAt } from '../../instruments/seen-first.ts';
-import { createSight } from '../../instruments/sight.ts';
+import { createSight } from '../../instruments/sight/sight.ts';
 import { ToolStage } from '../../instruments/tool-stage.tsx';
+import { viewOf } from '../../instruments/views.ts';
 import { useNumerals } from '../../numbers/decimal-mark.ts';
 import { MeasuredNumber } from '../../numbers/measured-number.tsx';
 import { useHouseRules } from '../../rules/house-rules.ts';
@@ -40,6 +42,12 @@ interface Shown {
 
 function newSeed(): number {
   return crypto.getRandomValues(new Uint32Array(1))[0] ?? 1;
+}
+
+/** Where the mark of a picture stands when nothing has to be waited for. */
+function restingAt(picture: Picture): number {
+  const view = viewOf(picture);
+  return view.readAt(picture, view.seenFirst(picture).markAt);
 }
 
 function attempted(shown: Shown, rules: HouseRules): ReadingTask | string {
@@ -197,7 +205,7 @@ function Wall({ rules }: { readonly rules: HouseRules }): ReactNode {
             again({ value: typed.trim() === '' ? null : value });
           }}
         >
-          {instrumentById(shown.toolId).family !== 'rings' && (
+          {hasScale(shown.toolId, rules) && (
             <input
               aria-label={`Value in ${instrumentById(shown.toolId).unit}`}
               placeholder={`value, ${instrumentById(shown.toolId).unit}`}

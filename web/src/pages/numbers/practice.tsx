@@ -4,7 +4,7 @@ import { BenchRoundView, type ChooseNext } from '../bench/bench-round.tsx';
 import type { BenchSource } from '../bench/bench-source.ts';
 import { useClassBench } from '../bench/class-bench.ts';
 import { SetForYou } from '../bench/set-for-you.tsx';
-import { useVisitorBench } from '../bench/visitor-bench.ts';
+import { useVisitorBench } from '../bench/visitor/visitor-bench.ts';
 import { KindChoice } from './kind-choice.tsx';
 import { NumbersPlaces } from './places.tsx';
 import { VISITOR_EXERCISES } from './visitor-exercises.ts';

@@ -12,7 +12,7 @@ import {
   TRIES,
 } from '@green-beam/core';
 import { newId } from '../../outbox/new-id.ts';
-import type { Done, VisitorItems } from '../bench/visitor-bench.ts';
+import type { Done, VisitorItems } from '../bench/visitor/visitor-bench.ts';
 
 /** How the exercises of a kind went, oldest first. */
 function went(done: readonly Done[], kind: string): boolean[] {

@@ -1,6 +1,6 @@
 import { FAULT_KINDS, letterOf, type Answered, type ExerciseShown } from '@green-beam/core';
 import type { ReactNode } from 'react';
-import { PaperPicture } from '../../instruments/paper/paper-picture.tsx';
+import { PaperPicture } from '../../instruments/paper-picture.tsx';
 import { useNumerals } from '../../numbers/decimal-mark.ts';
 import { Story } from '../bench/exercise/story.tsx';
 

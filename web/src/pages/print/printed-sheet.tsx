@@ -2,7 +2,7 @@ import type { PrintedReading, PrintedRound, PrintedSheet as Sheet } from '@green
 import { needsWholeWidth, noteOn, type Picture } from '@green-beam/core';
 import { format } from 'date-fns';
 import { memo, type ReactNode } from 'react';
-import { PaperPicture } from '../../instruments/paper/paper-picture.tsx';
+import { hasOwnHeight, PaperPicture } from '../../instruments/paper-picture.tsx';
 import { useNumerals } from '../../numbers/decimal-mark.ts';
 import { PrintedExercise } from './printed-exercise.tsx';
 import { rulesInWords } from '../../rules/rules-in-words.ts';
@@ -40,8 +40,7 @@ function Reading({
           {note !== null && <span className="block text-small text-muted">{numerals(note)}</span>}
         </span>
       </p>
-      {/* The beams of a balance are read at their own height: made to fit one, their numbers would be too small. */}
-      <div className={`mt-[2mm] ${picture.kind === 'beams' ? 'mx-auto w-[135mm] max-w-full' : 'h-(--picture-height)'}`}>
+      <div className={`mt-[2mm] ${hasOwnHeight(picture) ? 'mx-auto w-[135mm] max-w-full' : 'h-(--picture-height)'}`}>
         <PaperPicture picture={picture} label={`${tool}, reading ${number}`} />
       </div>
       <p className="mt-auto flex items-end pt-[3mm] gap-2 text-small text-muted">

@@ -1,9 +1,6 @@
-import { instrumentById, type ExerciseShown, type Marked } from '@green-beam/core';
-import { useMemo, type ReactNode } from 'react';
-import { createSight } from '../../../instruments/sight.ts';
-import { seenAtEnter } from '../../../instruments/seen-first.ts';
-import { readOff, untouched } from '../../../instruments/tool-state.ts';
-import { ToolStage } from '../../../instruments/tool-stage.tsx';
+import type { ExerciseShown, Marked } from '@green-beam/core';
+import type { ReactNode } from 'react';
+import { ToolAsRead } from '../../../instruments/tool-as-read.tsx';
 import { MarkedTable } from './marked-table.tsx';
 import { Story } from './story.tsx';
 
@@ -14,22 +11,6 @@ interface ExercisePaperProps {
   readonly marks?: readonly Marked[];
   readonly faulty?: ReadonlySet<number>;
   readonly onMark?: ((cell: number) => void) | null;
-}
-
-function Seen({ shown }: { readonly shown: ExerciseShown }): ReactNode {
-  const picture = shown.answered.by === 'choice' ? shown.answered.seen : null;
-  const sight = useMemo(() => (picture ? createSight(seenAtEnter(picture, 0)) : null), [picture]);
-  if (!picture || !sight) return null;
-  return (
-    <ToolStage
-      picture={picture}
-      name={instrumentById(picture.instrumentId).name}
-      sight={sight}
-      tool={readOff(picture, untouched(picture))}
-      closed
-      wrongPath={[]}
-    />
-  );
 }
 
 /** What an exercise tells, and the table or the tool it is about. */
@@ -46,7 +27,7 @@ export function ExercisePaper({ shown, question, marks = [], faulty, onMark = nu
           <Story parts={story} /> <strong>{question}</strong>
         </p>
       )}
-      <Seen shown={shown} />
+      {answered.by === 'choice' && answered.seen && <ToolAsRead picture={answered.seen} />}
       {answered.by === 'marks' && (
         <div className="mt-6">
           <MarkedTable table={answered} marks={marks} {...(faulty ? { faulty } : {})} onMark={onMark} />

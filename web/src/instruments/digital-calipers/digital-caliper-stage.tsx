@@ -1,0 +1,86 @@
+import type { DisplayPicture } from '@green-beam/core';
+import { useMemo, type ReactNode } from 'react';
+import { DisplayStage } from '../display/display-stage.tsx';
+import type { Faces } from '../jaws/held-state.ts';
+import { SlideHandle } from '../jaws/slide-handle.tsx';
+import { useMarkAt } from '../sight/sight.ts';
+import type { Handling, StageProps } from '../view.ts';
+import { CALIPER_SCALE, DigitalCaliper } from './digital-caliper.tsx';
+import { facesOf, shownByJaws, type DigitalHold } from './digital-hold.ts';
+
+type Props = StageProps<DisplayPicture, DigitalHold>;
+
+interface ByHandProps extends Pick<Props, 'picture' | 'sight' | 'state'> {
+  readonly faces: Faces;
+  readonly handling: Handling<DigitalHold>;
+}
+
+/** A digital caliper whose slide is moved by hand. */
+function ByHand({ picture, sight, state, faces, handling }: ByHandProps): ReactNode {
+  const position = useMarkAt(sight);
+  return (
+    <>
+      <DigitalCaliper
+        picture={picture}
+        shown={shownByJaws(state, position)}
+        open={position - faces.closedX}
+        between={state.between}
+      />
+      <SlideHandle
+        label="The slide"
+        faces={faces}
+        state={state}
+        handling={handling}
+        sight={sight}
+        step={0.1}
+        page={10}
+        perUnit={1 / CALIPER_SCALE}
+        way="right"
+      >
+        <rect
+          className="halo opacity-0"
+          x="54"
+          y="196"
+          width="780"
+          height="200"
+          rx="8"
+          fill="none"
+          stroke="var(--color-beam)"
+          strokeWidth="3"
+        />
+        <rect x="58" y="200" width="772" height="192" fill="transparent" />
+      </SlideHandle>
+    </>
+  );
+}
+
+/** A caliper with a display: moved by hand, or looked at on the thing and closed. */
+export default function DigitalCaliperStage({
+  picture,
+  name,
+  sight,
+  state,
+  handling,
+  closed = false,
+}: Props): ReactNode {
+  const faces = useMemo(() => facesOf(picture), [picture]);
+  const byHand = faces && handling && !closed;
+  return (
+    <DisplayStage
+      picture={picture}
+      name={name}
+      closed={closed}
+      viewNamed={(caption) => caption}
+      looked={(view, { characters }) => (
+        <DigitalCaliper
+          picture={picture}
+          shown={`${characters} ${picture.unitMark}`}
+          open={Number((view > 0 ? '0' : picture.views[0].characters).replace('−', '-'))}
+          between={view === 0}
+        />
+      )}
+    >
+      {byHand && <ByHand picture={picture} sight={sight} state={state} faces={faces} handling={handling} />}
+    </DisplayStage>
+  );
+}

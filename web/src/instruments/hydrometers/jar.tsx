@@ -1,0 +1,95 @@
+import type { ReactNode } from 'react';
+import { useNarrow } from '../../ui/use-narrow.ts';
+import { Sheet, Stage } from '../sheets.tsx';
+import type { Upright } from '../upright/look.ts';
+import { tintOf } from '../upright/tints.ts';
+import { NARROW, WIDE } from '../upright/stage/upright-stage.tsx';
+import { FLOATS, rightFloat, type Float } from './rack.ts';
+
+interface JarProps {
+  readonly picture: Upright;
+  readonly float: Float;
+}
+
+/** Sizes in mm: the jar, its liquid, and how a float that does not fit the liquid stands in it. */
+const JAR = { halfWidth: 34, height: 330, surface: 96 };
+const HIGH = 22;
+/** Shot in the foot of a float, from its axis and above its end. */
+const BALLAST = [
+  [-4.2, 14],
+  [0, 13],
+  [4.2, 14],
+  [-2.2, 17.5],
+  [2.2, 17.5],
+] as const;
+
+/** Where a float’s top stands, in mm below the jar’s rim: its scale above a liquid too heavy for it, itself on the floor of one too light. */
+function topOf(picture: Upright, float: number): number {
+  const lastMark = Math.max(...picture.marks.map(({ y }) => y));
+  return float < rightFloat(picture) ? JAR.surface - lastMark - HIGH : JAR.height - picture.height - 2;
+}
+
+/** A jar of a liquid, alone or with a hydrometer of another range in it: riding with its scale above the liquid, or sunk. */
+export function Jar({ picture, float }: JarProps): ReactNode {
+  const box = useNarrow() ? NARROW : WIDE;
+  const scale = 1.42;
+  const x = box.x + box.width / 2;
+  const { halfWidth, height, surface } = JAR;
+  const label =
+    float === null
+      ? `A jar of ${picture.liquid}`
+      : float < rightFloat(picture)
+        ? `A jar of ${picture.liquid}. The hydrometer rides with all of its scale above the liquid`
+        : `A jar of ${picture.liquid}. The hydrometer has sunk to the bottom`;
+  return (
+    <Stage box={box} label={label}>
+      <Sheet box={box}>
+        <g transform={`translate(${x} 92) scale(${scale})`} strokeLinejoin="round">
+          {float !== null && float < FLOATS && (
+            <g transform={`translate(0 ${topOf(picture, float)})`}>
+              <path d={picture.look.silhouette(picture).solid} fill="#ffffff" stroke="#6d8078" strokeWidth="1" />
+              {BALLAST.map(([dx, up]) => (
+                <circle key={dx} cx={dx} cy={picture.height - up} r="2.2" fill="#5f6b66" />
+              ))}
+              {picture.marks.map(({ y, rank }) =>
+                rank === 'short' ? null : (
+                  <line
+                    key={y}
+                    x1={-picture.bore / 2}
+                    x2={rank === 'long' ? 0.6 : -0.6}
+                    y1={y}
+                    y2={y}
+                    stroke="#13251f"
+                    strokeWidth="0.4"
+                  />
+                ),
+              )}
+            </g>
+          )}
+          <rect
+            x={-halfWidth}
+            y={surface}
+            width={2 * halfWidth}
+            height={height - surface}
+            fill={tintOf(picture.liquid)}
+            fillOpacity="0.34"
+          />
+          <line
+            x1={-halfWidth}
+            x2={halfWidth}
+            y1={surface}
+            y2={surface}
+            stroke="var(--color-curve)"
+            strokeWidth="1.2"
+          />
+          <path
+            d={`M${-halfWidth - 4} -3L${-halfWidth} 0V${height}H${halfWidth}V0L${halfWidth + 4} -3`}
+            fill="none"
+            stroke="#6d8078"
+            strokeWidth="1.4"
+          />
+        </g>
+      </Sheet>
+    </Stage>
+  );
+}

@@ -1,0 +1,30 @@
+import { instrumentById, type PathPiece, type Picture, type Remark } from '@green-beam/core';
+import { useMemo, type ReactNode } from 'react';
+import { createSight } from './sight/sight.ts';
+import { ToolStage } from './tool-stage.tsx';
+import { viewOf } from './views.ts';
+
+interface ToolAsReadProps {
+  readonly picture: Picture;
+  readonly eyeHeight?: number;
+  /** What was remarked: what was not noticed is still in the tool. */
+  readonly remarks?: readonly Remark[];
+  readonly wrongPath?: readonly PathPiece[];
+}
+
+const NONE: readonly Remark[] = [];
+
+/** The tool as it was read. */
+export function ToolAsRead({ picture, eyeHeight = 0, remarks = NONE, wrongPath = [] }: ToolAsReadProps): ReactNode {
+  const view = viewOf(picture);
+  const sight = useMemo(
+    () => createSight({ height: eyeHeight, markAt: view.markAtEnter(picture) }),
+    [view, picture, eyeHeight],
+  );
+  const state = useMemo(
+    () => view.unnoticed(view.readOff(picture, view.begin(picture)), remarks),
+    [view, picture, remarks],
+  );
+  const { name } = instrumentById(picture.instrumentId);
+  return <ToolStage picture={picture} name={name} sight={sight} state={state} closed wrongPath={wrongPath} />;
+}

@@ -1,0 +1,44 @@
+import {
+  cautionsFor,
+  completeRules,
+  drawTask,
+  hintsFor,
+  instrumentById,
+  instrumentIds,
+  pictureOf,
+  plannedItems,
+  questionFor,
+  toolSubject,
+  TRIES,
+  writtenUnitOf,
+} from '@green-beam/core';
+import { newId } from '../../../outbox/new-id.ts';
+import type { VisitorItems } from './visitor-bench.ts';
+
+/** The first picture a visitor sees. */
+const FIRST = { subjectId: 'cylinder-50', seed: 0, aim: [] };
+
+/** Rounds of readings, for who looks in without signing in. */
+export const VISITOR_TOOLS: VisitorItems = {
+  first: [FIRST],
+  plan: (ids, seed) => plannedItems((ids.length > 0 ? ids : instrumentIds()).map(toolSubject), seed, completeRules()),
+  drawn: ({ subjectId, seed, aim }, position) => {
+    const task = drawTask(subjectId, { seed, aim });
+    return {
+      task,
+      shown: {
+        id: newId(),
+        position,
+        question: questionFor(task),
+        picture: pictureOf(task),
+        hints: hintsFor(task),
+        cautions: cautionsFor(task),
+        unit: writtenUnitOf(instrumentById(subjectId), task.rules),
+        tries: TRIES,
+        toolCode: null,
+        state: 'open',
+        rightAtFirst: false,
+      },
+    };
+  },
+};
