@@ -1,120 +1,99 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { diagnose } from './judging/diagnose.ts';
-import { expectedReading } from './expected-reading.ts';
-import { asOperated } from './bench.ts';
-import { sentTowards, threadAt, THREAD_TIME, type Thread } from './thermometers/thread.ts';
-import type { Action } from './actions.ts';
-import { pictureOf } from './bench.ts';
+import { instrumentIds } from '../instruments/catalogue.ts';
+import { ACTION_KINDS, type Action } from './actions.ts';
+import { begin, describePicture, handle, pictureOf, shows, startingEye, wait, type OnBench } from './bench.ts';
+import type { CaliperPicture } from './calipers/caliper-picture.ts';
+import type { LiquidColumnPicture } from './column/column-picture.ts';
+import type { DisplayPicture } from './display/display.ts';
+import { drawTask } from './drawing/draw-task.ts';
 import type { RulerPicture } from './rulers/ruler-picture.ts';
-import { readingTask } from './reading-task.ts';
-import { revealOf } from './in-words.ts';
-import { SituationError } from './indication/situation-error.ts';
-import { fieldsOf } from '../../test/fields-of.ts';
+import type { Situation } from './situation.ts';
 
-const did = (kind: Action['kind'], at: number, to: number | null = null): Action => ({ kind, at, to });
+const IDS = instrumentIds();
 
-/** A thread by small steps of dT/dt = (target − T) ÷ τ, the law itself. */
-function byLaw(room: number, liquid: number, done: readonly Action[], at: number): number {
-  let present = room;
-  const step = 0.5;
-  for (let time = 0; time < at; time += step) {
-    const last = done.findLast((one) => one.at <= time);
-    const target = last && last.kind !== 'raise' ? liquid : room;
-    present += ((target - present) * step) / THREAD_TIME;
-  }
-  return present;
+/** The same tool put on the bench and handled: again from the beginning each time. */
+function handled(id: string, situation: Situation, actions: readonly Action[], at: number): OnBench {
+  return wait(actions.reduce(handle, begin(id, situation)), at);
 }
 
-/** A thread through what was done with its bulb. */
-function moved(room: number, liquid: number, done: readonly Action[]): Thread {
-  return done
-    .filter(({ kind }) => kind !== 'drain')
-    .reduce((thread, { kind, at }) => sentTowards(thread, kind === 'raise' ? room : liquid, at), {
-      stood: room,
-      towards: room,
-      since: 0,
-    });
-}
-
-describe('a thread', () => {
-  it.each([
-    [[did('lower', 1000)], 4000],
-    [[did('lower', 500), did('raise', 3000)], 5000],
-    [[did('lower', 500), did('raise', 3000), did('ground', 4500)], 9000],
-    [[], 6000],
-  ])('follows Newton’s law of cooling through %j', (done, at) => {
-    expect(threadAt(moved(21, 78, done), at)).toBeCloseTo(byLaw(21, 78, done, at), 1);
+/** Whatever hands may do, in whatever order; many things are done with tools they do nothing to. */
+const anyActions = fc
+  .array(fc.record({ kind: fc.constantFrom(...ACTION_KINDS), pause: fc.nat(4000), to: fc.option(fc.nat(6)) }), {
+    maxLength: 8,
+  })
+  .map((list) => {
+    let at = 0;
+    return list.map(({ kind, pause, to }): Action => ({ kind, at: (at += pause), to }));
   });
 
-  it('stays between the room and the liquid whatever is done', () => {
-    const kinds = fc.constantFrom<Action['kind']>('lower', 'ground', 'raise', 'drain');
-    fc.assert(
-      fc.property(fc.array(fc.tuple(kinds, fc.nat(5000))), fc.nat(20_000), (moves, after) => {
-        let time = 0;
-        const done = moves.map(([kind, pause]) => did(kind, (time += pause)));
-        const at = threadAt(moved(20, 4, done), time + after);
-        expect(at).toBeGreaterThanOrEqual(4);
-        expect(at).toBeLessThanOrEqual(20);
-      }),
-    );
-  });
-
-  it('taken out again is read too early: it has fallen back towards the room', () => {
-    const drawn = readingTask('thermometer-degree', { value: 80, settled: false, shown: 20 });
-    const out = asOperated(drawn, { eyeHeight: 0, done: [did('lower', 0), did('raise', 30_000)], at: 32_000 });
-    const shown = fieldsOf(out).shown!;
-    expect(shown).toBeGreaterThan(30);
-    expect(shown).toBeLessThan(60);
-    expect(diagnose(out, `${shown.toFixed(1)} °C`).slips[0]?.ids).toEqual(['unsettled']);
-    expect(diagnose(asOperated(drawn, { eyeHeight: 0, done: [did('lower', 0)], at: 32_000 }), '80.0 °C').verdict).toBe(
-      'sound',
-    );
-  });
-});
-
-describe('a thing laid at a ruler', () => {
-  const loose = readingTask('ruler-millimetre', { value: 84.6, from: 23.37, loose: true, endOffset: 5 });
-  const laidAt = (x: number) => asOperated(loose, { eyeHeight: 0, done: [did('lay', 900, 40), did('lay', 4000, x)] });
-
-  it('at the zero mark is as long as the mark at its other end', () => {
-    const task = laidAt(5);
-    expect(task.situation).toMatchObject({ from: 0 });
-    expect(fieldsOf(task).loose).toBeUndefined();
-    expect(expectedReading(task).text).toBe('84.6');
-    expect(diagnose(task, '84.6 mm').verdict).toBe('sound');
-  });
-
-  it('at the ruler’s own end seems shorter, and who reads its other end is told', () => {
-    const task = laidAt(0);
-    expect(fieldsOf(task).from).toBe(-5);
-    expect(diagnose(task, '79.6 mm').slips[0]?.ids).toEqual(['end-not-zero']);
-    expect(diagnose(task, '84.6 mm').verdict).toBe('sound');
-  });
-
-  it('at another mark has that mark taken off', () => {
-    const task = laidAt(15);
-    expect(diagnose(task, '94.6 mm').slips[0]?.ids).toEqual(['end-not-zero']);
-    expect(revealOf(task).some(({ text }) => text.includes('94.6 becomes 84.6'))).toBe(true);
-  });
-
-  it('left where it was is the difference of both ends', () => {
-    const task = asOperated(loose, { eyeHeight: 0 });
-    expect(diagnose(task, '84.6 mm').verdict).toBe('sound');
-    expect((pictureOf(task) as RulerPicture).handled).toBe('lay');
-  });
-
-  it('beyond the ruler is refused', () => {
-    expect(() => laidAt(280)).toThrow(SituationError);
-    expect(() => laidAt(-8)).toThrow(/^from: /);
-  });
-
-  it('has its answer drawn where the ruler’s lines are, with bare wood before them or without', () => {
-    for (const endOffset of [0, 5]) {
-      const task = readingTask('ruler-millimetre', { value: 84.6, endOffset });
-      const { marks } = pictureOf(task) as RulerPicture;
-      const label = revealOf(task).find(({ kind }) => kind === 'label')!;
-      expect(label.fromY).toBeCloseTo(marks.find((mark) => mark.label === '80')!.x, 6);
+describe('a tool on the bench', () => {
+  it.each(IDS)('%s: shows, before anything is done, what its task shows', (id) => {
+    for (let seed = 1; seed <= 12; seed += 1) {
+      const task = drawTask(id, { seed });
+      const bench = begin(id, task.situation);
+      expect(shows(bench, startingEye(task))).toEqual(pictureOf(task));
     }
+  });
+
+  it.each(IDS)('%s: is a value: the same hands come to the same picture, and what it was stays as it was', (id) => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 60 }), anyActions, fc.nat(20_000), (seed, actions, after) => {
+        const { situation } = drawTask(id, { seed });
+        const untouched = begin(id, situation);
+        const before = JSON.stringify(shows(untouched));
+        const at = (actions.at(-1)?.at ?? 0) + after;
+        const [one, two] = [handled(id, situation, actions, at), handled(id, situation, actions, at)];
+        expect(two).toEqual(one);
+        expect(shows(two, 20)).toEqual(shows(one, 20));
+        expect(JSON.stringify(shows(untouched))).toBe(before);
+        expect(JSON.stringify(shows(begin(id, situation)))).toBe(before);
+      }),
+      { numRuns: 30 },
+    );
+  });
+
+  it.each(IDS)('%s: can be looked at and told in words whatever was done with it', (id) => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 60 }), anyActions, (seed, actions) => {
+        const picture = shows(handled(id, drawTask(id, { seed }).situation, actions, 30_000));
+        expect(picture.instrumentId).toBe(id);
+        expect(JSON.stringify(picture)).not.toContain('NaN');
+        expect(describePicture(picture)).toMatch(/\w.*\.$/);
+      }),
+      { numRuns: 30 },
+    );
+  });
+
+  it('shows what was done with it, without any task', () => {
+    const did = (kind: Action['kind'], to: number | null = null, at = 0): Action => ({ kind, at, to });
+
+    const lowered = { value: 60, settled: false, shown: 20 };
+    const thread = (at: number): number => {
+      const bench = handled('thermometer-degree', lowered, [did('lower', null, 1000)], at);
+      const { startY, surfaceY } = shows(bench) as LiquidColumnPicture;
+      return startY ?? surfaceY;
+    };
+    const { surfaceY } = shows(begin('thermometer-degree', { value: 60 })) as LiquidColumnPicture;
+    // Warmer is higher, and nearer to the top.
+    expect(thread(4000)).toBeGreaterThan(thread(12_000));
+    expect(thread(300_000)).toBeCloseTo(surfaceY, 3);
+
+    const laying = begin('ruler-millimetre', { value: 84.6, loose: true, from: 20 });
+    const laid = shows(handle(laying, did('lay', 30))) as RulerPicture;
+    expect(laid.thing).toMatchObject({ fromX: 30, toX: 30 + 84.6 });
+
+    const jaws = begin('caliper-tenth', { value: 24.6, loose: true });
+    const slid = shows(handle(jaws, did('slide', 31.5))) as CaliperPicture;
+    expect(slid.held.startX).toBe(31.5);
+
+    const balance = { value: 18.46, container: 20.13, loose: true };
+    const weighed = (...kinds: Action['kind'][]): string => {
+      const done = kinds.map((kind, i) => did(kind, null, 9000 * i));
+      return (shows(handled('digital-balance-hundredth', balance, done, 60_000)) as DisplayPicture).views[0].characters;
+    };
+    expect(weighed('switch-on', 'put-vessel', 'put-thing')).toBe('38.59');
+    expect(weighed('switch-on', 'put-vessel', 'tare', 'put-thing')).toBe('18.46');
+    expect(weighed('switch-on', 'put-vessel', 'tare')).toBe('0.00');
   });
 });
