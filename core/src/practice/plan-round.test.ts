@@ -1,8 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { AimError } from '../reading/drawing/draw-task.ts';
+import { shownOnPaper, SLIPS } from '../reading/slips.ts';
 import { completeRules } from '../rules/house-rules.ts';
 import { planForAims, plannedItems, planRound } from './plan-round.ts';
 import { subjectsNamed } from './subjects.ts';
+import { PRACTICE_SLIPS } from './slips.ts';
 import { closesTask, TRIES, type Outcome } from './tries.ts';
 
 const rules = completeRules();
@@ -24,6 +26,15 @@ describe('a round of something of everything', () => {
   it('is the same from the same seed, and another from another', () => {
     expect(planRound(MIXED, 10, 8, rules)).toEqual(planRound(MIXED, 10, 8, rules));
     expect(planRound(MIXED, 10, 8, rules)).not.toEqual(planRound(MIXED, 10, 9, rules));
+  });
+
+  it('on paper aims at every slip of an exercise, but at none of an eye off the level', () => {
+    const ofExercises = PRACTICE_SLIPS.filter(({ id }) => !SLIPS.some((slip) => slip.id === id));
+    expect(ofExercises.length).toBeGreaterThan(5);
+    expect(ofExercises.filter(({ id }) => !shownOnPaper(id))).toEqual([]);
+    expect(['eye-high', 'unsettled'].filter(shownOnPaper)).toEqual([]);
+    const aims = planRound(MIXED, 200, 3, rules, shownOnPaper).flatMap(({ aim }) => aim);
+    expect(aims.filter((id) => ofExercises.some((slip) => slip.id === id)).length).toBeGreaterThan(20);
   });
 
   it('leaves about a quarter of its items without a trap, and aims the others at what can be told apart', () => {

@@ -52,7 +52,10 @@ export function slipOn(tool: Pick<Instrument, 'family'>, id: string): Slip | nul
   return familyOf(tool).slips.find(named) ?? ANYWHERE.find(named) ?? null;
 }
 
-/** Whether somebody reading a printed picture can make a slip: the eye is where the paper puts it, and nothing moves. */
+/**
+ * Whether a slip can be made on paper. Of the reading slips, those that need a tool to move or an eye off the level cannot; a slip in an
+ * exercise is made on paper as anywhere.
+ */
 export function shownOnPaper(slipId: string): boolean {
-  return !slipById(slipId).needsTheTool;
+  return !(BY_ID.get(slipId)?.needsTheTool ?? false);
 }
