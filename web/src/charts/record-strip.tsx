@@ -1,12 +1,14 @@
 import type { StripMark } from '@green-beam/contract';
-import { scaleLinear } from 'd3-scale';
+import { ticks } from 'd3-array';
 import type { ReactNode } from 'react';
 import { useNumerals } from '../numbers/decimal-mark.ts';
 import { useWidth } from './use-width.ts';
 
 const HEIGHT = 84;
 const BASE = 52;
+/** Farther off than this, in divisions, an entry stands at the end of the strip; and what is left free beside its ends, in pixels. */
 const REACH = 1.4;
+const SIDE = 24;
 
 interface RecordStripProps {
   readonly marks: readonly StripMark[];
@@ -29,10 +31,9 @@ function Tick({ x, mark }: { readonly x: number; readonly mark: StripMark }): Re
 export function RecordStrip({ marks, band }: RecordStripProps): ReactNode {
   const numerals = useNumerals();
   const { ref, width } = useWidth<HTMLElement>(1240);
-  const x = scaleLinear()
-    .domain([-REACH, REACH])
-    .range([24, width - 24])
-    .clamp(true);
+  // The first page draws this strip: a straight line from end to end needs none of the dates and colours that a library of scales brings.
+  const x = (offBy: number): number =>
+    SIDE + ((width - 2 * SIDE) * (Math.min(REACH, Math.max(-REACH, offBy)) + REACH)) / (2 * REACH);
   // A narrow strip has room for the outer labels only, and for fewer lines.
   const labelled = width < 760 ? [-1, 1] : [-1, -0.5, 0.5, 1];
   const sound = marks.filter((mark) => mark.sound).length;
@@ -47,7 +48,7 @@ export function RecordStrip({ marks, band }: RecordStripProps): ReactNode {
       >
         <rect x={x(-band)} width={x(band) - x(-band)} y={BASE - 40} height="40" fill="#e5f1eb" />
         <line x1={x(-REACH)} x2={x(REACH)} y1={BASE} y2={BASE} stroke="#52635c" strokeWidth="1.4" />
-        {x.ticks(width < 760 ? 6 : 28).map((tick) => (
+        {ticks(-REACH, REACH, width < 760 ? 6 : 28).map((tick) => (
           <line
             key={tick}
             x1={x(tick)}
