@@ -8,7 +8,14 @@ import { parseExpression } from './expression/parse-expression.ts';
 import { placeInTyped } from '../numbers/plain-text.ts';
 import { resolveParts, resolveUnits } from './resolve-units.ts';
 import { alikeAtPlace, uncertaintyPlace } from '../numbers/rounding.ts';
-import { fullQuantity, shownUnit, workedStep, writtenQuantity, type Quantity, type WorkedStep } from './working.ts';
+import {
+  fullQuantity,
+  shownUnit,
+  workedStep,
+  writtenQuantity,
+  type QuantityValue,
+  type WorkedStep,
+} from './working.ts';
 
 /** The result of a calculation, with its working. */
 export interface Calculation {
@@ -55,8 +62,8 @@ const PLUS_MINUS = /±|\+\/-/;
 export function calculateWith(
   expression: string,
   rules: HouseRules,
-  names: ReadonlyMap<string, Quantity>,
-): { readonly calculation: Calculation; readonly quantity: Quantity } {
+  names: ReadonlyMap<string, QuantityValue>,
+): { readonly calculation: Calculation; readonly quantity: QuantityValue } {
   const sign = PLUS_MINUS.exec(expression);
   if (!sign) return pointing(expression, 0, () => evaluated(expression, rules, names));
   const [from, after] = [sign.index, sign.index + sign[0].length];
@@ -67,13 +74,13 @@ export function calculateWith(
 
 interface Evaluated {
   readonly calculation: Calculation;
-  readonly quantity: Quantity;
+  readonly quantity: QuantityValue;
 }
 
 function evaluated(
   expression: string,
   rules: HouseRules,
-  names: ReadonlyMap<string, Quantity>,
+  names: ReadonlyMap<string, QuantityValue>,
   asDifferenceIn?: Unit,
 ): Evaluated {
   const typed = parseExpression(expression, rules.decimalMark);
@@ -83,7 +90,7 @@ function evaluated(
   const wanted = asDifferenceIn && differenceOf(asDifferenceIn);
   const { tree, unit } = resolveUnits(typed, unitOfName, wanted);
   const { value, place } = evaluateMeasured(tree, (name) => names.get(name), rules);
-  const quantity: Quantity = { value, place, unit };
+  const quantity: QuantityValue = { value, place, unit };
   return {
     quantity,
     calculation: calculationOf(quantity, rules, () => workingOf(typed, unitOfName, wanted, names, rules)),
@@ -94,9 +101,9 @@ function workingOf(
   typed: Expression,
   unitOfName: (name: string) => Unit,
   wanted: Unit | undefined,
-  names: ReadonlyMap<string, Quantity>,
+  names: ReadonlyMap<string, QuantityValue>,
   rules: HouseRules,
-): Working {
+): Derivation {
   const { tree, unitOf } = resolveParts(typed, unitOfName, wanted);
   const { steps } = evaluateMeasured(tree, (name) => names.get(name), rules);
   return {
@@ -119,7 +126,7 @@ function withUncertainty({ quantity, calculation }: Evaluated, doubt: Evaluated,
   const place = uncertaintyPlace(size.toDecimal(), rules.uncertaintyFigures);
   const known = { ...quantity, place };
   const [text = '', uncertainty = ''] = alikeAtPlace([known.value, size], place, rules.rounding);
-  const working = (): Working => ({
+  const working = (): Derivation => ({
     steps: calculation.steps,
     latex: `${calculation.latex} \\pm ${doubt.calculation.latex}`,
     notes: calculation.notes,
@@ -128,7 +135,7 @@ function withUncertainty({ quantity, calculation }: Evaluated, doubt: Evaluated,
 }
 
 /** What a result comes from. */
-type Working = Pick<Calculation, 'steps' | 'latex' | 'notes'>;
+type Derivation = Pick<Calculation, 'steps' | 'latex' | 'notes'>;
 
 function once<Value>(work: () => Value): () => Value {
   let done: { readonly value: Value } | null = null;
@@ -140,9 +147,9 @@ function once<Value>(work: () => Value): () => Value {
  * @param working what it comes from, worked out when it is asked for: a table of a thousand results shows the working of one.
  */
 export function calculationOf(
-  quantity: Quantity,
+  quantity: QuantityValue,
   rules: HouseRules,
-  working: () => Working,
+  working: () => Derivation,
   stated: { readonly text: string; readonly uncertainty: string } | null = null,
 ): Calculation {
   const { value, unit, place } = quantity;
@@ -175,7 +182,7 @@ const NO_FIGURE_LEFT = 'No figure is left: what remains is smaller than the last
 
 function firstMissing(
   tree: Expression,
-  names: ReadonlyMap<string, Quantity>,
+  names: ReadonlyMap<string, QuantityValue>,
 ): { readonly name: string; readonly at: number } | null {
   switch (tree.kind) {
     case 'name':
@@ -197,7 +204,7 @@ function firstMissing(
   }
 }
 
-const NO_NAMES: ReadonlyMap<string, Quantity> = new Map();
+const NO_NAMES: ReadonlyMap<string, QuantityValue> = new Map();
 
 /**
  * Calculates on written numbers as a class does: decimal arithmetic, significant figures, units, one rounding at the end.

@@ -17,7 +17,7 @@ import { calculateWith, calculationOf, type Calculation } from './calculate.ts';
 import { numberLatex } from './expression/latex.ts';
 import { exactly, figuresOf, productOf, type Measured } from './measured.ts';
 import { Rational } from '../numbers/rational.ts';
-import { conversionStep, type Quantity, type WorkedStep } from './working.ts';
+import { conversionStep, type QuantityValue, type WorkedStep } from './working.ts';
 import { parseWrittenNumber } from '../numbers/written-number.ts';
 
 /** A conversion, with the fractions it was made by, or the formula of a temperature. */
@@ -54,7 +54,7 @@ function quotedCounts(chain: readonly ChainLink[]): string[] {
 
 /** Why a converted number has its digits: what is defined limits nothing, what a class quotes may. */
 function whyConverted(
-  from: Quantity,
+  from: QuantityValue,
   chain: readonly ChainLink[],
   offset: boolean,
   { rounding }: HouseRules,
@@ -76,7 +76,7 @@ function whyConverted(
 }
 
 /** A quantity in another unit of its kind, by the factors a class quotes where it quotes some. */
-function moved(quantity: Quantity, to: Unit, rules: HouseRules, chain: readonly ChainLink[]): Quantity {
+function moved(quantity: QuantityValue, to: Unit, rules: HouseRules, chain: readonly ChainLink[]): QuantityValue {
   const rounded = chain.filter(({ exact }) => !exact);
   if (rounded.length === 0) {
     const operate = ({ value, place }: Measured, step: Operation): Measured =>
@@ -102,10 +102,10 @@ function moved(quantity: Quantity, to: Unit, rules: HouseRules, chain: readonly 
  * @throws UnitMismatchError naming both units.
  */
 export function convertedTo(
-  { calculation, quantity: found }: { readonly calculation: Calculation; readonly quantity: Quantity },
+  { calculation, quantity: found }: { readonly calculation: Calculation; readonly quantity: QuantityValue },
   to: Unit,
   rules: HouseRules,
-): { readonly calculation: Conversion; readonly quantity: Quantity } {
+): { readonly calculation: Conversion; readonly quantity: QuantityValue } {
   const from = found.unit;
   if (!sameKind(from, to)) throw new UnitMismatchError(writtenUnit(from), writtenUnit(to));
   const wanted = differenceFor(from, to);

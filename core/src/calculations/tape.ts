@@ -4,7 +4,7 @@ import type { Calculation } from './calculate.ts';
 import type { Conversion } from './convert.ts';
 import { ExpressionError, FUNCTION_NAMES } from './expression/expression.ts';
 import { workOut } from './work-out.ts';
-import type { Quantity } from './working.ts';
+import type { QuantityValue } from './working.ts';
 
 /** A line of a tape, worked out. */
 export interface TapeLine {
@@ -40,7 +40,7 @@ function mistaken(error: unknown, from: number): TapeLine['mistake'] {
  */
 export function calculateTape(lines: readonly string[], rules?: Partial<HouseRules>): TapeLine[] {
   const house = completeRules(rules);
-  let names: ReadonlyMap<string, Quantity> = new Map();
+  let names: ReadonlyMap<string, QuantityValue> = new Map();
   return lines.map((line): TapeLine => {
     const [, head = '', name = null, rest = line] = NAMED.exec(line) ?? [];
     if (rest.trim() === '' && name === null) return EMPTY;

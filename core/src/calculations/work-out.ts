@@ -3,12 +3,12 @@ import { parseUnit, UnitMismatchError, UnknownUnitError } from '../units/unit.ts
 import { calculateWith, type Calculation } from './calculate.ts';
 import { convertedTo, type Conversion } from './convert.ts';
 import { ExpressionError } from './expression/expression.ts';
-import type { Quantity } from './working.ts';
+import type { QuantityValue } from './working.ts';
 
 /** What comes of a line of working, with all its digits beside it as written. */
 export interface WorkedOut {
   readonly calculation: Calculation | Conversion;
-  readonly quantity: Quantity;
+  readonly quantity: QuantityValue;
 }
 
 const TO_UNIT = /^(.*?)(?:->|→|\sto\s)(.*)$/s;
@@ -18,7 +18,11 @@ const TO_UNIT = /^(.*?)(?:->|→|\sto\s)(.*)$/s;
  * @param names quantities that names in it stand for.
  * @throws ExpressionError or UnitMismatchError pointing at the character.
  */
-export function workOut(text: string, rules: HouseRules, names: ReadonlyMap<string, Quantity> = new Map()): WorkedOut {
+export function workOut(
+  text: string,
+  rules: HouseRules,
+  names: ReadonlyMap<string, QuantityValue> = new Map(),
+): WorkedOut {
   const [, expression, unit] = TO_UNIT.exec(text) ?? [];
   if (expression === undefined || unit === undefined) return calculateWith(text, rules, names);
   try {

@@ -7,7 +7,7 @@ import { unambiguousAtPlace } from '../numbers/rounding.ts';
 import { writtenTime } from './expression/time-of-day.ts';
 
 /** A measured number with its unit, all digits kept. */
-export interface Quantity extends Measured {
+export interface QuantityValue extends Measured {
   readonly unit: Unit;
 }
 
@@ -49,7 +49,7 @@ function fullText({ value }: Measured): string {
 }
 
 /** How a quantity is written: rounded once, to its own place. */
-export function writtenQuantity(quantity: Quantity, rules: HouseRules): string {
+export function writtenQuantity(quantity: QuantityValue, rules: HouseRules): string {
   const { value, unit } = quantity;
   if (CLOCK in unit) return writtenTime(value, quantity.place === -Infinity ? 0 : quantity.place, rules.rounding);
   return quantity.place === -Infinity ? fullText(quantity) : unambiguousAtPlace(value, quantity.place, rules.rounding);
@@ -121,8 +121,8 @@ export function workedStep(step: Step, unitOf: (part: Expression) => Unit, rules
  * @param answer why its digits stay, from the quantity as written before.
  */
 export function conversionStep(
-  from: Quantity,
-  to: Quantity,
+  from: QuantityValue,
+  to: QuantityValue,
   rule: DigitRule,
   answer: (text: string) => string,
   rules: HouseRules,
@@ -141,7 +141,7 @@ export function conversionStep(
 }
 
 /** All digits of a quantity, a time as hours, minutes and seconds. */
-export function fullQuantity(quantity: Quantity, rules: HouseRules): string {
+export function fullQuantity(quantity: QuantityValue, rules: HouseRules): string {
   const { value, unit } = quantity;
   return CLOCK in unit
     ? writtenTime(value, Math.min(0, value.lastPlace(LONGEST_FULL) ?? -FULL_DIGITS), rules.rounding)

@@ -68,6 +68,6 @@ export function withArticle(thing: string): string {
 
 /** The same at the beginning of a sentence. */
 export function beginning(thing: string): string {
-  const spoken = withArticle(thing);
-  return spoken.charAt(0).toUpperCase() + spoken.slice(1);
+  const named = withArticle(thing);
+  return named.charAt(0).toUpperCase() + named.slice(1);
 }

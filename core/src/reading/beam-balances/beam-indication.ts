@@ -129,7 +129,7 @@ export function beamIndication(posed: Posed<BeamBalance, BeamSituation>): BeamIn
     ...indicationFrom(posed, {
       resolution: beamResolution(tool, rules),
       mark: load,
-      takenOff: corrected ? addedTo(situation) : 0,
+      subtracted: corrected ? addedTo(situation) : 0,
       // A vessel weighed by riders is read as well.
       isDifference: corrected && (situation.container ?? 0) > 0,
       words: WORDS,

@@ -6,7 +6,7 @@ import { litCharacters } from '../display/display.ts';
 import { inDrawing, type Handled, type RuledMark } from '../picture-parts.ts';
 import { disturbedBy } from '../weighing/on-pan.ts';
 import { captionOf, cardOf, otherLoads } from '../weighing/weighing-situation.ts';
-import { spokenThing } from '../words/things.ts';
+import { thingInWords } from '../words/things.ts';
 import { areSeated, deadBand, isBalanced, type BeamIndication } from './beam-indication.ts';
 
 /** Length of a beam’s scale, and of the arm the pan hangs on, in mm. */
@@ -119,7 +119,7 @@ export function beamPicture(indication: BeamIndication): BeamPicture {
     pan: tool.pan,
     views: [main, ...others],
     empty: inDrawing((empty + zeroError) * ARM),
-    thing: { name: spokenThing(situation), count: situation.count ?? 1, pull: inDrawing(situation.value * ARM) },
+    thing: { name: thingInWords(situation), count: situation.count ?? 1, pull: inDrawing(situation.value * ARM) },
     under: situation.under ?? null,
     borne: inDrawing(disturbedBy(tool.division, situation.spoilt) * ARM),
     vessel: container > 0 ? { name: vessel, pull: inDrawing(container * ARM) } : null,

@@ -1,7 +1,7 @@
 import { decimalsOf, lastMarkPassed, type LinearScale } from '../../scales/linear-scale.ts';
 import { writtenReading } from '../indication/written.ts';
 import { revealStep, withMinusSign, type RevealStep } from '../reveal-step.ts';
-import { takenOffSteps } from '../weighing/weighing-words.ts';
+import { subtractionSteps } from '../weighing/weighing-words.ts';
 import type { BeamIndication } from './beam-indication.ts';
 
 /** A beam without graduation, where a balance had none that slides. */
@@ -32,6 +32,6 @@ export function beamSteps(indication: BeamIndication): RevealStep[] {
     ),
     revealStep('marks', `The sliding rider has passed ${passed.toFixed(decimals)}: together ${together}`, together),
     revealStep('estimate', `With the part of a line beyond it: ${observed}`, observed),
-    ...takenOffSteps(indication, Number(writtenReading(indication, load)), places),
+    ...subtractionSteps(indication, Number(writtenReading(indication, load)), places),
   ];
 }

@@ -58,13 +58,13 @@ export function buretteIndication(posed: Posed<DeliveringTube, BuretteSituation>
   const indication = indicationFrom(posed, {
     resolution: buretteResolution(tool, rules),
     mark: value,
-    takenOff: askedIn(situation) === 'delivered' ? from : 0,
+    subtracted: askedIn(situation) === 'delivered' ? from : 0,
     graduation: tool.scale,
     words: GRADUATION_WORDS,
   });
-  const drawnAt = belowTheTop(BURETTE_GEOMETRY, tool, BURETTE_MARGINS[tool.body.kind]);
+  const positionOf = belowTheTop(BURETTE_GEOMETRY, tool, BURETTE_MARGINS[tool.body.kind]);
   return {
-    ...onScale(indication, { geometry: BURETTE_GEOMETRY, drawnAt }),
+    ...onScale(indication, { geometry: BURETTE_GEOMETRY, positionOf }),
     edge: edgeHeight(situation, rules, tool.body.bore / 2),
   };
 }

@@ -37,17 +37,17 @@ function handled(bench: BuretteOnBench, { kind }: Action): BuretteOnBench {
 
 function burettePicture({ posed, left, drained }: BuretteOnBench, eyeHeight: number): LiquidColumnPicture {
   const indication = buretteIndication(posed);
-  const { tool, situation, rules, drawnAt } = indication;
+  const { tool, situation, rules, positionOf } = indication;
   const { bore, wall, kind } = tool.body;
   const { from } = situation;
   return columnPicture(indication, eyeHeight, {
     vessel: kind,
     bore: inDrawing(bore),
     wall,
-    floorY: drawnAt(tool.scale.to) + 15,
+    floorY: positionOf(tool.scale.to) + 15,
     below: BURETTE_MARGINS[kind].below,
     profile: surfaceProfile(situation, rules, bore / 2),
-    startY: from === undefined ? null : drained ? inDrawing(drawnAt(situation.value)) : inDrawing(drawnAt(from)),
+    startY: from === undefined ? null : drained ? inDrawing(positionOf(situation.value)) : inDrawing(positionOf(from)),
     handled: from === undefined ? null : 'tap',
     left: left ?? null,
     ...(situation.liquid === undefined ? {} : { liquid: situation.liquid }),

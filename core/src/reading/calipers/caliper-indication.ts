@@ -50,7 +50,7 @@ export function caliperIndication(posed: Posed<VernierCaliper, CaliperSituation>
     ...indicationFrom(posed, {
       resolution: resolutionOf(tool.division, 'coincidence'),
       mark,
-      takenOff: askedIn(situation) === 'corrected' ? withoutDust(zeroError) : 0,
+      subtracted: askedIn(situation) === 'corrected' ? withoutDust(zeroError) : 0,
       standsAtMark: oval === undefined,
       words: WORDS,
     }),

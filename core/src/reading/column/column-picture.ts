@@ -90,7 +90,7 @@ type ColumnParts = Pick<LiquidColumnPicture, 'vessel' | 'bore' | 'wall' | 'profi
 
 /** An upright tool as its scale and its family say. */
 export function columnPicture(
-  { tool, mark, drawnAt, scaleSide, gap }: ScaleIndication,
+  { tool, mark, positionOf, scaleSide, gap }: ScaleIndication,
   eyeHeight: number,
   { floorY, below, ...parts }: ColumnParts,
 ): LiquidColumnPicture {
@@ -99,15 +99,15 @@ export function columnPicture(
     kind: 'liquid-column',
     instrumentId: tool.id,
     unitMark: tool.unit,
-    height: inDrawing(Math.max(floorY, drawnAt(scale.direction === 'up' ? scale.from : scale.to)) + below),
+    height: inDrawing(Math.max(floorY, positionOf(scale.direction === 'up' ? scale.from : scale.to)) + below),
     floorY: inDrawing(floorY),
     outline: [],
-    marks: marksOf(scale).map(({ at, rank, label }) => ({ y: inDrawing(drawnAt(at)), rank, label })),
+    marks: marksOf(scale).map(({ at, rank, label }) => ({ y: inDrawing(positionOf(at)), rank, label })),
     secondMarks: [],
     scaleSide,
     liquid: 'water',
     opaque: false,
-    surfaceY: inDrawing(drawnAt(mark)),
+    surfaceY: inDrawing(positionOf(mark)),
     startY: null,
     handled: null,
     left: null,

@@ -24,8 +24,8 @@ export function edgeShift(indication: Curved): number {
 }
 
 /** Where the edge is on the picture. */
-export function wallPath({ drawnAt, mark, edge }: Curved, text: string): PathPiece[] {
-  return [{ kind: 'level', y: drawnAt(mark) - edge, side: 'wall', text }];
+export function wallPath({ positionOf, mark, edge }: Curved, text: string): PathPiece[] {
+  return [{ kind: 'level', y: positionOf(mark) - edge, side: 'wall', text }];
 }
 
 /** The liquid at the beginning of a sentence. */

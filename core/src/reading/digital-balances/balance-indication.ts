@@ -48,7 +48,7 @@ export function balanceIndication(posed: Posed<DigitalBalance, BalanceSituation>
     ...indicationFrom(posed, {
       resolution: resolutionOf(tool.division, 'displayed'),
       mark,
-      takenOff: askedIn(situation) === 'corrected' ? asDisplayed(tool, addedTo(situation)) : 0,
+      subtracted: askedIn(situation) === 'corrected' ? asDisplayed(tool, addedTo(situation)) : 0,
       words: DISPLAY_WORDS,
     }),
     mark,

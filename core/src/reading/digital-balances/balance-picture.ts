@@ -9,7 +9,7 @@ import {
 } from '../display/display.ts';
 import { disturbedBy } from '../weighing/on-pan.ts';
 import { captionOf, cardOf, otherLoads } from '../weighing/weighing-situation.ts';
-import { spokenThing } from '../words/things.ts';
+import { thingInWords } from '../words/things.ts';
 import type { BalanceIndication, BalanceSituation } from './balance-indication.ts';
 
 function weighablesOf(tool: DigitalBalance, situation: BalanceSituation): Weighables {
@@ -19,7 +19,7 @@ function weighablesOf(tool: DigitalBalance, situation: BalanceSituation): Weigha
     empty: digits(empty),
     vessel: container > 0 ? { name: vessel, digits: digits(container) } : null,
     // What the tool is known to be off by comes with what is weighed.
-    thing: { name: spokenThing(situation), digits: digits(asDisplayed(tool, situation.value + zeroError)) },
+    thing: { name: thingInWords(situation), digits: digits(asDisplayed(tool, situation.value + zeroError)) },
     capacity: digits(tool.range[1]),
     decimals: Math.max(0, Math.round(-Math.log10(tool.division))),
     spoilt: spoilt === undefined ? null : { how: spoilt, digits: digits(disturbedBy(tool.division, spoilt)) },
@@ -33,7 +33,7 @@ export function balancePicture({ tool, mark, present, situation }: BalanceIndica
   return displayPicture(tool, {
     measures: 'mass',
     views: [view(captionOf(situation), mark), ...others],
-    thing: { name: spokenThing(situation), count: situation.count ?? 1 },
+    thing: { name: thingInWords(situation), count: situation.count ?? 1 },
     awayBy: Math.round((present - mark) / tool.division),
     weighables: loose ? weighablesOf(tool, situation) : null,
     jaws: null,

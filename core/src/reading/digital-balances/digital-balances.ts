@@ -8,7 +8,7 @@ import type { SightSlip } from '../slips/slip.ts';
 import { UNSETTLED } from '../slips/unsettled.ts';
 import { loadOf, plainWeighing } from '../weighing/weighing-situation.ts';
 import { WEIGHING_SLIPS } from '../weighing/weighing-slips.ts';
-import { massQuestion, takenOffSteps, weighingHints } from '../weighing/weighing-words.ts';
+import { massQuestion, subtractionSteps, weighingHints } from '../weighing/weighing-words.ts';
 import { cautionsWith } from '../words/cautions.ts';
 import { weighedThing } from '../words/things.ts';
 import {
@@ -101,7 +101,7 @@ export const DIGITAL_BALANCES_FAMILY: Family<
     const lit = litCharacters(tool, mark);
     return [
       revealStep('marks', `Every digit shown, zeros too: ${lit}`, lit),
-      ...takenOffSteps(indication, mark, decimalsOf(tool.division)),
+      ...subtractionSteps(indication, mark, decimalsOf(tool.division)),
     ];
   },
   cautions: () => cautionsWith(undefined),

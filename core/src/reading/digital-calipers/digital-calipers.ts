@@ -42,7 +42,7 @@ function indicates(posed: Posed<DigitalCaliper, CaliperSituation>): CaliperIndic
     ...indicationFrom(posed, {
       resolution: resolutionOf(tool.division, 'displayed'),
       mark,
-      takenOff: askedIn(situation) === 'corrected' ? asDisplayed(tool, withoutDust(zeroError)) : 0,
+      subtracted: askedIn(situation) === 'corrected' ? asDisplayed(tool, withoutDust(zeroError)) : 0,
       words: DISPLAY_WORDS,
     }),
     mark,

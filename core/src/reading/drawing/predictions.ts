@@ -25,7 +25,7 @@ function predictedNumbers(
   switch (slip.stage) {
     case 'sight': {
       const shift = slip.shift(indication);
-      return shift === null ? [] : [writtenReading(indication, mark + shift - indication.takenOff)];
+      return shift === null ? [] : [writtenReading(indication, mark + shift - indication.subtracted)];
     }
     case 'count':
       return slip.counted(indication, mark).map((counted) => countedNumber(indication, counted));
@@ -35,9 +35,9 @@ function predictedNumbers(
 }
 
 function countedNumber(indication: Indication, { value, scatter, division, place }: Counted): string {
-  const { takenOff, resolution } = indication;
-  if (place !== undefined) return (value - takenOff + 0).toFixed(Math.max(0, -place));
-  if (!scatter) return String(Number((value - takenOff).toFixed(6)));
-  if (division === undefined) return writtenReading(indication, value - takenOff);
-  return roughlyWritten(value - takenOff, stepOfDivision(division, estimateIn(resolution.lastDigit)));
+  const { subtracted, resolution } = indication;
+  if (place !== undefined) return (value - subtracted + 0).toFixed(Math.max(0, -place));
+  if (!scatter) return String(Number((value - subtracted).toFixed(6)));
+  if (division === undefined) return writtenReading(indication, value - subtracted);
+  return roughlyWritten(value - subtracted, stepOfDivision(division, estimateIn(resolution.lastDigit)));
 }

@@ -50,14 +50,14 @@ export function glassIndication(posed: Posed<GraduatedGlass, GlassSituation>): G
   const indication = indicationFrom(posed, {
     resolution: glassResolution(tool, rules),
     mark: value,
-    takenOff: 0,
+    subtracted: 0,
     graduation: tool.scale,
     words: GRADUATION_WORDS,
   });
-  const drawnAt = belowTheTop(GLASS_GEOMETRY, tool, GLASS_MARGINS[tool.body.kind]);
+  const positionOf = belowTheTop(GLASS_GEOMETRY, tool, GLASS_MARGINS[tool.body.kind]);
   const radius = innerRadius(tool, GLASS_GEOMETRY.along(tool, value));
   return {
-    ...onScale(indication, { geometry: GLASS_GEOMETRY, drawnAt }),
+    ...onScale(indication, { geometry: GLASS_GEOMETRY, positionOf }),
     edge: edgeHeight(situation, rules, radius),
   };
 }

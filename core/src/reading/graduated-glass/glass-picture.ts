@@ -22,13 +22,13 @@ function outlineOf(tool: GraduatedGlass): [number, number][] {
 }
 
 export function glassPicture(indication: GlassIndication, eyeHeight: number): LiquidColumnPicture {
-  const { tool, situation, rules, mark, along, drawnAt } = indication;
+  const { tool, situation, rules, mark, along, positionOf } = indication;
   const { kind, wall } = tool.body;
   const margins = GLASS_MARGINS[kind];
   const radius = innerRadius(tool, along(mark));
   // The second scale has the same lines and counts from the top.
   const descending = marksOf(tool.scale).map(({ at, rank, label }) => ({
-    y: inDrawing(drawnAt(tool.scale.to - at)),
+    y: inDrawing(positionOf(tool.scale.to - at)),
     rank,
     label,
   }));

@@ -53,14 +53,14 @@ export function hydrometerIndication(posed: Posed<Hydrometer, HydrometerSituatio
   const indication = indicationFrom(posed, {
     resolution: hydrometerResolution(tool, rules),
     mark: situation.value,
-    takenOff: 0,
+    subtracted: 0,
     graduation: tool.scale,
     words: GRADUATION_WORDS,
   });
   return {
     ...onScale(indication, {
       geometry: HYDROMETER_GEOMETRY,
-      drawnAt: belowTheTop(HYDROMETER_GEOMETRY, tool, HYDROMETER_MARGINS),
+      positionOf: belowTheTop(HYDROMETER_GEOMETRY, tool, HYDROMETER_MARGINS),
     }),
     // A class that reads at the top of the climb has nothing else to read.
     edge: rules.hydrometerMark === 'liquid-level' ? wallHeight('wetting', tool.body.stemRadius) : 0,

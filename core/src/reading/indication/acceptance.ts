@@ -72,11 +72,11 @@ export function judgedAtMarks({ lastDigit }: Resolution): boolean {
 }
 
 /** Every number that counts as right, lowest first: readings, less what is taken off. */
-export function acceptedAnswers({ resolution, rules, answer, takenOff, isDifference }: Indication): number[] {
+export function acceptedAnswers({ resolution, rules, answer, subtracted, isDifference }: Indication): number[] {
   if (!judgedAtMarks(resolution)) return acceptedReadings(resolution, rules, answer, isDifference);
   // Halves and whole divisions are judged at the marks; what is taken off follows.
-  const offs = isDifference ? acceptedReadings(resolution, rules, takenOff) : [takenOff];
-  const all = acceptedReadings(resolution, rules, answer + takenOff).flatMap((reading) =>
+  const offs = isDifference ? acceptedReadings(resolution, rules, subtracted) : [subtracted];
+  const all = acceptedReadings(resolution, rules, answer + subtracted).flatMap((reading) =>
     offs.map((one) => Number((reading - one).toFixed(Math.max(0, -resolution.place)))),
   );
   return [...new Set(all)].sort((a, b) => a - b);

@@ -34,7 +34,7 @@ export interface Indication<T = Instrument, S = AnySituation> extends Posed<T, S
   /** Where the mark that is read comes to rest, in the instrument's unit, before anything is taken off; null for a ring, which is only set. */
   readonly mark: number | null;
   /** What is taken off the reading before it is written: the zero error, a vessel, or the starting mark. */
-  readonly takenOff: number;
+  readonly subtracted: number;
   /** The number that is right to write, before it is rounded. */
   readonly answer: number;
   /** A difference of two readings has both readings' scatter. */
@@ -47,7 +47,7 @@ export interface Indication<T = Instrument, S = AnySituation> extends Posed<T, S
 }
 
 /** What a family knows of an indication; the rest follows. */
-type Known = Pick<Indication, 'resolution' | 'mark' | 'takenOff' | 'words'> & {
+type Known = Pick<Indication, 'resolution' | 'mark' | 'subtracted' | 'words'> & {
   readonly answer?: number;
   readonly isDifference?: boolean;
   readonly standsAtMark?: boolean;
@@ -65,13 +65,13 @@ export function indicationFrom<T, S extends AnySituation & { readonly from?: num
   known: Known,
 ): Indication<T, S> {
   const asked = askedIn(posed.situation);
-  const { mark, takenOff } = known;
+  const { mark, subtracted } = known;
   return {
     ...posed,
     asked,
     isDifference: asked === 'delivered',
     standsAtMark: true,
-    answer: withoutDust(withoutDust(mark ?? 0) - takenOff),
+    answer: withoutDust(withoutDust(mark ?? 0) - subtracted),
     ...known,
     graduation: known.graduation ?? null,
   };

@@ -34,10 +34,10 @@ export function roughlyWritten(value: number, { step, place }: ReadingStep): str
 
 /** The right answer as it is written. */
 function writtenAnswer(indication: Indication): string {
-  const { resolution, rules, answer, takenOff, isDifference } = indication;
-  if (takenOff === 0 || !judgedAtMarks(resolution)) return writtenReading(indication, answer);
-  const reading = new Decimal(writtenReading(indication, answer + takenOff));
-  const off = isDifference ? writtenReading(indication, takenOff) : takenOff;
+  const { resolution, rules, answer, subtracted, isDifference } = indication;
+  if (subtracted === 0 || !judgedAtMarks(resolution)) return writtenReading(indication, answer);
+  const reading = new Decimal(writtenReading(indication, answer + subtracted));
+  const off = isDifference ? writtenReading(indication, subtracted) : subtracted;
   return writtenAtPlace(reading.minus(off), resolution.place, rules.rounding);
 }
 

@@ -12,7 +12,7 @@ import { remarksOn } from '../bench.ts';
 import { revealOf } from '../in-words.ts';
 import type { Situation } from '../situation.ts';
 
-const deed = (kind: Action['kind'], to: number | null = null): Action => ({ kind, at: 0, to });
+const did = (kind: Action['kind'], to: number | null = null): Action => ({ kind, at: 0, to });
 const later = (task: ReadingTask, ...done: Action[]): ReadingTask => asOperated(task, { eyeHeight: 0, done, at: 1000 });
 const remarked = (task: ReadingTask, ...done: Action[]): string[] => remarksOn(task, done).map(({ id }) => id);
 
@@ -20,30 +20,30 @@ describe('a caliper brought to a thing', () => {
   const task = readingTask('caliper-twentieth', { value: 24.6, zeroError: 0.1, thing: 'brass bush', loose: true });
 
   it('is read where the jaws touch', () => {
-    const read = later(task, deed('take-thing'), deed('slide', 0.1), deed('put-thing'), deed('slide', 24.7));
+    const read = later(task, did('take-thing'), did('slide', 0.1), did('put-thing'), did('slide', 24.7));
     expect(expectedReading(read).text).toBe('24.60');
     expect(diagnose(read, '24.60 mm').verdict).toBe('sound');
     expect(diagnose(read, '24.70 mm').slips[0]?.ids).toEqual(['zero-ignored']);
-    expect(remarked(task, deed('take-thing'), deed('slide', 0.1), deed('put-thing'), deed('slide', 24.7))).toEqual([]);
+    expect(remarked(task, did('take-thing'), did('slide', 0.1), did('put-thing'), did('slide', 24.7))).toEqual([]);
   });
 
   it('who has not brought the jaws to it, or has not looked at the zero, is told', () => {
     expect(remarked(task)).toEqual(['not-touching']);
-    expect(remarked(task, deed('slide', 31.2))).toEqual(['not-touching']);
-    expect(remarked(task, deed('slide', 24.7))).toEqual(['zero-not-looked-at']);
-    expect(expectedReading(later(task, deed('slide', 31.2))).text).toBe('24.60');
+    expect(remarked(task, did('slide', 31.2))).toEqual(['not-touching']);
+    expect(remarked(task, did('slide', 24.7))).toEqual(['zero-not-looked-at']);
+    expect(expectedReading(later(task, did('slide', 31.2))).text).toBe('24.60');
   });
 
   it('something soft is pressed together by whoever goes on', () => {
     const soft = readingTask('caliper-twentieth', { value: 24.6, thing: 'cork bung', soft: 1.2, loose: true });
-    expect(expectedReading(later(soft, deed('slide', 24.1))).text).toBe('24.10');
-    expect(remarksOn(soft, [deed('slide', 24.1)])).toEqual([
+    expect(expectedReading(later(soft, did('slide', 24.1))).text).toBe('24.10');
+    expect(remarksOn(soft, [did('slide', 24.1)])).toEqual([
       {
         id: 'squeezed',
         text: 'The cork bung gives way: it was pressed together by 0.50 mm. Let the jaws just touch it.',
       },
     ]);
-    expect(remarked(soft, deed('slide', 24.6))).toEqual([]);
+    expect(remarked(soft, did('slide', 24.6))).toEqual([]);
   });
 
   it('grit keeps the jaws apart, differently each time, until it is wiped off', () => {
@@ -51,9 +51,9 @@ describe('a caliper brought to a thing', () => {
     expect([0, 1, 2, 3].map((meeting) => gritAt(0.2, meeting))).toEqual([
       0.2, 0.11000000000000001, 0.16000000000000003, 0.2,
     ]);
-    expect(expectedReading(later(gritty, deed('slide', 24.8))).text).toBe('24.80');
-    expect(remarked(gritty, deed('slide', 24.8))).toEqual(['grit-left']);
-    expect(remarked(gritty, deed('wipe-faces'), deed('slide', 24.6))).toEqual([]);
+    expect(expectedReading(later(gritty, did('slide', 24.8))).text).toBe('24.80');
+    expect(remarked(gritty, did('slide', 24.8))).toEqual(['grit-left']);
+    expect(remarked(gritty, did('wipe-faces'), did('slide', 24.6))).toEqual([]);
   });
 
   it('an oval thing is asked for by the mean of two ways, less the zero error', () => {
@@ -65,12 +65,12 @@ describe('a caliper brought to a thing', () => {
       loose: true,
     });
     const done = [
-      deed('take-thing'),
-      deed('slide', -0.1),
-      deed('put-thing'),
-      deed('slide', 24.7),
-      deed('turn', 1),
-      deed('slide', 24.3),
+      did('take-thing'),
+      did('slide', -0.1),
+      did('put-thing'),
+      did('slide', 24.7),
+      did('turn', 1),
+      did('slide', 24.3),
     ];
     expect(questionFor(oval)).toContain('mean of two ways at right angles');
     expect(diagnose(later(oval, ...done), '24.60 mm').verdict).toBe('sound');
@@ -98,7 +98,7 @@ describe('a caliper brought to a thing', () => {
     expect(questionFor(readingTask('caliper-fiftieth', { value: 18.34, use: 'depth', thing: 'glass dish' }))).toBe(
       'How deep is the glass dish?',
     );
-    expect(expectedReading(later(inside, deed('slide', 18.24))).text).toBe('18.24');
+    expect(expectedReading(later(inside, did('slide', 18.24))).text).toBe('18.24');
     const picture = pictureOf(inside);
     expect(picture.kind === 'caliper' && picture.held.startX).toBeLessThan(18.34);
   });
@@ -125,25 +125,25 @@ describe('a micrometer turned by hand', () => {
 
   it('is read where the ratchet has clicked', () => {
     const done = [
-      deed('take-thing'),
-      deed('click'),
-      deed('slide', -0.02),
-      deed('put-thing'),
-      deed('click'),
-      deed('slide', 7.714),
+      did('take-thing'),
+      did('click'),
+      did('slide', -0.02),
+      did('put-thing'),
+      did('click'),
+      did('slide', 7.714),
     ];
     expect(diagnose(later(task, ...done), '7.734 mm').verdict).toBe('sound');
     expect(remarked(task, ...done)).toEqual([]);
   });
 
   it('forced beyond it, it shows too little and says by how much', () => {
-    const done = [deed('take-thing'), deed('put-thing'), deed('slide', 7.694)];
+    const done = [did('take-thing'), did('put-thing'), did('slide', 7.694)];
     expect(expectedReading(later(task, ...done)).text).toBe('7.714');
     expect(remarksOn(task, done)[0]).toMatchObject({
       id: 'forced',
       text: expect.stringContaining('0.020 mm') as string,
     });
-    expect(remarked(task, deed('take-thing'), deed('put-thing'), deed('slide', 7.714))).toEqual(['no-ratchet']);
+    expect(remarked(task, did('take-thing'), did('put-thing'), did('slide', 7.714))).toEqual(['no-ratchet']);
   });
 
   it('opens no further than its range', () => {
@@ -157,14 +157,14 @@ describe('a digital caliper brought to a thing', () => {
   const task = readingTask('caliper-digital', { value: 25.3, zeroError: -0.04, loose: true });
 
   it('zeroed on closed jaws shows the size itself', () => {
-    const zeroed = later(task, deed('take-thing'), deed('zero', -0.04), deed('put-thing'), deed('slide', 25.26));
+    const zeroed = later(task, did('take-thing'), did('zero', -0.04), did('put-thing'), did('slide', 25.26));
     expect(expectedReading(zeroed).text).toBe('25.30');
     const picture = pictureOf(zeroed);
     expect(picture.kind === 'display' && picture.views.map(({ characters }) => characters)).toEqual(['25.30']);
   });
 
   it('not zeroed, what it shows closed is still to be taken off', () => {
-    const left = later(task, deed('slide', 25.26));
+    const left = later(task, did('slide', 25.26));
     expect(diagnose(left, '25.26 mm').slips[0]?.ids).toEqual(['zero-ignored']);
     expect(diagnose(left, '25.30 mm').verdict).toBe('sound');
   });

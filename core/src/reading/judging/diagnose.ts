@@ -45,8 +45,10 @@ function found(weighed: readonly Weighed[], unexplained: number, entry: Entry): 
 
 /** True for the last mark or the nearest one where estimating adds no place: read rightly, and not estimated. */
 function isMarkBeside(indication: Indication, entered: number): boolean {
-  const { mark, takenOff } = indication;
-  return mark !== null && marksBeside(indication, mark).some((beside) => Math.abs(beside - takenOff - entered) <= HAIR);
+  const { mark, subtracted } = indication;
+  return (
+    mark !== null && marksBeside(indication, mark).some((beside) => Math.abs(beside - subtracted - entered) <= HAIR)
+  );
 }
 
 /** How likely a wrong reading that no slip explains is this one: alike over the usual distance, and ever less likely beyond it. */
@@ -57,12 +59,12 @@ function misjudgedBy(offBy: number, { step, division }: Measure): number {
 
 /** What is left of a reading when a part of the tool was not read at all, as a vernier, is another slip than a digit left out. */
 function leftAPartOut(indication: Indication, entered: number): boolean {
-  const { mark, takenOff } = indication;
+  const { mark, subtracted } = indication;
   if (mark === null) return false;
   return countSlipsOn(indication).some((slip) =>
     slip
       .counted(indication, mark)
-      .some(({ value, place }) => place !== undefined && Math.abs(value - takenOff - entered) <= HAIR),
+      .some(({ value, place }) => place !== undefined && Math.abs(value - subtracted - entered) <= HAIR),
   );
 }
 

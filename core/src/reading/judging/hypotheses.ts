@@ -69,7 +69,7 @@ function stagesOf({ tool }: Indication): Stages {
 
 /** What can have been seen: the truth, each slip of sight, and each pair of them. */
 function sightings(indication: Indication, value: number, rateOf: RateOf, measure: Measure): Hypothesis[] {
-  const asSeen = { scatter: true, measure, form: [], off: indication.takenOff };
+  const asSeen = { scatter: true, measure, form: [], off: indication.subtracted };
   const single = stagesOf(indication).sight.flatMap((slip): Hypothesis[] => {
     const shift = slip.shift(indication);
     return shift === null ? [] : [{ ids: [slip.id], value: value + shift, prior: rateOf(slip), ...asSeen }];

@@ -57,7 +57,7 @@ export function micrometerIndication(posed: Posed<Micrometer, MicrometerSituatio
     ...indicationFrom(posed, {
       resolution: micrometerResolution(tool, rules),
       mark,
-      takenOff: askedIn(situation) === 'corrected' ? withoutDust(zeroError) : 0,
+      subtracted: askedIn(situation) === 'corrected' ? withoutDust(zeroError) : 0,
       standsAtMark: oval === undefined,
       words: WORDS,
     }),

@@ -37,7 +37,7 @@ function ringIndication(posed: Posed<RingTool, LiquidSituation>): RingIndication
     resolution: resolutionOf(posed.tool.division, 'known'),
     // What stands on a ring is the marked volume, whatever it holds in truth.
     mark: null,
-    takenOff: 0,
+    subtracted: 0,
     answer: posed.tool.volume,
     words: WORDS,
   });

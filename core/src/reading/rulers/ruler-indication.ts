@@ -28,13 +28,13 @@ export function rulerIndication(posed: Posed<Ruler, RulerSituation>): RulerIndic
   const indication = indicationFrom(posed, {
     resolution: rulerResolution(tool, rules),
     mark: value + from,
-    takenOff: asked === 'delivered' ? from : 0,
+    subtracted: asked === 'delivered' ? from : 0,
     answer: asked === 'observed' ? value + from : value,
     graduation: tool.scale,
     words: GRADUATION_WORDS,
   });
   return onScale(indication, {
     geometry: RULER_GEOMETRY,
-    drawnAt: (at) => endOffset + RULER_GEOMETRY.along(tool, at),
+    positionOf: (at) => endOffset + RULER_GEOMETRY.along(tool, at),
   });
 }

@@ -16,8 +16,8 @@ export interface RulerPicture {
   readonly eye: PicturedEye;
 }
 
-export function rulerPicture({ tool, mark, gap, situation, drawnAt }: RulerIndication, eye: number): RulerPicture {
-  const x = (at: number): number => inDrawing(drawnAt(at));
+export function rulerPicture({ tool, mark, gap, situation, positionOf }: RulerIndication, eye: number): RulerPicture {
+  const x = (at: number): number => inDrawing(positionOf(at));
   return {
     kind: 'ruler',
     instrumentId: tool.id,

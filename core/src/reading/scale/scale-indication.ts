@@ -23,14 +23,14 @@ export interface ScaleIndication<T extends ScaleTool = ScaleTool, S extends AnyS
   readonly along: (value: number) => number;
   readonly valueAt: (length: number) => number;
   /** Where a value stands in the drawing: mm below the top of an upright tool, mm to the right of a ruler's end. */
-  readonly drawnAt: (value: number) => number;
+  readonly positionOf: (value: number) => number;
 }
 
 /** What a family says of a scale besides what is indicated. */
 interface OnScale<T> {
   readonly geometry: Geometry<T>;
   readonly present?: number;
-  readonly drawnAt: (value: number) => number;
+  readonly positionOf: (value: number) => number;
 }
 
 interface SeenSituation extends AnySituation {
@@ -41,7 +41,7 @@ interface SeenSituation extends AnySituation {
 /** Adds to an indication where its mark stands along the scale, and how it is seen. */
 export function onScale<T extends ScaleTool, S extends SeenSituation>(
   indication: Indication<T, S>,
-  { geometry, present, drawnAt }: OnScale<T>,
+  { geometry, present, positionOf }: OnScale<T>,
 ): ScaleIndication<T, S> {
   const { tool, situation } = indication;
   const mark = indication.mark ?? 0;
@@ -54,7 +54,7 @@ export function onScale<T extends ScaleTool, S extends SeenSituation>(
     gap: geometry.gapAt(tool, geometry.along(tool, mark)),
     along: (value) => geometry.along(tool, value),
     valueAt: (length) => geometry.valueAt(tool, length),
-    drawnAt,
+    positionOf,
     countedOn: () => ({ scale: tool.scale, base: 0 }),
   };
 }

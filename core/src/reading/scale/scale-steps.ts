@@ -32,7 +32,7 @@ const UPRIGHT: ScaleWords = { passed: 'The label below', initial: 'initial readi
 
 /** How the mark itself is read, before anything is taken off. */
 function markSteps(indication: ScaleIndication, words: ScaleWords): RevealStep[] {
-  const { tool, mark: value, resolution, drawnAt: y } = indication;
+  const { tool, mark: value, resolution, positionOf: y } = indication;
   const { scale } = tool;
   const text = writtenReading(indication, value);
   const reading = Number(text);
@@ -86,14 +86,14 @@ function markSteps(indication: ScaleIndication, words: ScaleWords): RevealStep[]
 
 /** What is taken off the reading, in the words of the class. */
 function correctionStep(indication: ScaleIndication, { initial }: ScaleWords): RevealStep[] {
-  const { takenOff, asked, mark } = indication;
-  if (takenOff === 0) return [];
+  const { subtracted, asked, mark } = indication;
+  if (subtracted === 0) return [];
   const { text, place } = expectedFrom(indication);
   const read = withMinusSign(writtenReading(indication, mark));
   const taken =
     asked === 'delivered'
-      ? `Less the ${initial}, ${writtenReading(indication, takenOff)}`
-      : correctionWords(indication, takenOff, writtenAtPlace(Math.abs(takenOff), place), 'error');
+      ? `Less the ${initial}, ${writtenReading(indication, subtracted)}`
+      : correctionWords(indication, subtracted, writtenAtPlace(Math.abs(subtracted), place), 'error');
   return [revealStep('correction', `${taken}: ${read} becomes ${withMinusSign(text)}`, withMinusSign(text))];
 }
 

@@ -4,7 +4,7 @@ import type { ScaleIndication } from '../scale/scale-indication.ts';
 import type { CountedOn } from '../scale/counted-on.ts';
 import { scattered, unscattered, type Counted, type CountSlip } from './slip.ts';
 
-type Marked = CountedOn & Partial<Pick<ScaleIndication, 'drawnAt' | 'mark'>>;
+type Marked = CountedOn & Partial<Pick<ScaleIndication, 'positionOf' | 'mark'>>;
 
 /** What is counted on the scale that a point is counted on, what the other scales show being added. */
 function onItsScale(
@@ -24,10 +24,10 @@ function scaleIn({ countedOn, mark }: Marked): LinearScale | null {
 type PointOn = (scale: LinearScale, value: number) => number;
 
 /** A stretch of the scale that was counted wrongly; nothing where the drawing has no such places. */
-export function spanOn({ countedOn, drawnAt, mark }: Marked, from: PointOn, to: PointOn, text: string): PathPiece[] {
+export function spanOn({ countedOn, positionOf, mark }: Marked, from: PointOn, to: PointOn, text: string): PathPiece[] {
   const scale = mark === undefined ? undefined : countedOn(mark)?.scale;
-  if (!scale || !drawnAt || mark === undefined) return [];
-  return [{ kind: 'span', fromY: drawnAt(from(scale, mark)), toY: drawnAt(to(scale, mark)), text }];
+  if (!scale || !positionOf || mark === undefined) return [];
+  return [{ kind: 'span', fromY: positionOf(from(scale, mark)), toY: positionOf(to(scale, mark)), text }];
 }
 
 export const labelOver: PointOn = (scale, value) => nextBeyond(scale.labelEvery, value);

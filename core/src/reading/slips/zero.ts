@@ -19,7 +19,7 @@ const zeroIgnored: CorrectionSlip<Zeroed> = {
   lookAt: () => 'the note on how far the tool is off, and the way it is off',
   corrected: (indication, reading) => {
     const error = zeroToTakeOff(indication);
-    return error === 0 ? [] : [{ value: reading - indication.takenOff + error, part: 1 }];
+    return error === 0 ? [] : [{ value: reading - indication.subtracted + error, part: 1 }];
   },
 };
 
@@ -33,7 +33,7 @@ const zeroSign: CorrectionSlip<Zeroed> = {
   lookAt: () => 'whether the tool reads too much or too little',
   corrected: (indication, reading) => {
     const error = zeroToTakeOff(indication);
-    return error === 0 ? [] : [{ value: reading - indication.takenOff + 2 * error, part: 1 }];
+    return error === 0 ? [] : [{ value: reading - indication.subtracted + 2 * error, part: 1 }];
   },
 };
 

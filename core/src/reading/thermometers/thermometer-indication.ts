@@ -65,13 +65,13 @@ export function thermometerIndication(posed: Posed<Thermometer, ThermometerSitua
   const indication = indicationFrom(posed, {
     resolution: thermometerResolution(tool, rules),
     mark: value + zeroError,
-    takenOff: askedIn(situation) === 'corrected' ? withoutDust(zeroError) : 0,
+    subtracted: askedIn(situation) === 'corrected' ? withoutDust(zeroError) : 0,
     graduation: tool.scale,
     words: GRADUATION_WORDS,
   });
   return onScale(indication, {
     geometry: THERMOMETER_GEOMETRY,
-    drawnAt: belowTheTop(THERMOMETER_GEOMETRY, tool, THERMOMETER_MARGINS),
+    positionOf: belowTheTop(THERMOMETER_GEOMETRY, tool, THERMOMETER_MARGINS),
     ...(situation.settled === false ? { present: shown } : {}),
   });
 }

@@ -87,16 +87,16 @@ function noteOn({ tool, situation, asked }: ThermometerIndication): string | nul
 }
 
 function thermometerPicture(indication: ThermometerIndication, eyeHeight: number): LiquidColumnPicture {
-  const { tool, situation, mark, present, drawnAt } = indication;
+  const { tool, situation, mark, present, positionOf } = indication;
   const moves = present !== mark;
   return columnPicture(indication, eyeHeight, {
     vessel: 'thermometer',
     bore: BORE,
     wall: tool.body.gap - BORE / 2,
-    floorY: drawnAt(tool.scale.from) + 20,
+    floorY: positionOf(tool.scale.from) + 20,
     below: THERMOMETER_MARGINS.below,
     profile: meniscusProfile('wetting', BORE / 2).map(([x, z]) => [inDrawing(x), inDrawing(z * HOLLOW)]),
-    startY: moves ? inDrawing(drawnAt(present)) : null,
+    startY: moves ? inDrawing(positionOf(present)) : null,
     handled: moves ? 'bulb' : null,
     note: noteOn(indication),
     ...(situation.liquid === undefined ? {} : { liquid: situation.liquid }),

@@ -1,7 +1,7 @@
 import type { BeamBalance, DigitalBalance } from '../../instruments/instrument.ts';
 import { withoutDust, type AnySituation } from '../indication/indication.ts';
 import { checkFlag, checkNumber, SituationError } from '../indication/situation-error.ts';
-import { spokenThing } from '../words/things.ts';
+import { thingInWords } from '../words/things.ts';
 
 /** Something on the pan of a balance. */
 export interface WeighingSituation extends AnySituation {
@@ -58,7 +58,7 @@ export function checkWeighing(tool: BeamBalance | DigitalBalance, situation: Wei
 /** What lies on the pan, in words. */
 export function captionOf(situation: WeighingSituation): string {
   const { vessel = 'vessel', container = 0 } = situation;
-  return container > 0 ? `the ${vessel} with the ${spokenThing(situation)} in it` : `the ${spokenThing(situation)}`;
+  return container > 0 ? `the ${vessel} with the ${thingInWords(situation)} in it` : `the ${thingInWords(situation)}`;
 }
 
 /** What is looked at besides the reading: the vessel alone, or the empty pan. */

@@ -7,8 +7,8 @@ import type { WeighingSituation } from './weighing-situation.ts';
 type Weighed = Indication<BeamBalance | DigitalBalance, WeighingSituation>;
 
 /** What a balance shows when one of the things to be taken off it is left in. */
-function leftIn({ takenOff }: Weighed, reading: number, left: number): number {
-  return withoutDust(reading - takenOff + left);
+function leftIn({ subtracted }: Weighed, reading: number, left: number): number {
+  return withoutDust(reading - subtracted + left);
 }
 
 const notZeroed: CorrectionSlip<Weighed> = {

@@ -4,7 +4,7 @@ import type { Indication } from '../indication/indication.ts';
 import { expectedFrom } from '../indication/written.ts';
 import { revealStep, withMinusSign, type RevealStep } from '../reveal-step.ts';
 import { correctionHints } from '../words/hints.ts';
-import { spokenThing } from '../words/things.ts';
+import { thingInWords } from '../words/things.ts';
 import { correctionWords } from '../words/zero-correction.ts';
 import type { WeighingSituation } from './weighing-situation.ts';
 
@@ -15,7 +15,7 @@ export function massQuestion({ asked, situation }: Weighed): string {
   if (asked === 'observed') return 'What does the balance show?';
   return situation.count === undefined
     ? `How heavy is the ${situation.thing ?? 'thing'}?`
-    : `How heavy are the ${spokenThing(situation)} together?`;
+    : `How heavy are the ${thingInWords(situation)} together?`;
 }
 
 /** What is to be taken off a weighing. */
@@ -27,7 +27,7 @@ export function weighingHints(indication: Weighed): string[] {
 }
 
 /** What is taken off, one thing after the other: the vessel, the empty reading, the known error. */
-export function takenOffSteps(indication: Weighed, shown: number, decimals: number): RevealStep[] {
+export function subtractionSteps(indication: Weighed, shown: number, decimals: number): RevealStep[] {
   const { asked, situation } = indication;
   const { container = 0, empty = 0, zeroError = 0, vessel = 'vessel' } = situation;
   if (asked === 'observed') return [];

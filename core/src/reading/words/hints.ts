@@ -17,8 +17,8 @@ export function estimateHint({ division, lastDigit }: Resolution): string {
 }
 
 /** What is to be taken off, where something is. */
-export function correctionHints({ takenOff, asked }: Indication): string[] {
-  if (takenOff === 0) return [];
+export function correctionHints({ subtracted, asked }: Indication): string[] {
+  if (subtracted === 0) return [];
   return [
     asked === 'delivered'
       ? 'Take the reading it began with off the one it ended with.'

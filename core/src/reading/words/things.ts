@@ -65,7 +65,7 @@ export function weighedThing(grams: number, random: Random): string {
 }
 
 /** What is weighed, as it is spoken of: one thing, or several equal ones. */
-export function spokenThing({ thing = 'thing', count }: { readonly thing?: string; readonly count?: number }): string {
+export function thingInWords({ thing = 'thing', count }: { readonly thing?: string; readonly count?: number }): string {
   return count === undefined ? thing : `${count} ${thing}s`;
 }
 

@@ -11,10 +11,10 @@ export function correctionWords({ rules }: Indication, error: number, size: stri
 
 /** The step that takes a known error off the mark read; none where nothing is taken off. */
 export function zeroCorrectionSteps(indication: Indication, mark: number): RevealStep[] {
-  const { takenOff, asked } = indication;
-  if (takenOff === 0 || asked !== 'corrected') return [];
+  const { subtracted, asked } = indication;
+  if (subtracted === 0 || asked !== 'corrected') return [];
   const { text, place } = expectedFrom(indication);
-  const taken = correctionWords(indication, takenOff, writtenAtPlace(Math.abs(takenOff), place));
+  const taken = correctionWords(indication, subtracted, writtenAtPlace(Math.abs(subtracted), place));
   const [read, right] = [writtenReading(indication, mark), text].map(withMinusSign);
   return [revealStep('correction', `${taken}: ${read ?? ''} becomes ${right ?? ''}`, right)];
 }

@@ -2,7 +2,7 @@ import type { ActionKind, BeamPicture, RevealStep } from '@green-beam/core';
 import { useCallback, useEffect, useMemo, useState, type ReactNode } from 'react';
 import { useNarrow } from '../../ui/use-narrow.ts';
 import { LookedAt } from '../looked-at.tsx';
-import { Sheet, Stage } from '../sheets.tsx';
+import { Layer, Stage } from '../layers.tsx';
 import type { StageProps } from '../view.ts';
 import { createBalance, standing, type Balance, type BalanceNow } from './balance.ts';
 import { Beams, Stand } from './beams.tsx';
@@ -107,7 +107,7 @@ export default function BeamStage({
   return (
     <>
       <Stage box={layout.box} label={`${name}. Turn on the description in words to read it without seeing it.`}>
-        <Sheet box={layout.box}>
+        <Layer box={layout.box}>
           <text x="12" y="22" fontSize="15" fill="var(--color-muted)">
             {name}
           </text>
@@ -119,20 +119,20 @@ export default function BeamStage({
           <text x={layout.pointer.x} y={layout.pointer.y - 10} fontSize="15" fill="var(--color-muted)">
             pointer
           </text>
-        </Sheet>
+        </Layer>
         <Laden picture={picture} layout={layout} balance={balance} />
         <Tilting picture={picture} layout={layout} balance={balance} steps={steps} />
         <SlidingGlass picture={picture} layout={layout} balance={balance} lit={isRead(steps, true)} />
         <PointerGlass picture={picture} layout={layout} balance={balance} />
-        <Sheet box={layout.box}>
+        <Layer box={layout.box}>
           <Rims layout={layout} />
-        </Sheet>
+        </Layer>
         {byHand && !closed && (
-          <Sheet box={layout.box} touched>
+          <Layer box={layout.box} touched>
             {picture.beams.map((_, i) => (
               <RiderHandle key={i} picture={picture} rider={i} layout={layout} balance={balance} onRest={noteRider} />
             ))}
-          </Sheet>
+          </Layer>
         )}
       </Stage>
       <LookedAt

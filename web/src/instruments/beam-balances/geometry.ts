@@ -1,4 +1,4 @@
-import type { StageBox } from '../sheets.tsx';
+import type { StageBox } from '../layers.tsx';
 
 /** Where the parts of a beam balance stand on its stage, in pixels. */
 export interface BalanceLayout {

@@ -1,6 +1,6 @@
 import type { BeamPicture, DrawnBeam } from '@green-beam/core';
 import { memo, useCallback, useMemo, type ReactNode } from 'react';
-import { Sheet, SlidingSheet } from '../sheets.tsx';
+import { Layer, SlidingLayer } from '../layers.tsx';
 import type { Balance, BalanceNow } from './balance.ts';
 import { glassFrom, type BalanceLayout } from './geometry.ts';
 
@@ -83,7 +83,7 @@ export function SlidingGlass({ picture, layout, balance, lit }: GlassProps & { r
   const placed = `translate(${glass.x} ${glass.y + glass.height - FACE})`;
   return (
     <>
-      <Sheet box={box}>
+      <Layer box={box}>
         <rect
           x={glass.x}
           y={glass.y}
@@ -92,15 +92,15 @@ export function SlidingGlass({ picture, layout, balance, lit }: GlassProps & { r
           rx={CORNER}
           fill="var(--color-surface)"
         />
-      </Sheet>
-      <SlidingSheet box={box} window={glass} rounded={CORNER} sight={moving} shift={face} way="right">
+      </Layer>
+      <SlidingLayer box={box} window={glass} rounded={CORNER} sight={moving} shift={face} way="right">
         <g transform={placed}>{beam && <SlidingFace beam={beam} scale={glass.scale} />}</g>
-      </SlidingSheet>
-      <SlidingSheet box={box} window={glass} rounded={CORNER} sight={moving} shift={tongue} way="right">
+      </SlidingLayer>
+      <SlidingLayer box={box} window={glass} rounded={CORNER} sight={moving} shift={tongue} way="right">
         <g transform={placed}>
           <Tongue lit={lit} />
         </g>
-      </SlidingSheet>
+      </SlidingLayer>
     </>
   );
 }
@@ -115,7 +115,7 @@ export function PointerGlass({ picture, layout, balance }: GlassProps): ReactNod
   const tip = useCallback(({ pointer: { at } }: BalanceNow): number => -at * per, [per]);
   return (
     <>
-      <Sheet box={box}>
+      <Layer box={box}>
         <g transform={`translate(${x} ${y})`} className="own-ink">
           <rect width={width} height={height} rx={CORNER} fill="#e7ebe8" />
           <path
@@ -134,8 +134,8 @@ export function PointerGlass({ picture, layout, balance }: GlassProps): ReactNod
             />
           ))}
         </g>
-      </Sheet>
-      <SlidingSheet box={box} window={pointer} rounded={CORNER} sight={moving} shift={tip}>
+      </Layer>
+      <SlidingLayer box={box} window={pointer} rounded={CORNER} sight={moving} shift={tip}>
         <g transform={`translate(${x} ${y + height / 2})`} className="own-ink" data-pointer="tip">
           <path
             d={`M-4 -13H${plate - 34}L${plate - 4} 0L${plate - 34} 13H-4Z`}
@@ -144,7 +144,7 @@ export function PointerGlass({ picture, layout, balance }: GlassProps): ReactNod
             strokeWidth="1.4"
           />
         </g>
-      </SlidingSheet>
+      </SlidingLayer>
     </>
   );
 }

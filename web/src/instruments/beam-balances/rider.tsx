@@ -96,7 +96,7 @@ export function RiderHandle({ picture, rider, layout, balance, onRest }: HandleP
   // Counted in notches, or in parts of a line.
   const unit = notches.length > 0 ? next - first : (next - first) / PARTS;
   const parts = useCallback((): number => (balance.now().riderX[rider] ?? 0) / unit, [balance, rider, unit]);
-  const spoken = useCallback(
+  const valueText = useCallback(
     ({ riderX }: BalanceNow): Record<string, string | number> => ({
       'aria-valuenow': Math.round((riderX[rider] ?? 0) / unit),
       'aria-valuetext': describeRiders({ ...picture, beams: beam ? [beam] : [] }, [riderX[rider] ?? 0]).replace(
@@ -107,7 +107,7 @@ export function RiderHandle({ picture, rider, layout, balance, onRest }: HandleP
     }),
     [picture, beam, layout, rider, unit],
   );
-  const grip = useWeighed<SVGGElement>(balance, spoken);
+  const grip = useWeighed<SVGGElement>(balance, valueText);
   const handlers = useDrag(rail, {
     disabled: false,
     at: parts,

@@ -6,7 +6,7 @@ import { aside } from '../sight/aside.ts';
 import { EyeSlider } from '../sight/eye-slider.tsx';
 import type { HeldState } from '../jaws/held-state.ts';
 import { LookedAt } from '../looked-at.tsx';
-import { Sheet, SlidingSheet, Stage, type StageBox, type Window } from '../sheets.tsx';
+import { Layer, SlidingLayer, Stage, type StageBox, type Window } from '../layers.tsx';
 import type { Seen, Sight } from '../sight/sight.ts';
 import { SlideHandle } from '../jaws/slide-handle.tsx';
 import type { StageProps } from '../view.ts';
@@ -30,7 +30,7 @@ const MIDDLE = { y: 220, half: 40 };
 const GLASS = { y: 328, half: 74 };
 const EYE_Y = GLASS.y + 2 * GLASS.half + 76;
 
-function spokenAside(height: number): string {
+function asideInWords(height: number): string {
   const distance = Math.round(Math.abs(height));
   return distance === 0
     ? 'straight over the lines'
@@ -59,7 +59,7 @@ function EyeOver({ x, sight, disabled, onRest }: EyeProps): ReactNode {
       sight={sight}
       disabled={disabled}
       reach={EYE_RANGE}
-      spoken={spokenAside}
+      valueText={asideInWords}
       drawnAt={drawnAt}
       place={place}
       onRest={onRest}
@@ -101,16 +101,16 @@ function Pair({ picture, view, layout, y, half, sight, weight }: PairProps): Rea
   const shift = useCallback((seen: Seen) => aside(picture, seen) * view.scale, [picture, view]);
   return (
     <>
-      <SlidingSheet box={layout.box} window={window} sight={sight} shift={along} way="right">
+      <SlidingLayer box={layout.box} window={window} sight={sight} shift={along} way="right">
         <g transform={`translate(${layout.x} ${y})`}>
           <MainScale picture={picture} view={view} height={half} weight={weight} whole />
         </g>
-      </SlidingSheet>
-      <SlidingSheet box={layout.box} window={window} sight={sight} shift={shift} way="right">
+      </SlidingLayer>
+      <SlidingLayer box={layout.box} window={window} sight={sight} shift={shift} way="right">
         <g transform={`translate(${layout.x} ${y + half})`}>
           <VernierScale picture={picture} view={view} height={half} position={0} weight={weight} />
         </g>
-      </SlidingSheet>
+      </SlidingLayer>
     </>
   );
 }
@@ -194,11 +194,11 @@ export default function CaliperStage({
         label={`${name}${between ? ` with a ${picture.thing.name}` : ' with nothing between its jaws'}. Turn on the description in words to read it without seeing it.`}
       >
         <WholeCaliper picture={picture} sight={sight} box={layout.box} at={whole} between={between} turned={turned} />
-        <Sheet box={layout.box}>
+        <Layer box={layout.box}>
           <text x={layout.x} y="18" fontSize="15" fill="var(--color-muted)">
             {name}, main scale in cm
           </text>
-        </Sheet>
+        </Layer>
         <Pair
           picture={picture}
           view={middle}
@@ -209,7 +209,7 @@ export default function CaliperStage({
           weight={1}
         />
         <Pair picture={picture} view={glass} layout={layout} y={GLASS.y} half={GLASS.half} sight={sight} weight={1.5} />
-        <Sheet box={layout.box} touched>
+        <Layer box={layout.box} touched>
           <rect
             x={layout.x}
             y={GLASS.y}
@@ -277,7 +277,7 @@ export default function CaliperStage({
             disabled={!onRestEye || closed}
             onRest={onRestEye ?? (() => undefined)}
           />
-        </Sheet>
+        </Layer>
       </Stage>
       <div className="flex flex-wrap items-center gap-x-6">
         {!byHand && <LookedAt views={views.map((one) => one.name)} shown={view} onChange={look} />}

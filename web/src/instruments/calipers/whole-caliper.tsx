@@ -1,6 +1,6 @@
 import type { CaliperPicture } from '@green-beam/core';
 import { useCallback, type ReactNode } from 'react';
-import { Sheet, SlidingSheet, type StageBox } from '../sheets.tsx';
+import { Layer, SlidingLayer, type StageBox } from '../layers.tsx';
 import type { Seen, Sight } from '../sight/sight.ts';
 import { thingTint } from '../thing-tints.ts';
 import { useDrawn } from '../sight/use-drawn.ts';
@@ -78,7 +78,7 @@ function Deep({ picture, size }: Pick<ThingProps, 'picture' | 'size'>): ReactNod
 /** The part of the stage it is drawn in, from a little above its inside jaws to a little below the outside ones. */
 const ROOM = { above: 34, below: 60 };
 
-/** A caliper at true proportion: beam, fixed and moving jaws outside and inside, slide, lock screw and depth rod. Slide and rod move as sheets of their own. */
+/** A caliper at true proportion: beam, fixed and moving jaws outside and inside, slide, lock screw and depth rod. Slide and rod move as layers of their own. */
 export function WholeCaliper({ picture, sight, box, at, between, turned }: WholeCaliperProps): ReactNode {
   const { edge, held } = picture;
   const end = (picture.vernierMarks.at(-1)?.x ?? 0) + edge;
@@ -99,12 +99,12 @@ export function WholeCaliper({ picture, sight, box, at, between, turned }: Whole
   };
   return (
     <>
-      <SlidingSheet box={box} window={window} sight={sight} shift={moved} way="right">
+      <SlidingLayer box={box} window={window} sight={sight} shift={moved} way="right">
         <g {...metal}>
           <rect x={BEAM.from} y={BEAM.height / 2 - 0.9} width={BEAM.to - BEAM.from} height="1.8" />
         </g>
-      </SlidingSheet>
-      <Sheet box={box}>
+      </SlidingLayer>
+      <Layer box={box}>
         <g {...metal}>
           <rect x={BEAM.from} width={BEAM.to - BEAM.from} height={BEAM.height} />
           <path d={`M${BEAM.from} 0V${-INSIDE + 4}H-5L0 ${-INSIDE}V0Z`} />
@@ -113,8 +113,8 @@ export function WholeCaliper({ picture, sight, box, at, between, turned }: Whole
           />
           {between && held.use === 'outside' && <Outside picture={picture} sight={sight} size={size} turned={turned} />}
         </g>
-      </Sheet>
-      <SlidingSheet box={box} window={window} sight={sight} shift={moved} way="right">
+      </Layer>
+      <SlidingLayer box={box} window={window} sight={sight} shift={moved} way="right">
         <g {...metal}>
           <path
             d={`M0 ${BEAM.height}H${JAW.width + 5}L${JAW.width} ${BEAM.height + 10}L2 ${BEAM.height + JAW.height}H0Z`}
@@ -130,8 +130,8 @@ export function WholeCaliper({ picture, sight, box, at, between, turned }: Whole
           />
           <rect x={end - 7} y={-3.4} width="5" height="3.8" rx="0.6" fill="#9aa5a0" />
         </g>
-      </SlidingSheet>
-      <Sheet box={box}>
+      </SlidingLayer>
+      <Layer box={box}>
         <g {...metal}>
           {between && held.use === 'inside' && <Inside picture={picture} size={size} />}
           {between && held.use === 'depth' && <Deep picture={picture} size={size} />}
@@ -149,7 +149,7 @@ export function WholeCaliper({ picture, sight, box, at, between, turned }: Whole
               ))}
           </g>
         </g>
-      </Sheet>
+      </Layer>
     </>
   );
 }

@@ -3,7 +3,7 @@ import { useEffect, useState, type ReactNode } from 'react';
 import { useNumerals } from '../../numbers/decimal-mark.ts';
 import { useNarrow } from '../../ui/use-narrow.ts';
 import { LookedAt } from '../looked-at.tsx';
-import { Sheet, Stage, type StageBox } from '../sheets.tsx';
+import { Layer, Stage, type StageBox } from '../layers.tsx';
 import { shownOf, type Shown } from './shown.ts';
 import { useShown } from './use-shown.ts';
 
@@ -51,12 +51,12 @@ export function DisplayStage({ picture, name, closed, viewNamed, looked, childre
   return (
     <>
       <Stage box={box} label={`${name}. Turn on the description in words to have read what it shows.`}>
-        <Sheet box={box} touched>
+        <Layer box={box} touched>
           <text x={box.x + 12} y="22" fontSize="15" fill="var(--color-muted)">
             {numerals(name)}
           </text>
           {children || <AsLooked picture={picture} view={view} since={since} looked={looked} />}
-        </Sheet>
+        </Layer>
       </Stage>
       <LookedAt views={picture.views.map(({ caption }) => viewNamed(caption))} shown={view} onChange={setView} />
     </>

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import { useNarrow } from '../../ui/use-narrow.ts';
-import { Sheet, Stage } from '../sheets.tsx';
+import { Layer, Stage } from '../layers.tsx';
 import type { Upright } from '../upright/look.ts';
 import { tintOf } from '../upright/tints.ts';
 import { NARROW, WIDE } from '../upright/stage/upright-stage.tsx';
@@ -43,7 +43,7 @@ export function Jar({ picture, float }: JarProps): ReactNode {
         : `A jar of ${picture.liquid}. The hydrometer has sunk to the bottom`;
   return (
     <Stage box={box} label={label}>
-      <Sheet box={box}>
+      <Layer box={box}>
         <g transform={`translate(${x} 92) scale(${scale})`} strokeLinejoin="round">
           {float !== null && float < FLOATS && (
             <g transform={`translate(0 ${topOf(picture, float)})`}>
@@ -89,7 +89,7 @@ export function Jar({ picture, float }: JarProps): ReactNode {
             strokeWidth="1.4"
           />
         </g>
-      </Sheet>
+      </Layer>
     </Stage>
   );
 }

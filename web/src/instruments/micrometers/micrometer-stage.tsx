@@ -3,7 +3,7 @@ import { useCallback, useEffect, useMemo, useState, type ReactNode } from 'react
 import { useNarrow } from '../../ui/use-narrow.ts';
 import type { HeldState } from '../jaws/held-state.ts';
 import { LookedAt } from '../looked-at.tsx';
-import { Sheet, SlidingSheet, Stage, type StageBox, type Window } from '../sheets.tsx';
+import { Layer, SlidingLayer, Stage, type StageBox, type Window } from '../layers.tsx';
 import type { Seen } from '../sight/sight.ts';
 import { SlideHandle } from '../jaws/slide-handle.tsx';
 import type { StageProps } from '../view.ts';
@@ -91,20 +91,20 @@ export default function MicrometerStage({
           box={box}
           at={box === WIDE ? AT.wide : AT.narrow}
         />
-        <Sheet box={box}>
+        <Layer box={box}>
           <text x={box.x + 12} y="22" fontSize="15" fill="var(--color-muted)">
             {name}
           </text>
           <SleeveBody picture={picture} view={view} />
           <ThimbleBody picture={picture} view={view} />
-        </Sheet>
-        <SlidingSheet box={box} window={within(sleeveArea(picture, view), box)} sight={sight} shift={along} way="right">
+        </Layer>
+        <SlidingLayer box={box} window={within(sleeveArea(picture, view), box)} sight={sight} shift={along} way="right">
           <SleeveLines picture={picture} open={0} view={view} />
-        </SlidingSheet>
-        <SlidingSheet box={box} window={thimble} sight={sight} shift={round}>
+        </SlidingLayer>
+        <SlidingLayer box={box} window={thimble} sight={sight} shift={round}>
           <ThimbleLines picture={picture} open={0} view={view} />
-        </SlidingSheet>
-        <Sheet box={box} touched>
+        </SlidingLayer>
+        <Layer box={box} touched>
           {shown === 0 && <RightReading picture={picture} steps={rightPath} view={view} />}
           {byHand && !closed && (
             <SlideHandle
@@ -132,7 +132,7 @@ export default function MicrometerStage({
               <rect {...thimble} fill="transparent" />
             </SlideHandle>
           )}
-        </Sheet>
+        </Layer>
       </Stage>
       {!byHand && <LookedAt views={views.map((one) => one.name)} shown={shown} onChange={look} />}
     </>

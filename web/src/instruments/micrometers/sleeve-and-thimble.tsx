@@ -29,7 +29,7 @@ function heights({ sleeveLines }: MicrometerPicture): typeof SLEEVE {
   return sleeveLines.length > 0 ? WITH_VERNIER : SLEEVE;
 }
 
-/** Part of the drawing that a sheet shows. */
+/** Part of the drawing that a layer shows. */
 interface Area {
   readonly x: number;
   readonly y: number;

@@ -1,6 +1,6 @@
 import type { MicrometerPicture } from '@green-beam/core';
 import { memo, useCallback, type ReactNode } from 'react';
-import { Sheet, SlidingSheet, type StageBox } from '../sheets.tsx';
+import { Layer, SlidingLayer, type StageBox } from '../layers.tsx';
 import type { Seen, Sight } from '../sight/sight.ts';
 import { thingTint } from '../thing-tints.ts';
 import { useDrawn } from '../sight/use-drawn.ts';
@@ -62,36 +62,36 @@ function Between({ picture, sight, turned }: Pick<WholeMicrometerProps, 'picture
   );
 }
 
-/** A micrometer at true proportion: frame, anvil, spindle, sleeve, knurled thimble, and ratchet. Spindle and thimble slide as sheets of their own. */
+/** A micrometer at true proportion: frame, anvil, spindle, sleeve, knurled thimble, and ratchet. Spindle and thimble slide as layers of their own. */
 export function WholeMicrometer({ picture, sight, between, turned, box, at }: WholeMicrometerProps): ReactNode {
   const moved = useCallback(({ markAt }: Seen) => markAt * at.scale, [at]);
   const placed = `translate(${at.x} ${at.y}) scale(${at.scale})`;
   const window = { x: box.x, y: 30, width: box.width, height: HEIGHT };
   return (
     <>
-      <Sheet box={box}>
+      <Layer box={box}>
         <g transform={placed} {...METAL}>
           <path d="M-9 -6H0V6H-3C-3 30 31 30 31 6V-6H36V8C36 40 -9 40 -9 4Z" fill="#8fa198" />
           <rect x="-4" y="-3.2" width="4" height="6.4" />
           {between && <Between picture={picture} sight={sight} turned={turned} />}
         </g>
-      </Sheet>
-      <SlidingSheet box={box} window={window} sight={sight} shift={moved} way="right">
+      </Layer>
+      <SlidingLayer box={box} window={window} sight={sight} shift={moved} way="right">
         <g transform={placed} {...METAL}>
           <rect width={SLEEVE.from + 4} y="-3.2" height="6.4" />
         </g>
-      </SlidingSheet>
-      <Sheet box={box}>
+      </SlidingLayer>
+      <Layer box={box}>
         <g transform={placed} {...METAL}>
           <rect x={SLEEVE.from} y="-6.4" width={SLEEVE.length} height="12.8" fill="#e3e8e5" />
           <line x1={SLEEVE.from + 4} x2={SLEEVE.from + SLEEVE.length} y1="0" y2="0" stroke="#13251f" />
         </g>
-      </Sheet>
-      <SlidingSheet box={box} window={window} sight={sight} shift={moved} way="right">
+      </Layer>
+      <SlidingLayer box={box} window={window} sight={sight} shift={moved} way="right">
         <g transform={placed}>
           <TheThimble />
         </g>
-      </SlidingSheet>
+      </SlidingLayer>
     </>
   );
 }

@@ -3,7 +3,7 @@ import { useCallback, useMemo, type ReactNode } from 'react';
 import { useNarrow } from '../../ui/use-narrow.ts';
 import { aside } from '../sight/aside.ts';
 import { EyeSlider } from '../sight/eye-slider.tsx';
-import { Sheet, SlidingSheet, Stage, type StageBox, type Window } from '../sheets.tsx';
+import { Layer, SlidingLayer, Stage, type StageBox, type Window } from '../layers.tsx';
 import { useMarkAt, type Seen, type Sight } from '../sight/sight.ts';
 import { useDrawn, type Drawn } from '../sight/use-drawn.ts';
 import type { StageProps } from '../view.ts';
@@ -67,7 +67,7 @@ interface EyeAsideProps extends OnView {
   readonly onRest: (at: number) => void;
 }
 
-function spokenAside(height: number): string {
+function asideInWords(height: number): string {
   const distance = Math.round(Math.abs(height));
   return distance === 0
     ? 'straight over the end'
@@ -90,7 +90,7 @@ function EyeRailAcross({ picture, view, sight, disabled, onRest }: EyeAsideProps
       sight={sight}
       disabled={disabled}
       reach={EYE_RANGE}
-      spoken={spokenAside}
+      valueText={asideInWords}
       drawnAt={drawnAt}
       place={place}
       onRest={onRest}
@@ -215,7 +215,7 @@ export default function RulerStage({
       box={box}
       label={`${name} with a ${picture.thing.name} at it. Turn on the description in words to read it without seeing it.`}
     >
-      <Sheet box={box}>
+      <Layer box={box}>
         <g transform={`translate(${wholeAt.x} ${wholeAt.y})`}>
           <g ref={whole}>
             <WholeThing picture={picture} width={wholeAt.width} />
@@ -225,18 +225,18 @@ export default function RulerStage({
         <text x={wholeAt.x} y={wholeAt.y - 18} fontSize="15" fill="var(--color-muted)">
           {name}
         </text>
-      </Sheet>
-      <SlidingSheet box={box} window={frame} sight={sight} shift={shift} way="right">
+      </Layer>
+      <SlidingLayer box={box} window={frame} sight={sight} shift={shift} way="right">
         <g transform={atClose}>
           <Thing picture={picture} view={view} />
         </g>
-      </SlidingSheet>
-      <Sheet box={box} window={frame}>
+      </SlidingLayer>
+      <Layer box={box} window={frame}>
         <g transform={atClose}>
           <RulerBand picture={picture} view={view} />
         </g>
-      </Sheet>
-      <Sheet box={box} touched>
+      </Layer>
+      <Layer box={box} touched>
         <g transform={atClose}>
           <RightPath picture={picture} view={view} steps={rightPath} />
           {wrongPath.length > 0 && <WrongPath view={view} pieces={wrongPath} />}
@@ -250,7 +250,7 @@ export default function RulerStage({
             onRest={onRestEye ?? (() => undefined)}
           />
         </g>
-      </Sheet>
+      </Layer>
     </Stage>
   );
 }

@@ -12,7 +12,7 @@ interface EyeSliderProps {
   /** How far the eye can be moved either way, in mm. */
   readonly reach: number;
   /** Where the eye is, in words. */
-  readonly spoken: (height: number) => string;
+  readonly valueText: (height: number) => string;
   /** Where the eye is drawn for what is seen, and what a point of the drawing means for it; the same functions as long as the view is. */
   readonly drawnAt: (seen: Seen) => readonly [x: number, y: number];
   readonly place: (x: number, y: number) => number;
@@ -29,7 +29,7 @@ export function EyeSlider({
   sight,
   disabled,
   reach,
-  spoken,
+  valueText,
   drawnAt,
   place,
   onRest,
@@ -38,8 +38,8 @@ export function EyeSlider({
   const rail = useDrawn<SVGGElement>(
     sight,
     useCallback(
-      ({ height }): Drawn => ({ 'aria-valuenow': Math.round(height), 'aria-valuetext': spoken(height) }),
-      [spoken],
+      ({ height }): Drawn => ({ 'aria-valuenow': Math.round(height), 'aria-valuetext': valueText(height) }),
+      [valueText],
     ),
   );
   const pupil = useDrawn<SVGGElement>(

@@ -1,7 +1,7 @@
 import type { ReactNode, Ref } from 'react';
 import { MeasuredNumber } from '../../numbers/measured-number.tsx';
 import { shortened } from '../shortened.ts';
-import type { Entry } from './use-entry.ts';
+import type { ItemWork } from './use-entry.ts';
 
 /** Units that readings are written in. */
 const READ_IN = ['mL', 'cm³', 'mm', 'cm', 'in', '°C', 'g', 'g/mL', 'g/cm³'];
@@ -24,7 +24,7 @@ function EntryShown({ text, sound }: { readonly text: string; readonly sound: bo
 const ORDINALS = ['first', 'second', 'third'];
 
 interface AnswerLineProps {
-  readonly entry: Entry;
+  readonly entry: ItemWork;
   /** What is to be written, for who cannot see the line. */
   readonly label: string;
   readonly placeholder?: string;

@@ -4,10 +4,10 @@ import { useNumerals } from '../../numbers/decimal-mark.ts';
 import { Button } from '../../ui/button.tsx';
 import { Notice } from '../../ui/notice.tsx';
 import { useLasting } from '../../ui/use-lasting.ts';
-import type { Entry } from './use-entry.ts';
+import type { ItemWork } from './use-entry.ts';
 
 /** Which item of the round this is, and which try comes next. */
-export function progressOf(what: string, task: BenchTask, of: number, { last }: Entry): string {
+export function progressOf(what: string, task: BenchTask, of: number, { last }: ItemWork): string {
   const here = `${what} ${task.position + 1} of ${of}`;
   if (!last || last.closed || last.verdict === 'unreadable') return here;
   return `${here}, ${last.tryNumber === 1 ? 'second' : 'third'} try next`;
@@ -29,7 +29,7 @@ export function Hints({ hints, shown }: { readonly hints: readonly string[]; rea
 }
 
 /** What became of an entry that is long in coming, that the server refused, or that it could not be reached for. */
-export function Standing({ work }: { readonly work: Entry }): ReactNode {
+export function Standing({ work }: { readonly work: ItemWork }): ReactNode {
   const slow = useLasting(work.sending, 500);
   return (
     <>
@@ -58,7 +58,7 @@ export function Standing({ work }: { readonly work: Entry }): ReactNode {
 }
 
 interface OnwardProps {
-  readonly work: Entry;
+  readonly work: ItemWork;
   /** What the items are called: reading, exercise. */
   readonly what: string;
   readonly isLast: boolean;

@@ -6,7 +6,7 @@ import type { BenchSource } from './bench-source.ts';
 import type { EntryMade } from './use-made.ts';
 
 /** Work on one item: what has been written, what came of it, and everything done on the way. */
-export interface Entry {
+export interface ItemWork {
   readonly entry: string;
   readonly made: readonly EntryMade[];
   readonly last: AttemptResult | null;
@@ -22,7 +22,7 @@ export interface Entry {
 }
 
 /** Keeps the state of one item; mount it with the task's id as key. @param eyeHeight where the eye is left, for what is read by it. */
-export function useEntry(task: BenchTask, source: BenchSource, eyeHeight: () => number = () => 0): Entry {
+export function useEntry(task: BenchTask, source: BenchSource, eyeHeight: () => number = () => 0): ItemWork {
   const [entry, setEntry] = useState('');
   const made = source.made.get(task.id) ?? [];
   const [sending, setSending] = useState(false);

@@ -31,7 +31,7 @@ const EYES = { high: OFF_LEVEL, level: 0, low: -OFF_LEVEL } as const;
 type EyeShown = keyof typeof EYES;
 
 /** What is on the wall: a tool, a value or none (then it is drawn), and how far the reading aloud has come. */
-interface Shown {
+interface OnWall {
   readonly toolId: string;
   readonly seed: number;
   readonly value: number | null;
@@ -50,7 +50,7 @@ function restingAt(picture: Picture): number {
   return view.readAt(picture, view.seenFirst(picture).markAt);
 }
 
-function attempted(shown: Shown, rules: HouseRules): ReadingTask | string {
+function attempted(shown: OnWall, rules: HouseRules): ReadingTask | string {
   if (Number.isNaN(shown.value)) return 'That is not a number.';
   try {
     return plainTask(shown.toolId, shown.seed, shown.value, rules);
@@ -80,7 +80,7 @@ function Choice({ pressed, onPress, children }: ChoiceProps): ReactNode {
 }
 
 /** The reading aloud: division, certain digits, estimated digit, unit, one step after the other. */
-function Aloud({ task, shown }: { readonly task: ReadingTask; readonly shown: Shown }): ReactNode {
+function Aloud({ task, shown }: { readonly task: ReadingTask; readonly shown: OnWall }): ReactNode {
   const numerals = useNumerals();
   const steps = revealOf(task).slice(0, shown.step);
   const slip = shown.slip === null ? null : slipShown(task, shown.slip);
@@ -112,7 +112,7 @@ function Aloud({ task, shown }: { readonly task: ReadingTask; readonly shown: Sh
 }
 
 function Wall({ rules }: { readonly rules: HouseRules }): ReactNode {
-  const [shown, setShown] = useState((): Shown => ({
+  const [shown, setShown] = useState((): OnWall => ({
     toolId: 'burette-50',
     seed: newSeed(),
     value: null,
@@ -129,8 +129,8 @@ function Wall({ rules }: { readonly rules: HouseRules }): ReactNode {
     [picture, shown.eye],
   );
   useOpening(picture, sight, typeof task === 'string' ? undefined : revealOf(task)[shown.step - 1]?.kind);
-  const change = (part: Partial<Shown>): void => setShown((before) => ({ ...before, ...part }));
-  const again = (part: Partial<Shown> = {}): void =>
+  const change = (part: Partial<OnWall>): void => setShown((before) => ({ ...before, ...part }));
+  const again = (part: Partial<OnWall> = {}): void =>
     change({ seed: newSeed(), step: 0, slip: null, eye: 'level', ...part });
   const stepBy = (by: number): void =>
     setShown((before) => ({ ...before, step: Math.min(last, Math.max(0, before.step + by)) }));

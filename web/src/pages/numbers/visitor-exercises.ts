@@ -12,10 +12,10 @@ import {
   TRIES,
 } from '@green-beam/core';
 import { newId } from '../../outbox/new-id.ts';
-import type { Done, VisitorItems } from '../bench/visitor/visitor-bench.ts';
+import type { WorkedItem, VisitorItems } from '../bench/visitor/visitor-bench.ts';
 
 /** How the exercises of a kind went, oldest first. */
-function went(done: readonly Done[], kind: string): boolean[] {
+function went(done: readonly WorkedItem[], kind: string): boolean[] {
   return done.filter(({ task }) => isExerciseTask(task) && task.exercise.kind === kind).map(({ right }) => right);
 }
 

@@ -1,4 +1,4 @@
-import type { PrintedReading, PrintedRound, PrintedSheet as Sheet } from '@green-beam/contract';
+import type { PrintedReading, PrintedRound, PrintedSheet as SheetContent } from '@green-beam/contract';
 import { needsWholeWidth, noteOn, type Picture } from '@green-beam/core';
 import { format } from 'date-fns';
 import { memo, type ReactNode } from 'react';
@@ -56,7 +56,7 @@ export const PrintedSheet = memo(function PrintedSheet({
   sheet,
 }: {
   readonly round: PrintedRound;
-  readonly sheet: Sheet;
+  readonly sheet: SheetContent;
 }): ReactNode {
   const rules = rulesInWords(round.rules).filter(({ topic }) => ON_THE_SHEET.includes(topic));
   return (

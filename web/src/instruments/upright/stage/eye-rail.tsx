@@ -13,7 +13,7 @@ interface EyeRailProps {
   readonly onRest: (eyeHeight: number) => void;
 }
 
-function spokenHeight(eyeHeight: number): string {
+function heightInWords(eyeHeight: number): string {
   const distance = Math.round(Math.abs(eyeHeight));
   return distance === 0
     ? 'level with the mark'
@@ -38,7 +38,7 @@ export function EyeRail({ picture, view, sight, x, disabled, onRest }: EyeRailPr
       sight={sight}
       disabled={disabled}
       reach={EYE_RANGE}
-      spoken={spokenHeight}
+      valueText={heightInWords}
       drawnAt={drawnAt}
       place={place}
       onRest={onRest}

@@ -1,6 +1,6 @@
 import { useCallback, useMemo, useState, type ReactNode } from 'react';
 import { useNarrow } from '../../../ui/use-narrow.ts';
-import { Sheet, SlidingSheet, Stage, type StageBox, type Window } from '../../sheets.tsx';
+import { Layer, SlidingLayer, Stage, type StageBox, type Window } from '../../layers.tsx';
 import { aimedAt, useMarkAt, type Seen } from '../../sight/sight.ts';
 import type { StageProps } from '../../view.ts';
 import { EyeRail } from './eye-rail.tsx';
@@ -108,22 +108,22 @@ export function UprightStage({
   const atClose = `translate(${CLOSE.x} ${CLOSE.y})`;
   return (
     <Stage box={box} label={`${name}. Turn on the description in words to read it without seeing it.`}>
-      <Sheet box={box}>
+      <Layer box={box}>
         {box === WIDE && (
           <WholeView picture={picture} name={name} view={view} markAt={markAt} width={width} {...additions} />
         )}
         {box === NARROW && additions.beside?.(NARROW)}
         <g transform={atClose}>{picture.look.still({ picture, view })}</g>
-      </Sheet>
-      <Sheet box={box} window={FRAME}>
+      </Layer>
+      <Layer box={box} window={FRAME}>
         <g transform={atClose}>{picture.look.moving({ picture, view, sight })}</g>
-      </Sheet>
-      <SlidingSheet box={box} window={FRAME} sight={sight} shift={shift}>
+      </Layer>
+      <SlidingLayer box={box} window={FRAME} sight={sight} shift={shift}>
         <g transform={atClose}>
           <PrintedScale picture={picture} view={view} />
         </g>
-      </SlidingSheet>
-      <Sheet box={box} touched>
+      </SlidingLayer>
+      <Layer box={box} touched>
         <g transform={atClose}>
           <rect
             x={-width / 2}
@@ -150,7 +150,7 @@ export function UprightStage({
           />
           {(loupe || held) && <Loupe picture={picture} close={view} sight={sight} aim={aim} />}
         </g>
-      </Sheet>
+      </Layer>
     </Stage>
   );
 }

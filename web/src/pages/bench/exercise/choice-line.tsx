@@ -1,10 +1,10 @@
 import { letterOf } from '@green-beam/core';
 import type { ReactNode } from 'react';
 import { useNumerals } from '../../../numbers/decimal-mark.ts';
-import type { Entry } from '../use-entry.ts';
+import type { ItemWork } from '../use-entry.ts';
 
 interface ChoiceLineProps {
-  readonly work: Entry;
+  readonly work: ItemWork;
   readonly options: readonly string[];
   /** The letter of the right one and why each is right or is not; once the answer is known. */
   readonly known: { readonly right: string; readonly whys: readonly string[] } | null;

@@ -8,7 +8,7 @@ import { AnswerLine } from '../answer-line.tsx';
 import type { BenchSource, ExerciseTask } from '../bench-source.ts';
 import { Hints, Onward, progressOf, Standing } from '../beside.tsx';
 import { Findings } from '../findings.tsx';
-import { useEntry, type Entry } from '../use-entry.ts';
+import { useEntry, type ItemWork } from '../use-entry.ts';
 import { answerInWords } from './answer-in-words.ts';
 import { ChoiceLine } from './choice-line.tsx';
 import { ExercisePaper } from './exercise-paper.tsx';
@@ -83,7 +83,7 @@ function Verdict({ result, task }: { readonly result: AttemptResult; readonly ta
 }
 
 /** Marks that were entered before and were not right. */
-function TriedMarks({ work, task }: { readonly work: Entry; readonly task: ExerciseTask }): ReactNode {
+function TriedMarks({ work, task }: { readonly work: ItemWork; readonly task: ExerciseTask }): ReactNode {
   const tried = work.made.filter(({ result }) => result.verdict !== 'unreadable' && result.verdict !== 'shown');
   return (
     <ul className="mt-4">

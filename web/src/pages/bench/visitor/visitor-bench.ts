@@ -19,11 +19,11 @@ export interface VisitorItems {
   readonly first: readonly PlannedItem[] | null;
   plan(subjectIds: readonly string[], seed: number): Iterator<PlannedItem, never>;
   /** @param done what was drawn before, with how each went at the first try. */
-  drawn(item: PlannedItem, position: number, done: readonly Done[]): VisitorTask;
+  drawn(item: PlannedItem, position: number, done: readonly WorkedItem[]): VisitorTask;
 }
 
 /** An item that was worked, and whether it went right at the first try. */
-export interface Done {
+export interface WorkedItem {
   readonly task: PracticeTask;
   readonly right: boolean;
 }
@@ -38,7 +38,7 @@ interface VisitorRound {
 function newVisitorRound(
   items: VisitorItems,
   subjectIds: readonly string[],
-  done: readonly Done[],
+  done: readonly WorkedItem[],
   first?: PlannedItem,
 ): VisitorRound {
   const [seed = 1] = crypto.getRandomValues(new Uint32Array(1));
@@ -67,7 +67,7 @@ function marksOf(tried: readonly Tried[]): StripMark[] {
   );
 }
 
-function doneIn(round: VisitorRound, tried: readonly Tried[]): Done[] {
+function doneIn(round: VisitorRound, tried: readonly Tried[]): WorkedItem[] {
   return round.tasks.map(({ task, shown }) => ({
     task,
     right:
@@ -86,7 +86,7 @@ const NONE: ReadonlySet<string> = new Set();
 /** A bench that needs no account: drawn, judged and forgotten in the browser. */
 export function useVisitorBench(items: VisitorItems): BenchSource {
   const [round, setRound] = useState(() => (items.first ? newVisitorRound(items, [], [], items.first[0]) : null));
-  const [earlier, setEarlier] = useState<readonly Done[]>([]);
+  const [earlier, setEarlier] = useState<readonly WorkedItem[]>([]);
   const { made, add, clear } = useMade();
   const [tried, setTried] = useState<readonly Tried[]>([]);
   const [closed, setClosed] = useState<ReadonlySet<string>>(new Set());

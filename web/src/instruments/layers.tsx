@@ -7,7 +7,7 @@ export interface StageBox {
   readonly height: number;
 }
 
-/** Part of a stage outside which a sheet shows nothing, in the units of the drawing. */
+/** Part of a stage outside which a layer shows nothing, in the units of the drawing. */
 export interface Window {
   readonly x: number;
   readonly y: number;
@@ -21,7 +21,7 @@ interface StageProps {
   readonly children: ReactNode;
 }
 
-/** A drawing made of sheets that lie on each other. What moves has a sheet of its own, so that a movement paints that one only. */
+/** A drawing made of layers that lie on each other. What moves has a layer of its own, so that a movement paints that one only. */
 export function Stage({ box, label, children }: StageProps): ReactNode {
   return (
     <div
@@ -35,16 +35,16 @@ export function Stage({ box, label, children }: StageProps): ReactNode {
   );
 }
 
-interface SheetProps {
+interface LayerProps {
   readonly box: StageBox;
-  /** A sheet lets the pointer through unless it is there to be used. */
+  /** A layer lets the pointer through unless it is there to be used. */
   readonly touched?: boolean;
   readonly window?: Window;
   readonly children: ReactNode;
 }
 
-/** One sheet, as large as its stage. */
-export function Sheet({ box, touched = false, window, children }: SheetProps): ReactNode {
+/** One layer, as large as its stage. */
+export function Layer({ box, touched = false, window, children }: LayerProps): ReactNode {
   const clip = useId();
   return (
     <svg
@@ -67,21 +67,21 @@ interface Moving<Seen> {
   readonly subscribe: (moved: () => void) => () => void;
 }
 
-interface SlidingSheetProps<Seen> {
+interface SlidingLayerProps<Seen> {
   readonly box: StageBox;
   readonly window: Window;
   /** How far the window’s corners are rounded, in the units of the drawing. */
   readonly rounded?: number;
   readonly sight: Moving<Seen>;
-  /** How far along the sheet lies for what is seen, in the units of the drawing. */
+  /** How far along the layer lies for what is seen, in the units of the drawing. */
   readonly shift: (seen: Seen) => number;
   /** The way it slides. */
   readonly way?: 'down' | 'right';
   readonly children: ReactNode;
 }
 
-/** A sheet that slides as a whole with what moves, behind a window that stands still; it is painted once, however often it moves. */
-export function SlidingSheet<Seen>({
+/** A layer that slides as a whole with what moves, behind a window that stands still; it is painted once, however often it moves. */
+export function SlidingLayer<Seen>({
   box,
   window,
   rounded = 0,
@@ -89,7 +89,7 @@ export function SlidingSheet<Seen>({
   shift,
   way = 'down',
   children,
-}: SlidingSheetProps<Seen>): ReactNode {
+}: SlidingLayerProps<Seen>): ReactNode {
   const ref = useRef<HTMLDivElement>(null);
   const slide = useCallback((): void => {
     const whole = way === 'down' ? box.height : box.width;
@@ -104,7 +104,7 @@ export function SlidingSheet<Seen>({
   }, [sight, slide]);
   const share = (part: number, whole: number, unit: string): string => `${((100 * part) / whole).toFixed(4)}${unit}`;
   const [left, top] = [window.x - box.x, window.y];
-  // A plain cut-off box costs the browser nothing as the sheet moves; a clip path would be a mask, painted at every movement.
+  // A plain cut-off box costs the browser nothing as the layer moves; a clip path would be a mask, painted at every movement.
   const seenThrough = {
     left: share(left, box.width, '%'),
     top: share(top, box.height, '%'),
