@@ -23,7 +23,7 @@ function isRead(steps: readonly RevealStep[], sliding: boolean): boolean {
   return steps.some(({ kind }) => kind === (sliding ? 'marks' : 'label'));
 }
 
-/** The beams turn as one, about the knife edge; only that sheet is moved. */
+/** The beams turn as one, about the knife edge; only that layer is moved. */
 function Tilting({
   picture,
   layout,
@@ -31,13 +31,13 @@ function Tilting({
   steps,
 }: MovingProps & { readonly steps: readonly RevealStep[] }): ReactNode {
   const { box, pivot } = layout;
-  const sheet = useWeighed<HTMLDivElement>(
+  const layer = useWeighed<HTMLDivElement>(
     balance,
     useCallback(({ pointer }: BalanceNow) => ({ turned: `rotate(${(-PER_DIVISION * pointer.at).toFixed(3)}deg)` }), []),
   );
   return (
     <div
-      ref={sheet}
+      ref={layer}
       className="pointer-events-none absolute inset-0 [will-change:transform]"
       style={{
         transformOrigin: `${((100 * pivot.x) / box.width).toFixed(3)}% ${((100 * pivot.y) / box.height).toFixed(3)}%`,
@@ -64,7 +64,7 @@ function Tilting({
 function Laden({ picture, layout, balance }: MovingProps): ReactNode {
   const { box } = layout;
   const perDivision = (picture.arm * layout.scale * PER_DIVISION * Math.PI) / 180;
-  const sheet = useWeighed<HTMLDivElement>(
+  const layer = useWeighed<HTMLDivElement>(
     balance,
     useCallback(
       ({ pointer }: BalanceNow) => ({
@@ -75,7 +75,7 @@ function Laden({ picture, layout, balance }: MovingProps): ReactNode {
   );
   const { vessel, thing, free } = useLaden(balance);
   return (
-    <div ref={sheet} className="pointer-events-none absolute inset-0 [will-change:transform]">
+    <div ref={layer} className="pointer-events-none absolute inset-0 [will-change:transform]">
       <svg viewBox={`0 0 ${box.width} ${box.height}`} className="absolute inset-0 block h-full w-full overflow-visible">
         <Pan picture={picture} layout={layout} vessel={vessel} thing={thing} free={free} />
       </svg>
