@@ -104,7 +104,7 @@ function handled(task: ReadingTask, slip: string | null): ReadingTask {
   return balanced(task, slip === null);
 }
 
-proveReaders<BeamPicture>({ tools: BEAMS, kind: 'beams', habits: HABITS, careful, handled, seed: 6 });
+proveReaders<BeamPicture>({ family: 'beam-balances', kind: 'beams', habits: HABITS, careful, handled, seed: 6 });
 
 describe('a beam balance', () => {
   it.each(BEAMS)('%s: every slip that is made at beam balances can be told there', (tool) => {

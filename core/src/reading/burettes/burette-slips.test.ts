@@ -11,7 +11,7 @@ const HABITS = {
 };
 
 proveReaders<LiquidColumnPicture>({
-  tools: ['burette-25', 'burette-50', 'graduated-pipette-10'],
+  family: 'burettes',
   kind: 'liquid-column',
   habits: HABITS,
   careful,

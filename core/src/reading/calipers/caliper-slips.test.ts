@@ -68,7 +68,7 @@ function eyeOver(task: ReadingTask, slip: string | null): ReadingTask {
 }
 
 proveReaders<CaliperPicture>({
-  tools: ['caliper-tenth', 'caliper-twentieth', 'caliper-fiftieth'],
+  family: 'calipers',
   kind: 'caliper',
   habits: HABITS,
   careful,

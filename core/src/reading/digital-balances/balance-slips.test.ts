@@ -21,7 +21,7 @@ function handled(task: ReadingTask, slip: string | null): ReadingTask {
 }
 
 proveReaders<DisplayPicture>({
-  tools: ['digital-balance-gram', 'digital-balance-tenth', 'digital-balance-hundredth', 'digital-balance-milligram'],
+  family: 'digital-balances',
   kind: 'display',
   habits: HABITS,
   careful: (reader) => displayed(reader),

@@ -11,7 +11,7 @@ const HABITS: Readonly<Record<string, Habit>> = {
 };
 
 proveReaders<DisplayPicture>({
-  tools: ['caliper-digital'],
+  family: 'digital-calipers',
   kind: 'display',
   habits: HABITS,
   careful: (reader) => displayed(reader),

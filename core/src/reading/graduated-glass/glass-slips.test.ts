@@ -12,19 +12,7 @@ const HABITS = {
 };
 
 proveReaders<LiquidColumnPicture>({
-  tools: [
-    'cylinder-10',
-    'cylinder-25',
-    'cylinder-50',
-    'cylinder-100',
-    'cylinder-250',
-    'cylinder-500',
-    'beaker-50',
-    'beaker-100',
-    'beaker-250',
-    'beaker-500',
-    'conical-flask-250',
-  ],
+  family: 'graduated-glass',
   kind: 'liquid-column',
   habits: HABITS,
   careful,

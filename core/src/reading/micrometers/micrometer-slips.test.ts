@@ -53,7 +53,7 @@ const HABITS: Habits<MicrometerPicture> = {
 };
 
 proveReaders<MicrometerPicture>({
-  tools: ['micrometer-hundredth', 'micrometer-thousandth'],
+  family: 'micrometers',
   kind: 'micrometer',
   habits: HABITS,
   careful,

@@ -127,7 +127,7 @@ function laid(task: ReadingTask, slip: string | null): ReadingTask {
 }
 
 proveReaders<RulerPicture>({
-  tools: ['ruler-millimetre', 'ruler-half-centimetre', 'ruler-centimetre', 'ruler-decimetre', 'ruler-inch'],
+  family: 'rulers',
   kind: 'ruler',
   habits: HABITS,
   careful,

@@ -31,7 +31,7 @@ function lowered(task: ReadingTask, slip: string | null): ReadingTask {
 }
 
 proveReaders<LiquidColumnPicture>({
-  tools: ['thermometer-degree', 'thermometer-two-degree', 'thermometer-tenth'],
+  family: 'thermometers',
   kind: 'liquid-column',
   habits: HABITS,
   careful,
