@@ -43,6 +43,7 @@ describe('the catalogue', () => {
     ['cylinder-25', 0.5, 5, 0.25, 0.5, 16.6],
     ['cylinder-250', 2, 20, 1, 2, 39.9],
     ['cylinder-500', 5, 50, 2.5, 5, 51],
+    ['cylinder-1000', 10, 100, 5, 10, 63],
   ])('%s: divisions of %d, labels each %d, tolerance %d or %d, bore %d', (id, division, labelEvery, a, b, bore) => {
     const { scale, tolerance } = graduated(id);
     expect([scale.division, scale.labelEvery, tolerance.a, tolerance.b, boreOf(id)]).toEqual([

@@ -91,4 +91,13 @@ export const CYLINDERS: readonly GraduatedGlass[] = [
     tolerance: { a: 2.5, b: 5 },
     mayHaveSecondScale: true,
   }),
+  cylinder({
+    capacity: 1000,
+    division: 10,
+    labelEvery: 100,
+    mediumEvery: 50,
+    bore: 63,
+    tolerance: { a: 5, b: 10 },
+    mayHaveSecondScale: false,
+  }),
 ];
