@@ -97,3 +97,12 @@ export const UPRIGHT_HABITS: Habits<LiquidColumnPicture> = {
 export function eyeBrought(task: ReadingTask, slip: string | null): ReadingTask {
   return asOperated(task, { eyeHeight: slip?.startsWith('eye-') ? startingEye(task) : 0 });
 }
+
+/** The bulb is not left in the liquid by those who do not wait. */
+export function lowered(task: ReadingTask, slip: string | null): ReadingTask {
+  return asOperated(task, {
+    eyeHeight: slip?.startsWith('eye-') ? startingEye(task) : 0,
+    done: [{ kind: 'lower', at: 0, to: null }],
+    at: slip === 'unsettled' ? 2000 : 60_000,
+  });
+}

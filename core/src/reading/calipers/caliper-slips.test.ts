@@ -1,35 +1,8 @@
+import { careful, errorOn, eyeOver, leastOf, observed, read } from '../../../test/readers/caliper-reader.ts';
 import { onPaper } from '../../../test/readers/on-paper.ts';
-import { proveReaders, steady, type Habit, type Habits, type Reader } from '../../../test/readers/prove-readers.ts';
-import { seenAt, written } from '../../../test/readers/slide-reader.ts';
-import { asOperated } from '../bench.ts';
-import type { ReadingTask } from '../reading-task.ts';
+import { proveReaders, type Habits } from '../../../test/readers/prove-readers.ts';
+import { seenAt } from '../../../test/readers/slide-reader.ts';
 import type { CaliperPicture } from './caliper-picture.ts';
-
-function leastOf(reader: Reader<CaliperPicture>): number {
-  return seenAt(reader.picture, reader.picture.slideX, steady(reader).random).least;
-}
-
-/** The zero error as it is read with the jaws closed. */
-function errorOn({ picture, random }: Reader<CaliperPicture>): number {
-  if (picture.closedX === null) return 0;
-  const { main, line, least } = seenAt(picture, picture.closedX, steady({ picture, random }).random);
-  return main + line * least;
-}
-
-function read(
-  reader: Reader<CaliperPicture>,
-  value: (seen: ReturnType<typeof seenAt>) => number,
-  x = reader.picture.slideX,
-): string {
-  const seen = seenAt(reader.picture, x, reader.random);
-  const { turnedX } = reader.picture.held;
-  // What is oval is read both ways, and the mean is taken.
-  const other = turnedX === null ? seen : seenAt(reader.picture, turnedX, reader.random);
-  return written((value(seen) + value(other)) / 2 - errorOn(reader), seen.least);
-}
-
-const observed = ({ main, line, least }: ReturnType<typeof seenAt>): number => main + line * least;
-const careful: Habit<CaliperPicture> = (reader) => read(reader, observed);
 
 const HABITS: Habits<CaliperPicture> = {
   'eye-aside': (reader) =>
@@ -61,11 +34,6 @@ const HABITS: Habits<CaliperPicture> = {
   'zero-negative-misread': (reader) => read(reader, (seen) => observed(seen) - 1),
   ...onPaper(careful),
 };
-
-/** The eye is left aside by those who make a slip with it. */
-function eyeOver(task: ReadingTask, slip: string | null): ReadingTask {
-  return slip === 'eye-aside' ? task : asOperated(task, { eyeHeight: 0 });
-}
 
 proveReaders<CaliperPicture>({
   family: 'calipers',

@@ -1,4 +1,4 @@
-import { itself, spanOn } from '../slips/counting.ts';
+import { itself, spanOn } from '../slips/on-its-scale.ts';
 import { scattered, type CountSlip } from '../slips/slip.ts';
 import type { GlassIndication } from './glass-indication.ts';
 

@@ -1,22 +1,8 @@
+import { careful, faceError, turned } from '../../../test/readers/micrometer-reader.ts';
 import { onPaper } from '../../../test/readers/on-paper.ts';
-import { proveReaders, type Habit, type Habits, type Reader } from '../../../test/readers/prove-readers.ts';
-import { turnedAt, written } from '../../../test/readers/slide-reader.ts';
+import { proveReaders, type Habits } from '../../../test/readers/prove-readers.ts';
+import { turnedAt } from '../../../test/readers/slide-reader.ts';
 import type { MicrometerPicture } from './micrometer-picture.ts';
-
-/** By the rule of tenths, or by the sleeve's vernier, a micrometer is written to a thousandth. */
-const LAST_DIGIT = 0.001;
-
-function faceError({ picture }: Reader<MicrometerPicture>): number {
-  return picture.closedX ?? 0;
-}
-
-function turned(reader: Reader<MicrometerPicture>, value: (halves: number, divisions: number) => number): string {
-  const { halves, divisions } = turnedAt(reader.picture, reader.picture.openX, reader.random);
-  return written(value(halves, divisions) - faceError(reader), LAST_DIGIT);
-}
-
-const careful: Habit<MicrometerPicture> = (reader) =>
-  turned(reader, (halves, divisions) => halves / 2 + divisions / 100);
 
 const HABITS: Habits<MicrometerPicture> = {
   'main-mark-after': (reader) => turned(reader, (halves, divisions) => halves / 2 + 1 + divisions / 100),

@@ -1,5 +1,6 @@
 import { labelPassed, multipleOf } from '../../scales/linear-scale.ts';
-import { COUNTING_SLIPS, labelOver, spanOn } from '../slips/counting.ts';
+import { COUNTING_SLIPS } from '../slips/counting.ts';
+import { labelOver, spanOn } from '../slips/on-its-scale.ts';
 import { eyeAside, shiftOf } from '../slips/eye-level.ts';
 import { unscattered, type CorrectionSlip, type Counted, type CountSlip, type Slip } from '../slips/slip.ts';
 import type { RulerIndication } from './ruler-indication.ts';

@@ -1,38 +1,6 @@
-import { labelPassed, lastMarkPassed, nextBeyond, type LinearScale } from '../../scales/linear-scale.ts';
-import type { PathPiece } from '../path.ts';
-import type { ScaleIndication } from '../scale/scale-indication.ts';
-import type { CountedOn } from '../scale/counted-on.ts';
+import { labelPassed, lastMarkPassed, type LinearScale } from '../../scales/linear-scale.ts';
+import { itself, labelOver, markOver, onItsScale, scaleIn, spanOn, type Marked } from './on-its-scale.ts';
 import { scattered, unscattered, type Counted, type CountSlip } from './slip.ts';
-
-type Marked = CountedOn & Partial<Pick<ScaleIndication, 'positionOf' | 'mark'>>;
-
-/** What is counted on the scale that a point is counted on, what the other scales show being added. */
-function onItsScale(
-  { countedOn }: CountedOn,
-  seen: number,
-  count: (scale: LinearScale, seen: number) => Counted[],
-): Counted[] {
-  const on = countedOn(seen);
-  return on ? count(on.scale, seen - on.base).map((one) => ({ ...one, value: one.value + on.base })) : [];
-}
-
-/** The graduation itself, for the words about it. */
-function scaleIn({ countedOn, mark }: Marked): LinearScale | null {
-  return countedOn(mark ?? 0)?.scale ?? null;
-}
-
-type PointOn = (scale: LinearScale, value: number) => number;
-
-/** A stretch of the scale that was counted wrongly; nothing where the drawing has no such places. */
-export function spanOn({ countedOn, positionOf, mark }: Marked, from: PointOn, to: PointOn, text: string): PathPiece[] {
-  const scale = mark === undefined ? undefined : countedOn(mark)?.scale;
-  if (!scale || !positionOf || mark === undefined) return [];
-  return [{ kind: 'span', fromY: positionOf(from(scale, mark)), toY: positionOf(to(scale, mark)), text }];
-}
-
-export const labelOver: PointOn = (scale, value) => nextBeyond(scale.labelEvery, value);
-export const markOver: PointOn = (scale, value) => nextBeyond(scale.division, value);
-export const itself: PointOn = (_, value) => value;
 
 /** The next mark taken for the one passed: 84.6 → 85.6, and 84.2 → 85 without estimating at all. */
 function roundedUpReadings(scale: LinearScale, seen: number): Counted[] {

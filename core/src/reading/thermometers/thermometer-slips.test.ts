@@ -1,9 +1,7 @@
 import { proveReaders } from '../../../test/readers/prove-readers.ts';
-import { careful, noted, reading, rounded, UPRIGHT_HABITS } from '../../../test/readers/upright-habits.ts';
+import { careful, lowered, noted, reading, rounded, UPRIGHT_HABITS } from '../../../test/readers/upright-habits.ts';
 import { division, lowestPoint, numberAt, written, type UprightReader } from '../../../test/readers/upright-reader.ts';
-import { asOperated, startingEye } from '../bench.ts';
 import type { LiquidColumnPicture } from '../column/column-picture.ts';
-import type { ReadingTask } from '../reading-task.ts';
 
 const HABITS = {
   ...UPRIGHT_HABITS,
@@ -20,15 +18,6 @@ const HABITS = {
     written(reader, rounded(reader, numberAt(reader, lowestPoint(reader))) + noted(reader)),
   unsettled: (reader: UprightReader) => written(reader, numberAt(reader, reader.picture.startY!) - noted(reader)),
 };
-
-/** The bulb is not left in the liquid by those who do not wait. */
-function lowered(task: ReadingTask, slip: string | null): ReadingTask {
-  return asOperated(task, {
-    eyeHeight: slip?.startsWith('eye-') ? startingEye(task) : 0,
-    done: [{ kind: 'lower', at: 0, to: null }],
-    at: slip === 'unsettled' ? 2000 : 60_000,
-  });
-}
 
 proveReaders<LiquidColumnPicture>({
   family: 'thermometers',

@@ -1,5 +1,6 @@
 import { lastMarkPassed } from '../../scales/linear-scale.ts';
-import { COUNTING_SLIPS, itself, markOver, spanOn } from '../slips/counting.ts';
+import { COUNTING_SLIPS } from '../slips/counting.ts';
+import { itself, markOver, spanOn } from '../slips/on-its-scale.ts';
 import { EYE_LEVEL_SLIPS, noticed } from '../slips/eye-level.ts';
 import { scattered, type CountSlip, type SightSlip, type Slip } from '../slips/slip.ts';
 import { UNSETTLED } from '../slips/unsettled.ts';
