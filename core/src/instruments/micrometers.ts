@@ -1,3 +1,4 @@
+import type { LinearScale } from '../scales/linear-scale.ts';
 import type { Micrometer } from './instrument.ts';
 
 function micrometer(id: string, name: string, division: number, sleeveLines: Micrometer['sleeveLines']): Micrometer {
@@ -19,6 +20,16 @@ export const PITCH = 0.5;
 export const THIMBLE_DIVISIONS = 50;
 /** One division of the thimble, in mm. */
 export const THIMBLE_DIVISION = PITCH / THIMBLE_DIVISIONS;
+
+/** The lines of the sleeve: a half millimetre apart, numbered at every fifth whole one. */
+export const SLEEVE: LinearScale = {
+  from: 0,
+  to: 25,
+  division: PITCH,
+  labelEvery: 5,
+  mediumEvery: 1,
+  direction: 'up',
+};
 
 /** Micrometers for outside measurements (ISO 3611), without and with a vernier on the sleeve. */
 export const MICROMETERS: readonly Micrometer[] = [

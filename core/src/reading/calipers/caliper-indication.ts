@@ -4,6 +4,7 @@ import { indicationFrom, withoutDust, type Indication, type Posed } from '../ind
 import { resolutionOf } from '../indication/resolution.ts';
 import { checkChoice, checkEye } from '../indication/situation-error.ts';
 import { checkJaws, JAWS_FIELDS, USES, type JawsSituation } from '../jaws/jaws-situation.ts';
+import type { CountedOn } from '../scale/counted-on.ts';
 import { EYE_DISTANCE } from '../scale/scale-indication.ts';
 import type { WithVernier } from '../vernier/vernier-slips.ts';
 
@@ -22,7 +23,7 @@ export function checkCaliper({ range }: VernierCaliper, situation: CaliperSituat
 }
 
 /** A caliper as it stands: its mark is where the vernier's zero stands on the main scale, in mm. */
-export interface CaliperIndication extends Indication<VernierCaliper, CaliperSituation>, WithVernier {
+export interface CaliperIndication extends Indication<VernierCaliper, CaliperSituation>, WithVernier, CountedOn {
   readonly tool: VernierCaliper;
   readonly situation: CaliperSituation;
   readonly mark: number;
@@ -55,6 +56,7 @@ export function caliperIndication(posed: Posed<VernierCaliper, CaliperSituation>
       words: WORDS,
     }),
     mark,
+    countedOn: () => ({ scale: tool.main, base: 0 }),
     vernier: { vernier: tool.vernier, least: tool.division },
   };
 }

@@ -1,4 +1,4 @@
-import { PITCH, THIMBLE_DIVISION } from '../../instruments/micrometers.ts';
+import { PITCH, SLEEVE, THIMBLE_DIVISION } from '../../instruments/micrometers.ts';
 import type { Micrometer } from '../../instruments/instrument.ts';
 import type { HouseRules } from '../../rules/house-rules.ts';
 import type { Vernier } from '../../scales/vernier.ts';
@@ -6,6 +6,7 @@ import { askedIn } from '../indication/asked.ts';
 import { indicationFrom, withoutDust, type Indication, type Posed } from '../indication/indication.ts';
 import { resolutionOf, type Resolution } from '../indication/resolution.ts';
 import { checkJaws, JAWS_FIELDS, type JawsSituation } from '../jaws/jaws-situation.ts';
+import type { CountedOn } from '../scale/counted-on.ts';
 import type { WithVernier } from '../vernier/vernier-slips.ts';
 
 /** A thing between the faces of a micrometer: always its outside. */
@@ -19,7 +20,7 @@ export function checkMicrometer({ range }: Micrometer, situation: MicrometerSitu
 }
 
 /** A micrometer as it stands: its mark is how far it is open, in mm. */
-export interface MicrometerIndication extends Indication<Micrometer, MicrometerSituation>, WithVernier {
+export interface MicrometerIndication extends Indication<Micrometer, MicrometerSituation>, WithVernier, CountedOn {
   readonly tool: Micrometer;
   readonly situation: MicrometerSituation;
   readonly mark: number;
@@ -62,6 +63,7 @@ export function micrometerIndication(posed: Posed<Micrometer, MicrometerSituatio
       words: WORDS,
     }),
     mark,
+    countedOn: () => ({ scale: SLEEVE, base: 0 }),
     vernier: tool.sleeveLines > 0 ? { vernier: SLEEVE_VERNIER, least: tool.division } : null,
   };
 }

@@ -1,4 +1,5 @@
-import { THIMBLE_DIVISIONS } from '../../instruments/micrometers.ts';
+import { SLEEVE, THIMBLE_DIVISIONS } from '../../instruments/micrometers.ts';
+import { marksOf } from '../../scales/linear-scale.ts';
 import { heldAt, inDrawingFine, type Held } from '../jaws/held.ts';
 import { inDrawing, type Handled } from '../picture-parts.ts';
 import type { MicrometerIndication } from './micrometer-indication.ts';
@@ -26,11 +27,7 @@ const OPEN_BY = 1.9;
 
 /** A sleeve's lines: whole millimetres above, numbered each five, and the halves between them below. */
 function sleeveMarks(): MicrometerPicture['marks'] {
-  return Array.from({ length: 51 }, (_, half) => ({
-    x: half / 2,
-    side: half % 2 === 0 ? 'above' : 'below',
-    label: half % 10 === 0 ? String(half / 2) : null,
-  }));
+  return marksOf(SLEEVE).map(({ at, label }) => ({ x: at, side: Number.isInteger(at) ? 'above' : 'below', label }));
 }
 
 export function micrometerPicture({ tool, mark, situation }: MicrometerIndication): MicrometerPicture {
