@@ -32,3 +32,8 @@ export const careful: Habit<CaliperPicture> = (reader) => read(reader, observed)
 export function eyeOver(task: ReadingTask, slip: string | null): ReadingTask {
   return slip === 'eye-aside' ? task : asOperated(task, { eyeHeight: 0 });
 }
+
+/** What the caliper shows on the thing, with a steady eye and nothing taken off. */
+export function observedOn(reader: Reader<CaliperPicture>): number {
+  return observed(seenAt(reader.picture, reader.picture.slideX, steady(reader).random));
+}

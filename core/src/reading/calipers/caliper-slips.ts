@@ -1,5 +1,6 @@
 import { lineAt, vernierDivision } from '../../scales/vernier.ts';
 import { eyeAside } from '../slips/eye-level.ts';
+import { labelOff } from '../slips/label-off.ts';
 import { scattered, unscattered, type CountSlip, type Slip } from '../slips/slip.ts';
 import { ZERO_SLIPS, zeroNegativeMisread } from '../slips/zero.ts';
 import {
@@ -90,6 +91,7 @@ export const CALIPER_SLIPS: readonly Slip<CaliperIndication>[] = [
   eyeAside(asideShift),
   vernierEdge,
   mainMarkAfter,
+  labelOff,
   vernierCountAsTenths,
   vernierLabelAsCount,
   vernierNeighbour,

@@ -1,4 +1,5 @@
 import { PITCH, THIMBLE_DIVISION } from '../../instruments/micrometers.ts';
+import { labelOff } from '../slips/label-off.ts';
 import { scattered, type Counted, type CountSlip, type Slip } from '../slips/slip.ts';
 import { ZERO_SLIPS, zeroNegativeMisread } from '../slips/zero.ts';
 import { mainMarkAfter, vernierIgnored, vernierNeighbour } from '../vernier/vernier-slips.ts';
@@ -72,6 +73,7 @@ export const MICROMETER_SLIPS: readonly Slip<MicrometerIndication>[] = [
   mainMarkAfter,
   vernierNeighbour,
   vernierIgnored,
+  labelOff,
   halfMissed,
   halfInvented,
   thimbleAsTenths,

@@ -1,4 +1,5 @@
 import { labelPassed, lastMarkPassed, type LinearScale } from '../../scales/linear-scale.ts';
+import { labelOff } from './label-off.ts';
 import { itself, labelOver, markOver, onItsScale, scaleIn, spanOn, type Marked } from './on-its-scale.ts';
 import { scattered, unscattered, type Counted, type CountSlip } from './slip.ts';
 
@@ -136,6 +137,7 @@ const marksCounted: CountSlip<Marked> = {
 export const COUNTING_SLIPS: readonly CountSlip<Marked>[] = [
   roundedUp,
   labelAbove,
+  labelOff,
   upsideDown,
   divisionMiscounted,
   marksCounted,
