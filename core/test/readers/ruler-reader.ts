@@ -34,7 +34,7 @@ export function numberAt(reader: RulerReader, x: number): number {
   return ((x - zeroX) / spacing + SCATTER * reader.random.normal()) * division;
 }
 
-export function rounded(reader: RulerReader, number: number): number {
+function rounded(reader: RulerReader, number: number): number {
   const size = step(counted(reader).division);
   return Math.round(number / size) * size;
 }
