@@ -66,10 +66,10 @@ export { writtenUnitOf, type ExpectedReading } from './reading/indication/writte
 export { diagnose, type Diagnosis, type SlipFound, type Verdict } from './reading/judging/diagnose.ts';
 export { explainSlips, type SlipExplained } from './reading/judging/explain.ts';
 export type { SlipHistory } from './reading/judging/hypotheses.ts';
-export type { PathPiece } from './reading/path.ts';
-export type { Handled, PicturedEye, RuledMark } from './reading/picture-parts.ts';
+export type { PathPiece } from './reading/picture/path.ts';
+export type { Handled, PicturedEye, RuledMark } from './reading/picture/picture-parts.ts';
 export { readingTask, type ReadingTask } from './reading/reading-task.ts';
-export type { RevealStep } from './reading/reveal-step.ts';
+export type { RevealStep } from './reading/picture/reveal-step.ts';
 export type { Situation } from './reading/situation.ts';
 export { shownOnPaper, SLIPS, slipById, UnknownSlipError, type KnownSlip } from './reading/slips.ts';
 
@@ -163,7 +163,7 @@ export {
 } from './practice/practice-words.ts';
 
 export { controlLimits, judgeCheck, type ControlLimits } from './statistics/control-limits.ts';
-export { CheckError, checkError, checkZeroError, hasZeroError } from './instruments/check-mass.ts';
+export { CheckError, checkError, checkZeroError, hasZeroError } from './statistics/check-mass.ts';
 export { summarise, type Summary } from './statistics/summarise.ts';
 export {
   propagate,

@@ -3,7 +3,7 @@ import type { Diagnosis } from '../reading/judging/diagnose.ts';
 import type { SlipExplained } from '../reading/judging/explain.ts';
 import type { Remark } from '../reading/actions.ts';
 import { revealOf } from '../reading/in-words.ts';
-import type { RevealStep } from '../reading/reveal-step.ts';
+import type { RevealStep } from '../reading/picture/reveal-step.ts';
 import { isExerciseTask, type PracticeTask } from './practice-task.ts';
 import { answerTo, explainFinding, solutionTo } from './practice-words.ts';
 import { practiceSlipById } from './slips.ts';

@@ -5,7 +5,7 @@ import type { Action, Remark } from './actions.ts';
 import type { Aimed } from './drawing/aimed.ts';
 import type { AnySituation, Indication, Posed } from './indication/indication.ts';
 import type { Resolution } from './indication/resolution.ts';
-import type { RevealStep } from './reveal-step.ts';
+import type { RevealStep } from './picture/reveal-step.ts';
 import type { Slip } from './slips/slip.ts';
 
 /**

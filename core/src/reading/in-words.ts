@@ -1,7 +1,7 @@
 import { familyOf } from './families.ts';
 import { expectedFrom } from './indication/written.ts';
 import { indicationOf, type ReadingTask } from './reading-task.ts';
-import { revealStep, withMinusSign, type RevealStep } from './reveal-step.ts';
+import { revealStep, withMinusSign, type RevealStep } from './picture/reveal-step.ts';
 
 /** The question a task asks, in the words of a bench. */
 export function questionFor(task: ReadingTask): string {

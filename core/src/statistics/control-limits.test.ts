@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { checkError, checkZeroError, hasZeroError } from '../instruments/check-mass.ts';
+import { checkError, checkZeroError, hasZeroError } from './check-mass.ts';
 import { controlLimits, judgeCheck } from './control-limits.ts';
 
 describe('limits of a control chart', () => {

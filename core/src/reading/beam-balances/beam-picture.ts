@@ -3,7 +3,7 @@ import type { Swing } from './pointer-swing.ts';
 import { marksOf } from '../../scales/linear-scale.ts';
 import { ridersFor, type RiderBeam } from '../../scales/rider-beam.ts';
 import { litCharacters } from '../display/display.ts';
-import { inDrawing, type Handled, type RuledMark } from '../picture-parts.ts';
+import { inDrawing, type Handled, type RuledMark } from '../picture/picture-parts.ts';
 import { disturbedBy } from '../weighing/on-pan.ts';
 import { captionOf, cardOf, otherLoads } from '../weighing/weighing-situation.ts';
 import { thingInWords } from '../words/things.ts';

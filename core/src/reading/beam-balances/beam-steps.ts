@@ -1,6 +1,6 @@
 import { decimalsOf, lastMarkPassed, type LinearScale } from '../../scales/linear-scale.ts';
 import { writtenReading } from '../indication/written.ts';
-import { revealStep, withMinusSign, type RevealStep } from '../reveal-step.ts';
+import { revealStep, withMinusSign, type RevealStep } from '../picture/reveal-step.ts';
 import { subtractionSteps } from '../weighing/weighing-words.ts';
 import type { BeamIndication } from './beam-indication.ts';
 

@@ -5,7 +5,7 @@ import { describeColumn } from '../column/describe-column.ts';
 import { surfaceHint, surfaceProfile } from '../column/surface.ts';
 import type { Family } from '../family.ts';
 import type { Posed } from '../indication/indication.ts';
-import { inDrawing } from '../picture-parts.ts';
+import { inDrawing } from '../picture/picture-parts.ts';
 import { LEVEL_HINT, scaleHints } from '../scale/scale-hints.ts';
 import { scaleSteps } from '../scale/scale-steps.ts';
 import { cautionsWith, NOT_BY_MOUTH } from '../words/cautions.ts';

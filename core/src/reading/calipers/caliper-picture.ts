@@ -1,7 +1,7 @@
 import { marksOf } from '../../scales/linear-scale.ts';
 import { vernierDivision } from '../../scales/vernier.ts';
 import { heldAt, type Held } from '../jaws/held.ts';
-import { inDrawing, type Handled, type PicturedEye, type RuledMark } from '../picture-parts.ts';
+import { inDrawing, type Handled, type PicturedEye, type RuledMark } from '../picture/picture-parts.ts';
 import { EYE_DISTANCE } from '../scale/scale-indication.ts';
 import { VERNIER_GAP, type CaliperIndication } from './caliper-indication.ts';
 

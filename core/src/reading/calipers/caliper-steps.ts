@@ -1,6 +1,6 @@
 import { vernierReading } from '../../scales/vernier.ts';
 import { writtenReading } from '../indication/written.ts';
-import { revealStep, withMinusSign, type RevealStep } from '../reveal-step.ts';
+import { revealStep, withMinusSign, type RevealStep } from '../picture/reveal-step.ts';
 import { zeroCorrectionSteps } from '../words/zero-correction.ts';
 import type { CaliperIndication } from './caliper-indication.ts';
 

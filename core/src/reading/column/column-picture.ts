@@ -1,6 +1,6 @@
 import type { ScaleTool } from '../../instruments/instrument.ts';
 import { marksOf, type MarkRank } from '../../scales/linear-scale.ts';
-import { inDrawing, type Handled, type PicturedEye } from '../picture-parts.ts';
+import { inDrawing, type Handled, type PicturedEye } from '../picture/picture-parts.ts';
 import type { Geometry } from '../scale/geometry.ts';
 import { EYE_DISTANCE, type ScaleIndication } from '../scale/scale-indication.ts';
 

@@ -1,6 +1,6 @@
 import type { ScaleTool } from '../../instruments/instrument.ts';
 import type { AnySituation } from '../indication/indication.ts';
-import type { PathPiece } from '../path.ts';
+import type { PathPiece } from '../picture/path.ts';
 import { seenAt, type ScaleIndication } from '../scale/scale-indication.ts';
 import type { SightSlip, SlipIdentity } from '../slips/slip.ts';
 

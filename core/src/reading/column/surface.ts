@@ -1,6 +1,6 @@
 import { meniscusProfile, wallHeight, type Surface } from '../scale/meniscus.ts';
 import type { HouseRules } from '../../rules/house-rules.ts';
-import { inDrawing } from '../picture-parts.ts';
+import { inDrawing } from '../picture/picture-parts.ts';
 import type { LiquidSituation } from '../scale/scale-checks.ts';
 
 /** How the surface meets the wall, as far as it can be seen: what is opaque hides its lowest point. */

@@ -2,7 +2,7 @@ import type { DigitalBalance } from '../../instruments/instrument.ts';
 import { asDisplayed, litCharacters, type DisplayPicture } from '../display/display.ts';
 import type { Family } from '../family.ts';
 import { resolutionOf } from '../indication/resolution.ts';
-import { revealStep } from '../reveal-step.ts';
+import { revealStep } from '../picture/reveal-step.ts';
 import { decimalsOf } from '../../scales/linear-scale.ts';
 import type { SightSlip } from '../slips/slip.ts';
 import { UNSETTLED } from '../slips/unsettled.ts';

@@ -2,7 +2,7 @@ import type { DisplayTool } from '../../instruments/instrument.ts';
 import { decimalsOf, multipleOf } from '../../scales/linear-scale.ts';
 import type { Disturbance } from '../weighing/weighing-situation.ts';
 import type { Held } from '../jaws/held.ts';
-import type { Handled } from '../picture-parts.ts';
+import type { Handled } from '../picture/picture-parts.ts';
 
 /** A number as a display shows it: whole last digits. */
 export function asDisplayed({ division }: { readonly division: number }, value: number): number {

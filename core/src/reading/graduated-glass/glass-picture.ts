@@ -2,7 +2,7 @@ import type { GraduatedGlass } from '../../instruments/instrument.ts';
 import { marksOf } from '../../scales/linear-scale.ts';
 import { columnPicture, topmost, type LiquidColumnPicture } from '../column/column-picture.ts';
 import { surfaceProfile } from '../column/surface.ts';
-import { inDrawing } from '../picture-parts.ts';
+import { inDrawing } from '../picture/picture-parts.ts';
 import { GLASS_GEOMETRY, GLASS_MARGINS, innerRadius } from './glass-geometry.ts';
 import type { GlassIndication } from './glass-indication.ts';
 

@@ -7,7 +7,7 @@ import { drawnEye, type Aimed } from '../drawing/aimed.ts';
 import { drawnPoint, innerPart } from '../drawing/point.ts';
 import type { Family } from '../family.ts';
 import type { Posed } from '../indication/indication.ts';
-import { inDrawing } from '../picture-parts.ts';
+import { inDrawing } from '../picture/picture-parts.ts';
 import { LEVEL_HINT, scaleHints } from '../scale/scale-hints.ts';
 import { scaleSteps } from '../scale/scale-steps.ts';
 import { COUNTING_SLIPS } from '../slips/counting.ts';

@@ -1,4 +1,4 @@
-import type { PathPiece } from '../path.ts';
+import type { PathPiece } from '../picture/path.ts';
 import { indicationOf, type ReadingTask } from '../reading-task.ts';
 import { slipOn, UnknownSlipError } from '../slips.ts';
 import type { SlipFound } from './diagnose.ts';

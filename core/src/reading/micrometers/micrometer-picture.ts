@@ -1,7 +1,7 @@
 import { SLEEVE, THIMBLE_DIVISIONS } from '../../instruments/micrometers.ts';
 import { marksOf } from '../../scales/linear-scale.ts';
 import { heldAt, inDrawingFine, type Held } from '../jaws/held.ts';
-import { inDrawing, type Handled } from '../picture-parts.ts';
+import { inDrawing, type Handled } from '../picture/picture-parts.ts';
 import type { MicrometerIndication } from './micrometer-indication.ts';
 
 /** A micrometer: how far its thimble has uncovered the sleeve, in millimetres, and how it is turned. */

@@ -1,7 +1,7 @@
 import { THIMBLE_DIVISION } from '../../instruments/micrometers.ts';
 import { vernierReading } from '../../scales/vernier.ts';
 import { writtenReading } from '../indication/written.ts';
-import { revealStep, withMinusSign, type RevealStep } from '../reveal-step.ts';
+import { revealStep, withMinusSign, type RevealStep } from '../picture/reveal-step.ts';
 import { zeroCorrectionSteps } from '../words/zero-correction.ts';
 import { onThimble, SLEEVE_VERNIER, type MicrometerIndication } from './micrometer-indication.ts';
 

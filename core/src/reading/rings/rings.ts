@@ -8,7 +8,7 @@ import type { Family } from '../family.ts';
 import { indicationFrom, type Indication, type Posed } from '../indication/indication.ts';
 import { resolutionOf } from '../indication/resolution.ts';
 import { expectedFrom } from '../indication/written.ts';
-import { revealStep, type RevealStep } from '../reveal-step.ts';
+import { revealStep, type RevealStep } from '../picture/reveal-step.ts';
 import { checkLiquid, LIQUID_FIELDS, type LiquidSituation } from '../scale/scale-checks.ts';
 import { EYE_DISTANCE } from '../scale/scale-indication.ts';
 import { cautionsWith, NOT_BY_MOUTH } from '../words/cautions.ts';

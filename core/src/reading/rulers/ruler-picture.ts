@@ -1,5 +1,5 @@
 import { marksOf } from '../../scales/linear-scale.ts';
-import { inDrawing, type Handled, type PicturedEye, type RuledMark } from '../picture-parts.ts';
+import { inDrawing, type Handled, type PicturedEye, type RuledMark } from '../picture/picture-parts.ts';
 import { EYE_DISTANCE } from '../scale/scale-indication.ts';
 import { among, type Line, type Words } from '../words/lines.ts';
 import type { RulerIndication } from './ruler-indication.ts';

@@ -1,7 +1,7 @@
 import { writtenAtPlace } from '../../numbers/rounding.ts';
 import { labelPassed, lastMarkPassed, leadingDigit, nextBeyond } from '../../scales/linear-scale.ts';
 import { expectedFrom, writtenReading } from '../indication/written.ts';
-import { revealStep, withMinusSign, type RevealStep } from '../reveal-step.ts';
+import { revealStep, withMinusSign, type RevealStep } from '../picture/reveal-step.ts';
 import { correctionWords } from '../words/zero-correction.ts';
 import type { ScaleIndication } from './scale-indication.ts';
 

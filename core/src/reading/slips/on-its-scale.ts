@@ -1,5 +1,5 @@
 import { nextBeyond, type LinearScale } from '../../scales/linear-scale.ts';
-import type { PathPiece } from '../path.ts';
+import type { PathPiece } from '../picture/path.ts';
 import type { CountedOn } from '../scale/counted-on.ts';
 import type { ScaleIndication } from '../scale/scale-indication.ts';
 import type { Counted } from './slip.ts';

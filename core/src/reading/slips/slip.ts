@@ -1,5 +1,5 @@
 import type { Indication } from '../indication/indication.ts';
-import type { PathPiece } from '../path.ts';
+import type { PathPiece } from '../picture/path.ts';
 
 /** What is the same of a slip on every tool. */
 export interface SlipIdentity {

@@ -7,8 +7,8 @@ import { columnPicture, type LiquidColumnPicture } from '../column/column-pictur
 import { describeColumn } from '../column/describe-column.ts';
 import type { Family } from '../family.ts';
 import type { Posed } from '../indication/indication.ts';
-import { inDrawing } from '../picture-parts.ts';
-import { withMinusSign } from '../reveal-step.ts';
+import { inDrawing } from '../picture/picture-parts.ts';
+import { withMinusSign } from '../picture/reveal-step.ts';
 import { scaleHints } from '../scale/scale-hints.ts';
 import { scaleSteps } from '../scale/scale-steps.ts';
 import { BROKEN, cautionsWith } from '../words/cautions.ts';

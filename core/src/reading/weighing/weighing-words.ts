@@ -2,7 +2,7 @@ import type { BeamBalance, DigitalBalance } from '../../instruments/instrument.t
 import type { Remark } from '../actions.ts';
 import type { Indication } from '../indication/indication.ts';
 import { expectedFrom } from '../indication/written.ts';
-import { revealStep, withMinusSign, type RevealStep } from '../reveal-step.ts';
+import { revealStep, withMinusSign, type RevealStep } from '../picture/reveal-step.ts';
 import { correctionHints } from '../words/hints.ts';
 import { thingInWords } from '../words/things.ts';
 import { correctionWords } from '../words/zero-correction.ts';

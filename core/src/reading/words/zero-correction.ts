@@ -1,7 +1,7 @@
 import { writtenAtPlace } from '../../numbers/rounding.ts';
 import { expectedFrom, writtenReading } from '../indication/written.ts';
 import type { Indication } from '../indication/indication.ts';
-import { revealStep, withMinusSign, type RevealStep } from '../reveal-step.ts';
+import { revealStep, withMinusSign, type RevealStep } from '../picture/reveal-step.ts';
 
 /** A known error in the words of the class: taken off with its sign, or its correction added. @param size written without a sign. */
 export function correctionWords({ rules }: Indication, error: number, size: string, named = 'zero error'): string {

@@ -1,6 +1,6 @@
 import type { AttemptResult, BenchRound, BenchTask, NewAttempt, StripMark } from '@green-beam/contract';
 import type { ExerciseShown, Picture } from '@green-beam/core';
-import type { EntryMade } from './use-made.ts';
+import type { EntryMade } from './entry/use-made.ts';
 
 /** An item of a round at a tool, and one on paper. */
 export type ReadingTask = BenchTask & { readonly picture: Picture };

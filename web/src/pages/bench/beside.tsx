@@ -4,7 +4,7 @@ import { useNumerals } from '../../numbers/decimal-mark.ts';
 import { Button } from '../../ui/button.tsx';
 import { Notice } from '../../ui/notice.tsx';
 import { useLasting } from '../../ui/use-lasting.ts';
-import type { ItemWork } from './use-entry.ts';
+import type { ItemWork } from './entry/use-entry.ts';
 
 /** Which item of the round this is, and which try comes next. */
 export function progressOf(what: string, task: BenchTask, of: number, { last }: ItemWork): string {

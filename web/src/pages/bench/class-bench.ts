@@ -5,8 +5,8 @@ import { fetchAgain } from '../../api/fetch-again.ts';
 import { ask } from '../../api/request.ts';
 import { outbox } from '../../outbox/outbox.ts';
 import type { BenchSource } from './bench-source.ts';
-import { useNotChecked } from './not-checked.ts';
-import { useMade } from './use-made.ts';
+import { useNotChecked } from './entry/not-checked.ts';
+import { useMade } from './entry/use-made.ts';
 
 /** Where rounds are worked: at the tools, or on paper. */
 export type Place = 'bench' | 'numbers';

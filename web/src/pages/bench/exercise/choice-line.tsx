@@ -1,7 +1,7 @@
 import { letterOf } from '@green-beam/core';
 import type { ReactNode } from 'react';
 import { useNumerals } from '../../../numbers/decimal-mark.ts';
-import type { ItemWork } from '../use-entry.ts';
+import type { ItemWork } from '../entry/use-entry.ts';
 
 interface ChoiceLineProps {
   readonly work: ItemWork;

@@ -4,11 +4,11 @@ import { useCallback, useLayoutEffect, useMemo, useRef, useState, type ReactNode
 import { Button } from '../../../ui/button.tsx';
 import { Notice } from '../../../ui/notice.tsx';
 import { useShortcuts } from '../../../ui/shortcuts.ts';
-import { AnswerLine } from '../answer-line.tsx';
+import { AnswerLine } from '../entry/answer-line.tsx';
 import type { BenchSource, ExerciseTask } from '../bench-source.ts';
 import { Hints, Onward, progressOf, Standing } from '../beside.tsx';
 import { Findings } from '../findings.tsx';
-import { useEntry, type ItemWork } from '../use-entry.ts';
+import { useEntry, type ItemWork } from '../entry/use-entry.ts';
 import { answerInWords } from './answer-in-words.ts';
 import { ChoiceLine } from './choice-line.tsx';
 import { ExercisePaper } from './exercise-paper.tsx';

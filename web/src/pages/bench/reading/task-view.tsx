@@ -4,7 +4,7 @@ import { ToolStage } from '../../../instruments/tool-stage.tsx';
 import { viewOf } from '../../../instruments/views.ts';
 import { Button } from '../../../ui/button.tsx';
 import { useShortcuts } from '../../../ui/shortcuts.ts';
-import { AnswerLine } from '../answer-line.tsx';
+import { AnswerLine } from '../entry/answer-line.tsx';
 import type { BenchSource, ReadingTask } from '../bench-source.ts';
 import { Hints, Onward, progressOf, Standing } from '../beside.tsx';
 import { Handling } from './handling.tsx';

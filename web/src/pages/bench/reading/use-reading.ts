@@ -3,7 +3,7 @@ import { createSight, type Sight } from '../../../instruments/sight/sight.ts';
 import type { Handling } from '../../../instruments/view.ts';
 import { viewOf } from '../../../instruments/views.ts';
 import type { BenchSource, ReadingTask } from '../bench-source.ts';
-import { useEntry, type ItemWork } from '../use-entry.ts';
+import { useEntry, type ItemWork } from '../entry/use-entry.ts';
 
 /** Work on one reading: what is seen, and what has been done with the tool, with what is entered. */
 export interface Reading extends ItemWork {

@@ -4,7 +4,7 @@ import { useCallback, useEffect, useState } from 'react';
 import { newId } from '../../../outbox/new-id.ts';
 import type { BenchSource } from '../bench-source.ts';
 import { VISITORS } from '../../../rules/house-rules.ts';
-import { useMade } from '../use-made.ts';
+import { useMade } from '../entry/use-made.ts';
 
 const LENGTH = 10;
 

@@ -1,4 +1,4 @@
-import type { MarkRank } from '../scales/linear-scale.ts';
+import type { MarkRank } from '../../scales/linear-scale.ts';
 
 /**
  * What is to be done with a tool before it is read: a burette's or pipette's tap opened, a bulb lowered, a pipette filled to its ring,

@@ -1,6 +1,6 @@
 import { useEffect, useRef } from 'react';
-import type { Letter } from '../../outbox/letter-queue.ts';
-import { useOutbox } from '../../outbox/use-outbox.ts';
+import type { Letter } from '../../../outbox/letter-queue.ts';
+import { useOutbox } from '../../../outbox/use-outbox.ts';
 
 /** The reading that an unsent letter answers; null for letters about anything else. */
 function taskOf({ body, path }: Letter, classId: string): string | null {

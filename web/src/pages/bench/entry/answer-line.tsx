@@ -1,6 +1,6 @@
 import type { ReactNode, Ref } from 'react';
-import { MeasuredNumber } from '../../numbers/measured-number.tsx';
-import { shortened } from '../shortened.ts';
+import { MeasuredNumber } from '../../../numbers/measured-number.tsx';
+import { shortened } from '../../shortened.ts';
 import type { ItemWork } from './use-entry.ts';
 
 /** Units that readings are written in. */

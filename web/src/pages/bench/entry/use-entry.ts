@@ -1,8 +1,8 @@
 import type { AttemptResult, BenchAction, BenchTask, NewAttempt } from '@green-beam/contract';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { RefusedError } from '../../api/request.ts';
-import { newId } from '../../outbox/new-id.ts';
-import type { BenchSource } from './bench-source.ts';
+import { RefusedError } from '../../../api/request.ts';
+import { newId } from '../../../outbox/new-id.ts';
+import type { BenchSource } from '../bench-source.ts';
 import type { EntryMade } from './use-made.ts';
 
 /** Work on one item: what has been written, what came of it, and everything done on the way. */

@@ -1,4 +1,4 @@
-import { instrumentById } from './catalogue.ts';
+import { instrumentById } from '../instruments/catalogue.ts';
 
 /** A check or a note on a tool cannot be; `field` names what is wrong. */
 export class CheckError extends Error {
