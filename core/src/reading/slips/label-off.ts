@@ -16,8 +16,8 @@ export const labelOff: CountSlip<Marked> = {
   stage: 'count',
   name: 'One label too high or too low',
   baseRate: 0.04,
-  why: () => 'The marks are counted rightly, but from a label beside the one that is passed.',
-  lookAt: () => 'the number at the label passed last, read twice',
+  why: () => 'You counted the marks rightly, but from the label next to the one passed.',
+  lookAt: () => 'the number at the last label passed; count on from there',
   counted: (indication, seen) => onItsScale(indication, seen, fromLabelsBeside),
   path: (indication) => spanOn(indication, labelPassed, itself, 'another label'),
 };
