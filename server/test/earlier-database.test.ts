@@ -65,8 +65,13 @@ afterAll(() => server.stop());
 
 const idsOf = (all: readonly { readonly id: string }[]): string[] => all.map(({ id }) => id);
 
-async function attemptsShown(): Promise<any[]> {
-  const attempts: any[] = [];
+interface AttemptNow extends Omit<AttemptThen, 'slips' | 'remarks'> {
+  readonly slips: readonly { readonly id: string }[];
+  readonly remarks: readonly { readonly id: string }[];
+}
+
+async function attemptsShown(): Promise<AttemptThen[]> {
+  const attempts: AttemptNow[] = [];
   let next: string | null = '';
   while (next !== null) {
     const { body } = await student.get(`/classes/${classId}/record${next === '' ? '' : `?before=${next}`}`);

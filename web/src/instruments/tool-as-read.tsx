@@ -21,10 +21,11 @@ export function ToolAsRead({ picture, eyeHeight = 0, remarks = NONE, wrongPath =
     () => createSight({ height: eyeHeight, markAt: view.markAtEnter(picture) }),
     [view, picture, eyeHeight],
   );
-  const state = useMemo(
-    () => view.unnoticed(view.readOff(picture, view.begin(picture)), remarks),
-    [view, picture, remarks],
-  );
+  const state = useMemo(() => {
+    const untouched = view.begin(picture);
+    const read = view.readOff?.(picture, untouched) ?? untouched;
+    return view.unnoticed?.(read, remarks) ?? read;
+  }, [view, picture, remarks]);
   const { name } = instrumentById(picture.instrumentId);
   return <ToolStage picture={picture} name={name} sight={sight} state={state} closed wrongPath={wrongPath} />;
 }

@@ -45,10 +45,10 @@ export interface ToolView<P extends Picture = Picture, S = unknown> {
   readonly hasLoupe: boolean;
   /** The tool before anything is done with it. */
   begin(picture: P): S;
-  /** The tool as it is once the answer is out. */
-  readOff(picture: P, state: S): S;
-  /** The tool with what was not noticed still in it, by what was remarked on it. */
-  unnoticed(state: S, remarks: readonly Remark[]): S;
+  /** The tool as it is once the answer is out; without this it stays as it is. */
+  readOff?(picture: P, state: S): S;
+  /** The tool with what was not noticed still in it, by what was remarked on it; without this there is nothing to notice. */
+  unnoticed?(state: S, remarks: readonly Remark[]): S;
   /** How it is seen at first: the eye off the level, the mark where it starts. */
   seenFirst(picture: P): Seen;
   /** Where its mark stands once the answer is out, by where it stood before. */

@@ -12,8 +12,6 @@ const Words = lazy(() => import('./beam-words.tsx'));
 export const BEAM_BALANCE_VIEW: ToolView<BeamPicture, Balance> = {
   hasLoupe: false,
   begin: (picture) => createBalance(picture, foundStanding(picture), prefersStill()),
-  readOff: (_, balance) => balance,
-  unnoticed: (balance) => balance,
   seenFirst: () => ({ height: 0, markAt: 0 }),
   readAt: () => 0,
   markAtEnter: () => 0,

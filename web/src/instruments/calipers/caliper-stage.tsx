@@ -3,12 +3,12 @@ import { useCallback, useEffect, useMemo, useState, type ReactNode } from 'react
 import { Button } from '../../ui/button.tsx';
 import { useNarrow } from '../../ui/use-narrow.ts';
 import { aside } from '../sight/aside.ts';
-import { EyeSlider } from '../sight/eye-slider.tsx';
+import { EyeAcross } from '../sight/eye-across.tsx';
 import type { HeldState } from '../jaws/held-state.ts';
 import { LookedAt } from '../looked-at.tsx';
 import { Layer, SlidingLayer, Stage, type StageBox, type Window } from '../layers.tsx';
 import type { Seen, Sight } from '../sight/sight.ts';
-import { SlideHandle } from '../jaws/slide-handle.tsx';
+import { HandleArea, SlideHandle } from '../jaws/slide-handle.tsx';
 import type { StageProps } from '../view.ts';
 import { facesOf } from './faces-of.ts';
 import { at, coincidingLine, EYE_RANGE, EYE_RUN, glassView, middleView, vernierLength, type View } from './geometry.ts';
@@ -30,13 +30,6 @@ const MIDDLE = { y: 220, half: 40 };
 const GLASS = { y: 328, half: 74 };
 const EYE_Y = GLASS.y + 2 * GLASS.half + 76;
 
-function asideInWords(height: number): string {
-  const distance = Math.round(Math.abs(height));
-  return distance === 0
-    ? 'straight over the lines'
-    : `${distance} millimetres to the ${height > 0 ? 'right' : 'left'} of them`;
-}
-
 interface EyeProps {
   readonly x: number;
   readonly sight: Sight;
@@ -52,34 +45,18 @@ function EyeOver({ x, sight, disabled, onRest }: EyeProps): ReactNode {
     (to: number) => Math.round(Math.min(EYE_RANGE, Math.max(-EYE_RANGE, (to - x) / perMillimetre)) * 10) / 10,
     [x, perMillimetre],
   );
+  const reach = EYE_RANGE * perMillimetre;
   return (
-    <EyeSlider
-      label="How far your eye is to the side"
-      across
+    <EyeAcross
       sight={sight}
       disabled={disabled}
       reach={EYE_RANGE}
-      valueText={asideInWords}
+      lookedAt="the lines"
+      rail={{ left: x - reach, right: x + reach, y: EYE_Y }}
       drawnAt={drawnAt}
       place={place}
       onRest={onRest}
-    >
-      <rect
-        x={x - EYE_RANGE * perMillimetre - 30}
-        y={EYE_Y - 30}
-        width={2 * EYE_RANGE * perMillimetre + 60}
-        height="60"
-        fill="transparent"
-      />
-      <line
-        x1={x - EYE_RANGE * perMillimetre}
-        x2={x + EYE_RANGE * perMillimetre}
-        y1={EYE_Y}
-        y2={EYE_Y}
-        stroke="var(--color-rail)"
-        strokeWidth="2"
-      />
-    </EyeSlider>
+    />
   );
 }
 
@@ -251,18 +228,7 @@ export default function CaliperStage({
                 perUnit={1 / scale}
                 way="right"
               >
-                <rect
-                  className="halo opacity-0"
-                  x={-16 * scale}
-                  y={-15 * scale}
-                  width={222 * scale}
-                  height={44 * scale}
-                  rx="8"
-                  fill="none"
-                  stroke="var(--color-beam)"
-                  strokeWidth="3"
-                />
-                <rect x={-14 * scale} y={-14 * scale} width={220 * scale} height={58 * scale} fill="transparent" />
+                <HandleArea x={-14 * scale} y={-14 * scale} width={220 * scale} height={58 * scale} />
               </SlideHandle>
             </g>
           )}

@@ -12,8 +12,6 @@ const Words = lazy(() => import('./caliper-words.tsx'));
 export const CALIPER_VIEW: ToolView<CaliperPicture, HeldState> = {
   hasLoupe: false,
   begin: () => untouchedHold,
-  readOff: (_, state) => state,
-  unnoticed: (state) => state,
   seenFirst: ({ eye, handled, held, slideX }) => ({
     height: eye.height,
     markAt: handled === 'close' ? held.startX : slideX,

@@ -11,8 +11,6 @@ const Words = lazy(() => import('./digital-balance-words.tsx'));
 export const DIGITAL_BALANCE_VIEW: ToolView<DisplayPicture, PanState> = {
   hasLoupe: false,
   begin: () => untouchedPan,
-  readOff: (_, state) => state,
-  unnoticed: (state) => state,
   seenFirst: () => ({ height: 0, markAt: 0 }),
   readAt: () => 0,
   markAtEnter: () => 0,

@@ -2,7 +2,7 @@ import type { DisplayPicture } from '@green-beam/core';
 import { useMemo, type ReactNode } from 'react';
 import { DisplayStage } from '../display/display-stage.tsx';
 import type { Faces } from '../jaws/held-state.ts';
-import { SlideHandle } from '../jaws/slide-handle.tsx';
+import { HandleArea, SlideHandle } from '../jaws/slide-handle.tsx';
 import { useMarkAt } from '../sight/sight.ts';
 import type { Handling, StageProps } from '../view.ts';
 import { CALIPER_SCALE, DigitalCaliper } from './digital-caliper.tsx';
@@ -37,18 +37,7 @@ function ByHand({ picture, sight, state, faces, handling }: ByHandProps): ReactN
         perUnit={1 / CALIPER_SCALE}
         way="right"
       >
-        <rect
-          className="halo opacity-0"
-          x="54"
-          y="196"
-          width="780"
-          height="200"
-          rx="8"
-          fill="none"
-          stroke="var(--color-beam)"
-          strokeWidth="3"
-        />
-        <rect x="58" y="200" width="772" height="192" fill="transparent" />
+        <HandleArea x={58} y={200} width={772} height={192} />
       </SlideHandle>
     </>
   );

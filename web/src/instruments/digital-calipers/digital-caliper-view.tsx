@@ -12,8 +12,6 @@ const Words = lazy(() => import('./digital-caliper-words.tsx'));
 export const DIGITAL_CALIPER_VIEW: ToolView<DisplayPicture, DigitalHold> = {
   hasLoupe: false,
   begin: () => ({ ...untouchedHold, zeroed: 0, inches: false }),
-  readOff: (_, state) => state,
-  unnoticed: (state) => state,
   seenFirst: ({ jaws }) => ({ height: 0, markAt: jaws?.startX ?? 0 }),
   readAt: ({ jaws }) => jaws?.touchesX ?? 0,
   markAtEnter: ({ jaws }) => jaws?.touchesX ?? 0,

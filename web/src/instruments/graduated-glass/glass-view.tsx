@@ -15,8 +15,6 @@ type Untouched = null;
 export const GLASS_VIEW: ToolView<LiquidColumnPicture, Untouched> = {
   hasLoupe: true,
   begin: () => null,
-  readOff: () => null,
-  unnoticed: () => null,
   seenFirst: seenAtStart,
   readAt: ({ surfaceY }) => surfaceY,
   markAtEnter: ({ surfaceY }) => surfaceY,

@@ -20,7 +20,6 @@ export const HYDROMETER_VIEW: ToolView<LiquidColumnPicture, Float> = {
   hasLoupe: true,
   begin: (picture) => (picture.handled === 'try' ? null : rightFloat(picture)),
   readOff: rightFloat,
-  unnoticed: (float) => float,
   seenFirst: seenAtStart,
   readAt: ({ surfaceY }) => surfaceY,
   markAtEnter: ({ surfaceY }) => surfaceY,

@@ -1,5 +1,6 @@
 import { useCallback, useRef, type ReactNode, type WheelEvent } from 'react';
 import { useDrag } from '../sight/drag.ts';
+import type { Window } from '../layers.tsx';
 import type { Handling } from '../view.ts';
 import { contactAt, parted, reachOf, type Faces, type HeldState } from './held-state.ts';
 import type { Seen, Sight } from '../sight/sight.ts';
@@ -20,6 +21,9 @@ interface SlideHandleProps<S extends HeldState> {
   /** The area that can be touched, and what shows that it has the focus. */
   readonly children: ReactNode;
 }
+
+/** How far the frame of a focused part stands from it. */
+const FRAME = 4;
 
 /** Nearer to the touch than this, in mm, a slide that is let go has come to it. */
 const FEELS = 0.25;
@@ -106,4 +110,24 @@ export function SlideHandle<S extends HeldState>({
 /** Whether a step leads over the touch; it is felt there. */
 function crosses(from: number, to: number, contact: number): boolean {
   return (from - contact) * (to - contact) < 0;
+}
+
+/** The part of a drawing by which a slide is taken hold of, with a frame around it while it has the focus. */
+export function HandleArea({ x, y, width, height }: Window): ReactNode {
+  return (
+    <>
+      <rect
+        className="halo opacity-0"
+        x={x - FRAME}
+        y={y - FRAME}
+        width={width + 2 * FRAME}
+        height={height + 2 * FRAME}
+        rx="8"
+        fill="none"
+        stroke="var(--color-beam)"
+        strokeWidth="3"
+      />
+      <rect x={x} y={y} width={width} height={height} fill="transparent" />
+    </>
+  );
 }

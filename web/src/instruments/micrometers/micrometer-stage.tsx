@@ -5,7 +5,7 @@ import type { HeldState } from '../jaws/held-state.ts';
 import { LookedAt } from '../looked-at.tsx';
 import { Layer, SlidingLayer, Stage, type StageBox, type Window } from '../layers.tsx';
 import type { Seen } from '../sight/sight.ts';
-import { SlideHandle } from '../jaws/slide-handle.tsx';
+import { HandleArea, SlideHandle } from '../jaws/slide-handle.tsx';
 import type { StageProps } from '../view.ts';
 import { facesOf } from './faces-of.ts';
 import {
@@ -118,18 +118,7 @@ export default function MicrometerStage({
               perUnit={DIVISION / view.perDivision}
               way="down"
             >
-              <rect
-                className="halo opacity-0"
-                x={thimble.x - 4}
-                y={thimble.y - 4}
-                width={thimble.width + 8}
-                height={thimble.height + 8}
-                rx="8"
-                fill="none"
-                stroke="var(--color-beam)"
-                strokeWidth="3"
-              />
-              <rect {...thimble} fill="transparent" />
+              <HandleArea {...thimble} />
             </SlideHandle>
           )}
         </Layer>

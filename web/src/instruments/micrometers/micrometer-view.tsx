@@ -15,8 +15,6 @@ const BACK = 0.62;
 export const MICROMETER_VIEW: ToolView<MicrometerPicture, HeldState> = {
   hasLoupe: false,
   begin: () => untouchedHold,
-  readOff: (_, state) => state,
-  unnoticed: (state) => state,
   seenFirst: ({ handled, held, openX }) => ({ height: 0, markAt: handled === 'close' ? held.startX : openX }),
   readAt: ({ openX }) => openX,
   comesFrom: ({ openX }, step) => (step === 'label' ? openX - BACK : null),

@@ -13,8 +13,6 @@ const Words = lazy(() => import('../upright/column-words.tsx'));
 export const RING_VIEW: ToolView<LiquidColumnPicture, null> = {
   hasLoupe: true,
   begin: () => null,
-  readOff: () => null,
-  unnoticed: () => null,
   seenFirst: seenAtStart,
   readAt: ({ surfaceY }) => surfaceY,
   markAtEnter: ({ surfaceY }) => surfaceY,

@@ -2,7 +2,7 @@ import type { PathPiece, RevealStep, RulerPicture } from '@green-beam/core';
 import { useCallback, useMemo, type ReactNode } from 'react';
 import { useNarrow } from '../../ui/use-narrow.ts';
 import { aside } from '../sight/aside.ts';
-import { EyeSlider } from '../sight/eye-slider.tsx';
+import { EyeAcross } from '../sight/eye-across.tsx';
 import { Layer, SlidingLayer, Stage, type StageBox, type Window } from '../layers.tsx';
 import { useMarkAt, type Seen, type Sight } from '../sight/sight.ts';
 import { useDrawn, type Drawn } from '../sight/use-drawn.ts';
@@ -67,13 +67,6 @@ interface EyeAsideProps extends OnView {
   readonly onRest: (at: number) => void;
 }
 
-function asideInWords(height: number): string {
-  const distance = Math.round(Math.abs(height));
-  return distance === 0
-    ? 'straight over the end'
-    : `${distance} millimetres to the ${height > 0 ? 'right' : 'left'} of the end`;
-}
-
 /** The eye below the ruler: to the left or the right of the end that is read. */
 function EyeRailAcross({ picture, view, sight, disabled, onRest }: EyeAsideProps): ReactNode {
   const markAt = useMarkAt(sight);
@@ -84,20 +77,16 @@ function EyeRailAcross({ picture, view, sight, disabled, onRest }: EyeAsideProps
   const drawnAt = useCallback((seen: Seen) => [eyeX(picture, view, seen), EYE_Y] as const, [picture, view]);
   const place = useCallback((x: number) => eyeAsideAt(picture, view, sight.seen().markAt, x), [picture, view, sight]);
   return (
-    <EyeSlider
-      label="How far your eye is to the side"
-      across
+    <EyeAcross
       sight={sight}
       disabled={disabled}
       reach={EYE_RANGE}
-      valueText={asideInWords}
+      lookedAt="the end"
+      rail={{ left, right, y: EYE_Y }}
       drawnAt={drawnAt}
       place={place}
       onRest={onRest}
-    >
-      <rect x={left - 30} y={EYE_Y - 34} width={right - left + 60} height="68" fill="transparent" />
-      <line x1={left} x2={right} y1={EYE_Y} y2={EYE_Y} stroke="var(--color-rail)" strokeWidth="2" />
-    </EyeSlider>
+    />
   );
 }
 

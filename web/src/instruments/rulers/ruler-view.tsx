@@ -12,7 +12,6 @@ export const RULER_VIEW: ToolView<RulerPicture, RulerState> = {
   hasLoupe: true,
   begin: ({ handled, thing }) => ({ end: handled === 'lay' ? 'left' : 'right', restsAt: thing.toX }),
   readOff: (_, state) => ({ ...state, end: 'right' }),
-  unnoticed: (state) => state,
   seenFirst: ({ eye, thing }) => ({ height: eye.height, markAt: thing.toX }),
   // It stays where it was laid.
   readAt: (_, markAt) => markAt,

@@ -16,7 +16,6 @@ export const THERMOMETER_VIEW: ToolView<LiquidColumnPicture, Bulb> = {
   hasLoupe: true,
   begin: ({ handled }) => (handled === 'bulb' ? 'air' : 'liquid'),
   readOff: () => 'liquid',
-  unnoticed: (bulb) => bulb,
   seenFirst: seenAtStart,
   readAt: ({ surfaceY }) => surfaceY,
   // The thread may still have been on its way.

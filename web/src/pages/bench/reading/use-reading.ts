@@ -28,7 +28,7 @@ export function useReading(task: ReadingTask, source: BenchSource): Reading {
     if (!isClosed) return;
     sight.moveEye(0);
     sight.moveMark(view.readAt(picture, sight.seen().markAt));
-    setState((now: unknown) => view.readOff(picture, now));
+    setState((now: unknown) => (view.readOff ? view.readOff(picture, now) : now));
   }, [isClosed, sight, view, picture]);
   return { ...entry, sight, restEye: (to) => note('eye', to), state, change };
 }
