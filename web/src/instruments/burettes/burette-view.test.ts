@@ -9,8 +9,8 @@ it('a burette has in it what was left in it, and, once read, what nobody noticed
   expect(BURETTE_VIEW.begin(of('funnel')).left).toBe('funnel');
   expect(BURETTE_VIEW.begin(of()).left).toBeNull();
   const cleared = { left: null, dripping: false } as const;
-  expect(BURETTE_VIEW.unnoticed?.(cleared, [{ id: 'funnel-left', text: '' }])?.left).toBe('funnel');
-  expect(BURETTE_VIEW.unnoticed?.({ ...cleared, left: 'funnel' }, [])?.left).toBeNull();
+  expect(BURETTE_VIEW.unnoticed?.(cleared, [{ id: 'funnel-left', text: '' }]).left).toBe('funnel');
+  expect(BURETTE_VIEW.unnoticed?.({ ...cleared, left: 'funnel' }, []).left).toBeNull();
 });
 
 it('a burette starts where it starts and is read where it was let run to', () => {

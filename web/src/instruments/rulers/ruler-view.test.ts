@@ -8,7 +8,7 @@ it('a ruler is looked at where a thing is to be laid, and at its other end once 
   const picture = of({ from: 1.3, loose: true });
   const state = RULER_VIEW.begin(picture);
   expect(state.end).toBe('left');
-  expect(RULER_VIEW.readOff?.(picture, state)?.end).toBe('right');
+  expect(RULER_VIEW.readOff?.(picture, state).end).toBe('right');
   expect(RULER_VIEW.begin(of({})).end).toBe('right');
 });
 
