@@ -2,6 +2,13 @@ import type { DisplayPicture } from '@green-beam/core';
 import type { ReactNode } from 'react';
 import { useNumerals } from '../../numbers/decimal-mark.ts';
 
+const WIDTH = 372;
+
+/** Size of a caption that keeps it within the width: its letters are about half as wide as they are high. */
+function captionSize(caption: string): number {
+  return Math.min(15, (1.85 * WIDTH) / caption.length);
+}
+
 /** A display as it is printed: what it shows, state by state. */
 export function DisplayOnPaper({
   picture,
@@ -23,10 +30,10 @@ export function DisplayOnPaper({
     >
       {picture.views.map(({ caption, characters }, i) => (
         <g key={caption} transform={`translate(0 ${i * 120})`}>
-          <text x="4" y="18" fontSize="15" fill="var(--color-ink)">
+          <text x="4" y="18" fontSize={captionSize(viewNamed(caption))} fill="var(--color-ink)">
             {viewNamed(caption)}
           </text>
-          <rect x="4" y="28" width="372" height="76" rx="8" fill="none" stroke="var(--color-ink)" strokeWidth="2" />
+          <rect x="4" y="28" width={WIDTH} height="76" rx="8" fill="none" stroke="var(--color-ink)" strokeWidth="2" />
           <text x="318" y="84" textAnchor="end" fontSize="52" className="font-mono" fill="var(--color-ink)">
             {numerals(characters)}
           </text>
