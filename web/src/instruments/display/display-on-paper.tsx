@@ -4,9 +4,9 @@ import { useNumerals } from '../../numbers/decimal-mark.ts';
 
 const WIDTH = 372;
 
-/** Size of a caption that keeps it within the width: its letters are about half as wide as they are high. */
+/** Size of a caption that keeps it within the width: a letter is less than half as wide as it is high. */
 function captionSize(caption: string): number {
-  return Math.min(15, (1.85 * WIDTH) / caption.length);
+  return Math.min(15, (2.05 * WIDTH) / caption.length);
 }
 
 /** A display as it is printed: what it shows, state by state. */
