@@ -17,6 +17,26 @@ async function emptyTape(page: Page): Promise<void> {
   await expect(line(page, 1)).toBeFocused();
 }
 
+test('what stands below the tape does not move away under a finger while the results come', async ({ page }) => {
+  await page.addInitScript(() => {
+    const places: number[] = [];
+    Object.assign(window, { places });
+    const look = (): void => {
+      const clear = [...document.querySelectorAll('button')].find(
+        ({ textContent }) => textContent === 'Clear the tape',
+      );
+      if (clear) places.push(Math.round(clear.getBoundingClientRect().top));
+      requestAnimationFrame(look);
+    };
+    look();
+  });
+  await page.goto('/numbers');
+  await expect(page.getByRole('list', { name: 'Tape' }).locator('.katex')).toHaveCount(3);
+  const places = await page.evaluate(() => (window as unknown as { places: number[] }).places);
+  expect(places.length).toBeGreaterThan(3);
+  expect(new Set(places).size).toBe(1);
+});
+
 test('a visitor works out a density in three lines, asks why, converts it, and finds it again after a reload', async ({
   page,
   context,

@@ -72,14 +72,19 @@ export function TapeLine({
           {mistake.at !== null && <Pointed line={workedText} at={mistake.at} />}
         </p>
       )}
-      {calculation && (
-        <div className="flex flex-wrap items-center justify-between gap-x-6">
-          <Suspense fallback={<span className="text-muted">…</span>}>
-            <Typeset latex={name === null ? calculation.latex : `${nameLatex(name)} = ${calculation.latex}`} />
-          </Suspense>
-          <output className="ml-auto text-reading">
-            <CalculatedNumber calculation={calculation} />
-          </output>
+      {mistake === null && text.trim() !== '' && (
+        // The room of a result, a fraction in it too, is kept from the first: what stands below does not move away under a finger.
+        <div className="flex min-h-15 flex-wrap items-center justify-between gap-x-6">
+          {calculation && (
+            <>
+              <Suspense fallback={<span className="text-muted">…</span>}>
+                <Typeset latex={name === null ? calculation.latex : `${nameLatex(name)} = ${calculation.latex}`} />
+              </Suspense>
+              <output className="ml-auto text-reading">
+                <CalculatedNumber calculation={calculation} />
+              </output>
+            </>
+          )}
         </div>
       )}
     </li>
