@@ -31,6 +31,16 @@ export const SLEEVE: LinearScale = {
   direction: 'up',
 };
 
+/** The lines of the thimble: one turn of it, numbered at every fifth line. */
+export const THIMBLE: LinearScale = {
+  from: 0,
+  to: PITCH,
+  division: THIMBLE_DIVISION,
+  labelEvery: 5 * THIMBLE_DIVISION,
+  mediumEvery: 5 * THIMBLE_DIVISION,
+  direction: 'up',
+};
+
 /** Micrometers for outside measurements (ISO 3611), without and with a vernier on the sleeve. */
 export const MICROMETERS: readonly Micrometer[] = [
   micrometer('micrometer-hundredth', '0.01 mm micrometer', 0.01, 0),

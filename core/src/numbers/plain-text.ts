@@ -23,7 +23,7 @@ function asciiDigit(character: string): string {
 
 /**
  * Brings what a keyboard of any language produces to plain characters: full-width and Arabic-Indic digits to 0–9, every kind of
- * minus sign to `-`, superscripts to `^…`, the multiplication signs × and · to `*`, and unusual spaces to a space.
+ * minus sign to `-`, signs that look like a degree to `°`, superscripts to `^…`, the multiplication signs × and · to `*`, and unusual spaces to a space.
  */
 export function plainText(typed: string): string {
   return ALREADY_PLAIN.test(typed) ? typed.trim() : brought(typed);
@@ -33,6 +33,7 @@ const ALREADY_PLAIN = /^[ -~]*$/;
 
 function brought(typed: string): string {
   return typed
+    .replace(/[º˚∘ᵒ]|⁰(?= ?[CF])/g, '°')
     .replace(/[⁰¹²³⁴⁵⁶⁷⁸⁹⁻⁺]+/g, (run) => '^' + Array.from(run, (c) => SUPERSCRIPTS[c]).join(''))
     .replace(MINUS_SIGNS, '-')
     .normalize('NFKC')

@@ -1,6 +1,6 @@
 import { asOperated, startingEye, type ReadingTask, type RulerPicture } from '../../src/index.ts';
-import { seenAs, type Reader } from './prove-readers.ts';
-import { decimalsFor, SCATTER, stepFor } from './upright-reader.ts';
+import { SCATTER, seenAs, type Reader } from './prove-readers.ts';
+import { decimalsFor, stepFor } from './upright-reader.ts';
 
 /** A reader of rulers: where the lines stand, what is printed on them, and where the thing ends. */
 export type RulerReader = Reader<RulerPicture>;

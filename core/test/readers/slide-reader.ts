@@ -1,9 +1,9 @@
 import type { CaliperPicture, MicrometerPicture } from '../../src/index.ts';
 import type { Random } from '../../src/simulation/random.ts';
+import { SCATTER } from './prove-readers.ts';
 
-/** Scatter of the line that seems to coincide, in lines, and of an estimated part of a division. */
+/** Scatter of the line that seems to coincide, in lines. */
 const LINES = 0.4;
-export const DIVISIONS = 0.07;
 
 /** A number with the decimals of the least count, and its unit. */
 export function written(value: number, least: number): string {
@@ -59,7 +59,7 @@ export function turnedAt(
   const exactly = x / half;
   const halves = Math.floor(exactly + 1e-9);
   const divisions = (exactly - halves) * thimbleDivisions;
-  if (sleeveLines.length === 0) return { halves, divisions: divisions + DIVISIONS * random.normal() };
+  if (sleeveLines.length === 0) return { halves, divisions: divisions + SCATTER * random.normal() };
   // Ten lines to a division: the one that coincides is judged with the scatter of a pair of eyes.
   return { halves, divisions: Math.round(divisions * 10 + LINES * random.normal()) / 10 };
 }

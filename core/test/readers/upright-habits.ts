@@ -16,7 +16,7 @@ import {
 } from './upright-reader.ts';
 
 /** The number at the lowest point, less what is known to be taken off: an initial reading, or an error noted beside the tool. */
-function starting(reader: UprightReader): number {
+export function starting(reader: UprightReader): number {
   const { startY, vessel } = reader.picture;
   return startY === null || vessel === 'thermometer' ? 0 : numberAt(reader, startY);
 }

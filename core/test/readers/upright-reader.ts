@@ -1,11 +1,8 @@
 import type { LiquidColumnPicture } from '../../src/index.ts';
-import type { Reader } from './prove-readers.ts';
+import { SCATTER, type Reader } from './prove-readers.ts';
 
 /** A reader of an upright tool: measures positions with a ruler, takes the division from the printed numerals, and estimates with a scatter. */
 export type UprightReader = Reader<LiquidColumnPicture>;
-
-/** Scatter of an estimate, in divisions. */
-export const SCATTER = 0.07;
 
 interface Numbered {
   readonly y: number;

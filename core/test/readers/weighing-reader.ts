@@ -1,6 +1,6 @@
 import type { Action, BeamPicture } from '../../src/index.ts';
 import type { Random } from '../../src/simulation/random.ts';
-import { DIVISIONS } from './slide-reader.ts';
+import { SCATTER } from './prove-readers.ts';
 
 /** What a balance’s card says it is off by, in g. */
 export function card(note: string | null): number {
@@ -38,7 +38,7 @@ export function ridersSeen({ beams }: BeamPicture, riderX: readonly number[], ra
   const x = riderX.at(-1)!;
   const passed = Math.floor(x / (marks[1]!.x - marks[0]!.x) + 1e-6);
   const part = x / (marks[1]!.x - marks[0]!.x) - passed;
-  return { notched, sliding: (passed + part + DIVISIONS * random.normal()) * line, line, labelled };
+  return { notched, sliding: (passed + part + SCATTER * random.normal()) * line, line, labelled };
 }
 
 export function sumOf({ notched, sliding }: Ridden): number {

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { fieldsOf } from '../../../test/fields-of.ts';
 import { exchangedLate, onPaper } from '../../../test/readers/on-paper.ts';
 import { proveReaders, type Habit, type Habits, type Reader } from '../../../test/readers/prove-readers.ts';
+import { differenceHabits } from '../../../test/readers/subtraction.ts';
 import { card, LADEN, ridersSeen, sumOf, type Ridden } from '../../../test/readers/weighing-reader.ts';
 import { instrumentById } from '../../instruments/catalogue.ts';
 import type { BeamBalance } from '../../instruments/instrument.ts';
@@ -34,6 +35,14 @@ function ridden(
   return `${(count(ridersSeen(picture, main.riderX, random)) - taken(alone, known) + 0).toFixed(decimalsOn(picture))} g`;
 }
 
+/** What is read with the thing in the vessel, and of the vessel alone. */
+function bothWeighings({ picture, random }: Reader<BeamPicture>): { final: string; initial: string; unit: string } {
+  const [main, alone] = picture.views.map(({ riderX }) =>
+    sumOf(ridersSeen(picture, riderX, random)).toFixed(decimalsOn(picture)),
+  );
+  return { final: main ?? '', initial: alone ?? '0', unit: 'g' };
+}
+
 const careful: Habit<BeamPicture> = (reader) => ridden(reader, sumOf);
 
 const HABITS: Habits<BeamPicture> = {
@@ -63,12 +72,23 @@ const HABITS: Habits<BeamPicture> = {
       const standing = seen.notched.map(({ number }) => number).filter((number) => number > 0);
       return sumOf(seen) - (standing[reader.random.below(standing.length)] ?? seen.sliding);
     }),
+  'notch-off': (reader) =>
+    ridden(reader, (seen) => {
+      const beams = reader.picture.beams.slice(0, -1);
+      const ways = seen.notched.flatMap(({ number, size }, i) =>
+        [number - size, number + size]
+          .filter((other) => beams[i]!.marks.some(({ label }) => Number(label) === other))
+          .map((other) => other - number),
+      );
+      return sumOf(seen) + ways[reader.random.below(ways.length)]!;
+    }),
   'not-seated': careful,
   'not-balanced': careful,
   'zero-ignored': (reader) => ridden(reader, sumOf, (alone) => alone),
   'zero-sign': (reader) => ridden(reader, sumOf, (alone, known) => alone - known),
   'not-zeroed': (reader) => ridden(reader, sumOf, () => 0),
   'container-included': (reader) => ridden(reader, sumOf, () => 0),
+  ...differenceHabits<BeamPicture>('container-alone', bothWeighings),
   ...onPaper(careful),
   // On beams a late exchange cannot be two riders taken for each other.
   transposed: (reader) => exchangedLate(careful(reader)),

@@ -10,6 +10,7 @@ const counted = (value: number, part = 1): Counted => scattered(withoutDust(valu
 const riderUp: CountSlip<BeamIndication> = {
   id: 'rider-up',
   stage: 'count',
+  where: 'sliding rider',
   name: 'The sliding rider’s next number',
   baseRate: 0.12,
   why: () => 'The sliding rider stands between two numbers, and you took the one that it has not reached.',
@@ -27,6 +28,7 @@ const riderUp: CountSlip<BeamIndication> = {
 const beamsSwapped: CountSlip<BeamIndication> = {
   id: 'beams-swapped',
   stage: 'count',
+  where: 'notches',
   name: 'Two riders taken for each other',
   baseRate: 0.05,
   why: () => 'Each beam counts its own size; the digit of one rider was written in the place of another.',
@@ -48,14 +50,37 @@ const beamsSwapped: CountSlip<BeamIndication> = {
 const beamOmitted: CountSlip<BeamIndication> = {
   id: 'beam-omitted',
   stage: 'count',
-  name: 'One rider left out',
+  where: 'notches',
+  twice: true,
+  name: 'A rider left out',
   baseRate: 0.1,
-  why: () => 'The mass is what all the riders show together; one of them was not added.',
+  why: () => 'The mass is what all the riders show together; not every one of them was added.',
   lookAt: () => 'every beam, from the largest rider to the sliding one',
   counted(indication, seen) {
     const adding = ridersShowing(indication, seen)?.filter((rider) => rider > 1e-9) ?? [];
     // Who leaves out the only rider that has moved reads nothing at all.
     return adding.length < 2 ? [] : adding.map((rider) => counted(seen - rider, 1 / adding.length));
+  },
+};
+
+const notchOff: CountSlip<BeamIndication> = {
+  id: 'notch-off',
+  stage: 'count',
+  where: 'notches',
+  twice: true,
+  name: 'A rider read one notch off',
+  baseRate: 0.08,
+  why: () => 'One of the riders in the notches was read at the notch beside the one it sits in.',
+  lookAt: () => 'the number at each notch, from the largest rider on',
+  counted(indication, seen) {
+    const riders = ridersShowing(indication, seen);
+    if (!riders) return [];
+    const readings = indication.tool.beams.flatMap(({ notched, scale }, i) => {
+      const at = riders[i] ?? 0;
+      const beside = notched ? [at - scale.division, at + scale.division] : [];
+      return beside.filter((notch) => notch >= scale.from && notch <= scale.to).map((notch) => seen - at + notch);
+    });
+    return readings.map((value) => counted(value, 1 / readings.length));
   },
 };
 
@@ -85,10 +110,11 @@ const notBalanced: CountSlip<BeamIndication> = {
 
 export const BEAM_SLIPS: readonly Slip<BeamIndication>[] = [
   // A label off on the sliding rider’s beam has a name of its own here.
-  ...COUNTING_SLIPS.filter(({ id }) => id !== 'label-off'),
+  ...COUNTING_SLIPS.filter(({ id }) => id !== 'label-off').map((slip) => ({ ...slip, where: 'sliding rider' })),
   riderUp,
   beamsSwapped,
   beamOmitted,
+  notchOff,
   notSeated,
   notBalanced,
   ...WEIGHING_SLIPS,

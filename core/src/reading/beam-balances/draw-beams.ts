@@ -2,7 +2,7 @@ import type { BeamBalance } from '../../instruments/instrument.ts';
 import { ridersFor } from '../../scales/rider-beam.ts';
 import type { Random } from '../../simulation/random.ts';
 import { BY_HAND, type Aimed } from '../drawing/aimed.ts';
-import { drawnLoad, drawnMass, eitherWay, offBy, oneWrong } from '../weighing/draw-weighing.ts';
+import { drawnLoad, drawnMass, eitherWay, offBy, oneWrong, WRONG_NOW_AND_THEN } from '../weighing/draw-weighing.ts';
 import { ridersIn, type BeamSituation } from './beam-indication.ts';
 
 /** A notched rider left between two notches, lower riders making up for it; null where there is no room for that. */
@@ -32,14 +32,7 @@ function unbalanced(tool: BeamBalance, situation: BeamSituation, random: Random)
 
 export function drawBeams(tool: BeamBalance, aimed: Aimed): BeamSituation {
   const { random } = aimed;
-  const wrong = oneWrong(aimed, [
-    ['not-balanced', 0.12],
-    ['not-seated', 0.08],
-    ['container-included', 0.25],
-    ['not-zeroed', 0.1],
-    ['zero-ignored', 0.08],
-    ['zero-sign', 0.02],
-  ]);
+  const wrong = oneWrong(aimed, [['not-balanced', 0.12], ['not-seated', 0.08], ...WRONG_NOW_AND_THEN]);
   const off = offBy(tool, wrong, random);
   const value = drawnMass(tool, aimed, 10, 0.2 * tool.range[1]);
   const situation: BeamSituation = { value, ...drawnLoad(value, random), ...off };

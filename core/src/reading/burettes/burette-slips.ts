@@ -1,6 +1,7 @@
 import { MENISCUS_SLIPS } from '../column/meniscus-slips.ts';
 import { COUNTING_SLIPS } from '../slips/counting.ts';
 import { EYE_LEVEL_SLIPS } from '../slips/eye-level.ts';
+import { differenceSlips, initialAlone } from '../slips/difference.ts';
 import type { CorrectionSlip, Slip } from '../slips/slip.ts';
 import type { BuretteIndication } from './burette-indication.ts';
 
@@ -14,6 +15,11 @@ const whatIsLeft: CorrectionSlip<BuretteIndication> = {
   corrected: ({ tool }, reading) => [{ value: tool.scale.to - reading, part: 1 }],
 };
 
+/** Where the surface began, of a volume that has run out since. */
+function initialOf({ asked, situation }: BuretteIndication): number | null {
+  return asked === 'delivered' && situation.from ? situation.from : null;
+}
+
 const finalAsDelivered: CorrectionSlip<BuretteIndication> = {
   id: 'final-as-delivered',
   stage: 'correction',
@@ -21,9 +27,17 @@ const finalAsDelivered: CorrectionSlip<BuretteIndication> = {
   baseRate: 0.15,
   why: () => 'What was delivered is the final reading less the initial one; you wrote the final one alone.',
   lookAt: () => 'both readings: where the surface began, and where it ended',
-  corrected: ({ asked, situation }, reading) =>
-    asked === 'delivered' && situation.from ? [{ value: reading, part: 1 }] : [],
+  corrected: (indication, reading) => (initialOf(indication) === null ? [] : [{ value: reading, part: 1 }]),
 };
+
+const initialAsDelivered = initialAlone(
+  { id: 'initial-as-delivered', name: 'The initial reading taken for the volume', baseRate: 0.04 },
+  initialOf,
+  {
+    why: 'What was delivered is the final reading less the initial one; you wrote the initial one alone.',
+    lookAt: 'both readings: where the surface began, and where it ended',
+  },
+);
 
 export const BURETTE_SLIPS: readonly Slip<BuretteIndication>[] = [
   ...EYE_LEVEL_SLIPS,
@@ -31,4 +45,6 @@ export const BURETTE_SLIPS: readonly Slip<BuretteIndication>[] = [
   ...COUNTING_SLIPS,
   whatIsLeft,
   finalAsDelivered,
+  initialAsDelivered,
+  ...differenceSlips(initialOf),
 ];

@@ -52,6 +52,8 @@ export function caliperIndication(posed: Posed<VernierCaliper, CaliperSituation>
       resolution: resolutionOf(tool.division, 'coincidence'),
       mark,
       subtracted: askedIn(situation) === 'corrected' ? withoutDust(zeroError) : 0,
+      // The zero error is read on the tool itself, with nothing between its jaws.
+      subtractedIsRead: true,
       standsAtMark: oval === undefined,
       words: WORDS,
     }),

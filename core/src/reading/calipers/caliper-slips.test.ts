@@ -32,6 +32,9 @@ const HABITS: Habits<CaliperPicture> = {
   'zero-ignored': (reader) => read({ ...reader, picture: { ...reader.picture, closedX: null } }, observed),
   'zero-sign': (reader) => read(reader, (seen) => observed(seen) + 2 * errorOn(reader)),
   'zero-negative-misread': (reader) => read(reader, (seen) => observed(seen) - 1),
+  // The line that coincides is counted from the zero, as of a positive error.
+  'zero-negative-forwards': (reader) =>
+    read(reader, (seen) => observed(seen) + errorOn(reader) + (1 + errorOn(reader))),
   ...onPaper(careful),
 };
 

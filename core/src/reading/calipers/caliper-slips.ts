@@ -2,7 +2,7 @@ import { lineAt, vernierDivision } from '../../scales/vernier.ts';
 import { eyeAside } from '../slips/eye-level.ts';
 import { labelOff } from '../slips/label-off.ts';
 import { scattered, unscattered, type CountSlip, type Slip } from '../slips/slip.ts';
-import { ZERO_SLIPS, zeroNegativeMisread } from '../slips/zero.ts';
+import { ZERO_SLIPS, zeroNegativeForwards, zeroNegativeMisread } from '../slips/zero.ts';
 import {
   mainMarkAfter,
   vernierAt,
@@ -20,6 +20,7 @@ function shownAt(indication: CaliperIndication, position: number): VernierShown 
 const vernierEdge: CountSlip<CaliperIndication> = {
   id: 'vernier-edge',
   stage: 'count',
+  where: 'main scale',
   name: 'Read at the edge of the slide',
   baseRate: 0.12,
   why: () =>
@@ -34,6 +35,7 @@ const vernierEdge: CountSlip<CaliperIndication> = {
 const vernierCountAsTenths: CountSlip<CaliperIndication> = {
   id: 'vernier-count-as-tenths',
   stage: 'count',
+  where: 'vernier',
   name: 'The line’s number taken for the decimal',
   baseRate: 0.15,
   why: ({ tool }) =>
@@ -50,6 +52,7 @@ const vernierCountAsTenths: CountSlip<CaliperIndication> = {
 const vernierLabelAsCount: CountSlip<CaliperIndication> = {
   id: 'vernier-label-as-count',
   stage: 'count',
+  where: 'vernier',
   name: 'The vernier’s label taken for a line',
   baseRate: 0.08,
   why: () => 'The numbers on this vernier stand five lines apart: label 3 and two lines are line 17, not line 5.',
@@ -91,7 +94,7 @@ export const CALIPER_SLIPS: readonly Slip<CaliperIndication>[] = [
   eyeAside(asideShift),
   vernierEdge,
   mainMarkAfter,
-  labelOff,
+  { ...labelOff, where: 'main scale' },
   vernierCountAsTenths,
   vernierLabelAsCount,
   vernierNeighbour,
@@ -99,4 +102,5 @@ export const CALIPER_SLIPS: readonly Slip<CaliperIndication>[] = [
   coincidenceOnMain,
   ...ZERO_SLIPS,
   zeroNegativeMisread(FAR),
+  zeroNegativeForwards([FAR]),
 ];

@@ -6,6 +6,7 @@ import { sizeQuestion } from '../jaws/jaws-question.ts';
 import { broughtTo, plainJaws } from '../jaws/jaws-situation.ts';
 import { cautionsWith } from '../words/cautions.ts';
 import { correctionHints, UNIT_HINT } from '../words/hints.ts';
+import { shownQuestion } from '../words/shown-question.ts';
 import { heldThing } from '../words/things.ts';
 import {
   CALIPER_FIELDS,
@@ -56,7 +57,8 @@ export const CALIPERS_FAMILY: Family<
   remarks: (bench) => jawsRemarks(bench, { name: 'jaws', decimals: 2, hasRatchet: false }),
   describe: (picture) => describeCaliper(picture, 0),
   fillsWidth: () => true,
-  question: ({ asked, situation }) => (asked === 'observed' ? 'What does the caliper show?' : sizeQuestion(situation)),
+  question: ({ asked, situation }) =>
+    asked === 'observed' ? shownQuestion('caliper', situation) : sizeQuestion(situation),
   hints: (indication) => [
     'Count the vernier’s lines and the main divisions they cover: the difference of one of each is the least count.',
     'Take the last main mark before the vernier’s own zero, not before the edge of the slide.',

@@ -1,12 +1,12 @@
 import type { VernierCaliper } from '../../instruments/instrument.ts';
-import { drawnEye, type Aimed } from '../drawing/aimed.ts';
+import { drawnEye, OVER_A_ZERO_ERROR, type Aimed } from '../drawing/aimed.ts';
 import { broughtByHand, drawnZeroError } from '../jaws/draw-jaws.ts';
 import type { Use } from '../jaws/jaws-situation.ts';
 import { heldThing } from '../words/things.ts';
 import type { CaliperSituation } from './caliper-indication.ts';
 
 /** Slips that are made whatever is measured, and however: they leave it open what is between the jaws. */
-const ANYWHERE = ['zero-ignored', 'zero-sign', 'zero-negative-misread'];
+const ANYWHERE = [...OVER_A_ZERO_ERROR, 'zero-negative-misread', 'zero-negative-forwards'];
 
 /** What a caliper is used on, and between which sizes, in mm; `oval` in lines of its vernier, to either side of the mean. */
 interface Used {
@@ -54,7 +54,9 @@ export function drawCaliper({ division }: VernierCaliper, aimed: Aimed): Caliper
     value,
     eyeHeight: drawnEye(aimed),
     ...held,
-    ...drawnZeroError(division, aimed),
+    ...drawnZeroError(division, [2, division < 0.1 ? 6 : 4], aimed),
+    // What is oval is shown twice: only its size can be asked for.
+    ...(oval ? { ask: undefined } : {}),
     ...broughtByHand(things ? 0 : value, division, aimed),
   };
 }

@@ -1,4 +1,5 @@
 import type { ScaleTool } from '../../instruments/instrument.ts';
+import { worstEstimate } from '../indication/acceptance.ts';
 import type { AnySituation } from '../indication/indication.ts';
 import type { PathPiece } from '../picture/path.ts';
 import { seenAt, type ScaleIndication } from '../scale/scale-indication.ts';
@@ -23,6 +24,12 @@ export function edgeShift(indication: Curved): number {
   return seenAt(indication, indication.edge) - indication.present;
 }
 
+/** The shift, where it is further than an estimate can be off: in a wide vessel the climb is a small part of a division. */
+function edgeNoticed(indication: Curved): number | null {
+  const shift = edgeShift(indication);
+  return Math.abs(shift) > worstEstimate(indication) ? shift : null;
+}
+
 /** Where the edge is on the picture. */
 export function wallPath({ positionOf, mark, edge }: Curved, text: string): PathPiece[] {
   return [{ kind: 'level', y: positionOf(mark) - edge, side: 'wall', text }];
@@ -43,7 +50,7 @@ const meniscusEdge: SightSlip<Curved> = {
   why: (indication) =>
     `${liquidAtStart(indication)} climbs the glass. The scale was made for the lowest point of the curve, so the edge always reads ${tooMuch(indication) ? 'too much' : 'too little'}.`,
   lookAt: () => 'the lowest point of the curve, in the middle of the tube',
-  shift: (indication) => (indication.edge > 0 ? edgeShift(indication) : null),
+  shift: (indication) => (indication.edge > 0 ? edgeNoticed(indication) : null),
   path: (indication) => wallPath(indication, 'the wall'),
 };
 
@@ -55,7 +62,7 @@ const meniscusLow: SightSlip<Curved> = {
   why: (indication) =>
     `${liquidAtStart(indication)} does not wet this wall and stands in a dome. The scale is read at the top of the dome, so the edge always reads ${tooMuch(indication) ? 'too little' : 'too much'}.`,
   lookAt: () => 'the top of the dome, in the middle of the tube',
-  shift: (indication) => (indication.edge < 0 ? edgeShift(indication) : null),
+  shift: (indication) => (indication.edge < 0 ? edgeNoticed(indication) : null),
   path: (indication) => wallPath(indication, 'the wall'),
 };
 

@@ -1,5 +1,6 @@
 import { DISPLAY_HABITS, displayed, laden, weighedWithCare } from '../../../test/readers/display-reader.ts';
 import { proveReaders, type Reader } from '../../../test/readers/prove-readers.ts';
+import { differenceHabits } from '../../../test/readers/subtraction.ts';
 import type { DisplayPicture } from '../display/display.ts';
 import type { ReadingTask } from '../reading-task.ts';
 
@@ -12,6 +13,10 @@ const HABITS: Readonly<Record<string, Habit>> = {
   'zero-sign': (reader) => displayed(reader, (alone, known) => alone - known),
   'not-zeroed': (reader) => displayed(reader, () => 0),
   'container-included': (reader) => displayed(reader, () => 0),
+  ...differenceHabits<DisplayPicture>('container-alone', ({ picture }) => {
+    const [main, alone] = picture.views.map(({ characters }) => characters);
+    return { final: main ?? '', initial: alone ?? '0', unit: picture.unitMark };
+  }),
 };
 
 /** Who is hasty reads at once; who makes another slip has not tared; who takes care has. */

@@ -1,6 +1,14 @@
 import type { DigitalBalance } from '../../instruments/instrument.ts';
 import { BY_HAND, type Aimed } from '../drawing/aimed.ts';
-import { digitsOff, drawnLoad, drawnMass, eitherWay, offBy, oneWrong } from '../weighing/draw-weighing.ts';
+import {
+  digitsOff,
+  drawnLoad,
+  drawnMass,
+  eitherWay,
+  offBy,
+  oneWrong,
+  WRONG_NOW_AND_THEN,
+} from '../weighing/draw-weighing.ts';
 import { DISTURBANCES, type BalanceSituation } from './balance-indication.ts';
 
 /** Moving air and fingerprints are felt by the finest balances only. */
@@ -11,13 +19,7 @@ function canDisturb({ division }: DigitalBalance): readonly (typeof DISTURBANCES
 
 export function drawBalance(tool: DigitalBalance, aimed: Aimed): BalanceSituation {
   const { random } = aimed;
-  const wrong = oneWrong(aimed, [
-    ['unsettled', 0.1],
-    ['container-included', 0.25],
-    ['not-zeroed', 0.1],
-    ['zero-ignored', 0.08],
-    ['zero-sign', 0.02],
-  ]);
+  const wrong = oneWrong(aimed, [['unsettled', 0.1], ...WRONG_NOW_AND_THEN]);
   const value = drawnMass(tool, aimed, 1, 0.25 * tool.range[1]);
   const situation = { value, ...drawnLoad(value, random), ...offBy(tool, wrong, random) };
   if (wrong === 'unsettled')

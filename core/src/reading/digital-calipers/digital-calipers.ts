@@ -8,6 +8,7 @@ import {
   type DisplayPicture,
   type DisplayView,
 } from '../display/display.ts';
+import { drawnZeroError } from '../jaws/draw-jaws.ts';
 import { BY_HAND, type Aimed } from '../drawing/aimed.ts';
 import type { Family } from '../family.ts';
 import { askedIn } from '../indication/asked.ts';
@@ -16,6 +17,7 @@ import { resolutionOf } from '../indication/resolution.ts';
 import { heldAt } from '../jaws/held.ts';
 import { jawsBegun, jawsHandled, jawsRemarks, jawsStanding, type JawsOnBench } from '../jaws/jaws-on-bench.ts';
 import { sizeQuestion } from '../jaws/jaws-question.ts';
+import { shownQuestion } from '../words/shown-question.ts';
 import { broughtTo, checkJaws, JAWS_FIELDS, plainJaws, type JawsSituation } from '../jaws/jaws-situation.ts';
 import { inDrawing } from '../picture/picture-parts.ts';
 import { revealStep, withMinusSign, type RevealStep } from '../picture/reveal-step.ts';
@@ -49,15 +51,14 @@ function indicates(posed: Posed<DigitalCaliper, CaliperSituation>): CaliperIndic
   };
 }
 
-function drawCaliper({ range: [, most], division }: DigitalCaliper, { random, at }: Aimed): CaliperSituation {
+function drawCaliper({ range: [, most], division }: DigitalCaliper, aimed: Aimed): CaliperSituation {
+  const { random, at } = aimed;
   const count = Math.round((3 + (most - 6) * random.uniform() ** 1.6) / division);
   const value = multipleOf(division, at('trailing-zero-dropped') ? Math.round(count / 10) * 10 : count);
-  const off = at('zero-ignored') || at('zero-sign') || random.uniform() < 0.35;
-  const error = 2 + random.below(9);
   return {
     value,
     thing: heldThing(value, random),
-    ...(off ? { zeroError: multipleOf(division, random.uniform() < 0.5 ? -error : error) } : {}),
+    ...drawnZeroError(division, [2, 10], aimed),
     ...(random.uniform() < BY_HAND ? { loose: true } : {}),
   };
 }
@@ -66,9 +67,9 @@ function drawCaliper({ range: [, most], division }: DigitalCaliper, { random, at
 const OPEN_BY = 14;
 
 function caliperPicture({ tool, mark, situation }: CaliperIndication): DisplayPicture {
-  const { zeroError, loose = false, thing = 'thing', ask } = situation;
+  const { zeroError, loose = false, thing = 'thing' } = situation;
   const view = (caption: string, shown: number): DisplayView => ({ caption, characters: litCharacters(tool, shown) });
-  const lookedAt = !loose && zeroError !== undefined && ask !== 'observed';
+  const lookedAt = !loose && zeroError !== undefined;
   const closed = lookedAt ? [view('with the jaws closed', asDisplayed(tool, zeroError))] : [];
   return displayPicture(tool, {
     measures: 'length',
@@ -148,7 +149,8 @@ export const DIGITAL_CALIPERS_FAMILY: Family<
   remarks: (bench) => jawsRemarks(bench, { name: 'jaws', decimals: 2, hasRatchet: false }),
   describe: describeDisplayedJaws,
   fillsWidth: () => false,
-  question: ({ asked, situation }) => (asked === 'observed' ? 'What does the caliper show?' : sizeQuestion(situation)),
+  question: ({ asked, situation }) =>
+    asked === 'observed' ? shownQuestion('caliper', situation) : sizeQuestion(situation),
   hints: (indication) => [
     'Close the jaws first and see what it shows.',
     'Write every digit shown, zeros too.',

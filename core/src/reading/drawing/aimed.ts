@@ -12,9 +12,25 @@ export interface Aimed {
 }
 
 /** True where a slip is aimed at, and otherwise now and then. */
-export function sometimes({ random, at, any }: Aimed, slip: string, chance: number): boolean {
-  return at(slip) || (!any && random.uniform() < chance);
+export function sometimes(aimed: Aimed, slip: string, chance: number): boolean {
+  return sometimesAny(aimed, [slip], chance);
 }
+
+/** True where one of several slips is aimed at, and otherwise now and then. */
+export function sometimesAny({ random, at, any }: Aimed, slips: readonly string[], chance: number): boolean {
+  return slips.some(at) || (!any && random.uniform() < chance);
+}
+
+/** Now and then what a tool that is known to be off shows is asked for, and not what that means. */
+export function drawnAsk(aimed: Aimed): { readonly ask?: 'observed' } {
+  return sometimes(aimed, 'corrected-unasked', 0.2) ? { ask: 'observed' } : {};
+}
+
+/** Slips over a known error. */
+export const OVER_A_ZERO_ERROR = ['zero-ignored', 'zero-sign', 'corrected-unasked'] as const;
+
+/** Slips over a difference of two readings. */
+export const OVER_A_DIFFERENCE = ['difference-added', 'difference-turned', 'difference-borrowed'] as const;
 
 /** An eye off the level, the way that is aimed at. */
 export function drawnEye({ random, at }: Aimed): number {

@@ -4,11 +4,13 @@ import { completeRules, type HouseRules } from '../../rules/house-rules.ts';
 import { seededRandom, type Random } from '../../simulation/random.ts';
 import { asLaid, asOnPaper } from '../bench.ts';
 import { familyOf } from '../families.ts';
+import { isBeyondEstimates } from '../indication/acceptance.ts';
 import { isGiven } from '../indication/resolution.ts';
 import { SituationError } from '../indication/situation-error.ts';
 import { diagnose } from '../judging/diagnose.ts';
 import { indicationOf, inSituation, readingTask, type ReadingTask } from '../reading-task.ts';
 import type { Situation } from '../situation.ts';
+import { estimateOff } from '../slips/estimate-off.ts';
 import { slipById, SLIPS, type KnownSlip } from '../slips.ts';
 import { predictedEntries } from './predictions.ts';
 
@@ -58,9 +60,29 @@ function nudged(task: ReadingTask, divisions: number): ReadingTask | null {
   return inSituation(task, { ...situation, value, ...shown });
 }
 
+/** The task seen from the level, as by somebody who does everything but estimate with care. */
+function fromTheLevel(task: ReadingTask): ReadingTask {
+  return 'eyeHeight' in task.situation ? inSituation(task, { ...task.situation, eyeHeight: 0 }) : task;
+}
+
+/** Whether what a slip leads to is further off than any estimate; what is seen of the tool as it stands tells the others, and a record is no reading. */
+function isTellable(task: ReadingTask, slip: KnownSlip, entries: readonly string[]): boolean {
+  if (slip.needsTheTool === true || slip.stage === 'form' || slip.id === estimateOff.id) return true;
+  const indication = indicationOf(task);
+  return entries.every((entry) => isBeyondEstimates(indication, Number.parseFloat(entry) - indication.answer));
+}
+
+/** Whether a slip can still be made when the reading scatters; what is wrong with the digits or the record does not hang on it. */
+function canBeMade({ stage }: KnownSlip, entries: readonly string[]): boolean {
+  return entries.length > 0 || stage === 'digits' || stage === 'form';
+}
+
 /** Every question that a good item answers with yes: can each aimed slip be made, and is it named first, with scatter either way. */
 function* questions(task: ReadingTask, aim: readonly KnownSlip[]): Generator<boolean> {
-  for (const slip of aim) yield predictedEntries(task, slip).length > 0;
+  for (const slip of aim) {
+    const entries = predictedEntries(task, slip);
+    yield entries.length > 0 && isTellable(task, slip, entries);
+  }
   const { lastDigit } = indicationOf(task).resolution;
   const coincides = lastDigit === 'coincidence';
   const scatter = coincides ? LINE_NUDGES : isGiven(lastDigit) ? [0] : NUDGES;
@@ -68,10 +90,13 @@ function* questions(task: ReadingTask, aim: readonly KnownSlip[]): Generator<boo
     const seen = nudged(task, divisions);
     if (!seen) continue;
     for (const slip of aim) {
+      // A badly estimated digit is off by more than any scatter already.
+      if (divisions !== 0 && slip.id === estimateOff.id) continue;
       const entries = predictedEntries(seen, slip);
       // Another line that seems to coincide changes all that follows from it: then only the likeliest way counts.
       const asked = divisions !== 0 && coincides ? entries.slice(0, 1) : entries;
-      yield asked.every((entry) => diagnose(task, entry).slips[0]?.ids.join() === slip.id);
+      const read = slip.id === estimateOff.id ? fromTheLevel(task) : task;
+      yield canBeMade(slip, entries) && asked.every((entry) => diagnose(read, entry).slips[0]?.ids.join() === slip.id);
     }
   }
 }
@@ -97,20 +122,19 @@ export function drawSituation(
   return familyOf(instrument).draw(instrument, aimed);
 }
 
-/** How many situations are tried before a slip counts as one that cannot be told apart on a tool. */
-const CHANCES = 24;
+/** A slip that can be told in fewer than so many of so many situations is not aimed at: good items would be too hard to find. */
+const CHANCES = 80;
+const ENOUGH = 2;
 
 /** Whether a slip can be made on an instrument and told from every other: on a coarse scale a small shift of the eye cannot. */
 function canBeTold(slip: KnownSlip, instrument: Instrument, rules: HouseRules): boolean {
   const random = seededRandom(1);
-  for (let chance = 0; chance < CHANCES; chance += 1) {
-    if (
-      answered(asLaid(readingTask(instrument.id, drawSituation(instrument, random, [slip.id], rules), rules)), [slip])
-        .all
-    )
-      return true;
+  let told = 0;
+  for (let chance = 0; chance < CHANCES && told < ENOUGH; chance += 1) {
+    const situation = drawSituation(instrument, random, [slip.id], rules);
+    if (answered(asLaid(readingTask(instrument.id, situation, rules)), [slip]).all) told += 1;
   }
-  return false;
+  return told === ENOUGH;
 }
 
 /** Worked out once for each tool and set of rules: complete rules never change. */

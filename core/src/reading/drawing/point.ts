@@ -7,6 +7,13 @@ export function nearestMultiple(step: number, value: number): number {
   return multipleOf(step, Math.round(value / step));
 }
 
+/** The mark nearest to a point, of those within bounds. */
+function markWithin(division: number, raw: number, least: number, most: number): number {
+  const nearest = nearestMultiple(division, raw);
+  if (nearest > most) return nearestMultiple(division, nearest - division);
+  return nearest < least ? nearestMultiple(division, nearest + division) : nearest;
+}
+
 /**
  * A point on the scale to be read: on a mark where a written zero is aimed at; where a step is not much narrower than the accepted
  * band, on a step, since between two of them a careful reader would have too little room.
@@ -14,7 +21,7 @@ export function nearestMultiple(step: number, value: number): number {
 export function drawnPoint(resolution: Resolution, aimed: Aimed, least: number, most: number): number {
   const { random, rules } = aimed;
   const raw = least + random.uniform() * (most - least);
-  if (sometimes(aimed, 'trailing-zero-dropped', 0.1)) return nearestMultiple(resolution.division, raw);
+  if (sometimes(aimed, 'trailing-zero-dropped', 0.1)) return markWithin(resolution.division, raw, least, most);
   const { step, lastDigit } = resolution;
   const coarse = lastDigit === 'tenths' && step > acceptanceBand(resolution, rules) / 3;
   return coarse ? Number((Math.round(raw / step) * step).toFixed(6)) : Number(raw.toFixed(6));

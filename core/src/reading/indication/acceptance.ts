@@ -1,7 +1,9 @@
+import { Decimal } from '../../numbers/decimal.ts';
+import { roundToPlace } from '../../numbers/rounding.ts';
 import type { HouseRules } from '../../rules/house-rules.ts';
 import { decimalsOf, lastMarkPassed, multipleOf } from '../../scales/linear-scale.ts';
 import type { Indication } from './indication.ts';
-import { isGiven, type ReadingStep, type Resolution } from './resolution.ts';
+import { isEstimate, isGiven, type ReadingStep, type Resolution } from './resolution.ts';
 
 /** A difference of two readings is accepted within this many times the band of one. */
 const DIFFERENCE_BAND = 1.5;
@@ -15,6 +17,30 @@ export function acceptanceBand(
   if (lastDigit === 'coincidence') return division;
   if (isGiven(lastDigit)) return 0;
   return (acceptance / 10) * division * (difference ? DIFFERENCE_BAND : 1);
+}
+
+/** How far off the truth an estimate is at most, in divisions. */
+const WORST_ESTIMATE = 0.5;
+
+/** How far off the truth badly made estimates reach, in the instrument's unit: of a difference both are made badly. */
+export function worstEstimate({ resolution, isDifference }: Pick<Indication, 'resolution' | 'isDifference'>): number {
+  return isEstimate(resolution.lastDigit) ? WORST_ESTIMATE * resolution.division * (isDifference ? 2 : 1) : 0;
+}
+
+/** Whether a wrong reading is further from the right one than any estimate, with the band about it: only then something else must be behind it. */
+export function isBeyondEstimates(indication: Indication, offBy: number): boolean {
+  const { resolution, rules, isDifference } = indication;
+  return Math.abs(offBy) > worstEstimate(indication) + acceptanceBand(resolution, rules, isDifference) + HAIR;
+}
+
+/** Whether a number can have been read at all: what was read for it lies on the scale, or where the mark itself stands. */
+export function isOnScale({ tool, mark, subtracted, resolution }: Indication, number: number): boolean {
+  if (mark === null) return true;
+  const [least, most] = tool.range;
+  const read = number + subtracted;
+  // What is taken off a mark can have further digits than the answer is written with.
+  const room = HAIR + (judgedAtMarks(resolution) ? 10 ** resolution.place / 2 : 0);
+  return read >= Math.min(least, mark) - room && read <= Math.max(most, mark) + room;
 }
 
 /** Room for the rounding of doubles when a reading lies exactly on the edge of a band. */
@@ -71,13 +97,27 @@ export function judgedAtMarks({ lastDigit }: Resolution): boolean {
   return lastDigit === 'half-division' || lastDigit === 'nearest-division';
 }
 
-/** Every number that counts as right, lowest first: readings, less what is taken off. */
-export function acceptedAnswers({ resolution, rules, answer, subtracted, isDifference }: Indication): number[] {
+/** A reading less what is taken off it, to the place that is written. */
+export function lessWhatIsTakenOff(
+  { resolution, rules }: Pick<Indication, 'resolution' | 'rules'>,
+  reading: number | string,
+  off: number | string,
+): Decimal {
+  return roundToPlace(new Decimal(reading).minus(off), resolution.place, rules.rounding);
+}
+
+/** Every number that counts as right, lowest first: readings, less what is taken off; none that is off the scale. */
+export function acceptedAnswers(indication: Indication): number[] {
+  return answersAnywhere(indication).filter((answer) => isOnScale(indication, answer));
+}
+
+function answersAnywhere(indication: Indication): number[] {
+  const { resolution, rules, answer, subtracted, subtractedIsRead, isDifference } = indication;
   if (!judgedAtMarks(resolution)) return acceptedReadings(resolution, rules, answer, isDifference);
   // Halves and whole divisions are judged at the marks; what is taken off follows.
-  const offs = isDifference ? acceptedReadings(resolution, rules, subtracted) : [subtracted];
+  const offs = subtractedIsRead ? acceptedReadings(resolution, rules, subtracted) : [subtracted];
   const all = acceptedReadings(resolution, rules, answer + subtracted).flatMap((reading) =>
-    offs.map((one) => Number((reading - one).toFixed(Math.max(0, -resolution.place)))),
+    offs.map((off) => lessWhatIsTakenOff(indication, reading, off).toNumber()),
   );
   return [...new Set(all)].sort((a, b) => a - b);
 }

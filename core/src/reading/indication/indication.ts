@@ -37,6 +37,8 @@ export interface Indication<T = Instrument, S = AnySituation> extends Posed<T, S
   readonly subtracted: number;
   /** The number that is right to write, before it is rounded. */
   readonly answer: number;
+  /** Whether what is taken off is read on the same scale, and so as far as the scale is read: a starting mark, a zero seen on the tool. */
+  readonly subtractedIsRead: boolean;
   /** A difference of two readings has both readings' scatter. */
   readonly isDifference: boolean;
   /** False for a mean of two readings: it stands at no mark, and what was miscounted in either cannot be told from it. */
@@ -50,6 +52,7 @@ export interface Indication<T = Instrument, S = AnySituation> extends Posed<T, S
 type Known = Pick<Indication, 'resolution' | 'mark' | 'subtracted' | 'words'> & {
   readonly answer?: number;
   readonly isDifference?: boolean;
+  readonly subtractedIsRead?: boolean;
   readonly standsAtMark?: boolean;
   readonly graduation?: LinearScale;
 };
@@ -73,6 +76,7 @@ export function indicationFrom<T, S extends AnySituation & { readonly from?: num
     standsAtMark: true,
     answer: withoutDust(withoutDust(mark ?? 0) - subtracted),
     ...known,
+    subtractedIsRead: known.subtractedIsRead ?? known.isDifference ?? asked === 'delivered',
     graduation: known.graduation ?? null,
   };
 }

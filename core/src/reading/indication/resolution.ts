@@ -13,6 +13,11 @@ export function isGiven(lastDigit: LastDigit): lastDigit is 'displayed' | 'known
   return lastDigit === 'displayed' || lastDigit === 'known';
 }
 
+/** Whether a digit beyond the marks is estimated, or at least judged between them. */
+export function isEstimate(lastDigit: LastDigit): lastDigit is Estimate {
+  return lastDigit !== 'coincidence' && !isGiven(lastDigit);
+}
+
 /** What a reading may be a multiple of, and the place it is written to. */
 export interface ReadingStep {
   readonly step: number;
@@ -52,7 +57,7 @@ function stepOf(division: number, estimate: Estimate): number {
 
 /** The rule by which a last digit is estimated; the nearest division where nothing is. */
 export function estimateIn(lastDigit: LastDigit): Estimate {
-  return lastDigit === 'coincidence' || isGiven(lastDigit) ? 'nearest-division' : lastDigit;
+  return isEstimate(lastDigit) ? lastDigit : 'nearest-division';
 }
 
 /** Worked out once for each division and rule: those in use are few. */

@@ -2,7 +2,7 @@ import type { Instrument } from '../../instruments/instrument.ts';
 import { Decimal } from '../../numbers/decimal.ts';
 import { writtenAtPlace } from '../../numbers/rounding.ts';
 import type { HouseRules } from '../../rules/house-rules.ts';
-import { acceptedAnswers, judgedAtMarks } from './acceptance.ts';
+import { acceptedAnswers, judgedAtMarks, lessWhatIsTakenOff } from './acceptance.ts';
 import type { Indication } from './indication.ts';
 import type { ReadingStep } from './resolution.ts';
 
@@ -34,11 +34,11 @@ export function roughlyWritten(value: number, { step, place }: ReadingStep): str
 
 /** The right answer as it is written. */
 function writtenAnswer(indication: Indication): string {
-  const { resolution, rules, answer, subtracted, isDifference } = indication;
+  const { resolution, rules, answer, subtracted, subtractedIsRead } = indication;
   if (subtracted === 0 || !judgedAtMarks(resolution)) return writtenReading(indication, answer);
-  const reading = new Decimal(writtenReading(indication, answer + subtracted));
-  const off = isDifference ? writtenReading(indication, subtracted) : subtracted;
-  return writtenAtPlace(reading.minus(off), resolution.place, rules.rounding);
+  const reading = writtenReading(indication, answer + subtracted);
+  const off = subtractedIsRead ? writtenReading(indication, subtracted) : subtracted;
+  return writtenAtPlace(lessWhatIsTakenOff(indication, reading, off), resolution.place, rules.rounding);
 }
 
 /** What a careful observer with a level eye would write, and the band about the true value that is accepted. */

@@ -1,14 +1,19 @@
 import { multipleOf } from '../../scales/linear-scale.ts';
-import { BY_HAND, sometimes, type Aimed } from '../drawing/aimed.ts';
+import { BY_HAND, drawnAsk, OVER_A_ZERO_ERROR, sometimesAny, type Aimed } from '../drawing/aimed.ts';
 import type { JawsSituation } from './jaws-situation.ts';
 
-/** How far a caliper or a micrometer is off, in its last digits: a few, and either way. */
-export function drawnZeroError(division: number, aimed: Aimed): Pick<JawsSituation, 'zeroError'> {
-  const wanted = aimed.at('zero-sign') || aimed.at('zero-negative-misread') || sometimes(aimed, 'zero-ignored', 0.4);
-  if (!wanted) return {};
-  const count = 2 + aimed.random.below(division < 0.1 ? 5 : 3);
-  const negative = aimed.at('zero-negative-misread') || aimed.random.uniform() < 0.5;
-  return { zeroError: multipleOf(division, negative ? -count : count) };
+const OVER_A_NEGATIVE = ['zero-negative-misread', 'zero-negative-forwards'];
+
+/** How far a caliper or a micrometer is off: so many of its last digits, and either way. */
+export function drawnZeroError(
+  digit: number,
+  [least, most]: readonly [number, number],
+  aimed: Aimed,
+): Pick<JawsSituation, 'zeroError' | 'ask'> {
+  if (!sometimesAny(aimed, [...OVER_A_ZERO_ERROR, ...OVER_A_NEGATIVE], 0.4)) return {};
+  const count = least + aimed.random.below(most - least + 1);
+  const negative = OVER_A_NEGATIVE.some(aimed.at) || aimed.random.uniform() < 0.5;
+  return { zeroError: multipleOf(digit, negative ? -count : count), ...drawnAsk(aimed) };
 }
 
 /**

@@ -1,15 +1,14 @@
-import { Decimal } from '../../numbers/decimal.ts';
-import { roundToPlace } from '../../numbers/rounding.ts';
 import { parseUnit, type Unit } from '../../units/unit.ts';
-import { acceptedAnswers, acceptedReadings, HAIR, marksBeside } from '../indication/acceptance.ts';
 import type { Indication } from '../indication/indication.ts';
-import { resolutionOf } from '../indication/resolution.ts';
-import { expectedFrom } from '../indication/written.ts';
+import { writtenUnitOf } from '../indication/written.ts';
 import { indicationOf, type ReadingTask } from '../reading-task.ts';
+import { slipOn } from '../slips.ts';
+import { estimateOff } from '../slips/estimate-off.ts';
 import { parseEntry, UnreadableEntryError, type Entry } from './entry.ts';
-import { merged, predictedText, weigh, type Weighed } from './explanations.ts';
-import { countSlipsOn, ratesFrom, type RateOf, type SlipHistory } from './hypotheses.ts';
+import { merged, predictedText, weigh, weighTwoCounted, type Weighed } from './explanations.ts';
+import { ratesFrom, type RateOf, type SlipHistory } from './hypotheses.ts';
 import { measureOf, type Measure } from './measure.ts';
+import { asDigits, isSound, nearness, placedFor } from './nearness.ts';
 
 export interface SlipFound {
   /** One slip, or two made together; slips of the record come last. */
@@ -27,70 +26,32 @@ export interface Diagnosis {
   readonly slips: readonly SlipFound[];
   /** Signed distance from the true value in smallest divisions; null when nothing could be read. */
   readonly offBy: number | null;
-  /** For an unreadable entry, what is wrong with it. */
+  /** For an unreadable entry, what is wrong with it; for the right quantity in another unit, that it is. */
   readonly message?: string;
 }
 
-/** A wrong reading that no slip explains: how often, and over how many divisions it is spread. */
-const MISJUDGED = { rate: 0.05, divisions: 30 };
+/**
+ * A wrong reading that no slip explains: how often it is made, and how far off it is, in divisions. Half of them are near misses, of a
+ * few divisions; the others are spread alike as far as `far`, and ever less beyond it.
+ */
+const UNEXPLAINED = { rate: 0.05, near: 1.5, far: 30 };
 
-function found(weighed: readonly Weighed[], unexplained: number, entry: Entry): SlipFound[] {
+function found(weighed: readonly Weighed[], unexplained: number): SlipFound[] {
   const total = weighed.reduce((sum, one) => sum + one.weight, unexplained);
   return weighed.map((one) => ({
     ids: one.ids,
-    predicted: predictedText(one, entry),
+    predicted: predictedText(one),
     probability: one.weight / total,
   }));
 }
 
-/** True for the last mark or the nearest one where estimating adds no place: read rightly, and not estimated. */
-function isMarkBeside(indication: Indication, entered: number): boolean {
-  const { mark, subtracted } = indication;
-  return (
-    mark !== null && marksBeside(indication, mark).some((beside) => Math.abs(beside - subtracted - entered) <= HAIR)
-  );
-}
-
-/** How likely a wrong reading that no slip explains is this one: alike over the usual distance, and ever less likely beyond it. */
-function misjudgedBy(offBy: number, { step, division }: Measure): number {
-  const near = (MISJUDGED.rate * step) / (MISJUDGED.divisions * division);
-  return near * Math.min(1, (MISJUDGED.divisions / Math.abs(offBy)) ** 2);
-}
-
-/** What is left of a reading when a part of the tool was not read at all, as a vernier, is another slip than a digit left out. */
-function leftAPartOut(indication: Indication, entered: number): boolean {
-  const { mark, subtracted } = indication;
-  if (mark === null) return false;
-  return countSlipsOn(indication).some((slip) =>
-    slip
-      .counted(indication, mark)
-      .some(({ value, place }) => place !== undefined && Math.abs(value - subtracted - entered) <= HAIR),
-  );
-}
-
-/** Right eye: within the band, or the right reading cut or rounded by one place. */
-function isRightEye(indication: Indication, entry: Entry, measure: Measure, accepted: readonly number[]): boolean {
-  if (accepted.some((reading) => Math.abs(reading - entry.value) <= HAIR)) return true;
-  if (Math.abs(entry.value - indication.answer) <= measure.band + HAIR || isMarkBeside(indication, entry.value))
-    return true;
-  if (entry.place < measure.place) {
-    // Digits that were not measured, added to a reading that was: it is judged without them.
-    const measured = new Decimal(entry.value)
-      .toDecimalPlaces(Math.max(0, -measure.place), Decimal.ROUND_DOWN)
-      .toNumber();
-    return accepted.some((reading) => Math.abs(reading - measured) <= HAIR);
-  }
-  if (entry.place !== measure.place + 1 || leftAPartOut(indication, entry.value)) return false;
-  const right = new Decimal(expectedFrom(indication).text);
-  return (
-    right.toDecimalPlaces(Math.max(0, -entry.place), Decimal.ROUND_DOWN).equals(entry.value) ||
-    roundToPlace(right, entry.place).equals(entry.value)
-  );
-}
-
-/** Who writes a fraction has read to the nearest mark, whatever the class estimates. */
-function nearestMarks({ resolution, rules, answer }: Indication): number[] {
-  return acceptedReadings(resolutionOf(resolution.division, 'nearest-division'), rules, answer);
+/** How likely a wrong reading that no slip explains is this one. @param offBy in divisions. */
+function unexplainedBy(offBy: number, { step, division }: Measure): number {
+  const { rate, near, far } = UNEXPLAINED;
+  // Cauchy's distribution, and an even one with tails that hold as much as its middle: each has the mass 1.
+  const nearby = near / (Math.PI * (near ** 2 + offBy ** 2));
+  const anywhere = Math.min(1, (far / offBy) ** 2) / (4 * far);
+  return (rate * ((nearby + anywhere) / 2) * step) / division;
 }
 
 const UNITS = new Map<string, Unit>();
@@ -124,26 +85,70 @@ export function diagnose(task: ReadingTask, entry: string, history?: SlipHistory
   const read = readEntry(indication, entry);
   if (typeof read === 'string') return { verdict: 'unreadable', slips: [], offBy: null, message: read };
   const measure = measureOf(indication);
-  const offBy = (read.value - indication.answer) / measure.division;
-  const accepted = read.isFraction ? nearestMarks(indication) : acceptedAnswers(indication);
-  const rightEye = isRightEye(indication, read, measure, accepted);
-  const wellWritten =
-    read.unit === 'fits' &&
-    read.place === measure.place &&
-    accepted.some((reading) => Math.abs(reading - read.value) <= HAIR);
-  if (wellWritten) return { verdict: 'sound', slips: [], offBy };
-  const misjudged = misjudgedBy(offBy, measure);
-  const weighed = merged(weigh(read, indication, ratesFrom(history), measure));
-  if (rightEye) {
-    const records = weighed.filter(
-      (one) => one.hypothesis.ids.length + one.meant.ids.length === 0 && one.ids.length > 0,
-    );
-    return { verdict: 'record', slips: found(records, 0, read), offBy };
+  const quantity = placedFor(read, measure);
+  if (isSound(indication, quantity, measure)) {
+    const offBy = (quantity.value - indication.answer) / measure.division;
+    return { verdict: 'sound', slips: [], offBy, ...inOtherUnit(quantity, indication) };
   }
-  const likely = weighed.filter(
-    (one) => one.ids.length > 0 && one.weight > misjudged && one.hypothesis.ids.length + one.meant.ids.length > 0,
+  const digits = asDigits(quantity);
+  if (digits === null) return judged(indication, [quantity], measure, ratesFrom(history));
+  const isUnit = nearness(indication, digits, measure) === 'right';
+  return judged(indication, isUnit ? [digits] : [quantity, digits], measure, ratesFrom(history));
+}
+
+/** The right quantity in another unit is right, and the tool’s own unit is told. */
+function inOtherUnit({ number, otherUnit }: Entry, { tool, rules }: Indication): { readonly message?: string } {
+  if (otherUnit === null || otherUnit.isPowerOfTen) return {};
+  const unit = writtenUnitOf(tool, rules);
+  return {
+    message: `${number.text} ${otherUnit.symbol} is the right quantity. This tool is marked in ${unit}, so write ${unit} next time.`,
+  };
+}
+
+/** Nothing but how it was written is behind an entry; a digit is missing from the right reading, and no more. */
+function isOfTheRecord({ hypothesis, meant, entry }: Weighed): boolean {
+  return hypothesis.ids.length + meant.ids.length === 0 && (meant.place ?? entry.place) <= hypothesis.measure.place + 1;
+}
+
+/** Something that is seen of the tool as it stands speaks for a slip. */
+function isOfTheTool({ hypothesis, meant }: Weighed, { tool }: Indication): boolean {
+  const [id, ...others] = hypothesis.ids;
+  return id !== undefined && others.length + meant.ids.length === 0 && slipOn(tool, id)?.needsTheTool === true;
+}
+
+/** Another slip, and a digit that was estimated badly as well: that could bring nearly any slip to nearly any entry. */
+function isBesideBadEstimate({ hypothesis, meant }: Weighed): boolean {
+  return hypothesis.ids.includes(estimateOff.id) && hypothesis.ids.length + meant.ids.length > 1;
+}
+
+/** Names what is behind an entry that is not sound. @param readings what may have been written, the likeliest first. */
+function judged(
+  indication: Indication,
+  readings: readonly [Entry, ...Entry[]],
+  measure: Measure,
+  rateOf: RateOf,
+): Diagnosis {
+  const [entry] = readings;
+  const offBy = (entry.value - indication.answer) / measure.division;
+  const near = nearness(indication, entry, measure);
+  const weighed = merged(readings.flatMap((one) => weigh(one, indication, rateOf, measure))).filter(
+    ({ ids }) => ids.length > 0,
   );
-  return { verdict: likely.length > 0 ? 'slip' : 'unexplained', slips: found(likely, misjudged, read), offBy };
+  if (near !== 'wrong') {
+    // Within the band the eye was right. Where a digit is missing, an eye off the level may have seen just that.
+    const told = weighed.filter((one) => isOfTheRecord(one) || (near === 'cut' && isOfTheTool(one, indication)));
+    const [first] = told;
+    if (first) return { verdict: isOfTheRecord(first) ? 'record' : 'slip', slips: found(told, 0), offBy };
+  }
+  const unexplained = unexplainedBy(offBy, measure);
+  const isLikely = (one: Weighed): boolean => one.weight > unexplained && !isOfTheRecord(one);
+  const simple = weighed.filter((one) => isLikely(one) && !isBesideBadEstimate(one));
+  // What nothing simpler explains: two slips of counting, or another slip and a bad estimate.
+  const likely =
+    simple.length > 0
+      ? simple
+      : merged([...weighed, ...weighTwoCounted(entry, indication, rateOf, measure)]).filter(isLikely);
+  return { verdict: likely.length > 0 ? 'slip' : 'unexplained', slips: found(likely, unexplained), offBy };
 }
 
 const ALIKE: RateOf = () => 1;

@@ -18,7 +18,7 @@ export interface SlipExplained {
  */
 export function explainSlips(task: ReadingTask, found: Pick<SlipFound, 'ids'>): SlipExplained[] {
   const indication = indicationOf(task);
-  return found.ids.map((id) => {
+  return [...new Set(found.ids)].map((id) => {
     const slip = slipOn(indication.tool, id);
     if (!slip) throw new UnknownSlipError(id);
     const { name } = slip;

@@ -3,7 +3,7 @@ import type { Entry } from './entry.ts';
 import { HAIR } from '../indication/acceptance.ts';
 import type { Indication } from '../indication/indication.ts';
 import { roughlyWritten } from '../indication/written.ts';
-import { hypothesesFor, type Hypothesis, type RateOf } from './hypotheses.ts';
+import { countedTwice, hypothesesFor, type Hypothesis, type RateOf } from './hypotheses.ts';
 import type { Measure } from './measure.ts';
 import { DIGITS_SLIPS } from '../slips/digits.ts';
 import { droppedDigit, extraDigit, trailingZeroDropped, unitMissing, unitWrong } from '../slips/form.ts';
@@ -24,9 +24,28 @@ function erfc(x: number): number {
   return x >= 0 ? tail : 2 - tail;
 }
 
-/** Mass of a normal scatter about `centre` between two bounds. */
-function massBetween(low: number, high: number, centre: number, scatter: number): number {
-  return (erfc((low - centre) / (scatter * Math.SQRT2)) - erfc((high - centre) / (scatter * Math.SQRT2))) / 2;
+/** Mass of a standard normal scatter between two bounds. */
+function normalMass(low: number, high: number): number {
+  return (erfc(low / Math.SQRT2) - erfc(high / Math.SQRT2)) / 2;
+}
+
+/** Part of the estimates of a point that fall between two bounds. */
+type Falls = (low: number, high: number) => number;
+
+/** How the estimates of a point scatter: carefully made ones normally; badly made ones further off than is accepted, as far as they go. */
+function fallsAbout({ value, estimated, measure }: Hypothesis): Falls {
+  const { scatter, badly } = measure;
+  if (estimated !== 'badly') return (low, high) => normalMass((low - value) / scatter, (high - value) / scatter);
+  const [least, most] = [badly.least / badly.scatter, badly.most / badly.scatter];
+  const all = 2 * normalMass(least, most);
+  const above = (low: number, high: number): number => {
+    const [from, to] = [Math.max(low, least), Math.min(high, most)];
+    return from < to ? normalMass(from, to) : 0;
+  };
+  return (low, high) => {
+    const [from, to] = [(low - value) / badly.scatter, (high - value) / badly.scatter];
+    return (above(from, to) + above(-to, -from)) / all;
+  };
 }
 
 /** The digits of an entry in the instrument's unit, written out in full. */
@@ -46,11 +65,18 @@ interface Meant {
   readonly slip: DigitsSlip | null;
 }
 
+function asWritten({ value, place }: Entry): Meant {
+  return { ids: [], value, place, prior: 1, slip: null };
+}
+
+/** What the digits of an entry may have been meant for: just what they say, or, with zeros at their end that only hold places, less. */
 function meanings(entry: Entry, rateOf: RateOf): Meant[] {
-  const asWritten: Meant = { ids: [], value: entry.value, place: entry.place, prior: 1, slip: null };
   const text = entryText(entry);
+  const holdsPlaces =
+    entry.surePlace > entry.place ? [{ ...asWritten(entry), place: entry.surePlace, prior: HOLDS_PLACES }] : [];
   return [
-    asWritten,
+    asWritten(entry),
+    ...holdsPlaces,
     ...DIGITS_SLIPS.flatMap((slip) =>
       slip.meant(text).map(({ value, placeTells, part }): Meant => ({
         ids: [slip.id],
@@ -63,22 +89,31 @@ function meanings(entry: Entry, rateOf: RateOf): Meant[] {
   ];
 }
 
+/** How often zeros at the end of a whole number only hold places, for each time they were read. */
+const HOLDS_PLACES = 0.1;
+/** Who leaves out one digit more than the last leaves out so many of a hundred times another. */
+const ANOTHER_DIGIT = 0.3;
+
 /** How likely somebody who came to a hypothesis writes the number meant; 0 when it is not consistent with it. */
 function likelihood(hypothesis: Hypothesis, meant: Meant): number {
   const distance = Math.abs(meant.value - hypothesis.value);
-  if (!hypothesis.scatter) return distance <= HAIR ? 1 : 0;
-  const { step, place, band, scatter } = hypothesis.measure;
-  if (distance > 2 * 10 ** (place + 1) + band) return 0;
-  // What a careful reader may write for the point seen: rounded to a step, and scattered.
-  const near = distance <= Math.max(band, step / 2 + WIDEST * scatter, HAIR) + HAIR;
-  if (meant.place === place + 1) {
-    const ten = 10 ** meant.place;
-    const cut = massBetween(meant.value - step / 2, meant.value + ten - step / 2, hypothesis.value, scatter);
-    const rounded = massBetween(meant.value - ten / 2, meant.value + ten / 2, hypothesis.value, scatter);
+  if (hypothesis.estimated === 'not') return distance <= HAIR ? 1 : 0;
+  const { step, place, band, scatter, badly } = hypothesis.measure;
+  const coarsest = Math.max(place, meant.place ?? place);
+  if (distance > 2 * 10 ** Math.max(place + 1, coarsest) + band) return 0;
+  const falls = fallsAbout(hypothesis);
+  // What may be written for the point seen: rounded to a step, and scattered.
+  const widest = hypothesis.estimated === 'badly' ? badly.most : Math.max(band - step / 2, WIDEST * scatter);
+  const near = distance <= step / 2 + widest + HAIR;
+  if (coarsest > place) {
+    const ten = 10 ** coarsest;
+    const cut = falls(meant.value - step / 2, meant.value + ten - step / 2);
+    const rounded = falls(meant.value - ten / 2, meant.value + ten / 2);
     const mass = (cut + rounded) / 2;
-    return near || mass > 0.02 ? mass : 0;
+    const further = ANOTHER_DIGIT ** (coarsest - place - 1);
+    return near || mass > 0.02 ? mass * further : 0;
   }
-  return near ? massBetween(meant.value - step / 2, meant.value + step / 2, hypothesis.value, scatter) : 0;
+  return near ? falls(meant.value - step / 2, meant.value + step / 2) : 0;
 }
 
 /** Alternatives that explain the form of an entry, each with its odds; [[]] when the form is as it should be. */
@@ -106,10 +141,10 @@ function digitExplanations(meant: Meant, hypothesis: Hypothesis, rateOf: RateOf)
   )
     return [{ ids: [], prior: 1 }];
   if (meant.place <= measure.place) return [{ ids: [extraDigit.id], prior: rateOf(extraDigit) }];
-  if (!hypothesis.scatter) return [{ ids: [], prior: 1 }];
+  if (hypothesis.estimated === 'not') return [{ ids: [], prior: 1 }];
   const dropped = { ids: [droppedDigit.id], prior: rateOf(droppedDigit) };
   const reach = Math.max(measure.step / 2, measure.division * ON_THE_MARK);
-  const onTheMark = massBetween(meant.value - reach, meant.value + reach, hypothesis.value, measure.scatter);
+  const onTheMark = fallsAbout(hypothesis)(meant.value - reach, meant.value + reach);
   const zero = {
     ids: [trailingZeroDropped.id],
     prior: rateOf(trailingZeroDropped) * onTheMark,
@@ -123,23 +158,34 @@ export interface Weighed {
   readonly weight: number;
   readonly hypothesis: Hypothesis;
   readonly meant: Meant;
+  /** As what the entry was taken. */
+  readonly entry: Entry;
 }
 
 /** Weighs every explanation of an entry, by Bayes’ rule and not yet normalised. */
 export function weigh(entry: Entry, indication: Indication, rateOf: RateOf, measure: Measure): Weighed[] {
-  const all = hypothesesFor(indication, rateOf, measure);
+  return weighedBy(entry, hypothesesFor(indication, rateOf, measure), meanings(entry, rateOf), rateOf);
+}
+
+/** Weighs two slips of counting made together, on parts of the tool that are counted apart: for what nothing simpler explains. */
+export function weighTwoCounted(entry: Entry, indication: Indication, rateOf: RateOf, measure: Measure): Weighed[] {
+  return weighedBy(entry, countedTwice(indication, rateOf, measure), [asWritten(entry)], rateOf);
+}
+
+function weighedBy(entry: Entry, all: readonly Hypothesis[], meant: readonly Meant[], rateOf: RateOf): Weighed[] {
   const weighed: Weighed[] = [];
-  for (const meant of meanings(entry, rateOf)) {
+  for (const one of meant) {
     for (const hypothesis of all) {
-      if (hypothesis.ids.length + meant.ids.length > 2) continue;
-      const mass = likelihood(hypothesis, meant);
+      if (hypothesis.ids.length + one.ids.length > 2) continue;
+      const mass = likelihood(hypothesis, one);
       if (mass <= 0) continue;
-      for (const form of formExplanations(entry, meant, hypothesis, rateOf)) {
+      for (const form of formExplanations(entry, one, hypothesis, rateOf)) {
         weighed.push({
-          ids: [...hypothesis.ids, ...meant.ids, ...form.ids],
-          weight: hypothesis.prior * meant.prior * mass * form.prior,
+          ids: [...hypothesis.ids, ...one.ids, ...form.ids],
+          weight: hypothesis.prior * one.prior * mass * form.prior,
           hypothesis,
-          meant,
+          meant: one,
+          entry,
         });
       }
     }
@@ -159,9 +205,9 @@ export function merged(weighed: readonly Weighed[]): Weighed[] {
 }
 
 /** The reading an explanation predicts, written as the entry was. */
-export function predictedText({ hypothesis, meant }: Weighed, entry: Entry): string {
+export function predictedText({ hypothesis, meant, entry }: Weighed): string {
   const { measure } = hypothesis;
-  const asMeant = meant.place !== null && (meant.place > measure.place || !hypothesis.scatter);
+  const asMeant = meant.place !== null && (meant.place > measure.place || hypothesis.estimated === 'not');
   const text = asMeant
     ? writtenAtPlace(meant.value, Math.min(0, meant.place))
     : roughlyWritten(hypothesis.value, measure);

@@ -2,7 +2,7 @@ import { familyOf } from '../families.ts';
 import { marksBeside } from '../indication/acceptance.ts';
 import type { Indication } from '../indication/indication.ts';
 import { droppedDigit } from '../slips/form.ts';
-import type { CorrectionSlip, CountSlip, SightSlip, Slip } from '../slips/slip.ts';
+import type { CorrectionSlip, CountSlip, Estimated, SightSlip, Slip } from '../slips/slip.ts';
 import { measureWith, type Measure } from './measure.ts';
 
 /** What a student has done before: how many readings, and how many of them showed each slip. */
@@ -14,13 +14,13 @@ export interface SlipHistory {
 /** Readings that the base rates stand for when a student's own are weighed against them (a Beta prior's size). */
 const PRIOR_READINGS = 20;
 
-/** A way to have come to a number: what was meant, how likely that is, and whether the last digit scatters. */
+/** A way to have come to a number: what was meant, how likely that is, and how the last digit was estimated. */
 export interface Hypothesis {
   readonly ids: readonly string[];
   /** A mark on the scale until something is taken off it, then the number written. */
   readonly value: number;
   readonly prior: number;
-  readonly scatter: boolean;
+  readonly estimated: Estimated;
   /** What the number is written by: the instrument's own steps, unless a division was taken for something else. */
   readonly measure: Measure;
   /** A slip of the record that decided the number itself. */
@@ -69,7 +69,7 @@ function stagesOf({ tool }: Indication): Stages {
 
 /** What can have been seen: the truth, each slip of sight, and each pair of them. */
 function sightings(indication: Indication, value: number, rateOf: RateOf, measure: Measure): Hypothesis[] {
-  const asSeen = { scatter: true, measure, form: [], off: indication.subtracted };
+  const asSeen = { estimated: 'carefully' as const, measure, form: [], off: indication.subtracted };
   const single = stagesOf(indication).sight.flatMap((slip): Hypothesis[] => {
     const shift = slip.shift(indication);
     return shift === null ? [] : [{ ids: [slip.id], value: value + shift, prior: rateOf(slip), ...asSeen }];
@@ -94,7 +94,7 @@ function stoppedAtMarks(indication: Indication, seen: Hypothesis, rateOf: RateOf
       ...seen,
       value,
       prior: (seen.prior * rateOf(droppedDigit)) / marks.length,
-      scatter: false,
+      estimated: 'not',
       form: [droppedDigit.id],
     }));
 }
@@ -104,13 +104,13 @@ function countedWrongly(indication: Indication, slip: CountSlip, seen: Hypothesi
   const atStart = indication.isDifference ? slip.counted(indication, seen.off) : [];
   return slip
     .counted(indication, seen.value)
-    .flatMap(({ value, scatter, part, division, place }, way): Hypothesis[] => {
+    .flatMap(({ value, estimated, part, division, place }, way): Hypothesis[] => {
       const one: Hypothesis = {
         ...seen,
         ids: [...seen.ids, slip.id],
         value,
         prior: seen.prior * rateOf(slip) * part,
-        scatter,
+        estimated,
         measure:
           place !== undefined
             ? { ...seen.measure, place, step: 10 ** place }
@@ -132,33 +132,73 @@ function countedWrongly(indication: Indication, slip: CountSlip, seen: Hypothesi
 function answers(indication: Indication, read: Hypothesis, rateOf: RateOf): Hypothesis[] {
   const right = { ...read, value: read.value - read.off };
   if (read.ids.length > 1) return [right];
-  const wrong = stagesOf(indication).correction.flatMap((slip) =>
-    slip.corrected(indication, read.value).map(({ value, part }): Hypothesis => ({
-      ...read,
-      ids: [...read.ids, slip.id],
-      value,
-      prior: read.prior * rateOf(slip) * part,
-    })),
-  );
+  const wrong = stagesOf(indication).correction.flatMap((slip) => {
+    // Where the reading does not enter, as in an initial reading written alone, nothing tells that it was wrong as well.
+    const anyhow = read.ids.length === 0 ? [] : slip.corrected(indication, indication.mark ?? 0);
+    return slip
+      .corrected(indication, read.value)
+      .filter(({ value }) => !anyhow.some((one) => one.value === value))
+      .map(({ value, part }): Hypothesis => ({
+        ...read,
+        ids: [...read.ids, slip.id],
+        value,
+        prior: read.prior * rateOf(slip) * part,
+      }));
+  });
   return [right, ...wrong];
 }
+
+/** How much less likely a bad estimate of the truth is where the eye sees something else. */
+const DESPITE_WHAT_IS_SEEN = 0.25;
 
 /** Sightings, counted rightly or with one slip of counting, and corrected rightly or not; two slips at most. */
 function hypotheses(indication: Indication, rateOf: RateOf, measure: Measure): Hypothesis[] {
   const { mark, answer, standsAtMark } = indication;
-  if (mark === null) return [{ ids: [], value: answer, prior: 1, scatter: true, measure, form: [], off: 0 }];
+  if (mark === null) return [{ ids: [], value: answer, prior: 1, estimated: 'carefully', measure, form: [], off: 0 }];
   // The mean of two readings stands at no mark: what was miscounted in either of them cannot be told from it.
   const countSlips = standsAtMark ? stagesOf(indication).count : [];
+  const seesAskew = stagesOf(indication).sight.some((slip) => slip.needsTheTool && slip.shift(indication) !== null);
   return sightings(indication, mark, rateOf, measure)
     .flatMap((seen) => {
       if (seen.ids.length > 1) return [seen];
       return [
         seen,
         ...stoppedAtMarks(indication, seen, rateOf),
-        ...countSlips.flatMap((slip) => countedWrongly(indication, slip, seen, rateOf)),
+        ...countSlips
+          .flatMap((slip) => countedWrongly(indication, slip, seen, rateOf))
+          .map((read) =>
+            seesAskew && seen.ids.length === 0 && read.estimated === 'badly'
+              ? { ...read, prior: read.prior * DESPITE_WHAT_IS_SEEN }
+              : read,
+          ),
       ];
     })
     .flatMap((read) => answers(indication, read, rateOf));
+}
+
+/** Two slips of counting on parts of a tool that are counted apart, as a sleeve and a thimble; or the same on two of several alike. */
+export function countedTwice(indication: Indication, rateOf: RateOf, measure: Measure): Hypothesis[] {
+  const { mark, standsAtMark } = indication;
+  if (mark === null || !standsAtMark) return [];
+  const slips = stagesOf(indication).count;
+  const [seen] = sightings(indication, mark, rateOf, measure);
+  if (!seen) return [];
+  return slips.flatMap((first, i) =>
+    slips
+      .slice(i)
+      .filter((second) => canGoTogether(first, second))
+      .flatMap((second) =>
+        countedWrongly(indication, first, seen, rateOf)
+          .filter(({ estimated }) => estimated === 'carefully')
+          .flatMap((one) => countedWrongly(indication, second, one, rateOf))
+          .map((read) => ({ ...read, value: read.value - read.off })),
+      ),
+  );
+}
+
+function canGoTogether(first: CountSlip, second: CountSlip): boolean {
+  if (first === second) return first.twice === true;
+  return first.where !== undefined && second.where !== undefined && first.where !== second.where;
 }
 
 /** Hypotheses by the base rates alone, kept for as long as their task is in use. */

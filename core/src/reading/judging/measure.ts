@@ -1,4 +1,4 @@
-import { acceptanceBand, HAIR } from '../indication/acceptance.ts';
+import { acceptanceBand, HAIR, judgedAtMarks, worstEstimate } from '../indication/acceptance.ts';
 import type { Indication } from '../indication/indication.ts';
 import { estimateIn, isGiven, stepOfDivision, type LastDigit, type ReadingStep } from '../indication/resolution.ts';
 
@@ -6,6 +6,8 @@ import { estimateIn, isGiven, stepOfDivision, type LastDigit, type ReadingStep }
 const SCATTER = 0.08;
 /** Scatter of the line that seems to coincide, in lines. */
 const LINES = 0.4;
+/** Scatter of an estimate that is not made with care, in divisions. */
+const BADLY = 0.35;
 
 function scatterOf(lastDigit: LastDigit): number {
   return lastDigit === 'coincidence' ? LINES : SCATTER;
@@ -15,7 +17,10 @@ function scatterOf(lastDigit: LastDigit): number {
 export interface Measure extends ReadingStep {
   readonly division: number;
   readonly band: number;
+  /** Scatter of a digit that is estimated carefully, in the instrument's unit. */
   readonly scatter: number;
+  /** Scatter of a digit that is estimated badly, and how far off it is: further than is accepted, up to the worst; of a difference both readings' digits are. */
+  readonly badly: { readonly scatter: number; readonly least: number; readonly most: number };
   /** Another place the last digit may have: who mistakes a division may still write as many decimals as the class does on this tool. */
   readonly otherPlace: number | null;
 }
@@ -35,6 +40,12 @@ export function measureOf(indication: Indication): Measure {
     division,
     band: acceptanceBand(resolution, rules, isDifference),
     scatter: isGiven(lastDigit) ? HAIR : scatterOf(lastDigit) * division * (isDifference ? Math.SQRT2 : 1),
+    badly: {
+      scatter: BADLY * division * (isDifference ? Math.SQRT2 : 1),
+      // What is written for an accepted estimate may be half a step off it.
+      least: acceptanceBand(resolution, rules, isDifference) + (judgedAtMarks(resolution) ? 0 : step / 2),
+      most: worstEstimate(indication),
+    },
     otherPlace: null,
   };
   MEASURES.set(indication, measure);
@@ -44,12 +55,17 @@ export function measureOf(indication: Indication): Measure {
 /** How somebody reads who takes a division of the scale for another size. */
 export function measureWith(indication: Indication, division: number): Measure {
   const { lastDigit } = indication.resolution;
-  const { band, division: real, place } = measureOf(indication);
+  const { band, division: real, place, badly } = measureOf(indication);
   return {
     ...stepOfDivision(division, estimateIn(lastDigit)),
     division,
     band: (band * division) / real,
     scatter: scatterOf(lastDigit) * division,
+    badly: {
+      scatter: (badly.scatter * division) / real,
+      least: (badly.least * division) / real,
+      most: (badly.most * division) / real,
+    },
     otherPlace: place,
   };
 }

@@ -61,7 +61,7 @@ describe('two slips together', () => {
   ] as const)('%s: %s with %s is found', (tool, first, second, habit) => {
     const random = seededRandom(11);
     // Before a far scale an eye too high and a reading at the wall undo each other.
-    const drawn = Array.from({ length: 140 }, (_, seed) => drawTask(tool, { seed, aim: [first, second] })).filter(
+    const drawn = Array.from({ length: 180 }, (_, seed) => drawTask(tool, { seed, aim: [first, second] })).filter(
       (task) => fieldsOf(task).scaleSide !== 'far',
     );
     const items = drawn

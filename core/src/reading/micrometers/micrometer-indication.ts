@@ -59,6 +59,8 @@ export function micrometerIndication(posed: Posed<Micrometer, MicrometerSituatio
       resolution: micrometerResolution(tool, rules),
       mark,
       subtracted: askedIn(situation) === 'corrected' ? withoutDust(zeroError) : 0,
+      // The zero error is read on the tool itself, with nothing between its jaws.
+      subtractedIsRead: true,
       standsAtMark: oval === undefined,
       words: WORDS,
     }),

@@ -1,12 +1,29 @@
-import { PITCH, THIMBLE_DIVISION } from '../../instruments/micrometers.ts';
+import { PITCH, THIMBLE, THIMBLE_DIVISION } from '../../instruments/micrometers.ts';
+import { marksCounted, roundedUp } from '../slips/counting.ts';
+import { estimateOff } from '../slips/estimate-off.ts';
 import { labelOff } from '../slips/label-off.ts';
-import { scattered, type Counted, type CountSlip, type Slip } from '../slips/slip.ts';
-import { ZERO_SLIPS, zeroNegativeMisread } from '../slips/zero.ts';
+import type { Marked } from '../slips/on-its-scale.ts';
+import { scattered, unscattered, type Counted, type CountSlip, type Slip } from '../slips/slip.ts';
+import { ZERO_SLIPS, zeroNegativeForwards, zeroNegativeMisread } from '../slips/zero.ts';
 import { mainMarkAfter, vernierIgnored, vernierNeighbour } from '../vernier/vernier-slips.ts';
 import { onThimble, type MicrometerIndication } from './micrometer-indication.ts';
 
 /** Thimble divisions from one number to the next. */
-const PER_LABEL = 5;
+const PER_LABEL = THIMBLE.labelEvery / THIMBLE.division;
+
+/** A slip of counting as it is made on the thimble. */
+function onTheThimble(slip: CountSlip<Marked>): CountSlip<MicrometerIndication> {
+  const there = (indication: MicrometerIndication): MicrometerIndication => ({
+    ...indication,
+    countedOn: (seen) => ({ scale: THIMBLE, base: onThimble(seen).sleeve }),
+  });
+  return {
+    ...slip,
+    where: 'thimble',
+    why: (indication) => slip.why(there(indication)),
+    counted: (indication, seen) => slip.counted(there(indication), seen),
+  };
+}
 
 /** Whether a half-millimetre line is the last one uncovered. */
 function halfUncovered(seen: number): boolean {
@@ -16,6 +33,7 @@ function halfUncovered(seen: number): boolean {
 const halfMissed: CountSlip = {
   id: 'half-missed',
   stage: 'count',
+  where: 'main scale',
   name: 'The half millimetre was not counted',
   baseRate: 0.25,
   why: () =>
@@ -27,6 +45,7 @@ const halfMissed: CountSlip = {
 const halfInvented: CountSlip = {
   id: 'half-invented',
   stage: 'count',
+  where: 'main scale',
   name: 'A half millimetre counted before it is there',
   baseRate: 0.12,
   why: () =>
@@ -38,6 +57,7 @@ const halfInvented: CountSlip = {
 const thimbleAsTenths: CountSlip<MicrometerIndication> = {
   id: 'thimble-as-tenths',
   stage: 'count',
+  where: 'thimble',
   name: 'Thimble divisions taken for tenths',
   baseRate: 0.1,
   why: () => 'One division of the thimble is a hundredth of a millimetre: 23 divisions are 0.23 mm.',
@@ -53,6 +73,7 @@ const thimbleAsTenths: CountSlip<MicrometerIndication> = {
 const thimbleWrongWay: CountSlip = {
   id: 'thimble-wrong-way',
   stage: 'count',
+  where: 'thimble',
   name: 'The thimble counted the wrong way',
   baseRate: 0.1,
   why: () =>
@@ -69,16 +90,51 @@ const thimbleWrongWay: CountSlip = {
   },
 };
 
+const sleeveOnly: CountSlip<MicrometerIndication> = {
+  id: 'sleeve-only',
+  stage: 'count',
+  name: 'Only the sleeve was read',
+  baseRate: 0.15,
+  why: () => 'You wrote what the sleeve shows. What the thimble shows beyond it is added.',
+  lookAt: () => 'the thimble, where the datum line meets it',
+  counted(_, seen) {
+    const { sleeve, divisions } = onThimble(seen);
+    return divisions < 0.5 ? [] : [{ ...unscattered(sleeve), place: -1 }];
+  },
+};
+
+const thimbleOnly: CountSlip<MicrometerIndication> = {
+  id: 'thimble-only',
+  stage: 'count',
+  name: 'Only the thimble was read',
+  baseRate: 0.1,
+  why: () => 'You wrote what the thimble shows. It is added to what the sleeve shows.',
+  lookAt: () => 'the last line of the sleeve that is uncovered',
+  counted({ tool }, seen) {
+    const { sleeve, divisions } = onThimble(seen);
+    if (sleeve < PITCH / 2) return [];
+    const asDivisions = tool.sleeveLines > 0 ? 0.1 : 1;
+    return [scattered(divisions * THIMBLE_DIVISION, 0.6), scattered(divisions, 0.4, asDivisions)];
+  },
+};
+
 export const MICROMETER_SLIPS: readonly Slip<MicrometerIndication>[] = [
   mainMarkAfter,
   vernierNeighbour,
   vernierIgnored,
-  labelOff,
+  estimateOff,
+  { ...labelOff, where: 'main scale' },
+  onTheThimble(roundedUp),
+  // Five spaces are seldom miscounted.
+  { ...onTheThimble(marksCounted), baseRate: 0.02 },
   halfMissed,
   halfInvented,
   thimbleAsTenths,
   thimbleWrongWay,
+  sleeveOnly,
+  thimbleOnly,
   ...ZERO_SLIPS,
   // One turn lies between a thimble’s last division and its zero.
   zeroNegativeMisread(PITCH),
+  zeroNegativeForwards([THIMBLE_DIVISION, PITCH]),
 ];

@@ -8,6 +8,7 @@ import { sizeQuestion } from '../jaws/jaws-question.ts';
 import { broughtTo, plainJaws } from '../jaws/jaws-situation.ts';
 import { cautionsWith } from '../words/cautions.ts';
 import { correctionHints, estimateHint, UNIT_HINT } from '../words/hints.ts';
+import { shownQuestion } from '../words/shown-question.ts';
 import { heldThing } from '../words/things.ts';
 import { describeMicrometer } from './describe-micrometer.ts';
 import {
@@ -35,7 +36,8 @@ function drawMicrometer(tool: Micrometer, aimed: Aimed): MicrometerSituation {
   return {
     value: Number(value.toFixed(5)),
     thing: heldThing(value, random),
-    ...drawnZeroError(sleeveLines > 0 ? division : division / 10, aimed),
+    // Where a digit is estimated, an error is further than an estimate can be off.
+    ...(sleeveLines > 0 ? drawnZeroError(division, [2, 12], aimed) : drawnZeroError(division / 10, [9, 27], aimed)),
     ...broughtByHand(0, THIMBLE_DIVISION, aimed),
   };
 }
@@ -73,7 +75,7 @@ export const MICROMETERS_FAMILY: Family<
   describe: describeMicrometer,
   fillsWidth: () => true,
   question: ({ asked, situation }) =>
-    asked === 'observed' ? 'What does the micrometer show?' : sizeQuestion(situation),
+    asked === 'observed' ? shownQuestion('micrometer', situation) : sizeQuestion(situation),
   hints: (indication) => [
     'Read the sleeve: whole millimetres on one side of the datum line, halves on the other.',
     'A half counts only when its line is uncovered.',

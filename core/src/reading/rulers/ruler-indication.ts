@@ -30,6 +30,8 @@ export function rulerIndication(posed: Posed<Ruler, RulerSituation>): RulerIndic
     mark: value + from,
     subtracted: asked === 'delivered' ? from : 0,
     answer: asked === 'observed' ? value + from : value,
+    // What begins at the zero mark is read once.
+    isDifference: asked === 'delivered' && from !== 0,
     graduation: tool.scale,
     words: GRADUATION_WORDS,
   });

@@ -1,4 +1,5 @@
 import { labelPassed, lastMarkPassed, type LinearScale } from '../../scales/linear-scale.ts';
+import { estimateOff } from './estimate-off.ts';
 import { labelOff } from './label-off.ts';
 import { itself, labelOver, markOver, onItsScale, scaleIn, spanOn, type Marked } from './on-its-scale.ts';
 import { scattered, unscattered, type Counted, type CountSlip } from './slip.ts';
@@ -11,7 +12,7 @@ function roundedUpReadings(scale: LinearScale, seen: number): Counted[] {
   return [next, unscattered(markOver(scale, seen), 0.4)];
 }
 
-const roundedUp: CountSlip<Marked> = {
+export const roundedUp: CountSlip<Marked> = {
   id: 'rounded-up',
   stage: 'count',
   name: 'The next mark, not the one passed',
@@ -113,7 +114,7 @@ const divisionMiscounted: CountSlip<Marked> = {
   path: (indication) => spanOn(indication, labelPassed, labelOver, 'another size'),
 };
 
-const marksCounted: CountSlip<Marked> = {
+export const marksCounted: CountSlip<Marked> = {
   id: 'marks-counted',
   stage: 'count',
   name: 'Marks counted instead of spaces',
@@ -135,6 +136,7 @@ const marksCounted: CountSlip<Marked> = {
 
 /** Slips that are made wherever marks are counted: each asks the scale itself whether it can be made on it. */
 export const COUNTING_SLIPS: readonly CountSlip<Marked>[] = [
+  estimateOff,
   roundedUp,
   labelAbove,
   labelOff,

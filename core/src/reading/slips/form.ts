@@ -85,7 +85,7 @@ export const unitWrong: FormSlip = {
   name: 'The unit does not fit',
   baseRate: 0.05,
   why: ({ tool }) =>
-    `This tool measures ${MEASURES[tool.unit] ?? 'something else'}, and the unit you wrote is of another kind.`,
+    `This tool measures ${MEASURES[tool.unit] ?? 'something else'} in ${tool.unit}, and you wrote another unit.`,
   lookAt: () => 'the unit printed on the tool',
   misrecorded: (text, unit) => `${text} ${unit === 'g' || unit.startsWith('g/') ? 'mL' : 'g'}`,
 };

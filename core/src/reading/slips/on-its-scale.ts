@@ -1,11 +1,12 @@
 import { nextBeyond, type LinearScale } from '../../scales/linear-scale.ts';
+import type { Indication } from '../indication/indication.ts';
 import type { PathPiece } from '../picture/path.ts';
 import type { CountedOn } from '../scale/counted-on.ts';
 import type { ScaleIndication } from '../scale/scale-indication.ts';
 import type { Counted } from './slip.ts';
 
 /** What marks are counted on, and where they lie in the drawing. */
-export type Marked = CountedOn & Partial<Pick<ScaleIndication, 'positionOf' | 'mark'>>;
+export type Marked = CountedOn & Pick<Indication, 'resolution'> & Partial<Pick<ScaleIndication, 'positionOf' | 'mark'>>;
 
 /** What is counted on the scale that a point is counted on, what the other scales show being added. */
 export function onItsScale(

@@ -5,7 +5,7 @@ import type { PathPiece } from '../picture/path.ts';
 export interface SlipIdentity {
   readonly id: string;
   readonly name: string;
-  /** How often it is made, among readings on which it can be made, before anything is known of the student. */
+  /** How often it is made on readings on which it can be made, for each one that is read carefully, before anything is known of the student. */
   readonly baseRate: number;
 }
 
@@ -27,10 +27,13 @@ export interface SightSlip<R = Indication> extends Described<R> {
   shift(indication: R): number | null;
 }
 
-/** A number that counting can come to; with `scatter` the estimated digit varies as a careful one does. */
+/** How the digit beyond the last mark is estimated: carefully, further off than a class accepts, or not at all. */
+export type Estimated = 'carefully' | 'badly' | 'not';
+
+/** A number that counting can come to. */
 export interface Counted {
   readonly value: number;
-  readonly scatter: boolean;
+  readonly estimated: Estimated;
   /** The part of those who make the slip who come to this number. */
   readonly part: number;
   /** What a division is taken for, in the instrument's unit, where it is taken for something else: it decides the digits written. */
@@ -41,17 +44,21 @@ export interface Counted {
 
 /** A number counted from which the digit beyond is estimated as carefully as ever. */
 export function scattered(value: number, part = 1, division?: number): Counted {
-  return { value, scatter: true, part, ...(division === undefined ? {} : { division }) };
+  return { value, estimated: 'carefully', part, ...(division === undefined ? {} : { division }) };
 }
 
 /** A number counted to which nothing is estimated. */
 export function unscattered(value: number, part = 1): Counted {
-  return { value, scatter: false, part };
+  return { value, estimated: 'not', part };
 }
 
 /** The point seen is right, and is turned into a wrong number. */
 export interface CountSlip<R = Indication> extends Described<R> {
   readonly stage: 'count';
+  /** The part of a tool it is made on, where a tool has several that are counted apart. */
+  readonly where?: string;
+  /** True where it can be made twice on one reading. */
+  readonly twice?: true;
   /** @param seen the point seen, in the instrument's unit. Empty where the slip cannot be made. */
   counted(indication: R, seen: number): Counted[];
 }

@@ -1,5 +1,5 @@
 import type { Instrument } from '../../instruments/instrument.ts';
-import type { AnySituation, Indication } from '../indication/indication.ts';
+import { withoutDust, type AnySituation, type Indication } from '../indication/indication.ts';
 import type { CorrectionSlip } from './slip.ts';
 
 /** A tool that may be off by a known amount. */
@@ -37,8 +37,19 @@ const zeroSign: CorrectionSlip<Zeroed> = {
   },
 };
 
+const correctedUnasked: CorrectionSlip<Zeroed> = {
+  id: 'corrected-unasked',
+  stage: 'correction',
+  name: 'Corrected, and only the reading was asked for',
+  baseRate: 0.3,
+  why: () => 'You took the tool’s error off. What it shows was asked for, before any correction.',
+  lookAt: () => 'the question: is it about what the tool shows, or about the thing itself?',
+  corrected: ({ asked, situation: { zeroError = 0 } }, reading) =>
+    asked === 'observed' && zeroError !== 0 ? [{ value: reading - zeroError, part: 1 }] : [],
+};
+
 /** What is made of a known error, on every tool that can have one. */
-export const ZERO_SLIPS: readonly CorrectionSlip<Zeroed>[] = [zeroIgnored, zeroSign];
+export const ZERO_SLIPS: readonly CorrectionSlip<Zeroed>[] = [zeroIgnored, zeroSign, correctedUnasked];
 
 /** A negative error taken for a positive one. @param far what lies between a scale’s end and its zero, in the instrument's unit. */
 export function zeroNegativeMisread(far: number): CorrectionSlip<Zeroed> {
@@ -53,6 +64,32 @@ export function zeroNegativeMisread(far: number): CorrectionSlip<Zeroed> {
     corrected: (indication, reading) => {
       const error = zeroToTakeOff(indication);
       return error < 0 ? [{ value: reading - (error + far), part: 1 }] : [];
+    },
+  };
+}
+
+/** A negative error whose last part was counted on from zero: −0.2 as −0.8 where a scale begins again after 1, −0.007 as −0.003 after 0.01. */
+function countedForwards(error: number, span: number): number | null {
+  const back = withoutDust(-error);
+  const begun = Math.floor(back / span + 1e-9);
+  const rest = back - begun * span;
+  return error >= 0 || rest < 1e-9 ? null : -(begun * span + span - rest);
+}
+
+/** A negative error counted in the direction of a positive one. @param spans after which a scale of the tool begins again, in the instrument's unit. */
+export function zeroNegativeForwards(spans: readonly number[]): CorrectionSlip<Zeroed> {
+  return {
+    id: 'zero-negative-forwards',
+    stage: 'correction',
+    name: 'A negative zero error counted forwards',
+    baseRate: 0.15,
+    why: () =>
+      'The zero stands short of the main zero, so its error is negative. Its size is counted back from the far end, and you counted it from the zero.',
+    lookAt: () => 'how far the zero is short of the main zero: count the lines from the far end',
+    corrected: (indication, reading) => {
+      const error = zeroToTakeOff(indication);
+      const taken = spans.flatMap((span) => countedForwards(error, span) ?? []);
+      return taken.map((one) => ({ value: reading - one, part: 1 / taken.length }));
     },
   };
 }

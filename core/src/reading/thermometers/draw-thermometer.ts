@@ -1,11 +1,11 @@
 import type { Thermometer } from '../../instruments/instrument.ts';
-import { drawnEye, sometimes, type Aimed } from '../drawing/aimed.ts';
+import { drawnAsk, drawnEye, OVER_A_ZERO_ERROR, sometimes, sometimesAny, type Aimed } from '../drawing/aimed.ts';
 import { drawnPoint, nearestMultiple } from '../drawing/point.ts';
 import { thermometerResolution, type ThermometerSituation } from './thermometer-indication.ts';
 
-/** How far thermometers are off, in divisions: enough to matter, and either way. */
+/** How far thermometers are off, in divisions: further than an estimate can be, and either way. */
 function drawnError(tool: Thermometer, { random }: Aimed): number {
-  const divisions = 0.5 + random.uniform();
+  const divisions = 0.9 + random.uniform();
   return Number(((random.uniform() < 0.5 ? -1 : 1) * divisions * tool.division).toFixed(2));
 }
 
@@ -30,19 +30,19 @@ export function drawThermometer(tool: Thermometer, aimed: Aimed): ThermometerSit
   const { random, at, rules } = aimed;
   const [least, most] = tool.range;
   const below = sometimes(aimed, 'sign-lost', 0.12);
-  const corrected = sometimes(aimed, 'zero-ignored', 0.2) || at('zero-sign');
+  const isOff = sometimesAny(aimed, OVER_A_ZERO_ERROR, 0.2);
   const between = below
     ? ([0.85 * least, 0.05 * least] as const)
     : ([Math.max(0, least) + 0.04 * most, 0.92 * most] as const);
   const drawnValue = drawnPoint(thermometerResolution(tool, rules), aimed, ...between);
   const room = Math.min(most, 18 + 6 * random.uniform());
-  const fixed = below || corrected ? null : fixedPoint(tool, aimed);
+  const fixed = below || isOff ? null : fixedPoint(tool, aimed);
   const value = fixed ?? drawnValue;
   const bath = {
     value,
     eyeHeight: drawnEye(aimed),
     liquid: below ? 'brine and ice' : bathAt(value),
-    ...(corrected ? { zeroError: drawnError(tool, aimed) } : {}),
+    ...(isOff ? { zeroError: drawnError(tool, aimed), ...drawnAsk(aimed) } : {}),
   };
   return at('unsettled') ? { ...bath, settled: false, shown: Number(room.toFixed(2)) } : bath;
 }

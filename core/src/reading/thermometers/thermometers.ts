@@ -11,6 +11,7 @@ import { inDrawing } from '../picture/picture-parts.ts';
 import { withMinusSign } from '../picture/reveal-step.ts';
 import { scaleHints } from '../scale/scale-hints.ts';
 import { scaleSteps } from '../scale/scale-steps.ts';
+import { shownQuestion } from '../words/shown-question.ts';
 import { BROKEN, cautionsWith } from '../words/cautions.ts';
 import { drawThermometer } from './draw-thermometer.ts';
 import {
@@ -79,9 +80,9 @@ const BORE = 1.2;
 const HOLLOW = 0.2;
 
 /** What a tool's owner knows of it: how far it is off. */
-function noteOn({ tool, situation, asked }: ThermometerIndication): string | null {
+function noteOn({ tool, situation }: ThermometerIndication): string | null {
   const { zeroError = 0 } = situation;
-  if (zeroError === 0 || asked === 'observed') return null;
+  if (zeroError === 0) return null;
   const shown = withMinusSign(writtenAtPlace(zeroError, -decimalsOf(tool.division) - 1));
   return `In melting ice (0.0 ${tool.unit}) this one shows ${shown} ${tool.unit}.`;
 }
@@ -152,7 +153,7 @@ export const THERMOMETERS_FAMILY: Family<
   describe: (picture) => describeThread(picture, picture.surfaceY),
   fillsWidth: () => false,
   question: ({ asked, situation }) =>
-    asked === 'observed' ? 'What does the thermometer show?' : `How warm is the ${situation.liquid ?? 'liquid'}?`,
+    asked === 'observed' ? shownQuestion('thermometer', situation) : `How warm is the ${situation.liquid ?? 'liquid'}?`,
   hints: (indication) =>
     scaleHints(indication, [
       'Wait until the thread rests, with the bulb still in the liquid; then level the beam.',

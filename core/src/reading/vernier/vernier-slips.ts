@@ -25,6 +25,7 @@ export function vernierAt({ vernier: read }: WithVernier, position: number): Ver
 export const mainMarkAfter: CountSlip = {
   id: 'main-mark-after',
   stage: 'count',
+  where: 'main scale',
   name: 'The main mark after the zero',
   baseRate: 0.08,
   why: () => 'The main reading is the last mark at or before the zero; the mark after it is not reached yet.',
@@ -35,6 +36,7 @@ export const mainMarkAfter: CountSlip = {
 export const vernierNeighbour: CountSlip<WithVernier> = {
   id: 'vernier-neighbour',
   stage: 'count',
+  where: 'vernier',
   name: 'A line near the one that coincides',
   baseRate: 0.1,
   why: () =>

@@ -1,7 +1,7 @@
 import type { BeamBalance, DigitalBalance, DigitalCaliper } from '../../instruments/instrument.ts';
 import { multipleOf } from '../../scales/linear-scale.ts';
 import type { Random } from '../../simulation/random.ts';
-import type { Aimed } from '../drawing/aimed.ts';
+import { OVER_A_DIFFERENCE, type Aimed } from '../drawing/aimed.ts';
 import { equalThings, weighedThing } from '../words/things.ts';
 import type { WeighingSituation } from './weighing-situation.ts';
 
@@ -53,16 +53,30 @@ export function drawnMass({ range, division }: Balance, { random, at }: Aimed, p
   return Number((Math.round(raw / (last * round)) * last * round).toFixed(6));
 }
 
+/** Slips over the vessel that a thing is weighed in. */
+const OVER_A_VESSEL: readonly string[] = ['container-included', 'container-alone', ...OVER_A_DIFFERENCE];
+
+/** What is wrong with a weighing now and then, whatever it is done on. */
+export const WRONG_NOW_AND_THEN: readonly (readonly [slip: string, chance: number])[] = [
+  ['container-included', 0.25],
+  ['not-zeroed', 0.1],
+  ['zero-ignored', 0.08],
+  ['zero-sign', 0.02],
+  ['corrected-unasked', 0.03],
+  ...OVER_A_VESSEL.slice(1).map((slip) => [slip, 0] as const),
+];
+
 /** What is wrong with a weighing whatever it is done on. */
 export function offBy(
   tool: Balance,
   wrong: string | null,
   random: Random,
-): Pick<WeighingSituation, 'container' | 'vessel' | 'empty' | 'zeroError'> {
-  if (wrong === 'container-included') return vesselOn(tool, random);
+): Pick<WeighingSituation, 'container' | 'vessel' | 'empty' | 'zeroError' | 'ask'> {
+  if (wrong === null) return {};
+  if (OVER_A_VESSEL.includes(wrong)) return vesselOn(tool, random);
   if (wrong === 'not-zeroed') return { empty: Math.abs(digitsOff(tool, random, 3, 9)) };
-  if (wrong === 'zero-ignored' || wrong === 'zero-sign') return { zeroError: digitsOff(tool, random, 2, 6) };
-  return {};
+  if (wrong === 'corrected-unasked') return { zeroError: digitsOff(tool, random, 2, 6), ask: 'observed' };
+  return wrong === 'zero-ignored' || wrong === 'zero-sign' ? { zeroError: digitsOff(tool, random, 2, 6) } : {};
 }
 
 /** What an empty balance shows can be below zero where it is seen by its pointer, or on a display; riders cannot show it. */

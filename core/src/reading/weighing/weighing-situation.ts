@@ -73,8 +73,8 @@ export function otherLoads(situation: WeighingSituation): { readonly caption: st
 
 /** What a balance’s card says of it. @param shown the size of its error, as it shows it. */
 export function cardOf(situation: WeighingSituation, shown: string, unit: string): string | null {
-  const { zeroError = 0, ask = 'corrected' } = situation;
-  if (zeroError === 0 || ask === 'observed') return null;
+  const { zeroError = 0 } = situation;
+  if (zeroError === 0) return null;
   return `Checked with standard masses: it shows ${shown} ${unit} too ${zeroError > 0 ? 'much' : 'little'}.`;
 }
 

@@ -1,5 +1,6 @@
 import type { BeamBalance, DigitalBalance } from '../../instruments/instrument.ts';
 import { withoutDust, type Indication } from '../indication/indication.ts';
+import { differenceSlips, initialAlone } from '../slips/difference.ts';
 import type { CorrectionSlip } from '../slips/slip.ts';
 import { ZERO_SLIPS } from '../slips/zero.ts';
 import type { WeighingSituation } from './weighing-situation.ts';
@@ -42,5 +43,25 @@ const containerIncluded: CorrectionSlip<Weighed> = {
   },
 };
 
-/** What is left in a weighing, or corrected the wrong way. */
-export const WEIGHING_SLIPS: readonly CorrectionSlip<Weighed>[] = [...ZERO_SLIPS, notZeroed, containerIncluded];
+/** What the balance shows with the vessel alone, of a weighing by difference. */
+function vesselAlone({ asked, situation, subtracted }: Weighed): number | null {
+  return asked === 'corrected' && (situation.container ?? 0) > 0 ? subtracted : null;
+}
+
+const containerAlone = initialAlone(
+  { id: 'container-alone', name: 'The empty vessel’s mass taken for the answer', baseRate: 0.04 },
+  vesselAlone,
+  {
+    why: 'The mass is what the balance shows with the thing in the vessel, less the vessel alone; you wrote the vessel alone.',
+    lookAt: 'what stood on the balance at each of the two readings',
+  },
+);
+
+/** What is left in a weighing, or taken off the wrong way. */
+export const WEIGHING_SLIPS: readonly CorrectionSlip<Weighed>[] = [
+  ...ZERO_SLIPS,
+  notZeroed,
+  containerIncluded,
+  containerAlone,
+  ...differenceSlips(vesselAlone),
+];

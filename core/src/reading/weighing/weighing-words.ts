@@ -3,6 +3,7 @@ import type { Remark } from '../actions.ts';
 import type { Indication } from '../indication/indication.ts';
 import { expectedFrom } from '../indication/written.ts';
 import { revealStep, withMinusSign, type RevealStep } from '../picture/reveal-step.ts';
+import { shownQuestion } from '../words/shown-question.ts';
 import { correctionHints } from '../words/hints.ts';
 import { thingInWords } from '../words/things.ts';
 import { correctionWords } from '../words/zero-correction.ts';
@@ -12,7 +13,7 @@ type Weighed = Indication<BeamBalance | DigitalBalance, WeighingSituation>;
 
 /** What is asked of a weighing. */
 export function massQuestion({ asked, situation }: Weighed): string {
-  if (asked === 'observed') return 'What does the balance show?';
+  if (asked === 'observed') return shownQuestion('balance', situation);
   return situation.count === undefined
     ? `How heavy is the ${situation.thing ?? 'thing'}?`
     : `How heavy are the ${thingInWords(situation)} together?`;
