@@ -10,7 +10,7 @@ function columns(text: string, decimals: number): number[] {
  * Subtracts in writing, column by column from the right, and forgets to take off the last one that is borrowed. Subtracts rightly where
  * nothing is.
  */
-export function withoutLastBorrow(final: string, initial: string): string {
+function withoutLastBorrow(final: string, initial: string): string {
   const decimals = final.split('.')[1]?.length ?? 0;
   const [upper, lower] = [columns(final, decimals), columns(initial, decimals)];
   const subtract = (forgotten: number): { readonly digits: number[]; readonly borrows: number } => {

@@ -36,7 +36,7 @@ const HABITS: Habits<MicrometerPicture> = {
   'zero-sign': (reader) => turned(reader, (halves, divisions) => halves / 2 + divisions / 100 + 2 * faceError(reader)),
   'rounded-up': (reader) =>
     reader.picture.sleeveLines.length === 0 && reader.picture.openX % 0.01 < 0.004 && reader.random.uniform() < 0.3
-      ? `${turned(reader, (halves, divisions) => halves / 2 + Math.floor(divisions + 1) / 100).replace(/0 mm$/, ' mm')}`
+      ? turned(reader, (halves, divisions) => halves / 2 + Math.floor(divisions + 1) / 100).replace(/0 mm$/, ' mm')
       : turned(reader, (halves, divisions) => halves / 2 + (divisions + 1) / 100),
   'marks-counted': (reader) =>
     turned(reader, (halves, divisions) => {
