@@ -3,11 +3,12 @@ import { differenceUnit, temperatureScale, UnitMismatchError, type Unit } from '
 import { ExpressionError, type Expression } from './expression/expression.ts';
 import { latexOf, nameLatex } from './expression/latex.ts';
 import { evaluateMeasured, figuresOf } from './measured.ts';
-import { notesOn } from './notes-on.ts';
 import { parseExpression } from './expression/parse-expression.ts';
+import { askAboutTime, timeInDoubt } from './expression/time-of-day.ts';
 import { placeInTyped } from '../numbers/plain-text.ts';
 import { resolveParts, resolveUnits } from './resolve-units.ts';
-import { alikeAtPlace, uncertaintyPlace } from '../numbers/rounding.ts';
+import { taken } from './rulings.ts';
+import { isRelative, zerosTyped, partedAtSign, partOf, stated, takesUnit, type Typed } from './stated-uncertainty.ts';
 import {
   fullQuantity,
   shownUnit,
@@ -51,9 +52,6 @@ function pointing<Result>(typed: string, from: number, work: () => Result): Resu
   }
 }
 
-/** The sign before an uncertainty. */
-const PLUS_MINUS = /±|\+\/-/;
-
 /**
  * Calculates with names that stand for quantities: nothing of them has been rounded.
  * @param names not to be changed afterwards: the working is made from them when it is asked for.
@@ -64,17 +62,22 @@ export function calculateWith(
   rules: HouseRules,
   names: ReadonlyMap<string, QuantityValue>,
 ): { readonly calculation: Calculation; readonly quantity: QuantityValue } {
-  const sign = PLUS_MINUS.exec(expression);
-  if (!sign) return pointing(expression, 0, () => evaluated(expression, rules, names));
-  const [from, after] = [sign.index, sign.index + sign[0].length];
-  const main = pointing(expression, 0, () => evaluated(expression.slice(0, from), rules, names));
-  const doubt = pointing(expression, after, () => evaluated(expression.slice(after), rules, names, main.quantity.unit));
-  return pointing(expression, from, () => withUncertainty(main, doubt, rules));
+  const parted = partedAtSign(expression);
+  if (!parted) return pointing(expression, 0, () => evaluated(expression, rules, names));
+  const { main: text, doubt: size, signAt, doubtAt } = parted;
+  const typed = pointing(expression, 0, () => evaluated(text, rules, names));
+  const bare = pointing(expression, doubtAt, () => evaluated(size, rules, names));
+  const main = takesUnit(typed, bare.quantity.unit)
+    ? { ...typed, quantity: { ...typed.quantity, unit: bare.quantity.unit } }
+    : typed;
+  const doubt = isRelative(main.quantity.unit, bare.quantity.unit)
+    ? { ...bare, ...partOf(main.quantity, bare) }
+    : pointing(expression, doubtAt, () => evaluated(size, rules, names, main.quantity.unit));
+  return pointing(expression, signAt, () => withUncertainty(main, doubt, rules));
 }
 
-interface Evaluated {
+interface Evaluated extends Typed {
   readonly calculation: Calculation;
-  readonly quantity: QuantityValue;
 }
 
 function evaluated(
@@ -84,15 +87,20 @@ function evaluated(
   asDifferenceIn?: Unit,
 ): Evaluated {
   const typed = parseExpression(expression, rules.decimalMark);
+  const asked = timeInDoubt(typed);
+  if (asked) throw askAboutTime(asked.written.text, asked.at);
   const missing = firstMissing(typed, names);
   if (missing) throw new ExpressionError(`“${missing.name}” has no value yet.`, missing.at);
   const unitOfName = (name: string): Unit => names.get(name)?.unit ?? {};
   const wanted = asDifferenceIn && differenceOf(asDifferenceIn);
-  const { tree, unit } = resolveUnits(typed, unitOfName, wanted);
+  const { tree: meant } = taken(typed, rules);
+  const { tree, unit } = resolveUnits(meant, unitOfName, wanted);
   const { value, place } = evaluateMeasured(tree, (name) => names.get(name), rules);
   const quantity: QuantityValue = { value, place, unit };
+  const zeros = zerosTyped(meant);
   return {
     quantity,
+    lastPlace: zeros === null ? null : place - zeros,
     calculation: calculationOf(quantity, rules, () => workingOf(typed, unitOfName, wanted, names, rules)),
   };
 }
@@ -104,12 +112,13 @@ function workingOf(
   names: ReadonlyMap<string, QuantityValue>,
   rules: HouseRules,
 ): Derivation {
-  const { tree, unitOf } = resolveParts(typed, unitOfName, wanted);
+  const { tree: meant, notes } = taken(typed, rules);
+  const { tree, unitOf } = resolveParts(meant, unitOfName, wanted);
   const { steps } = evaluateMeasured(tree, (name) => names.get(name), rules);
   return {
     steps: steps.map((step) => workedStep(step, unitOf, rules)),
-    latex: latexOf(typed, nameLatex),
-    notes: notesOn(typed, rules),
+    latex: latexOf(meant, nameLatex),
+    notes,
   };
 }
 
@@ -119,19 +128,16 @@ function differenceOf(unit: Unit): Unit {
   return scale === null ? unit : differenceUnit(scale);
 }
 
-/** The uncertainty rounded by the class’s rule, and the value to its last place. */
-function withUncertainty({ quantity, calculation }: Evaluated, doubt: Evaluated, rules: HouseRules): Evaluated {
-  const size = doubt.quantity.value.abs();
-  if (size.isZero()) throw new ExpressionError('An uncertainty of zero is none; leave it out.', 0);
-  const place = uncertaintyPlace(size.toDecimal(), rules.uncertaintyFigures);
-  const known = { ...quantity, place };
-  const [text = '', uncertainty = ''] = alikeAtPlace([known.value, size], place, rules.rounding);
+/** The uncertainty rounded by the class’s rule, and the value to its last place; neither gets more digits than were stated. */
+function withUncertainty(main: Evaluated, doubt: Evaluated, rules: HouseRules): Evaluated {
+  const { quantity, ...written } = stated(main, doubt, rules);
   const working = (): Derivation => ({
-    steps: calculation.steps,
-    latex: `${calculation.latex} \\pm ${doubt.calculation.latex}`,
-    notes: calculation.notes,
+    steps: main.calculation.steps,
+    latex: `${main.calculation.latex} \\pm ${doubt.calculation.latex}`,
+    // The uncertainty says how far a typed value was read.
+    notes: main.lastPlace === null ? main.calculation.notes : [],
   });
-  return { quantity: known, calculation: calculationOf(known, rules, working, { text, uncertainty }) };
+  return { quantity, lastPlace: null, calculation: calculationOf(quantity, rules, working, written) };
 }
 
 /** What a result comes from. */

@@ -2,8 +2,10 @@ import { completeRules, type HouseRules } from '../rules/house-rules.ts';
 import { conversionChain, factorOf, type ChainLink } from '../units/chain.ts';
 import { parseQuotedFactor } from '../units/quoted-factor.ts';
 import {
-  CLOCK,
+  CLOCK_TO_THE_MINUTE,
   conversion,
+  conversionFactor,
+  isOnClock,
   parseUnit,
   sameKind,
   sameUnit,
@@ -15,6 +17,7 @@ import {
 } from '../units/unit.ts';
 import { calculateWith, calculationOf, type Calculation } from './calculate.ts';
 import { numberLatex } from './expression/latex.ts';
+import { placeOnClock } from './expression/time-of-day.ts';
 import { exactly, figuresOf, productOf, type Measured } from './measured.ts';
 import { Rational } from '../numbers/rational.ts';
 import { conversionStep, type QuantityValue, type WorkedStep } from './working.ts';
@@ -75,9 +78,23 @@ function whyConverted(
     `${offset ? 'What the scales are defined by is exact' : 'The factor is exact'}, so the digits stay as certain as they were in ${text}.`;
 }
 
+/** A time in hours, minutes and seconds: it is known to as many of them as before, 90 min to the minute. */
+function movedToClock({ value, place, unit }: QuantityValue, to: Unit, { rounding }: HouseRules): QuantityValue {
+  const seconds = conversionFactor(unit, { s: 1 });
+  const inSeconds = productOf([{ value, place }, exactly(seconds)], rounding);
+  const known = placeOnClock(seconds.times(Rational.of(1).shifted(place)), inSeconds.place);
+  const toTheMinute = CLOCK_TO_THE_MINUTE in to;
+  return {
+    value: value.times(conversionFactor(unit, to)),
+    place: toTheMinute ? Math.max(0, known - 2) : known,
+    unit: to,
+  };
+}
+
 /** A quantity in another unit of its kind, by the factors a class quotes where it quotes some. */
 function moved(quantity: QuantityValue, to: Unit, rules: HouseRules, chain: readonly ChainLink[]): QuantityValue {
   const rounded = chain.filter(({ exact }) => !exact);
+  if (isOnClock(to) && quantity.place !== -Infinity) return movedToClock(quantity, to, rules);
   if (rounded.length === 0) {
     const operate = ({ value, place }: Measured, step: Operation): Measured =>
       'times' in step
@@ -112,7 +129,7 @@ export function convertedTo(
   const scales = `${temperatureScale(from) ?? ''} ${temperatureScale(wanted) ?? ''}`;
   const offset = temperatureScale(from) !== null && temperatureScale(wanted) !== null;
   const chain =
-    offset || CLOCK in from || CLOCK in wanted
+    offset || isOnClock(from) || isOnClock(wanted)
       ? []
       : conversionChain(from, wanted, rules.quotedFactors.map(parseQuotedFactor));
   const quantity = moved(found, wanted, rules, chain);
@@ -136,7 +153,7 @@ export function convertedTo(
 /**
  * Converts a quantity, or the result of an expression, to another unit of its kind. Exact factors limit nothing; temperatures move with
  * their offset, differences of temperatures without it.
- * @param toUnit any unit known here, or `h:min:s`.
+ * @param toUnit any unit known here, or `h:min:s`, or `h:min`.
  * @throws UnknownUnitError, UnitMismatchError naming both units, ExpressionError pointing at the character.
  * @example convert('335 cm^2', 'in^2').text // '51.9'
  */

@@ -62,13 +62,13 @@ describe('why a result has the digits it has', () => {
     ],
     [
       'max(9.4 mL; 9.62 mL)',
-      'Why one decimal?',
-      'The largest of several is as certain as the least certain of them: 9.4 ends at the tenths.',
+      'Why two decimals?',
+      'The largest of several readings keeps its own place: 9.62 ends at the hundredths.',
     ],
     [
       'min(9.4 mL; 9.62 mL)',
       'Why one decimal?',
-      'The least of several is as certain as the least certain of them: 9.4 ends at the tenths.',
+      'The least of several readings keeps its own place: 9.4 ends at the tenths.',
     ],
     [
       'exact(3) * exact(4)',

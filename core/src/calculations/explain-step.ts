@@ -79,6 +79,7 @@ const SUM_RULE = 'A sum or difference keeps the places its least certain term ha
 const PLACES_RULE: Readonly<Record<string, string>> = {
   mean: 'A mean is written to the place of its readings, and of the least certain where they differ',
   abs: 'Without its sign a number keeps its places',
-  min: 'The least of several is as certain as the least certain of them',
-  max: 'The largest of several is as certain as the least certain of them',
+  min: 'The least of several readings keeps its own place',
+  max: 'The largest of several readings keeps its own place',
+  median: 'A median is written to the place of the readings in the middle',
 };

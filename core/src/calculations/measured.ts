@@ -2,6 +2,7 @@ import { Decimal } from '../numbers/decimal.ts';
 import {
   ExpressionError,
   isTen,
+  isWrittenWithDecimals,
   wholeNumberIn,
   type BinaryNode,
   type BinaryOperator,
@@ -73,6 +74,16 @@ function placeForFigures(value: Rational, figures: number, operands: readonly Me
   return value.roundedTo(place, rule).magnitude() > value.magnitude() ? place + 1 : place;
 }
 
+/**
+ * Where the last place of a measured number comes to lie when it is only scaled by exact ones: an exact factor never adds a figure, as to
+ * 9.98 known to the tenths, which is written 10.0. −Infinity where more than one factor is measured.
+ */
+function scaledPlace(operands: readonly Measured[], value: Rational): number {
+  const [measured, ...others] = operands.filter(({ place }) => place !== -Infinity);
+  if (!measured || others.length > 0 || measured.value.isZero()) return -Infinity;
+  return value.isZero() ? -Infinity : measured.place + value.dividedBy(measured.value).magnitude();
+}
+
 /** A product, or whatever else of its factors is `value`, with the fewest figures among them. */
 export function productOf(
   factors: readonly Measured[],
@@ -80,7 +91,7 @@ export function productOf(
   value = factors.reduce((product, factor) => product.times(factor.value), Rational.ONE),
 ): Measured {
   const fewest = Math.min(...factors.map((factor) => figuresOf(factor, rule)));
-  return { value, place: placeForFigures(value, fewest, factors, rule) };
+  return { value, place: Math.max(placeForFigures(value, fewest, factors, rule), scaledPlace(factors, value)) };
 }
 
 function limiting(numbers: readonly number[], limit: number, exact: number): number | null {
@@ -93,6 +104,27 @@ function byPlaces(operands: readonly Measured[], value: Rational): Outcome {
   const places = operands.map((o) => o.place);
   const place = Math.max(...places);
   return { result: { value, place }, rule: 'places', ruledBy: limiting(places, place, -Infinity) };
+}
+
+function inOrder(operands: readonly Measured[]): Measured[] {
+  return [...operands].sort((a, b) => a.value.compare(b.value));
+}
+
+/** One of several readings: it keeps its own place. */
+function chosen(operands: readonly Measured[], one: Measured | undefined): Outcome {
+  const result = one ?? exactly(Rational.ZERO);
+  return { result, rule: 'places', ruledBy: result.place === -Infinity ? null : operands.indexOf(result) };
+}
+
+/** The reading in the middle, or the mean of the two there. */
+function median(operands: readonly Measured[]): Outcome {
+  const ordered = inOrder(operands);
+  const middle = ordered.slice(Math.ceil(ordered.length / 2) - 1, Math.floor(ordered.length / 2) + 1);
+  const [first, second] = middle;
+  if (!first || !second) return chosen(operands, first);
+  const { result, rule } = byPlaces(middle, first.value.plus(second.value).dividedBy(Rational.of(2)));
+  const ruler = second.place > first.place ? second : first;
+  return { result, rule, ruledBy: ruler.place === -Infinity ? null : operands.indexOf(ruler) };
 }
 
 /** 60 digits of what has no exact value: a root, a logarithm, a sine. */
@@ -138,13 +170,16 @@ class Evaluation {
       }
       case 'binary': {
         const left = this.visit(node.left);
-        const right =
-          node.operator === '^' && wholeNumberIn(node.right) !== null
-            ? exactly(this.visit(node.right).value)
-            : this.visit(node.right);
+        const right = node.operator === '^' ? this.exponent(node) : this.visit(node.right);
         return this.keep(node, node.operator, [left, right], this.combine(node, left, right));
       }
     }
+  }
+
+  /** A logarithm, as the exponent of ten with decimals, was measured; every other exponent is exact, and how it comes about is no step. */
+  private exponent({ left, right }: BinaryNode): Measured {
+    if (isTen(left) && isWrittenWithDecimals(right)) return this.visit(right);
+    return exactly(new Evaluation(this.numberOf, this.rules).visit(right).value);
   }
 
   private keep(
@@ -175,10 +210,19 @@ class Evaluation {
     return node.operations.reduce<Outcome>(
       ({ result }, operation) =>
         'times' in operation
-          ? this.byFigures([result, exactly(operation.times)], result.value.times(operation.times))
+          ? this.scaled(result, operation.times)
           : byPlaces([result, exactly(operation.plus)], result.value.plus(operation.plus)),
       { result: operand, rule: 'figures', ruledBy: operand.place === -Infinity ? null : 0 },
     );
+  }
+
+  /** A quantity in another unit: a measured zero keeps its place beside the others. */
+  private scaled(operand: Measured, factor: Rational): Outcome {
+    const outcome = this.byFigures([operand, exactly(factor)], operand.value.times(factor));
+    const { value } = operand;
+    return value.isZero() && operand.place !== -Infinity
+      ? { ...outcome, result: { value, place: operand.place + factor.magnitude() } }
+      : outcome;
   }
 
   private combine(node: BinaryNode, left: Measured, right: Measured): Outcome {
@@ -207,7 +251,7 @@ class Evaluation {
     const exact = whole === null ? null : left.value.toThe(whole);
     const value =
       exact ?? approximately(left.value.toDecimal().pow(right.value.toDecimal()), node, `The power has no result.`);
-    if (whole === null && isTen(node.left) && right.place !== -Infinity) return this.antilogarithm(right, value, 1);
+    if (isTen(node.left) && right.place !== -Infinity) return this.antilogarithm(right, value, 1);
     return this.byFigures([left, right], value);
   }
 
@@ -231,9 +275,14 @@ class Evaluation {
     };
   }
 
-  /** The doubt of the angle times the slope there decides the place. */
-  private derivative({ place }: Measured, value: Rational, slope: Decimal): Outcome {
-    const doubtful = place === -Infinity || slope.isZero() ? place : place + slope.abs().e;
+  /** The doubt of the angle times the slope there decides the place. An angle in degrees is doubtful by so many of them. */
+  private derivative({ arguments: [angle] }: CallNode, { place }: Measured, value: Rational, slope: Decimal): Outcome {
+    const inDegrees = this.steps.findLast(({ operation, node }) => operation === 'convert' && node === angle);
+    const [before] = inDegrees?.operands ?? [];
+    const perUnit =
+      inDegrees && before && !before.value.isZero() ? inDegrees.result.value.dividedBy(before.value) : Rational.ONE;
+    const doubt = slope.abs().times(perUnit.toDecimal());
+    const doubtful = place === -Infinity || slope.isZero() ? place : (before?.place ?? place) + doubt.e;
     return { result: { value, place: doubtful }, rule: 'derivative', ruledBy: place === -Infinity ? null : 0 };
   }
 
@@ -281,25 +330,31 @@ class Evaluation {
           throw new ExpressionError(`exp is too large to be worked with here.`, node.at);
         return this.antilogarithm(first, of(value.toDecimal().exp()), 0);
       case 'sin':
-        return this.derivative(first, of(value.toDecimal().sin()), value.toDecimal().cos());
+        return this.derivative(node, first, of(value.toDecimal().sin()), value.toDecimal().cos());
       case 'cos':
-        return this.derivative(first, of(value.toDecimal().cos()), value.toDecimal().sin());
+        return this.derivative(node, first, of(value.toDecimal().cos()), value.toDecimal().sin());
       case 'tan':
-        return this.derivative(first, of(value.toDecimal().tan()), new Decimal(1).div(value.toDecimal().cos().pow(2)));
+        return this.derivative(
+          node,
+          first,
+          of(value.toDecimal().tan()),
+          new Decimal(1).div(value.toDecimal().cos().pow(2)),
+        );
       case 'abs':
         return byPlaces(operands, value.abs());
       case 'min':
-        return byPlaces(
-          operands,
-          operands.reduce((least, o) => (o.value.compare(least) < 0 ? o.value : least), value),
-        );
+        return chosen(operands, inOrder(operands).at(0));
       case 'max':
-        return byPlaces(
-          operands,
-          operands.reduce((most, o) => (o.value.compare(most) > 0 ? o.value : most), value),
-        );
+        return chosen(operands, inOrder(operands).at(-1));
       case 'mean':
         return this.mean(operands);
+      case 'median':
+        return median(operands);
+      case 'sum':
+        return byPlaces(
+          operands,
+          operands.reduce((sum, operand) => sum.plus(operand.value), Rational.ZERO),
+        );
     }
   }
 }

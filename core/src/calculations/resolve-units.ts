@@ -1,5 +1,6 @@
 import {
   CLOCK,
+  CLOCK_TO_THE_MINUTE,
   conversion,
   differenceUnit,
   gatheredProduct,
@@ -17,11 +18,14 @@ import {
 import {
   ExpressionError,
   isTen,
-  wholeNumberIn,
+  isWrittenWithDecimals,
+  namesIn,
   type BinaryNode,
   type CallNode,
   type Expression,
+  type FunctionName,
 } from './expression/expression.ts';
+import { evaluateMeasured } from './measured.ts';
 import { Rational } from '../numbers/rational.ts';
 
 /** An expression whose units have been checked: sums have one unit throughout, and what remains is arithmetic on pure numbers. */
@@ -44,6 +48,9 @@ function inUnitOf({ tree, unit: from }: Part, unit: Unit): Part {
 }
 
 const PURE: Unit = {};
+
+/** Functions of quantities of one kind whose result is one as well. */
+const KEEPS_UNIT: readonly FunctionName[] = ['abs', 'min', 'max', 'mean', 'median', 'sum'];
 
 /** Resolves the parts of one tree. */
 class Resolver {
@@ -139,7 +146,10 @@ class Resolver {
     if (!sameKind(left, right)) throw new UnitMismatchError(writtenUnit(left), writtenUnit(right), at);
     const [first, second] = [temperatureScale(left), temperatureScale(right)];
     if (first === null && second === null) {
-      const unit = CLOCK in right ? right : left;
+      // A time is as fine as the coarser of two that are written with colons.
+      const [unit = left] = [CLOCK_TO_THE_MINUTE, CLOCK].flatMap((clock) =>
+        [left, right].filter((one) => clock in one),
+      );
       return { result: unit, terms: unit };
     }
     if (first !== null && second !== null) {
@@ -163,18 +173,29 @@ class Resolver {
     if (isPure(left.unit))
       return {
         tree:
-          isTen(node.left) && wholeNumberIn(node.right) !== null
+          isTen(node.left) && !isWrittenWithDecimals(node.right)
             ? { kind: 'exact', operand: tree, at: node.left.at }
             : tree,
         unit: PURE,
       };
-    const power = wholeNumberIn(right.tree);
-    if (power === null || Math.abs(power) > 20)
+    return { tree, unit: this.raisedUnit(left.unit, right.tree, node.at) };
+  }
+
+  /** A unit to a power that leaves whole powers of its symbols: (cm³)^(1/3) is cm. */
+  private raisedUnit(unit: Unit, exponent: Expression, at: number): Unit {
+    const power = namesIn(exponent).length > 0 ? null : evaluateMeasured(exponent, () => undefined).value.toNumber();
+    const powers = Object.entries(unit).map(([symbol, one]) => [symbol, one * (power ?? NaN)] as const);
+    const whole = powers.map(([symbol, one]) => [symbol, Math.round(one)] as const);
+    if (
+      power === null ||
+      Math.abs(power) > 20 ||
+      powers.some(([, one], i) => Math.abs(one - (whole[i]?.[1] ?? 0)) > 1e-9)
+    )
       throw new ExpressionError(
-        `A quantity in ${writtenUnit(left.unit)} can only be raised to a small whole power.`,
-        node.at,
+        `${writtenUnit(unit)} has no such power; a unit is raised so that its powers stay whole.`,
+        at,
       );
-    return { tree, unit: multiplyUnits(PURE, left.unit, power) };
+    return multiplyUnits(PURE, Object.fromEntries(whole));
   }
 
   /** A pure number; percent become one. */
@@ -186,8 +207,7 @@ class Resolver {
     const parts = node.arguments.map((argument) => this.resolve(argument));
     const first = parts[0];
     if (!first) throw new ExpressionError(`${node.name} needs an argument.`, node.at);
-    const keepsUnit = node.name === 'abs' || node.name === 'min' || node.name === 'max' || node.name === 'mean';
-    if (keepsUnit)
+    if (KEEPS_UNIT.includes(node.name))
       return {
         tree: { ...node, arguments: parts.map((part) => this.inUnit(part, first.unit, part.tree.at).tree) },
         unit: first.unit,

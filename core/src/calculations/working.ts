@@ -1,10 +1,11 @@
 import type { HouseRules } from '../rules/house-rules.ts';
-import { CLOCK, writtenUnit, type Unit } from '../units/unit.ts';
+import { CLOCK_TO_THE_MINUTE, isOnClock, writtenUnit, zerosAreRead, type Unit } from '../units/unit.ts';
 import { questionAbout, reasonFor } from './explain-step.ts';
 import type { Expression } from './expression/expression.ts';
 import { figuresOf, withGuardDigits, type DigitRule, type Measured, type Step } from './measured.ts';
-import { unambiguousAtPlace } from '../numbers/rounding.ts';
-import { writtenTime } from './expression/time-of-day.ts';
+import { Rational } from '../numbers/rational.ts';
+import { unambiguousAtPlace, writtenAtPlace } from '../numbers/rounding.ts';
+import { placeOnClock, writtenAsKnown, writtenTime } from './expression/time-of-day.ts';
 
 /** A measured number with its unit, all digits kept. */
 export interface QuantityValue extends Measured {
@@ -48,21 +49,31 @@ function fullText({ value }: Measured): string {
   return decimals > LONGEST_FULL ? rounded.toDecimal().toExponential() : rounded.toFixed(decimals);
 }
 
+/** A time as far as it is known, whether it is counted in seconds or in minutes. */
+function onClock({ value, place, unit }: QuantityValue, { rounding }: HouseRules): string {
+  if (CLOCK_TO_THE_MINUTE in unit) {
+    const known = placeOnClock(Rational.of(60).shifted(Math.max(0, place)), 0);
+    return writtenAsKnown(value.times(Rational.of(60)), known, rounding);
+  }
+  return writtenAsKnown(value, place === -Infinity ? 0 : place, rounding);
+}
+
 /** How a quantity is written: rounded once, to its own place. */
 export function writtenQuantity(quantity: QuantityValue, rules: HouseRules): string {
   const { value, unit } = quantity;
-  if (CLOCK in unit) return writtenTime(value, quantity.place === -Infinity ? 0 : quantity.place, rules.rounding);
+  if (isOnClock(unit)) return onClock(quantity, rules);
+  if (zerosAreRead(unit) && quantity.place === 0) return writtenAtPlace(value, 0, rules.rounding);
   return quantity.place === -Infinity ? fullText(quantity) : unambiguousAtPlace(value, quantity.place, rules.rounding);
 }
 
 /** A unit as it is shown beside a number: a time shows none, a difference of temperatures its degrees. */
 export function shownUnit(unit: Unit): string {
-  return CLOCK in unit ? '' : writtenUnit(unit).replace(/^Δ/, '');
+  return isOnClock(unit) ? '' : writtenUnit(unit).replace(/^Δ/, '');
 }
 
 function worked(number: Measured, unit: Unit, rules: HouseRules): WorkedNumber {
   const text = writtenQuantity({ ...number, unit }, rules);
-  const digits = CLOCK in unit ? { kept: text, guard: '' } : withGuardDigits(number);
+  const digits = isOnClock(unit) ? { kept: text, guard: '' } : withGuardDigits(number);
   return { text, ...digits, unit: shownUnit(unit), exact: number.place === -Infinity };
 }
 
@@ -143,7 +154,7 @@ export function conversionStep(
 /** All digits of a quantity, a time as hours, minutes and seconds. */
 export function fullQuantity(quantity: QuantityValue, rules: HouseRules): string {
   const { value, unit } = quantity;
-  return CLOCK in unit
-    ? writtenTime(value, Math.min(0, value.lastPlace(LONGEST_FULL) ?? -FULL_DIGITS), rules.rounding)
-    : fullText(quantity);
+  if (!isOnClock(unit)) return fullText(quantity);
+  const seconds = CLOCK_TO_THE_MINUTE in unit ? value.times(Rational.of(60)) : value;
+  return writtenTime(seconds, Math.min(0, seconds.lastPlace(LONGEST_FULL) ?? -FULL_DIGITS), rules.rounding);
 }

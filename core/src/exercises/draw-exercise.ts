@@ -146,6 +146,8 @@ function bestAt(
 
 /** How many exercises of each level are looked at for what can be told in them. */
 const CHANCES = 40;
+/** A slip that is told in fewer of them is not aimed at: good exercises would be too hard to find. */
+const ENOUGH = 2;
 
 /** Worked out once for each kind and set of rules: complete rules never change. */
 const POSSIBLE = new WeakMap<HouseRules, Map<ExerciseKind, readonly string[]>>();
@@ -165,15 +167,17 @@ export function slipsIn(kind: ExerciseKind, rules?: Partial<HouseRules>): readon
 
 function toldIn(kind: ExerciseKind, rules: HouseRules): string[] {
   const random = seededRandom(3);
-  const told = new Set<ExerciseSlip>();
+  const told = new Map<ExerciseSlip, number>();
+  const timesTold = (slip: ExerciseSlip): number => told.get(slip) ?? 0;
   for (const level of LEVELS) {
     for (let chance = 0; chance < CHANCES; chance += 1) {
       const task = exerciseTask(drawOnce(kind, random, level, [], rules), rules);
       if (!isClear(task)) continue;
-      for (const slip of EXERCISE_SLIPS) if (!told.has(slip) && answersFor(task, [slip]) === 1) told.add(slip);
+      for (const slip of EXERCISE_SLIPS.filter((one) => timesTold(one) < ENOUGH))
+        if (answersFor(task, [slip]) === 1) told.set(slip, timesTold(slip) + 1);
     }
   }
-  return EXERCISE_SLIPS.filter((slip) => told.has(slip)).map(({ id }) => id);
+  return EXERCISE_SLIPS.filter((slip) => timesTold(slip) === ENOUGH).map(({ id }) => id);
 }
 
 /**

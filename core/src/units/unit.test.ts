@@ -107,7 +107,14 @@ describe('spellings', () => {
 
 describe('kinds', () => {
   it('a volume is a length cubed', () => {
-    expect(dimensionOf(parseUnit('mL'))).toEqual({ length: 3, mass: 0, time: 0, temperature: 0 });
+    expect(dimensionOf(parseUnit('mL'))).toEqual({
+      length: 3,
+      mass: 0,
+      time: 0,
+      temperature: 0,
+      amount: 0,
+      current: 0,
+    });
     expect(sameKind(parseUnit('mL'), parseUnit('cm3'))).toBe(true);
     expect(sameKind(parseUnit('g/mL'), parseUnit('kg/L'))).toBe(true);
     expect(sameKind(parseUnit('g'), parseUnit('mL'))).toBe(false);

@@ -1,7 +1,17 @@
 import { plainText } from '../numbers/plain-text.ts';
 import { Rational } from '../numbers/rational.ts';
 import { shortened } from '../numbers/written-number.ts';
-import { raised, SCALES, spelled, symbolEntry, type Dimension, type SymbolEntry, type Term } from './symbols.ts';
+import {
+  BASE_QUANTITIES,
+  dimensionOfPowers,
+  raised,
+  SCALES,
+  spelled,
+  symbolEntry,
+  type Dimension,
+  type SymbolEntry,
+  type Term,
+} from './symbols.ts';
 
 /** A product of unit symbols with integer powers, as written: g/mL is { g: 1, mL: −1 }. A pure number has none. */
 export type Unit = Readonly<Record<string, number>>;
@@ -63,7 +73,10 @@ function readUnit(typed: string): Unit {
     .replace(DEGREES, (_, delta: string | undefined, _degree, scale: string) => `${delta ? 'Δ' : ''}°${scale}`)
     .replace(SPACED, 'floz');
   if (plain === '' || plain === '1') return {};
-  const [above = '', ...below] = plain.split('/');
+  // One pair of parentheses may hold what stands below a division sign: J/(g*°C).
+  const [above = '', ...below] = plain
+    .replace(/\/ ?\(([^()]*)\)/g, (_, inside: string) => `/${inside.split(/[* ]+/).join('/')}`)
+    .split('/');
   if (below.some((part) => part.trim() === '')) throw new UnknownUnitError(typed);
   const powers: Record<string, number> = {};
   factorsIn(above).forEach((factor) => addFactor(powers, factor, 1, typed));
@@ -96,17 +109,37 @@ function asFactor(unit: Unit): Unit {
 
 function inProducts(unit: Unit): Unit {
   const terms = Object.entries(unit);
-  if (!terms.some(([symbol]) => SCALES.includes(symbol) || symbol === CLOCK)) return unit;
+  if (!terms.some(([symbol]) => SCALES.includes(symbol) || symbol in OF_A_CLOCK)) return unit;
   const powers: Record<string, number> = {};
   for (const [symbol, power] of terms) {
-    const plain = SCALES.includes(symbol) ? `Δ${symbol}` : symbol === CLOCK ? 's' : symbol;
+    const plain = SCALES.includes(symbol) ? `Δ${symbol}` : (OF_A_CLOCK[symbol] ?? symbol);
     powers[plain] = (powers[plain] ?? 0) + power;
   }
   return withoutZeros(powers);
 }
 
-/** The unit of what is written as hours, minutes and seconds. */
+/** The unit of what is written as hours, minutes and seconds, and of what is written to the minute. */
 export const CLOCK = 'h:min:s';
+export const CLOCK_TO_THE_MINUTE = 'h:min';
+
+/** What such a time counts, where it is part of a larger unit. */
+const OF_A_CLOCK: Readonly<Record<string, string>> = { [CLOCK]: 's', [CLOCK_TO_THE_MINUTE]: 'min' };
+
+/** True for what is written with colons. */
+export function isOnClock(unit: Unit): boolean {
+  return Object.keys(unit).some((symbol) => symbol in OF_A_CLOCK);
+}
+
+/** Units in which a zero at the end is read: on a scale with an arbitrary zero, as 20 °C, and in times, as 90 min. */
+export function zerosAreRead(unit: Unit): boolean {
+  const scale = temperatureScale(unit);
+  return (scale !== null && scale !== 'K') || (isTime(unit) && !isOnClock(unit));
+}
+
+/** True for a time, in whatever it is counted. */
+function isTime(unit: Unit): boolean {
+  return sameKind(unit, { s: 1 });
+}
 
 function entryOf(symbol: string): SymbolEntry {
   const entry = symbolEntry(symbol);
@@ -121,22 +154,12 @@ export function termsOf(unit: Unit): Term[] {
 
 /** Powers of the base dimensions of a unit. */
 export function dimensionOf(unit: Unit): Dimension {
-  return termsOf(unit).reduce(
-    (total, { symbol, power }) => {
-      const one = raised(entryOf(symbol).dimension, power);
-      return {
-        length: total.length + one.length,
-        mass: total.mass + one.mass,
-        time: total.time + one.time,
-        temperature: total.temperature + one.temperature,
-      };
-    },
-    { length: 0, mass: 0, time: 0, temperature: 0 },
-  );
+  const terms = termsOf(unit).map(({ symbol, power }) => raised(entryOf(symbol).dimension, power));
+  return dimensionOfPowers((quantity) => terms.reduce((total, term) => total + term[quantity], 0));
 }
 
 function sameDimension(a: Dimension, b: Dimension): boolean {
-  return a.length === b.length && a.mass === b.mass && a.time === b.time && a.temperature === b.temperature;
+  return BASE_QUANTITIES.every((quantity) => a[quantity] === b[quantity]);
 }
 
 /** True when both units measure the same kind of quantity: mL and cm³, not mL and g. */

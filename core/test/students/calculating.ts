@@ -338,6 +338,15 @@ export const HABITS: Record<string, (exercise: WorkingExercise) => string> = {
     const { value, decimals } = byHand(exercise);
     return `${written(rounded(value, decimals + 1), decimals)} ${unit(exercise)}`;
   },
+  // A half goes to the even neighbour, where the class rounds it away from zero.
+  'half-other-way': (exercise) => {
+    const { value, decimals } = byHand(exercise);
+    const scale = new Fraction(10).pow(decimals);
+    const down = value.abs().mul(scale).floor();
+    const isHalf = value.abs().mul(scale).sub(down).equals(new Fraction(1, 2));
+    const even = (isHalf && down.mod(2).equals(0) ? down : rounded(value.abs(), decimals).mul(scale)).div(scale);
+    return `${written(value.compare(0) < 0 ? even.neg() : even, decimals)} ${unit(exercise)}`;
+  },
   'place-lost': (exercise) => {
     const { value, decimals } = byHand(exercise);
     return `${rounded(value, decimals).mul(new Fraction(10).pow(decimals)).toString()} ${unit(exercise)}`;

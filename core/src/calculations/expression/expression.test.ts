@@ -33,7 +33,7 @@ describe('value, place and unit of an expression', () => {
     ['-2.0^2', '-4.0', ''],
     ['2.0^3', '8.0', ''],
     ['abs(3.1 - 4.25)', '1.2', ''],
-    ['max(3.1, 4.25)', '4.3', ''],
+    ['max(3.1, 4.25)', '4.25', ''],
   ])('%s = %s %s', (typed, text, unit) => {
     expect(calculated(typed)).toMatchObject({ text, unit });
   });

@@ -1,7 +1,21 @@
 import type { Operation } from '../../units/unit.ts';
 import type { WrittenNumber } from '../../numbers/written-number.ts';
 
-export const FUNCTION_NAMES = ['sqrt', 'ln', 'log10', 'exp', 'sin', 'cos', 'tan', 'abs', 'min', 'max', 'mean'] as const;
+export const FUNCTION_NAMES = [
+  'sqrt',
+  'ln',
+  'log10',
+  'exp',
+  'sin',
+  'cos',
+  'tan',
+  'abs',
+  'min',
+  'max',
+  'mean',
+  'median',
+  'sum',
+] as const;
 export type FunctionName = (typeof FUNCTION_NAMES)[number];
 export type BinaryOperator = '+' | '-' | '*' | '/' | '^';
 
@@ -63,6 +77,25 @@ export function isTen(tree: Expression): boolean {
   return tree.kind === 'exact'
     ? isTen(tree.operand)
     : tree.kind === 'number' && tree.unit === null && tree.written.text === '10';
+}
+
+/** True where some number in it is written with decimals, as the logarithm −7.00 is. */
+export function isWrittenWithDecimals(tree: Expression): boolean {
+  switch (tree.kind) {
+    case 'number':
+      return tree.written.text.includes('.');
+    case 'binary':
+      return isWrittenWithDecimals(tree.left) || isWrittenWithDecimals(tree.right);
+    case 'call':
+      return tree.arguments.some(isWrittenWithDecimals);
+    case 'negate':
+    case 'convert':
+      return isWrittenWithDecimals(tree.operand);
+    case 'exact':
+    case 'name':
+    case 'pi':
+      return false;
+  }
 }
 
 /** A whole number that stands for itself: the exponent of a square, possibly negative; null for anything else. */

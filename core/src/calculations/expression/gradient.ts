@@ -30,6 +30,10 @@ const ONE_ARGUMENT: Partial<Record<FunctionName, (x: number) => readonly [value:
   abs: (x) => [Math.abs(x), Math.sign(x)],
 };
 
+function total(parts: readonly Dual[]): number {
+  return parts.reduce((sum, part) => sum + part.value, 0);
+}
+
 function applyFunction(name: FunctionName, parts: readonly Dual[]): Dual {
   const [first] = parts;
   if (!first) throw new ExpressionError(`${name} needs an argument.`);
@@ -39,10 +43,13 @@ function applyFunction(name: FunctionName, parts: readonly Dual[]): Dual {
     return chain(value, [slope, first]);
   }
   if (name === 'mean')
-    return chain(
-      parts.reduce((sum, part) => sum + part.value, 0) / parts.length,
-      ...parts.map((part) => [1 / parts.length, part] as const).map(([s, d]): [number, Dual] => [s, d]),
-    );
+    return chain(total(parts) / parts.length, ...parts.map((part): [number, Dual] => [1 / parts.length, part]));
+  if (name === 'sum') return chain(total(parts), ...parts.map((part): [number, Dual] => [1, part]));
+  if (name === 'median') {
+    const ordered = [...parts].sort((a, b) => a.value - b.value);
+    const middle = ordered.slice(Math.ceil(ordered.length / 2) - 1, Math.floor(ordered.length / 2) + 1);
+    return chain(total(middle) / middle.length, ...middle.map((part): [number, Dual] => [1 / middle.length, part]));
+  }
   return parts.reduce((best, part) =>
     (name === 'min' ? part.value < best.value : part.value > best.value) ? part : best,
   );

@@ -1,5 +1,4 @@
 import type { ChainLink } from '../../units/chain.ts';
-import { CLOCK } from '../../units/unit.ts';
 import type { Expression } from './expression.ts';
 
 const PRECEDENCE = { '+': 1, '-': 1, '*': 2, '/': 4, '^': 3 } as const;
@@ -43,7 +42,7 @@ export function latexOf(tree: Expression, nameLatex: (name: string) => string): 
   };
   switch (tree.kind) {
     case 'number':
-      return tree.unit === null || tree.unit === CLOCK
+      return tree.unit === null || tree.unit.includes(':')
         ? numberLatex(tree.written.text)
         : `${numberLatex(tree.written.text)}\\,${unitLatex(tree.unit)}`;
     case 'name':

@@ -1,5 +1,4 @@
 import type { HouseRules } from '../../rules/house-rules.ts';
-import { CLOCK } from '../../units/unit.ts';
 import {
   ExpressionError,
   FUNCTION_NAMES,
@@ -120,14 +119,23 @@ class Parser {
       throw new ExpressionError('The expression ends too early; a number or a name is missing.', token.at);
     this.index += 1;
     if (token.kind === 'number') return { kind: 'number', written: numberIn(token), unit: token.unit, at: token.at };
-    if (token.kind === 'time')
-      return { kind: 'number', written: parseTime(token.text, token.at), unit: CLOCK, at: token.at };
+    if (token.kind === 'time') return { kind: 'number', ...parseTime(token.text, token.at), at: token.at };
     if (token.kind === 'name') return this.named(token.text, token.at);
     if (token.text !== '(')
       throw new ExpressionError(`A number or a name is missing before “${token.text}”.`, token.at);
     const inside = this.sum();
     this.expect(')', token.at);
-    return inside;
+    return this.inUnit(inside);
+  }
+
+  /** A unit behind a parenthesis stands for what is in it. */
+  private inUnit(inside: Expression): Expression {
+    const token = this.peek();
+    if (token.kind !== 'unit') return inside;
+    this.index += 1;
+    const one: Expression = { kind: 'number', written: parseWrittenNumber('1'), unit: token.text, at: token.at };
+    const unit: Expression = { kind: 'exact', operand: one, at: token.at };
+    return { kind: 'binary', operator: '*', left: inside, right: unit, at: token.at };
   }
 
   private named(name: string, at: number): Expression {
@@ -138,7 +146,7 @@ class Parser {
     while (this.take(',') ?? this.take(';')) given.push(this.sum());
     this.expect(')', at + name.length);
     const [first] = given;
-    if (name === 'exact' && first && given.length === 1) return { kind: 'exact', operand: first, at };
+    if (name === 'exact' && first && given.length === 1) return this.inUnit({ kind: 'exact', operand: first, at });
     const known = FUNCTION_NAMES.find((candidate) => candidate === name);
     if (!known) throw new ExpressionError(`“${shortened(name)}” is not a function here.`, at);
     checkArgumentCount(known, given.length, at);
@@ -155,9 +163,11 @@ function numberIn({ text, at }: Token): ReturnType<typeof parseWrittenNumber> {
   }
 }
 
+const OF_MANY: readonly FunctionName[] = ['min', 'max', 'mean', 'median', 'sum'];
+
 function checkArgumentCount(name: FunctionName, count: number, at: number): void {
-  const many = name === 'min' || name === 'max' || name === 'mean';
-  if (!many && count !== 1) throw new ExpressionError(`${name} takes one argument, not ${count}.`, at);
+  if (!OF_MANY.includes(name) && count !== 1)
+    throw new ExpressionError(`${name} takes one argument, not ${count}.`, at);
 }
 
 /**

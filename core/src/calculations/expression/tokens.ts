@@ -4,7 +4,7 @@ import { ExpressionError } from './expression.ts';
 
 export type Token =
   | { readonly kind: 'number' | 'time'; readonly text: string; readonly unit: string | null; readonly at: number }
-  | { readonly kind: 'name' | 'symbol'; readonly text: string; readonly at: number }
+  | { readonly kind: 'name' | 'symbol' | 'unit'; readonly text: string; readonly at: number }
   | { readonly kind: 'end'; readonly text: ''; readonly at: number };
 
 const TIME = /\d+:\d+(?::\d+(?:\.\d+)?)?/y;
@@ -15,7 +15,7 @@ const NUMBER = {
 const EXPONENT = /[eE][+-]?\d+/y;
 const TIMES_POWER = / ?\* ?10 ?\^ ?(?:([+-]?\d+)|\( ?([+-]?\d+) ?\))(?![\d.])/y;
 const NAME = /[\p{L}_][\p{L}\p{N}_′']*/uy;
-const UNIT_NAME = /fl\.? ?oz\b|Δ?° ?[CF](?!\p{L})|[\p{L}%Δ]+/uy;
+const UNIT_NAME = /fl\.? ?oz\b|Δ?° ?[CF](?!\p{L})|°|[\p{L}%Δ]+/uy;
 const UNIT_POWER = /\^(-?\d{1,2})|\^\((-?\d{1,2})\)|(?<=[a-z])([2-9])(?![\d.])/y;
 /** After another factor a minus sign can only belong to a power: `g cm-3`. */
 const LATER_POWER = /\^(-?\d{1,2})|\^\((-?\d{1,2})\)|(?<=[a-zL])(-?[1-9])(?![\d.])/y;
@@ -39,11 +39,19 @@ function unitAt(text: string, from: number): { readonly unit: string; readonly e
     unit += symbol + (raised === undefined ? '' : `^${raised}`);
     end = at + name[0].length + (power?.[0].length ?? 0);
     const joint = text[end];
+    const below = joint === '/' && text[end + 1] === '(' ? unitInParentheses(text, end + 1) : null;
+    if (below) return { unit: `${unit}/(${below.unit})`, end: below.end };
     if (joint !== '/' && joint !== '*' && joint !== ' ') return { unit, end };
     if (!beginsUnit(text, end + 1)) return { unit, end };
     unit += joint;
     at = end + 1;
   }
+}
+
+/** A unit in parentheses, as what stands below a division sign: J/(g*°C). Null for anything else. */
+function unitInParentheses(text: string, open: number): { readonly unit: string; readonly end: number } | null {
+  const inside = unitAt(text, open + 1);
+  return inside && text[inside.end] === ')' ? { unit: inside.unit, end: inside.end + 1 } : null;
 }
 
 function beginsUnit(text: string, at: number): boolean {
@@ -102,6 +110,12 @@ export function tokenise(text: string, mark: HouseRules['decimalMark'] = 'point'
     if (time) {
       tokens.push({ kind: 'time', text: time[0], unit: null, at });
       at += time[0].length;
+      continue;
+    }
+    const behind = tokens.at(-1)?.text === ')' ? unitAt(text, at) : null;
+    if (behind) {
+      tokens.push({ kind: 'unit', text: behind.unit, at });
+      at = behind.end;
       continue;
     }
     const number = numberAt(text, at, mark, symbolBefore(tokens));
