@@ -51,6 +51,14 @@ describe('summarising repeats', () => {
     expectClose(summary.averageDeviation, exact.average);
   });
 
+  it.each([[[1e8 + 0.1, -1e8, 0.2]], [[1e15, 3.5, -1e15]], [[0.1, 0.2, 0.3]]])('holds to 1e-12 on %j', (values) => {
+    const exact = exactly(values);
+    const summary = summarise(values);
+    expectClose(summary.mean, exact.mean);
+    expectClose(summary.sampleStandardDeviation, exact.deviation);
+    expectClose(summary.averageDeviation, exact.average);
+  });
+
   it('holds to 1e-12 on offset data', () => {
     const offset = fc.integer({ min: -7, max: 9 }).map((power) => 10 ** power);
     fc.assert(

@@ -27,9 +27,8 @@ function checkValues(values: readonly number[]): void {
 }
 
 /**
- * Summarises repeats of one measurement, in the unit of the values. Two passes with compensated sums: deviations are taken from a
- * first mean and corrected for its rounding (Chan, Golub & LeVeque, Am. Stat. 37 (1983) 242), so that 10000000.2 ± 0.1 keeps its
- * digits.
+ * Summarises repeats of one measurement, in the unit of the values. Two passes with compensated sums: deviations are taken from the mean
+ * and corrected for its rounding (Chan, Golub & LeVeque, Am. Stat. 37 (1983) 242), so that 10000000.2 ± 0.1 keeps its digits.
  * @throws RangeError naming the index of a value that is not finite.
  * @example summarise([8.5, 9.1, 8.6, 8.8]).mean // 8.75
  */
@@ -37,10 +36,7 @@ export function summarise(values: readonly number[]): Summary {
   checkValues(values);
   const n = values.length;
   const sorted = [...values].sort((a, b) => a - b);
-  const about = compensatedSum(values) / n;
-  const deviations = values.map((value) => value - about);
-  const correction = compensatedSum(deviations) / n;
-  const mean = about + correction;
+  const mean = compensatedSum(values) / n;
   if (n === 1)
     return {
       n,
@@ -51,6 +47,8 @@ export function summarise(values: readonly number[]): Summary {
       sampleStandardDeviation: null,
       standardError: null,
     };
+  const deviations = values.map((value) => value - mean);
+  const correction = compensatedSum(deviations) / n;
   const centred = deviations.map((deviation) => deviation - correction);
   const sampleStandardDeviation = Math.sqrt(compensatedSum(centred.map((d) => d * d)) / (n - 1));
   return {

@@ -2,6 +2,90 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { propagate, UncertaintyInputError } from './propagate.ts';
 
+describe('what cannot be propagated', () => {
+  const a = { value: 2, standard: 0.1 };
+  const three = { a, b: a, c: a };
+
+  it.each([
+    ['sqrt(x)', { x: { value: 0, standard: 0.1 } }, 'x'],
+    ['y + 1 / x ^ 0.5 * 0', { x: { value: 0, standard: 0.1 }, y: a }, 'formula'],
+  ])('%s has no finite slope, and says where', (formula, inputs, input) => {
+    expect(() => propagate(formula, inputs)).toThrow(expect.objectContaining({ name: 'UncertaintyInputError', input }));
+  });
+
+  it('goes by the slope of x where |x| has a corner, and minds no slope of what is certain', () => {
+    expect(propagate('abs(x)', { x: { value: 0, standard: 0.1 } }).uncertainty).toBeCloseTo(0.1, 12);
+    expect(propagate('sqrt(x) + y', { x: { value: 0 }, y: a }).uncertainty).toBeCloseTo(0.1, 12);
+  });
+
+  it.each<[correlations: [string, string, number][], says: RegExp]>([
+    // The determinant is 1 + 2·0.9·0.9·(−0.9) − 3·0.81 = −2.888.
+    [
+      [
+        ['a', 'b', 0.9],
+        ['b', 'c', 0.9],
+        ['a', 'c', -0.9],
+      ],
+      /cannot all be true together/,
+    ],
+    [
+      [
+        ['a', 'b', 0.9],
+        ['b', 'a', 0.8],
+      ],
+      /both 0.9 and 0.8/,
+    ],
+    [
+      [
+        ['a', 'b', 1],
+        ['b', 'c', 1],
+        ['a', 'c', 0.5],
+      ],
+      /cannot all be true together/,
+    ],
+  ])('refuses correlations %j', (correlations, says) => {
+    expect(() => propagate('a + b + c', three, { correlations })).toThrow(says);
+  });
+
+  it('takes correlations on the edge of what can be', () => {
+    const correlations: [string, string, number][] = [
+      ['a', 'b', 1],
+      ['b', 'c', 1],
+      ['a', 'c', 1],
+      ['c', 'a', 1],
+    ];
+    expect(propagate('a + b + c', three, { correlations }).uncertainty).toBeCloseTo(0.3, 12);
+    // The determinant of a correlation of −1/2 between each two of three is 0: their sum does not vary at all.
+    const half: [string, string, number][] = [
+      ['a', 'b', -0.5],
+      ['b', 'c', -0.5],
+      ['a', 'c', -0.5],
+    ];
+    expect(propagate('a + b + c', three, { correlations: half }).uncertainty).toBeCloseTo(0, 7);
+  });
+});
+
+describe('a budget', () => {
+  it.each([
+    ['x * y', { x: { value: 0, halfWidth: 1 }, y: { value: 0, halfWidth: 2 } }],
+    ['x ^ 2', { x: { value: 0, halfWidth: 1 } }],
+    ['sqrt(x) + y', { x: { value: 1, halfWidth: 1 }, y: { value: 0, halfWidth: 2 } }],
+    ['m / V', { m: { value: 54.3, halfWidth: 0.01 }, V: { value: 6.2, halfWidth: 0.4 } }],
+  ])('of the extremes of %s sums to 1', (formula, inputs) => {
+    const { budget, uncertainty } = propagate(formula, inputs, { school: 'extremes' });
+    expect(uncertainty).toBeGreaterThan(0);
+    expect(budget.reduce((sum, { share }) => sum + share, 0)).toBeCloseTo(1, 12);
+  });
+
+  it('without correlations says so where some were given', () => {
+    const correlations: [string, string, number][] = [['a', 'b', 0.5]];
+    const inputs = { a: { value: 1, halfWidth: 0.1 }, b: { value: 1, halfWidth: 0.1 } };
+    expect(propagate('a + b', inputs, { school: 'plain-sum', correlations }).notes).toHaveLength(1);
+    expect(propagate('a + b', inputs, { school: 'quadrature', correlations }).notes).toEqual([]);
+    expect(propagate('a + b', inputs, { school: 'plain-sum' }).notes).toEqual([]);
+  });
+});
+
 describe('propagating uncertainty', () => {
   const density = {
     m: { value: 54.31, halfWidth: 0.01 },
@@ -60,6 +144,7 @@ describe('propagating uncertainty', () => {
       value: 3,
       uncertainty: 0,
       budget: [{ name: 'a', share: 0 }],
+      notes: [],
     });
   });
 

@@ -23,6 +23,8 @@ export interface Propagated {
   readonly uncertainty: number;
   /** Each input's share of the whole, largest first; the shares sum to 1, or are all 0 when nothing is uncertain. */
   readonly budget: readonly { readonly name: string; readonly share: number }[];
+  /** What the school leaves out, where it was given. */
+  readonly notes: readonly string[];
 }
 
 export interface PropagationOptions {
@@ -91,9 +93,18 @@ function sharesOf(contributions: readonly Contribution[]): { name: string; share
     .sort((a, b) => b.share - a.share);
 }
 
-/** Slope times width, where an input that is not uncertain adds nothing even if the slope is infinite. */
-function spread(slope: number, width: number): number {
-  return width === 0 ? 0 : slope * width;
+/**
+ * Slope times width. An input that is not uncertain adds nothing, whatever the slope.
+ * @throws UncertaintyInputError where an uncertain input has no finite slope: sqrt(x) at 0.
+ */
+function spread(name: string, slope: number, width: number): number {
+  if (width === 0) return 0;
+  if (!Number.isFinite(slope))
+    throw new UncertaintyInputError(
+      name,
+      'the formula has no finite slope there, so its uncertainty cannot be carried on by slopes.',
+    );
+  return slope * width;
 }
 
 function correlationMatrix(
@@ -101,6 +112,7 @@ function correlationMatrix(
   correlations: PropagationOptions['correlations'] = [],
 ): number[][] {
   const matrix = names.map((_, i) => names.map((__, j): number => (i === j ? 1 : 0)));
+  const stated = new Map<string, number>();
   for (const [first, second, r] of correlations) {
     const [i, j] = [names.indexOf(first), names.indexOf(second)];
     if (i < 0 || j < 0) throw new UncertaintyInputError('correlations', `${i < 0 ? first : second} is not an input.`);
@@ -111,9 +123,43 @@ function correlationMatrix(
       );
     if (i === j) throw new UncertaintyInputError('correlations', `${first} is always fully correlated with itself.`);
     const [rowI, rowJ] = [matrix[i], matrix[j]];
-    if (rowI && rowJ) rowI[j] = rowJ[i] = r;
+    if (!rowI || !rowJ) continue;
+    const before = stated.get(`${Math.min(i, j)} ${Math.max(i, j)}`);
+    if (before !== undefined && before !== r)
+      throw new UncertaintyInputError('correlations', `${first} and ${second} have both ${before} and ${r}.`);
+    stated.set(`${Math.min(i, j)} ${Math.max(i, j)}`, r);
+    rowI[j] = rowJ[i] = r;
   }
+  if (!isPositiveSemidefinite(matrix))
+    throw new UncertaintyInputError(
+      'correlations',
+      'these coefficients cannot all be true together: two inputs that go with a third go with each other.',
+    );
   return matrix;
+}
+
+/** What rounding may leave of a variance that is zero. */
+const NO_VARIANCE = 1e-12;
+
+/** Whether a symmetric matrix has no negative eigenvalue, by its Cholesky factor (Higham, Accuracy and Stability of Numerical Algorithms, 2002, 10.3). */
+function isPositiveSemidefinite(matrix: readonly (readonly number[])[]): boolean {
+  const factor: number[][] = [];
+  const at = (i: number, j: number): number => factor[i]?.[j] ?? 0;
+  for (const [i, row] of matrix.entries()) {
+    const next: number[] = [];
+    factor.push(next);
+    for (let j = 0; j <= i; j += 1) {
+      const rest = (row[j] ?? 0) - compensatedSum(next.slice(0, j).map((entry, k) => entry * at(j, k)));
+      if (i === j) {
+        if (rest < -NO_VARIANCE) return false;
+        next.push(Math.sqrt(Math.max(0, rest)));
+      } else if (at(j, j) > Math.sqrt(NO_VARIANCE)) next.push(rest / at(j, j));
+      // Of an input that is wholly known by others nothing is left to go with this one.
+      else if (Math.abs(rest) > Math.sqrt(NO_VARIANCE)) return false;
+      else next.push(0);
+    }
+  }
+  return true;
 }
 
 function quadrature(
@@ -122,41 +168,48 @@ function quadrature(
   at: Dual,
   options: PropagationOptions,
 ): Propagated {
-  const spreads = inputs.map((input, i) => spread(at.gradient[i] ?? 0, standardUncertainty(input)));
+  const spreads = inputs.map((input, i) => spread(names[i] ?? '', at.gradient[i] ?? 0, standardUncertainty(input)));
   const matrix = correlationMatrix(names, options.correlations);
   const contributions = names.map((name, i) => ({
     name,
     size: (spreads[i] ?? 0) * compensatedSum(spreads.map((other, j) => other * (matrix[i]?.[j] ?? 0))),
   }));
   const variance = Math.max(0, compensatedSum(contributions.map((c) => c.size)));
-  return { value: at.value, uncertainty: Math.sqrt(variance), budget: sharesOf(contributions) };
+  return { value: at.value, uncertainty: Math.sqrt(variance), budget: sharesOf(contributions), notes: [] };
 }
 
-function plainSum(names: readonly string[], inputs: readonly Input[], at: Dual): Propagated {
+const CORRELATIONS_LEFT_OUT = 'Correlations were given, and this school takes no account of them.';
+
+function notesOn({ correlations = [] }: PropagationOptions): string[] {
+  return correlations.length > 0 ? [CORRELATIONS_LEFT_OUT] : [];
+}
+
+function plainSum(
+  names: readonly string[],
+  inputs: readonly Input[],
+  at: Dual,
+  options: PropagationOptions,
+): Propagated {
   const contributions = names.map((name, i) => ({
     name,
-    size: Math.abs(spread(at.gradient[i] ?? 0, quotedWidth(inputs[i] ?? { value: 0 }))),
+    size: Math.abs(spread(name, at.gradient[i] ?? 0, quotedWidth(inputs[i] ?? { value: 0 }))),
   }));
   return {
     value: at.value,
     uncertainty: compensatedSum(contributions.map((c) => c.size)),
     budget: sharesOf(contributions),
+    notes: notesOn(options),
   };
 }
 
 const MOST_CORNERS = 20;
 
-function extremes(names: readonly string[], inputs: readonly Input[], at: Dual, evaluate: Differentiable): Propagated {
-  const uncertain = inputs.flatMap((input, i) => (quotedWidth(input) > 0 ? [i] : []));
-  if (uncertain.length > MOST_CORNERS)
-    throw new UncertaintyInputError(
-      'inputs',
-      `the extremes of ${uncertain.length} uncertain inputs are too many corners; at most ${MOST_CORNERS}.`,
-    );
+/** Half the difference between the largest and the smallest result when some inputs go to both ends of their widths, and the others stay. */
+function halfRange(inputs: readonly Input[], moved: readonly number[], at: Dual, evaluate: Differentiable): number {
   let [least, most] = [at.value, at.value];
-  for (let corner = 0; corner < 2 ** uncertain.length; corner += 1) {
+  for (let corner = 0; corner < 2 ** moved.length; corner += 1) {
     const values = Float64Array.from(inputs, (input) => input.value);
-    uncertain.forEach((index, bit) => {
+    moved.forEach((index, bit) => {
       const input = inputs[index];
       if (input) values[index] = input.value + (Math.floor(corner / 2 ** bit) % 2 === 1 ? 1 : -1) * quotedWidth(input);
     });
@@ -168,7 +221,29 @@ function extremes(names: readonly string[], inputs: readonly Input[], at: Dual, 
       );
     [least, most] = [Math.min(least, value), Math.max(most, value)];
   }
-  return { ...plainSum(names, inputs, at), uncertainty: (most - least) / 2 };
+  return (most - least) / 2;
+}
+
+function extremes(
+  names: readonly string[],
+  inputs: readonly Input[],
+  at: Dual,
+  evaluate: Differentiable,
+  options: PropagationOptions,
+): Propagated {
+  const uncertain = inputs.flatMap((input, i) => (quotedWidth(input) > 0 ? [i] : []));
+  if (uncertain.length > MOST_CORNERS)
+    throw new UncertaintyInputError(
+      'inputs',
+      `the extremes of ${uncertain.length} uncertain inputs are too many corners; at most ${MOST_CORNERS}.`,
+    );
+  const uncertainty = halfRange(inputs, uncertain, at, evaluate);
+  const sized = (size: (index: number) => number): Contribution[] =>
+    names.map((name, i) => ({ name, size: uncertain.includes(i) ? size(i) : 0 }));
+  // What each does alone; where each does nothing alone, as at the zero of a product, they do it together.
+  const alone = sized((i) => halfRange(inputs, [i], at, evaluate));
+  const contributions = alone.some(({ size }) => size > 0) ? alone : sized(() => uncertainty);
+  return { value: at.value, uncertainty, budget: sharesOf(contributions), notes: notesOn(options) };
 }
 
 /** Value and gradient of a function of the inputs, in the order of their names. */
@@ -178,7 +253,7 @@ export type Differentiable = (values: Float64Array) => Dual;
  * Propagates the inputs' uncertainties through any differentiable function.
  * - `quadrature` (default): u² = Σᵢⱼ cᵢuᵢ·cⱼuⱼ·rᵢⱼ with exact derivatives (JCGM 100:2008, 5.1.2 and 5.2.2).
  * - `plain-sum`: Σ|cᵢ|δᵢ.
- * - `extremes`: half the difference between the largest and the smallest result over all corners; its budget is the plain sum's.
+ * - `extremes`: half the difference between the largest and the smallest result over all corners; its budget is by what each input does alone.
  * @throws UncertaintyInputError naming the input.
  */
 export function propagateThrough(
@@ -199,9 +274,9 @@ export function propagateThrough(
     throw new UncertaintyInputError('school', `“${school}” is not quadrature, plain-sum or extremes.`);
   switch (school) {
     case 'plain-sum':
-      return plainSum(names, given, at);
+      return plainSum(names, given, at, options);
     case 'extremes':
-      return extremes(names, given, at, evaluate);
+      return extremes(names, given, at, evaluate, options);
     case 'quadrature':
       return quadrature(names, given, at, options);
   }

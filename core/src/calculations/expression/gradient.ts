@@ -27,7 +27,8 @@ const ONE_ARGUMENT: Partial<Record<FunctionName, (x: number) => readonly [value:
   sin: (x) => [Math.sin(x), Math.cos(x)],
   cos: (x) => [Math.cos(x), -Math.sin(x)],
   tan: (x) => [Math.tan(x), 1 / Math.cos(x) ** 2],
-  abs: (x) => [Math.abs(x), Math.sign(x)],
+  // At zero the slope is that of x.
+  abs: (x) => [Math.abs(x), x < 0 ? -1 : 1],
 };
 
 function total(parts: readonly Dual[]): number {

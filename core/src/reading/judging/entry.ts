@@ -60,12 +60,17 @@ function knownUnit(text: string): Unit | null {
   }
 }
 
+/** A text as it can be shown and kept: characters that are none, as a null or half a pair, are marked. */
+function printable(text: string): string {
+  return text.replace(/\p{C}/gu, '\ufffd');
+}
+
 /** @throws UnreadableEntryError for a spelling that is not understood. */
 function unitOf(text: string, wanted: Unit): Unit {
   const unit = knownUnit(text) ?? knownUnit(inSymbols(text));
   if (unit) return unit;
   throw new UnreadableEntryError(
-    `The unit “${shortened(text)}” is not understood here; write it as ${writtenUnit(wanted)}.`,
+    `The unit “${shortened(printable(text))}” is not understood here; write it as ${writtenUnit(wanted)}.`,
   );
 }
 
@@ -168,7 +173,7 @@ export function parseEntry(typed: string, wanted: Unit): Entry {
   const parts = NUMBER_THEN_UNIT.exec(plain)?.groups;
   if (!parts || /^[\d.,+-]/.test((parts['unit'] ?? '').trim()))
     throw new UnreadableEntryError(
-      `“${typed.trim().slice(0, 30)}” is not a number and a unit; write the digits with at most one decimal mark, then the unit.`,
+      `“${printable(typed.trim().slice(0, 30))}” is not a number and a unit; write the digits with at most one decimal mark, then the unit.`,
     );
   try {
     return fitted(parseWrittenNumber((parts['number'] ?? '').replace(/^([+-]) /, '$1')), asUnit(parts['unit']), wanted);
