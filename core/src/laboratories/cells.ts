@@ -9,7 +9,8 @@ import { workedStep, type WorkedStep } from '../calculations/working.ts';
 import { instrumentById } from '../instruments/catalogue.ts';
 import { parseEntry, UnreadableEntryError } from '../reading/judging/entry.ts';
 import { readingStep } from '../reading/expected-reading.ts';
-import type { HouseRules } from '../rules/house-rules.ts';
+import { taken } from '../calculations/rulings.ts';
+import { DEFAULT_RULES, type HouseRules } from '../rules/house-rules.ts';
 import { parseUnit } from '../units/unit.ts';
 import type { NamedTool } from './named-tool.ts';
 import type { ComputedQuantity, Protocol, ReadQuantity } from './protocol.ts';
@@ -116,7 +117,9 @@ export function formulaOf(quantity: ComputedQuantity, protocol: Protocol): Formu
       );
     return parseUnit(used.unit);
   };
-  return { quantity, resolved: resolveParts(parseExpression(quantity.formula), unitOf, parseUnit(quantity.unit)) };
+  // The numbers of a protocol’s formula were measured by nobody.
+  const { tree } = taken(parseExpression(quantity.formula), DEFAULT_RULES, true);
+  return { quantity, resolved: resolveParts(tree, unitOf, parseUnit(quantity.unit)) };
 }
 
 function symbolOf(protocol: Protocol, id: string): string {

@@ -89,7 +89,7 @@ function repeatFindings({ rows, protocol, result }: RunInView): Finding[] {
         kind: 'repeats',
         severity: 'look',
         ...run,
-        message: `${complete} of at least ${protocol.trials.least} trials so far; one value has no spread to judge by.`,
+        message: `${complete} of at least ${protocol.trials.least} trials so far${complete === 1 ? '; one value has no spread to judge by.' : '.'}`,
       },
     ];
   }
@@ -153,12 +153,19 @@ function resolvableFindings(view: RunInView, check: Extract<ProtocolCheck, { kin
   ];
 }
 
+/** How far off a result can be: twice its standard uncertainty, or its half-width. 0 where none can be given. */
+function furthestOff({ result, combined }: RunInView): number {
+  const own = combined?.combined.find(({ school }) => school === result?.school);
+  return (own?.uncertainty ?? 0) * (own?.school === 'quadrature' ? 2 : 1);
+}
+
 function sinkFindings(view: RunInView, check: Extract<ProtocolCheck, { kind: 'sink-or-float' }>): Finding[] {
   const seen = view.notes[check.observed]?.current.text;
   if (!seen || !view.result) return [];
   const { mean } = view.result.summary;
   const sank = seen === check.sinks;
-  if (sank === mean > view.liquid) return [];
+  // What lies within the uncertainty of the liquid’s density may sink or float.
+  if (sank === mean > view.liquid || Math.abs(mean - view.liquid) <= furthestOff(view)) return [];
   const message = sank
     ? `It sank, yet the density found is below that of water (${writtenAtPlace(view.liquid, -3)} g/mL). One of the two cannot be.`
     : `It floated, yet the density found is above that of water (${writtenAtPlace(view.liquid, -3)} g/mL). One of the two cannot be.`;

@@ -368,6 +368,63 @@ describe('coverage', () => {
   });
 });
 
+describe('what a result contradicts', () => {
+  /** A wax cube of a mass that moved so much water. */
+  const cube = (mass: string, after: string, seen: string): [string, string][] => [
+    ['mass.1', mass],
+    ['before.1', '20.0'],
+    ['after.1', after],
+    ['behaviour', seen],
+  ];
+  const contradictions = (entries: [string, string][]): number =>
+    evaluated(entries).findings.filter(({ kind }) => kind === 'sink-or-float').length;
+
+  it.each<[mass: string, after: string, seen: string, contradictions: number]>([
+    // 9.90 g in 10.0 mL is 0.99 g/mL, known to about 0.04: water’s 0.998 lies within.
+    ['9.90', '30.0', 'sank', 0],
+    ['10.10', '30.0', 'floated', 0],
+    ['7.00', '30.0', 'sank', 1],
+    ['13.00', '30.0', 'floated', 1],
+    ['13.00', '30.0', 'sank', 0],
+  ])('%s g that moved the water to %s mL and %s: %d', (mass, after, seen, count) => {
+    expect(contradictions(cube(mass, after, seen))).toBe(count);
+  });
+
+  it('says of one value that it has no spread, and not of two', () => {
+    const saysNoSpread = (trials: number): boolean =>
+      evaluated(nail.slice(0, 3 * trials)).findings.some(({ message }) => message.includes('no spread'));
+    expect([1, 2].map(saysNoSpread)).toEqual([true, false]);
+  });
+});
+
+describe('a percent error', () => {
+  it.each([
+    // The mean is 8.7285 g/mL, written 8.7: a difference with one figure has a percent error with one.
+    ['8.3', '5'],
+    ['8.50', '3'],
+    ['7.00', '25'],
+    ['8.7', '0'],
+  ])('from %s g/mL is %s %', (accepted, percentError) => {
+    expect(evaluated([...nail, ['accepted', accepted]]).result!.comparison).toMatchObject({ percentError });
+  });
+
+  it.each([
+    ['8700 kg/m^3', 8.7],
+    ['8.7 g/cm³', 8.7],
+    ['8,7', 8.7],
+    ['1.2e1', 12],
+    ['0.87e1 g/mL', 8.7],
+  ])('an accepted value of %s is %d g/mL', (accepted, middle) => {
+    expect(evaluated([...nail, ['accepted', accepted]]).result!.comparison!.accepted.middle).toBeCloseTo(middle, 12);
+  });
+
+  it.each(['8.7 mL', '8.7 foo', '0', 'about nine'])('“%s” is no accepted density', (accepted) => {
+    const { result, findings } = evaluated([...nail, ['accepted', accepted]]);
+    expect(result!.comparison).toBeNull();
+    expect(findings.some(({ kind, message }) => kind === 'note' && message.includes(accepted))).toBe(true);
+  });
+});
+
 describe('notes of the whole run', () => {
   it('take a number as the accepted value', () => {
     expect(evaluated([...nail, ['accepted', '8.80']]).result!.comparison).toMatchObject({

@@ -142,16 +142,18 @@ function resultOf(
   const school = schoolOf(rules);
   const own = combined.combined.find((one) => one.school === school);
   const quotedBy = (one: Combined): Quoted | null => quote(summary.mean, one.uncertainty * one.coverageFactor, rules);
-  const accepted = chosen === undefined ? null : acceptedFrom(chosen);
-  const byReadings = writtenAtPlace(new Decimal(summary.mean), Math.max(...counting.places), rules.rounding);
+  const accepted = chosen === undefined ? null : acceptedFrom(chosen, unit);
   const quoted = own ? quotedBy(own) : null;
+  const place = rules.meanPlace === 'by-uncertainty' && quoted ? quoted.place : Math.max(...counting.places);
   return {
     summary,
-    meanText: rules.meanPlace === 'by-uncertainty' && quoted ? quoted.value : byReadings,
+    meanText: writtenAtPlace(new Decimal(summary.mean), place, rules.rounding),
     unit,
     schools: combined.combined.map((one) => ({ ...one, quoted: quotedBy(one) })),
     school,
-    comparison: accepted ? compare(summary.mean, own?.uncertainty ?? 0, accepted, rules) : null,
+    comparison: accepted
+      ? compare({ value: summary.mean, place, uncertainty: own?.uncertainty ?? 0 }, accepted, rules)
+      : null,
   };
 }
 

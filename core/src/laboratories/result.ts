@@ -1,3 +1,5 @@
+import { parseEntry, UnreadableEntryError } from '../reading/judging/entry.ts';
+import { parseUnit } from '../units/unit.ts';
 import { readingStep } from '../reading/expected-reading.ts';
 import { instrumentById } from '../instruments/catalogue.ts';
 import type { Instrument } from '../instruments/instrument.ts';
@@ -5,7 +7,7 @@ import { MATERIALS, materialById } from '../materials/materials.ts';
 import { waterDensity } from '../materials/water-density.ts';
 import { compileGradient, type Dual } from '../calculations/expression/gradient.ts';
 import type { Expression } from '../calculations/expression/expression.ts';
-import { roundToPlace, uncertaintyPlace, writtenAtPlace } from '../numbers/rounding.ts';
+import { uncertaintyPlace, writtenAtPlace } from '../numbers/rounding.ts';
 import { UnreadableNumberError, parseWrittenNumber } from '../numbers/written-number.ts';
 import { Decimal } from '../numbers/decimal.ts';
 import type { HouseRules } from '../rules/house-rules.ts';
@@ -183,22 +185,29 @@ export interface Accepted {
   readonly least: number;
   readonly most: number;
   readonly middle: number;
+  /** Power of ten of the last digit of a typed value; −Infinity for a range from the list, which limits nothing. */
+  readonly place: number;
 }
 
-/** The accepted density chosen in a run: a material's id, or a number typed. Null when it names neither. */
-export function acceptedFrom(chosen: string): Accepted | null {
+/**
+ * The accepted value chosen in a run: a material’s id or name, or a number typed, with or without its unit. Null when it is none of these.
+ * @param unit of the result, which a number without one is taken to be in.
+ */
+export function acceptedFrom(chosen: string, unit: string): Accepted | null {
   const material =
     materialById(chosen.trim()) ??
     MATERIALS.find((candidate) => candidate.name.toLowerCase() === chosen.trim().toLowerCase());
   if (material) {
     const [least, most] = material.density;
-    return { name: material.name, least, most, middle: Number(new Decimal(least).plus(most).div(2)) };
+    const middle = Number(new Decimal(least).plus(most).div(2));
+    return { name: material.name, least, most, middle, place: -Infinity };
   }
   try {
-    const value = parseWrittenNumber(chosen.replace(/[a-zA-Z/³^ ]+\d?$/, '')).value.toNumber();
-    return value > 0 ? { name: 'the value you chose', least: value, most: value, middle: value } : null;
+    const { value, place, unit: written } = parseEntry(chosen, parseUnit(unit));
+    if (!(value > 0) || written === 'wrong') return null;
+    return { name: 'the value you chose', least: value, most: value, middle: value, place };
   } catch (error) {
-    if (error instanceof UnreadableNumberError) return null;
+    if (error instanceof UnreadableEntryError) return null;
     throw error;
   }
 }
@@ -206,21 +215,41 @@ export function acceptedFrom(chosen: string): Accepted | null {
 /** How a result stands against an accepted value. */
 export interface Comparison {
   readonly accepted: Accepted;
-  /** Percent of the accepted middle, signed or absolute by the class's rule, written to two figures. */
+  /** Percent of the accepted middle, signed or absolute by the class's rule, with the figures that the error has. */
   readonly percentError: string;
   readonly good: boolean;
   readonly agrees: boolean;
 }
 
+/** A result with the place it is written to, and its standard uncertainty. */
+export interface ResultToCompare {
+  readonly value: number;
+  readonly place: number;
+  readonly uncertainty: number;
+}
+
+/** The percent error with as many figures as the difference has; as none is left, to the place where it would have its first. */
+function writtenPercent(percent: number, error: number, place: number, accepted: number, rules: HouseRules): string {
+  const magnitude = (number: number): number => new Decimal(number).abs().e;
+  const figures =
+    error === 0 ? 0 : magnitude(Number(writtenAtPlace(error, place, rules.rounding)) || error) - place + 1;
+  const last = figures > 0 ? magnitude(percent) - figures + 1 : place + 2 - magnitude(accepted);
+  return writtenAtPlace(percent, last, rules.rounding);
+}
+
 /** Compares a result with the accepted value: percent error from the middle, agreement within two uncertainties of the range. */
-export function compare(value: number, uncertainty: number, accepted: Accepted, rules: HouseRules): Comparison {
-  const percent = ((value - accepted.middle) / accepted.middle) * 100;
+export function compare(
+  { value, place, uncertainty }: ResultToCompare,
+  accepted: Accepted,
+  rules: HouseRules,
+): Comparison {
+  const error = value - accepted.middle;
+  const percent = (error / accepted.middle) * 100;
   const shown = rules.percentError === 'absolute' ? Math.abs(percent) : percent;
-  const place = Math.abs(shown) >= 10 ? 0 : -1;
   const outside = Math.max(0, accepted.least - value, value - accepted.most);
   return {
     accepted,
-    percentError: roundToPlace(new Decimal(shown), place, rules.rounding).toFixed(-place),
+    percentError: writtenPercent(shown, error, Math.max(place, accepted.place), accepted.middle, rules),
     good: Math.abs(percent) <= rules.goodPercentError,
     agrees: outside <= 2 * uncertainty,
   };
