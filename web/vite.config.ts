@@ -10,12 +10,22 @@ const oneFontFormat: Plugin = {
     id.endsWith('katex.min.css') ? code.replace(/,url\([^)]*\) format\("(?:woff|truetype)"\)/g, '') : null,
 };
 
+/** Measures of alphabets that no formula here is set in. */
+const ownAlphabetsOnly: Plugin = {
+  name: 'own-alphabets-only',
+  enforce: 'pre',
+  transform: (code, id) =>
+    id.endsWith('katex.mjs')
+      ? code.replace(/"(?:Caligraphic|Fraktur|SansSerif|Script|Typewriter)-[A-Za-z]+": \{[^}]*\},?/g, '')
+      : null,
+};
+
 /** Every page that shows a tool needs all of this; in one piece it is compressed better than in forty. */
 const readingRoom = { name: 'reading', test: /core.src.(?:reading|instruments|scales|simulation)/ };
 
 export default defineConfig({
   root: import.meta.dirname,
-  plugins: [oneFontFormat, react(), tailwindcss()],
+  plugins: [oneFontFormat, ownAlphabetsOnly, react(), tailwindcss()],
   build: {
     outDir: 'dist',
     target: 'es2022',

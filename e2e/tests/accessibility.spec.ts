@@ -125,7 +125,7 @@ const REACHED: readonly [
     'visitor',
     '/',
     async (page) => {
-      await page.getByRole('button', { name: /House rules/ }).click();
+      await page.getByRole('button', { name: /Class rules/ }).click();
       await expect(page.getByRole('dialog')).toBeVisible();
     },
   ],

@@ -30,7 +30,7 @@ test('keys do everything: loupe, hints, words, rules and the list of keys', asyn
   await page.keyboard.press('l');
   await expect(page.getByRole('button', { name: 'Loupe' })).toHaveAttribute('aria-pressed', 'true');
   await page.keyboard.press('r');
-  await expect(page.getByRole('dialog', { name: 'House rules' })).toContainText('a tenth of a division');
+  await expect(page.getByRole('dialog', { name: 'Class rules' })).toContainText('a tenth of a division');
   await page.keyboard.press('Escape');
   await page.keyboard.press('Shift+?');
   await page.getByRole('switch').click();

@@ -68,7 +68,7 @@ test('the administrator invites a teacher, who makes a class and imports its lis
   await maren.getByLabel('Password').fill(PASSWORD);
   await maren.getByRole('button', { name: 'Go on' }).click();
   await expect(maren.getByText('You have no class yet.')).toBeVisible();
-  await maren.getByRole('link', { name: 'People, code and data' }).click();
+  await maren.getByRole('link', { name: 'Students' }).click();
   await maren.getByLabel('Name of the class').fill('Heron 9');
   await maren.getByRole('button', { name: 'Make it' }).click();
   await expect(maren.getByRole('heading', { name: 'Heron 9' })).toBeVisible();
@@ -125,7 +125,7 @@ test('a student joins with code, name and a PIN of their own, and reads', async 
   await expect(page.getByText(/second try next/)).toBeVisible();
   await page.getByRole('button', { name: 'Show me' }).click();
   await expect(page.getByText('the right reading')).toBeVisible();
-  await page.getByRole('link', { name: 'My record' }).click();
+  await page.getByRole('link', { name: 'My progress' }).click();
   await expect(page.getByRole('button', { name: /1 mL/ })).toBeVisible();
   await page.getByRole('button', { name: 'Sign out' }).click();
 
@@ -144,7 +144,7 @@ test('the teacher resets the PIN, renews and closes the code, puts a student awa
 }) => {
   await signInAsTeacher(page, 'maren@saltmarsh.example');
   await expect(page.getByRole('row', { name: /Ines V\./ })).toContainText('0/1');
-  await page.getByRole('link', { name: 'People, code and data' }).click();
+  await page.getByRole('link', { name: 'Students' }).click();
   await page.getByRole('button', { name: 'Reset PIN of Ines V.' }).click();
   await expect(page.getByText('no PIN yet')).toHaveCount(2);
   await page.getByRole('button', { name: 'Make a new code' }).click();

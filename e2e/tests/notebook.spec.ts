@@ -108,8 +108,8 @@ test('a group chooses its tools, leaves a trial out with a reason, and hands the
   await page.getByRole('button', { name: 'Count it again' }).click();
   await expect(page.getByRole('heading', { name: /^3 trials/ })).toBeVisible();
 
-  await page.getByLabel('or with, g/mL').fill('8.91');
-  await page.getByLabel('or with, g/mL').press('Tab');
+  await page.getByLabel('or with your own value, g/mL').fill('8.91');
+  await page.getByLabel('or with your own value, g/mL').press('Tab');
   await expect(page.getByText(/% from the middle of the value you chose/)).toBeVisible();
   await page.getByLabel('Water, °C').fill('hot');
   await page.getByLabel('Water, °C').press('Tab');

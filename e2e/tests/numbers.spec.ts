@@ -112,7 +112,7 @@ test('a teacher changes how halves are rounded, and the open desk of a student f
   const room = await browser.newContext();
   const teacher = await room.newPage();
   await enterAs(teacher, 'teacher');
-  await teacher.getByRole('link', { name: 'House rules' }).click();
+  await teacher.getByRole('link', { name: 'Class rules' }).click();
   const work = teacher.getByRole('button', { name: 'Work by these rules' });
   const choose = async (choice: string): Promise<void> => {
     await teacher.getByLabel('A half is rounded').selectOption(choice);

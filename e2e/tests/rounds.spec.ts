@@ -55,7 +55,7 @@ test('a round to its end: sound, corrected at the second try, shown, and the str
   await page.reload();
   await expect(page.getByText('Reading 1 of 10')).toBeVisible();
 
-  await page.getByRole('link', { name: 'My record' }).click();
+  await page.getByRole('link', { name: 'My progress' }).click();
   await expect(page.getByText(/right at the first try\. Slips so far:/).first()).toBeVisible();
   await page
     .getByRole('button', { name: /No unit/ })

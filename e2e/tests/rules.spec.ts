@@ -19,8 +19,8 @@ test('a teacher changes the house rules; the next readings follow them, and thos
   const room = await browser.newContext();
   const teacher = await room.newPage();
   await enterAs(teacher, 'teacher');
-  await teacher.getByRole('link', { name: 'House rules' }).click();
-  await expect(teacher.getByRole('heading', { name: 'House rules' })).toBeVisible();
+  await teacher.getByRole('link', { name: 'Class rules' }).click();
+  await expect(teacher.getByRole('heading', { name: 'Class rules' })).toBeVisible();
   const examples = teacher.getByRole('complementary', { name: 'Examples' });
   await expect(examples).toContainText('37.4');
 
@@ -44,7 +44,7 @@ test('a teacher changes the house rules; the next readings follow them, and thos
   await expect(page.getByText('Sound reading')).toBeVisible();
 
   const { tasks } = await startRound(page, ['cylinder-50']);
-  await expect(page.getByRole('button', { name: /House rules/ })).toContainText('Half a division');
+  await expect(page.getByRole('button', { name: /Class rules/ })).toContainText('Half a division');
   await expect(page.getByText('−0,5 division')).toBeVisible();
   await levelTheEye(page);
   await answer(page, `${halves(tasks[0]!).replace('.', ',')} cm³`);

@@ -8,7 +8,7 @@ test('a teacher sets a round; a student sees it, does it, and the teacher sees i
   const room = await browser.newContext();
   const teacher = await room.newPage();
   await enterAs(teacher, 'teacher');
-  await teacher.getByRole('link', { name: 'Rounds' }).click();
+  await teacher.getByRole('link', { name: 'Practice sets' }).click();
   await teacher.getByRole('button', { name: 'Set a round' }).click();
   await teacher.getByRole('button', { name: 'Set this round' }).click();
   await expect(teacher.getByText('Give the round a title.')).toBeVisible();
@@ -87,7 +87,7 @@ test('a round read by a school of its own says so, one tap away', async ({ page,
   await expect(teacher.getByText('rules: Half a division')).toBeVisible();
 
   await enterAs(page, 'student');
-  const rules = page.getByRole('button', { name: /House rules/ });
+  const rules = page.getByRole('button', { name: /Class rules/ });
   await expect(page.getByText(/By halves, 0 of 1 done/)).toBeVisible();
   await expect(rules).toContainText('Estimate one digit');
   await page
@@ -98,9 +98,9 @@ test('a round read by a school of its own says so, one tap away', async ({ page,
   await expect(page.getByText('Reading 1 of 1')).toBeVisible();
   await expect(rules).toContainText('Half a division');
   await rules.click();
-  await expect(page.getByRole('dialog', { name: 'House rules' })).toContainText('to half a division');
+  await expect(page.getByRole('dialog', { name: 'Class rules' })).toContainText('to half a division');
   await page.keyboard.press('Escape');
-  await page.getByRole('link', { name: 'My record' }).click();
+  await page.getByRole('link', { name: 'My progress' }).click();
   await expect(rules).toContainText('Estimate one digit');
   await teacher
     .getByRole('listitem')

@@ -141,6 +141,18 @@ describe('a group’s page', () => {
     ['slot', { slot: 'mass.99' }],
     ['slot', { slot: 'mass' }],
     ['slot', { slot: 'drop table' }],
+    ['slot', { slot: 'answer.whatever' }],
+    ['slot', { slot: 'excluded.99' }],
+    ['slot', { slot: 'excluded.0' }],
+    ['slot', { slot: 'excluded.mass' }],
+    ['slot', { slot: 'instrument.volume' }],
+    ['slot', { slot: 'tool.answer' }],
+    ['slot', { slot: 'accepted.1' }],
+    ['slot', { slot: 'behaviour.1' }],
+    ['text', { slot: 'behaviour', text: 'exploded' }],
+    ['text', { slot: 'instrument.before', text: 'digital-balance-gram' }],
+    ['text', { slot: 'tool.before', text: 'cylinder-50; Z-99; 0' }],
+    ['text', { slot: 'tool.before', text: 'a cylinder' }],
     ['replaces', { replaces: '5a17a4b0-0000-4000-8000-000000000001' }],
     ['deviceTime', { deviceTime: 'yesterday' }],
     ['text', { text: 'x'.repeat(4001) }],
@@ -174,6 +186,37 @@ describe('a group’s page', () => {
         })
       ).body.field,
     ).toBe('memberIds');
+  });
+});
+
+describe('a tool of the cabinet', () => {
+  it('has the zero error that the cabinet knows of, whatever the browser says', async () => {
+    const tool = { code: 'B-07', instrumentId: 'digital-balance-hundredth', kind: 'real', keeper: 'window' };
+    const { body: made } = await teacher.post(`/classes/${classId}/cabinet`, tool);
+    await teacher.post(`/classes/${classId}/cabinet/${made.id}/notes`, {
+      id: randomUUID(),
+      kind: 'zero',
+      reading: 0.03,
+    });
+    const named = event('tool.mass', 'digital-balance-hundredth; B-07; 5');
+    const { status, body } = await ada.post(`${path()}/events`, { events: [named] });
+    expect([status, body.events[0].text]).toEqual([200, 'digital-balance-hundredth; B-07; 0.03']);
+    const evaluated = evaluateRun((await ben.get(path())).body.protocol, { events: body.events });
+    expect(evaluated.tools['mass']).toMatchObject({ code: 'B-07', zeroError: 0.03 });
+    await ada.post(`${path()}/events`, { events: [event('tool.mass', '', { replaces: named['id'] })] });
+  });
+});
+
+describe('a cell that was left empty', () => {
+  it('can be written again, with what emptied it or without', async () => {
+    const first = event('after.5', '28.0');
+    const emptied = event('after.5', '', { replaces: first['id'] });
+    const again = event('after.5', '28.1');
+    for (const one of [first, emptied, again])
+      expect((await ada.post(`${path()}/events`, { events: [one] })).status).toBe(200);
+    const { body } = await ben.get(path());
+    const cell = evaluateRun(body.protocol, { events: body.events }, body.rules).rows[4]!.cells['after'];
+    expect(cell).toMatchObject({ kind: 'reading', text: '28.1', rivals: [], struck: [{ text: '28.0' }, { text: '' }] });
   });
 });
 

@@ -27,7 +27,8 @@ export interface Working {
 }
 
 export type Cell =
-  | { readonly kind: 'empty' }
+  /** `event` is the entry that left it empty, where one did. */
+  | { readonly kind: 'empty'; readonly event?: RunEvent }
   | {
       readonly kind: 'reading';
       readonly number: Measured;
@@ -70,7 +71,8 @@ export function readingCell(
   slot: SlotState | undefined,
   rules: HouseRules,
 ): Cell {
-  if (!slot || slot.current.text.trim() === '') return { kind: 'empty' };
+  if (!slot) return { kind: 'empty' };
+  if (slot.current.text.trim() === '') return { kind: 'empty', event: slot.current };
   const { current: event, struck, rivals } = slot;
   const unusable = (reason: string): Cell => ({ kind: 'unusable', reason, text: event.text, event, struck, rivals });
   try {

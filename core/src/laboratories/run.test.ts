@@ -43,6 +43,24 @@ const logs = fc
     return events;
   });
 
+describe('a slot that was left empty', () => {
+  const log = [event('a', { order: 1 }), event('b', { text: '', replaces: 'a', order: 2 })];
+
+  it('is empty, and knows what emptied it', () => {
+    expect(foldRun({ events: log }).get('mass.1')).toMatchObject({ current: { id: 'b' }, rivals: [] });
+  });
+
+  it('is written again by a first entry that comes after', () => {
+    const { current, rivals, struck } = foldRun({ events: [...log, event('c', { order: 3 })] }).get('mass.1')!;
+    expect([current.id, rivals, struck.map(({ id }) => id)]).toEqual(['c', [], ['a', 'b']]);
+  });
+
+  it('is in conflict where somebody corrected what was emptied', () => {
+    const { current, rivals } = foldRun({ events: [...log, event('c', { replaces: 'a', order: 3 })] }).get('mass.1')!;
+    expect([current.id, rivals.map(({ id }) => id)]).toEqual(['b', ['c']]);
+  });
+});
+
 describe('folding a log', () => {
   it('gives the same page in whatever order the entries arrive', () => {
     fc.assert(

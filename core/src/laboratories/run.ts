@@ -42,10 +42,16 @@ function inOrder(events: readonly RunEvent[]): RunEvent[] {
   );
 }
 
+/** Entries that stand in a slot after these, and left it empty. */
+function emptiedBefore(entries: readonly RunEvent[]): string[] {
+  const replaced = new Set(entries.map((entry) => entry.replaces));
+  return entries.filter(({ id, text }) => text.trim() === '' && !replaced.has(id)).map(({ id }) => id);
+}
+
 /**
  * Folds a log into what stands in each slot. Entries that nobody has replaced are in force; when there are several (two people
- * wrote the same cell), the first is current and the others are rivals, shown as a conflict until somebody replaces them. An event
- * with an id seen before is the same event sent twice.
+ * wrote the same cell), the first is current and the others are rivals, shown as a conflict until somebody replaces them. A first entry
+ * in a cell that was left empty follows what emptied it. An event with an id seen before is the same event sent twice.
  */
 export function foldRun(run: Run): Map<string, SlotState> {
   const unique = [
@@ -59,7 +65,7 @@ export function foldRun(run: Run): Map<string, SlotState> {
   for (const event of unique) bySlot.set(event.slot, [...(bySlot.get(event.slot) ?? []), event]);
   const slots = new Map<string, SlotState>();
   for (const [slot, entries] of bySlot) {
-    const replaced = new Set(entries.map((entry) => entry.replaces));
+    const replaced = new Set(entries.flatMap((entry, i) => entry.replaces ?? emptiedBefore(entries.slice(0, i))));
     const standing = entries.filter((entry) => !replaced.has(entry.id));
     const [current, ...rivals] = standing;
     if (current)

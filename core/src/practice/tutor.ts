@@ -10,6 +10,8 @@ import {
   type PracticeTask,
 } from './practice-task.ts';
 import { isExerciseKind } from '../exercises/kinds.ts';
+import { instrumentById } from '../instruments/catalogue.ts';
+import { canBeMadeTogether } from '../reading/drawing/draw-task.ts';
 import { shuffled } from '../simulation/shuffled.ts';
 import { EXERCISE_SLIPS } from '../exercises/slips/registry.ts';
 import { SLIPS } from '../reading/slips.ts';
@@ -132,9 +134,15 @@ function candidatesOn(subject: Subject, rules: HouseRules): Candidate[] {
   const rare = slips.filter(
     (id) => plain.signatures.filter((signature) => signature.has(id)).length <= RARE * plain.signatures.length,
   );
-  const pairs =
-    subject.domain === 'reading' ? rare.flatMap((first, i) => rare.slice(i + 1).map((second) => [first, second])) : [];
-  return [plain, ...[...rare.map((id) => [id]), ...pairs].map((aim) => sampled(subject, aim, slips, rules))];
+  const aims = [...rare.map((id) => [id]), ...pairsOn(subject, rare, rules)];
+  return [plain, ...aims.map((aim) => sampled(subject, aim, slips, rules))];
+}
+
+/** Two slips that one item of a tool has room for; an exercise is aimed at one. */
+function pairsOn({ domain, id }: Subject, slips: readonly string[], rules: HouseRules): string[][] {
+  if (domain !== 'reading') return [];
+  const pairs = slips.flatMap((first, i) => slips.slice(i + 1).map((second) => [first, second]));
+  return pairs.filter((pair) => canBeMadeTogether(instrumentById(id), pair, rules));
 }
 
 /** Worked out once for each subject and set of rules: complete rules never change. */

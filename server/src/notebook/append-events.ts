@@ -1,22 +1,11 @@
 import type { NewRunEvent } from '@green-beam/contract';
-import { CORE_VERSION, type Protocol, type RunEvent } from '@green-beam/core';
+import { CORE_VERSION, type RunEvent } from '@green-beam/core';
 import { RunEventRow, RunMember } from '../models/notebook.ts';
 import { Refusal } from '../refusal.ts';
+import { checkPlace } from './places.ts';
 import { checkMayWrite, type RunAccess } from './run-access.ts';
 import { eventOf } from './show-run.ts';
-
-const RUN_SLOTS = /^(accepted|specimen|temperature|behaviour|(answer|instrument|tool|excluded)\.[a-zA-Z0-9]+)$/;
-
-/** @throws Refusal naming the slot when the protocol has no such place. */
-function checkSlot(protocol: Protocol, slot: string): void {
-  const [id = '', trial] = slot.split('.');
-  const quantity = protocol.quantities.find((one) => one.id === id);
-  const isTrial =
-    trial !== undefined && /^\d+$/.test(trial) && Number(trial) >= 1 && Number(trial) <= protocol.trials.most;
-  const known =
-    quantity?.kind === 'read' ? isTrial : quantity?.kind === 'observed' ? trial === undefined : RUN_SLOTS.test(slot);
-  if (!known) throw new Refusal(400, `“${slot}” is no place on this page.`, 'slot');
-}
+import { withToolsOfCabinet } from './tools-of-cabinet.ts';
 
 async function checkPeople(access: RunAccess, events: readonly NewRunEvent[]): Promise<void> {
   const here = new Set([access.present.personId, ...access.present.partners]);
@@ -41,7 +30,7 @@ async function checkPeople(access: RunAccess, events: readonly NewRunEvent[]): P
 export async function appendEvents(access: RunAccess, events: readonly NewRunEvent[]): Promise<RunEvent[]> {
   const { run } = access;
   checkMayWrite(access);
-  events.forEach((event) => checkSlot(run.protocol, event.slot));
+  events.forEach((event) => checkPlace(run.protocol, event));
   await checkPeople(access, events);
   const ids = events.map((event) => event.id);
   const key = { classId: run.classId, runId: run.id };
@@ -57,8 +46,9 @@ export async function appendEvents(access: RunAccess, events: readonly NewRunEve
     if (target !== event.slot)
       throw new Refusal(400, 'The entry to be corrected stands elsewhere, or not at all.', 'replaces');
   }
+  const known = await withToolsOfCabinet(run.classId, events);
   await RunEventRow.bulkCreate(
-    events.map(({ id, slot, text, replaces, reason, person, deviceTime }) => ({
+    known.map(({ id, slot, text, replaces, reason, person, deviceTime }) => ({
       ...key,
       id,
       schoolId: run.schoolId,

@@ -156,7 +156,24 @@ describe('the session', () => {
     queue.open('somebody else');
     await expect(queue.post(letter('b', 'somebody else'))).resolves.toBe('answer to b');
     expect(carrier.sent).toEqual(['a', 'b']);
-    expect(queue.snapshot().waiting).toEqual([letter('a')]);
+    expect(queue.snapshot().waiting).toEqual([]);
+    expect(carrier.storage.has('a')).toBe(true);
+  });
+
+  it('of somebody else neither shows nor counts what was left here, and its owner finds it again', async () => {
+    const carrier = world();
+    carrier.script = [refused(400, 'no such place'), refused(401)];
+    const queue = opened(carrier);
+    await expect(queue.post(letter('back'))).rejects.toThrow();
+    void queue.post(letter('a'));
+    await until(() => queue.snapshot().stuck);
+    queue.open('somebody else');
+    expect(queue.snapshot()).toMatchObject({ waiting: [], returned: [] });
+    queue.open(null);
+    expect(queue.snapshot()).toMatchObject({ waiting: [], returned: [] });
+    queue.open(INES);
+    expect(queue.snapshot().returned.map((one) => one.letter.id)).toEqual(['back']);
+    await until(() => carrier.sent.filter((id) => id === 'a').length === 2);
   });
 
   it('is told a plain 403 at once', async () => {

@@ -46,6 +46,8 @@ export const LONGEST_WAIT = 6000;
 /** A letter on which the server itself fails this often no longer holds up those after it. */
 export const FAULTS_BORNE = 4;
 
+const NOTHING: OutboxState = { waiting: [], returned: [], stuck: false };
+
 interface Settle {
   resolve(answer: unknown): void;
   reject(error: unknown): void;
@@ -56,10 +58,14 @@ interface Settle {
  * again until it is. A reload, or another tab, continues where the page left off; the server stores a letter sent twice once.
  */
 export class LetterQueue {
-  private state: OutboxState = { waiting: [], returned: [], stuck: false };
+  private state: OutboxState = NOTHING;
+  /** The part of it that is the business of whoever is at the screen. */
+  private shown: OutboxState = NOTHING;
   private readonly listeners = new Set<() => void>();
   private readonly settles = new Map<string, Settle>();
   private readonly faults = new Map<string, number>();
+  /** Who is at the screen, and whose session carries letters: nobody’s once it has ended. */
+  private owner: string | null = null;
   private personId: string | null = null;
   private sending = false;
   private wait = FIRST_WAIT;
@@ -72,11 +78,14 @@ export class LetterQueue {
     return () => this.listeners.delete(listener);
   };
 
-  readonly snapshot = (): OutboxState => this.state;
+  /** What whoever is at the screen has not sent yet; what others have left here is theirs alone. */
+  readonly snapshot = (): OutboxState => this.shown;
 
   /** Says who is at the screen; what they left unsent is sent now. */
   open(personId: string | null): void {
     this.personId = personId;
+    this.owner = personId;
+    this.update({});
     this.loaded ??= this.load();
     void this.loaded.then(() => this.send());
   }
@@ -125,6 +134,12 @@ export class LetterQueue {
 
   private update(change: Partial<OutboxState>): void {
     this.state = { ...this.state, ...change };
+    const isMine = ({ personId }: Letter): boolean => personId === this.owner;
+    this.shown = {
+      waiting: this.state.waiting.filter(isMine),
+      returned: this.state.returned.filter(({ letter }) => isMine(letter)),
+      stuck: this.state.stuck,
+    };
     this.listeners.forEach((listener) => listener());
   }
 

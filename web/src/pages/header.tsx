@@ -1,47 +1,16 @@
 import type { SignedIn } from '@green-beam/contract';
 import { lazy, Suspense, useMemo, useState, type ReactNode } from 'react';
-import { Link, NavLink, useNavigate } from 'react-router';
+import { Link, NavLink, useLocation, useNavigate } from 'react-router';
 import { useSignOut } from '../api/session.ts';
 import { useOutbox } from '../outbox/use-outbox.ts';
 import { useRulesHere } from '../rules/house-rules.ts';
 import { useShortcuts } from '../ui/shortcuts.ts';
 import { chooseClass, useClasses } from './current-class.ts';
+import { isUnder, PLACES, type Place } from './places.ts';
 
 const RulesSheet = lazy(() => import('../rules/rules-sheet.tsx'));
 const ReturnedSheet = lazy(() => import('../outbox/returned-sheet.tsx'));
 const ShortcutsSheet = lazy(() => import('../ui/shortcuts-sheet.tsx'));
-
-const PLACES = {
-  visitor: [
-    ['/', 'Bench'],
-    ['/numbers', 'Numbers'],
-  ],
-  student: [
-    ['/', 'Bench'],
-    ['/numbers', 'Numbers'],
-    ['/notebook', 'Notebook'],
-    ['/record', 'My record'],
-  ],
-  teacher: [
-    ['/class', 'Class'],
-    ['/rounds', 'Rounds'],
-    ['/', 'Bench'],
-    ['/numbers', 'Numbers'],
-    ['/notebook', 'Laboratories'],
-    ['/cabinet', 'Cabinet'],
-    ['/rules', 'House rules'],
-  ],
-  administrator: [
-    ['/class', 'Class'],
-    ['/rounds', 'Rounds'],
-    ['/', 'Bench'],
-    ['/numbers', 'Numbers'],
-    ['/notebook', 'Laboratories'],
-    ['/cabinet', 'Cabinet'],
-    ['/rules', 'House rules'],
-    ['/school', 'School'],
-  ],
-} as const;
 
 function Mark(): ReactNode {
   return (
@@ -53,17 +22,16 @@ function Mark(): ReactNode {
   );
 }
 
-function Saved({ signedIn }: { readonly signedIn: SignedIn }): ReactNode {
+function Saved(): ReactNode {
   const { waiting, stuck, returned } = useOutbox();
   const [open, setOpen] = useState(false);
-  const own = returned.filter(({ letter }) => letter.personId === signedIn.person.id);
-  if (own.length > 0 || open) {
+  if (returned.length > 0 || open) {
     return (
       <>
         <button type="button" className="min-h-11 text-slip underline underline-offset-4" onClick={() => setOpen(true)}>
-          {own.length} not accepted
+          {returned.length} not accepted
         </button>
-        <Suspense>{open && <ReturnedSheet returned={own} onOpenChange={setOpen} />}</Suspense>
+        <Suspense>{open && <ReturnedSheet returned={returned} onOpenChange={setOpen} />}</Suspense>
       </>
     );
   }
@@ -120,6 +88,32 @@ function Person({ signedIn }: { readonly signedIn: SignedIn }): ReactNode {
   );
 }
 
+const besideTheLine = ({ isActive }: { readonly isActive: boolean }): string =>
+  `py-3 underline decoration-2 underline-offset-4 ${isActive ? 'font-bold text-ink decoration-beam' : 'text-ink decoration-hairline'}`;
+
+/** The pages of the place one is in, in a line of their own. */
+function PagesOf({ place }: { readonly place: Place }): ReactNode {
+  return (
+    <nav
+      aria-label={place.name}
+      className="-mx-4 flex basis-full flex-wrap gap-x-6 border-t border-hairline px-4 text-[0.95rem] wide:-mx-7 wide:px-7"
+    >
+      {place.pages.map(({ to, name }) => (
+        <NavLink
+          key={to}
+          to={to}
+          end
+          className={({ isActive }) =>
+            `-mb-px border-b-2 py-2.5 ${isActive ? 'border-beam font-bold' : 'border-transparent text-muted hover:text-ink'}`
+          }
+        >
+          {name}
+        </NavLink>
+      ))}
+    </nav>
+  );
+}
+
 interface HeaderProps {
   /** False until the server has said who is here. */
   readonly known: boolean;
@@ -133,6 +127,9 @@ export function Header({ known, signedIn, classId }: HeaderProps): ReactNode {
   const { rules } = useRulesHere(classId);
   useShortcuts(useMemo(() => ({ r: () => setSheet('rules'), '?': () => setSheet('keys') }), []));
   const close = (open: boolean): void => setSheet(open ? sheet : null);
+  const { pathname } = useLocation();
+  const places = PLACES[signedIn?.role ?? 'visitor'];
+  const here = places.find((place) => isUnder(place, pathname));
   return (
     <header className="relative flex min-h-14 flex-wrap items-center gap-x-6 gap-y-0 border-b border-hairline px-4 print:hidden wide:px-7">
       <Link to="/" className="flex items-center gap-3 py-3 text-lg font-bold">
@@ -140,28 +137,37 @@ export function Header({ known, signedIn, classId }: HeaderProps): ReactNode {
         <span className="max-sm:sr-only">Green Beam</span>
       </Link>
       <nav aria-label="Places" className="flex flex-wrap gap-x-5 max-sm:gap-x-4">
-        {PLACES[signedIn?.role ?? 'visitor'].map(([to, name]) => (
-          <NavLink
-            key={to}
-            to={to}
-            end={to === '/'}
-            className={({ isActive }) =>
-              `-mb-px border-b-[3px] py-4 ${isActive ? 'border-beam font-bold' : 'border-transparent text-muted hover:text-ink'}`
-            }
+        {places.map((place) => (
+          <Link
+            key={place.name}
+            to={place.pages[0].to}
+            aria-current={place === here ? 'page' : undefined}
+            className={`-mb-px border-b-[3px] py-4 ${place === here ? 'border-beam font-bold' : 'border-transparent text-muted hover:text-ink'}`}
           >
-            {name}
-          </NavLink>
+            {place.name}
+          </Link>
         ))}
       </nav>
       <div className="ml-auto flex flex-wrap items-center gap-x-5 text-[0.95rem] text-muted max-sm:ml-0 max-sm:gap-x-4">
-        {signedIn && <Saved signedIn={signedIn} />}
+        {signedIn && <Saved />}
         {signedIn && <ClassName signedIn={signedIn} classId={classId} />}
-        <button type="button" className="min-h-11" onClick={() => setSheet('rules')}>
-          <span className={signedIn && signedIn.role !== 'student' ? 'sr-only' : 'max-sm:sr-only'}>House rules </span>
-          <span className="text-ink underline decoration-hairline decoration-2 underline-offset-4">
-            {rules?.name ?? ''}
-          </span>
-        </button>
+        {signedIn?.role === 'administrator' && (
+          <NavLink to="/school" className={besideTheLine}>
+            School
+          </NavLink>
+        )}
+        {signedIn && signedIn.role !== 'student' ? (
+          <NavLink to="/rules" className={besideTheLine}>
+            Class rules
+          </NavLink>
+        ) : (
+          <button type="button" className="min-h-11" onClick={() => setSheet('rules')}>
+            <span className="max-sm:sr-only">Class rules </span>
+            <span className="text-ink underline decoration-hairline decoration-2 underline-offset-4">
+              {rules?.name ?? ''}
+            </span>
+          </button>
+        )}
         <button type="button" className="min-h-11 min-w-6 font-mono" aria-label="Keys" onClick={() => setSheet('keys')}>
           ?
         </button>
@@ -179,6 +185,7 @@ export function Header({ known, signedIn, classId }: HeaderProps): ReactNode {
         {sheet === 'rules' && <RulesSheet classId={classId} open onOpenChange={close} />}
         {sheet === 'keys' && <ShortcutsSheet open onOpenChange={close} />}
       </Suspense>
+      {here && here.pages.length > 1 && <PagesOf place={here} />}
     </header>
   );
 }

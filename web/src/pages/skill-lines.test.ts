@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { skillInWords } from './skill-lines.tsx';
+import { skillInWords, toWorkOn } from './skill-lines.tsx';
 
 const summary = (readings: number, sound: number, slips: readonly (readonly [id: string, count: number])[] = []) => ({
   skill: 'graduated-cylinders',
@@ -10,8 +10,8 @@ const summary = (readings: number, sound: number, slips: readonly (readonly [id:
 
 describe('a skill in words', () => {
   it.each([
-    [summary(20, 20), 'Reads graduated cylinders soundly.'],
-    [summary(20, 18, [['eye-high', 2]]), 'Reads graduated cylinders soundly; watch: eye too high.'],
+    [summary(20, 20), 'Reads graduated cylinders well.'],
+    [summary(20, 18, [['eye-high', 2]]), 'Reads graduated cylinders well; watch: eye too high.'],
     [
       summary(20, 13, [
         ['meniscus-edge', 5],
@@ -25,10 +25,17 @@ describe('a skill in words', () => {
   });
 
   it('does not make a habit of one slip', () => {
-    expect(skillInWords(summary(10, 9, [['transposed', 1]]))).toBe('Reads graduated cylinders soundly.');
+    expect(skillInWords(summary(10, 9, [['transposed', 1]]))).toBe('Reads graduated cylinders well.');
   });
 
-  it('says something of a skill without readings', () => {
-    expect(skillInWords(summary(0, 0))).toMatch(/^Is learning/);
+  it.each([0, 4])('says nothing of a skill yet with %d items', (items) => {
+    expect(skillInWords(summary(items, 0))).toBe('Graduated cylinders: too early to say.');
+  });
+});
+
+describe('skills to work on', () => {
+  it('begin with the weakest; those of which nothing can be said come last', () => {
+    const skills = [summary(20, 19), summary(3, 0), summary(10, 2), summary(12, 9)];
+    expect(toWorkOn(skills).map(({ readings }) => readings)).toEqual([10, 12, 20, 3]);
   });
 });

@@ -6,14 +6,18 @@ function capital(words: string): string {
   return words.charAt(0).toUpperCase() + words.slice(1);
 }
 
+/** With fewer items of a skill nothing is said of it. */
+export const ENOUGH_ITEMS = 5;
+
 /** How somebody reads a family of tools, or does something on paper, in words. */
 export function skillInWords({ skill, readings, sound, slips }: SkillSummary): string {
   const known = SKILLS.find((one) => one.id === skill);
   const [third, infinitive, object] = known ? [...known.verb, known.object] : ['works on', 'work on', skill];
-  const part = sound / Math.max(1, readings);
+  if (readings < ENOUGH_ITEMS) return `${capital(object)}: too early to say.`;
+  const part = sound / readings;
   const how =
     part >= 0.9
-      ? `${capital(third)} ${object} soundly`
+      ? `${capital(third)} ${object} well`
       : part >= 0.6
         ? `Mostly ${third} ${object} right`
         : `Is learning to ${infinitive} ${object}`;
@@ -21,11 +25,17 @@ export function skillInWords({ skill, readings, sound, slips }: SkillSummary): s
   return worst && worst.count > 1 ? `${how}; watch: ${practiceSlipById(worst.id).name.toLowerCase()}.` : `${how}.`;
 }
 
-/** A person's skills, a line each, with the slips behind wrong answers. */
+/** Skills in the order in which to work on them: the weakest first, and those of which nothing can be said yet last. */
+export function toWorkOn(skills: readonly SkillSummary[]): SkillSummary[] {
+  const need = ({ readings, sound }: SkillSummary): number => (readings < ENOUGH_ITEMS ? 2 : sound / readings);
+  return [...skills].sort((a, b) => need(a) - need(b) || b.readings - a.readings);
+}
+
+/** A person's skills, a line each, what to work on first; with the slips behind wrong answers. */
 export function SkillLines({ skills }: { readonly skills: readonly SkillSummary[] }): ReactNode {
   return (
     <ul className="mt-4">
-      {skills.map((skill) => (
+      {toWorkOn(skills).map((skill) => (
         <li key={skill.skill} className="border-t border-hairline py-4">
           <p className="text-lg font-semibold">{skillInWords(skill)}</p>
           <p className="text-muted">

@@ -17,11 +17,11 @@ export default function RulesSheet({ classId, open, onOpenChange }: RulesSheetPr
     <Dialog
       open={open}
       onOpenChange={onOpenChange}
-      title="House rules"
+      title="Class rules"
       description={rules ? `${rules.name}. Books disagree; this is how it is read, written and judged here.` : ''}
     >
       {error && <Failed error={error} />}
-      {!rules && !error && <Loading what="the house rules" />}
+      {!rules && !error && <Loading what="the class rules" />}
       {rules && (
         <dl>
           {rulesInWords(rules.rules).map(({ topic, rule }) => (

@@ -11,7 +11,7 @@ const KEYS: readonly [key: string, does: string][] = [
   ['H', 'next hint'],
   ['N', 'next reading'],
   ['D', 'describe the picture in words'],
-  ['R', 'house rules'],
+  ['R', 'class rules'],
   ['?', 'this list'],
 ];
 

@@ -211,7 +211,7 @@ export const halfOtherWay: WritingSlip = {
     rules.rounding === 'half-even'
       ? 'By this class’s rules an exact half goes to the even neighbour.'
       : 'By this class’s rules an exact half goes up, away from zero.',
-  lookAt: () => 'the house rule for an exact half',
+  lookAt: () => 'the class rule for an exact half',
   written: ({ value, place, text }, { rules }) => {
     if (place === -Infinity) return [];
     const other = unambiguousAtPlace(value, place, rules.rounding === 'half-even' ? 'half-up' : 'half-even');
@@ -285,7 +285,7 @@ export const bareZeros: WritingSlip = {
   why: () => 'Zeros at the end of a whole number may be measured or only fill up: a power of ten says which they are.',
   lookAt: ({ rules }) =>
     rules.bareTrailingZeros === 'want-point'
-      ? 'the house rule: a point after the last zero says that it counts'
+      ? 'the class rule: a point after the last zero says that it counts'
       : 'how the number looks with a power of ten',
   written: ({ text, value, place }, { rules }) =>
     text.includes('e') && place >= 0 && rules.bareTrailingZeros !== 'not-significant'

@@ -11,7 +11,7 @@ import { diagnose } from '../judging/diagnose.ts';
 import { indicationOf, inSituation, readingTask, type ReadingTask } from '../reading-task.ts';
 import type { Situation } from '../situation.ts';
 import { estimateOff } from '../slips/estimate-off.ts';
-import { slipById, SLIPS, type KnownSlip } from '../slips.ts';
+import { slipById, slipOn, SLIPS, type KnownSlip } from '../slips.ts';
 import { predictedEntries } from './predictions.ts';
 
 /** A slip was aimed at where it cannot be made, or not be told apart. */
@@ -128,6 +128,7 @@ const ENOUGH = 2;
 
 /** Whether a slip can be made on an instrument and told from every other: on a coarse scale a small shift of the eye cannot. */
 function canBeTold(slip: KnownSlip, instrument: Instrument, rules: HouseRules): boolean {
+  if (!canBeMadeTogether(instrument, [slip.id], rules)) return false;
   const random = seededRandom(1);
   let told = 0;
   for (let chance = 0; chance < CHANCES && told < ENOUGH; chance += 1) {
@@ -135,6 +136,19 @@ function canBeTold(slip: KnownSlip, instrument: Instrument, rules: HouseRules): 
     if (answered(asLaid(readingTask(instrument.id, situation, rules)), [slip]).all) told += 1;
   }
   return told === ENOUGH;
+}
+
+/** So many situations are looked at for slips that can be made in one of them. */
+const LOOKED_AT = 20;
+
+/** Whether some drawn situation leaves room for every one of these slips. */
+export function canBeMadeTogether(instrument: Instrument, aim: readonly string[], rules: HouseRules): boolean {
+  if (aim.some((id) => slipOn(instrument, id) === null)) return false;
+  const random = seededRandom(2);
+  return Array.from({ length: LOOKED_AT }).some(() => {
+    const task = asLaid(readingTask(instrument.id, drawSituation(instrument, random, aim, rules), rules));
+    return aim.every((id) => predictedEntries(task, { id }).length > 0);
+  });
 }
 
 /** Worked out once for each tool and set of rules: complete rules never change. */

@@ -17,6 +17,16 @@ function fixedPoint({ range: [, most], division }: Thermometer, { random, any }:
   return chance < 0.6 && most > 100 ? nearestMultiple(division / 10, 94.7 + 5.3 * random.uniform()) : null;
 }
 
+/** Ice in brine stands well below zero; a thermometer that ends a little below it has only been in slightly salty water with ice. */
+function belowZero({ range: [least] }: Thermometer): {
+  readonly between: readonly [number, number];
+  readonly bath: string;
+} {
+  return least > -5
+    ? { between: [0.85 * least, 0.1 * least], bath: 'slightly salty water and ice' }
+    : { between: [0.85 * least, 0.3 * least], bath: 'brine and ice' };
+}
+
 /** What a student would call a bath of so many degrees. */
 function bathAt(celsius: number): string {
   if (celsius === 0) return 'melting ice';
@@ -31,9 +41,7 @@ export function drawThermometer(tool: Thermometer, aimed: Aimed): ThermometerSit
   const [least, most] = tool.range;
   const below = sometimes(aimed, 'sign-lost', 0.12);
   const isOff = sometimesAny(aimed, OVER_A_ZERO_ERROR, 0.2);
-  const between = below
-    ? ([0.85 * least, 0.05 * least] as const)
-    : ([Math.max(0, least) + 0.04 * most, 0.92 * most] as const);
+  const between = below ? belowZero(tool).between : ([Math.max(0, least) + 0.04 * most, 0.92 * most] as const);
   const drawnValue = drawnPoint(thermometerResolution(tool, rules), aimed, ...between);
   const room = Math.min(most, 18 + 6 * random.uniform());
   const fixed = below || isOff ? null : fixedPoint(tool, aimed);
@@ -41,7 +49,7 @@ export function drawThermometer(tool: Thermometer, aimed: Aimed): ThermometerSit
   const bath = {
     value,
     eyeHeight: drawnEye(aimed),
-    liquid: below ? 'brine and ice' : bathAt(value),
+    liquid: below ? belowZero(tool).bath : bathAt(value),
     ...(isOff ? { zeroError: drawnError(tool, aimed), ...drawnAsk(aimed) } : {}),
   };
   return at('unsettled') ? { ...bath, settled: false, shown: Number(room.toFixed(2)) } : bath;

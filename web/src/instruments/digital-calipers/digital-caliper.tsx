@@ -49,12 +49,12 @@ export function DigitalCaliper({ picture, shown, open, between }: DigitalCaliper
       <path d={`M${jaw} ${BEAM_Y + 40}H${jaw + 44}L${jaw + 28} ${BEAM_Y + 70}L${jaw + 7} ${BEAM_Y + 136}H${jaw}Z`} />
       <path d={`M${jaw} ${BEAM_Y}V${BEAM_Y - 42}L${jaw + 16} ${BEAM_Y - 28}H${jaw + 40}V${BEAM_Y}Z`} />
       <rect x={jaw} y={BEAM_Y - 26} width="236" height="96" rx="8" fill="#4c5b53" stroke="#2c3d36" />
-      <rect x={jaw + 18} y={BEAM_Y - 14} width="150" height="56" rx="4" fill="#c7d3c4" stroke="#2c3d36" />
+      <rect x={jaw + 12} y={BEAM_Y - 14} width="170" height="56" rx="4" fill="#c7d3c4" stroke="#2c3d36" />
       <text
-        x={jaw + 130}
+        x={jaw + 148}
         y={BEAM_Y + 26}
         textAnchor="end"
-        fontSize="34"
+        fontSize="30"
         className="font-mono"
         fill="#13251f"
         stroke="none"
@@ -62,11 +62,11 @@ export function DigitalCaliper({ picture, shown, open, between }: DigitalCaliper
       >
         {numerals(characters)}
       </text>
-      <text x={jaw + 134} y={BEAM_Y + 26} fontSize="15" fill="#13251f" stroke="none">
+      <text x={jaw + 152} y={BEAM_Y + 26} fontSize="15" fill="#13251f" stroke="none">
         {unit}
       </text>
-      <circle cx={jaw + 202} cy={BEAM_Y + 12} r="13" fill="#dfe4e1" />
-      <text x={jaw + 202} y={BEAM_Y + 46} textAnchor="middle" fontSize="13" fill="#f6f6f1" stroke="none">
+      <circle cx={jaw + 209} cy={BEAM_Y + 12} r="13" fill="#dfe4e1" />
+      <text x={jaw + 209} y={BEAM_Y + 46} textAnchor="middle" fontSize="13" fill="#f6f6f1" stroke="none">
         zero
       </text>
     </g>

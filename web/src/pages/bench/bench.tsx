@@ -20,7 +20,7 @@ export function Bench({
   readonly classId: string | null;
 }): ReactNode {
   return signedIn && classId ? (
-    <ClassBench key={signedIn.person.id + classId} classId={classId} personId={signedIn.person.id} />
+    <ClassBench key={signedIn.person.id + classId} classId={classId} signedIn={signedIn} />
   ) : (
     <VisitorBench />
   );

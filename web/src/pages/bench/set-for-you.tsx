@@ -2,7 +2,6 @@ import type { SetRoundShown } from '@green-beam/contract';
 import { format, isPast } from 'date-fns';
 import { useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
-import { useNarrow } from '../../ui/use-narrow.ts';
 import { useSetRounds } from '../rounds/set-rounds.ts';
 
 function isOpen({ progress }: SetRoundShown): boolean {
@@ -31,12 +30,6 @@ function OnPaper({ round }: { readonly round: SetRoundShown }): ReactNode {
   );
 }
 
-/** How many others are named beside the one under way: more would push the tool down the page. */
-function mostShown(narrow: boolean, underWay: boolean): number {
-  if (!narrow) return 2;
-  return underWay ? 0 : 1;
-}
-
 interface SetForYouProps {
   readonly classId: string;
   /** Where this page is: a round that is worked elsewhere is begun there. */
@@ -51,11 +44,10 @@ interface SetForYouProps {
 export function SetForYou({ classId, place, present, onBegin }: SetForYouProps): ReactNode {
   const { rounds = [] } = useSetRounds(classId);
   const [refused, setRefused] = useState<string | null>(null);
-  const most = mostShown(
-    useNarrow(),
-    rounds.some((round) => isOpen(round) && round.title === present),
-  );
+  const [unfolded, setUnfolded] = useState(false);
   const open = rounds.filter((round) => isOpen(round) && round.title !== present);
+  // One line, so that the tool is not pushed down the page: the set under way, or the first that is open.
+  const most = unfolded ? open.length : present === null ? 1 : 0;
   if (open.length === 0 && present === null && refused === null) return null;
   return (
     <div className="flex min-h-11 flex-wrap items-center gap-x-8 border-b border-hairline bg-wash px-4 text-small wide:px-7">
@@ -91,7 +83,16 @@ export function SetForYou({ classId, place, present, onBegin }: SetForYouProps):
           )}
         </p>
       ))}
-      {open.length > most && <span>and {open.length - most} more</span>}
+      {open.length > most && (
+        <button
+          type="button"
+          className="min-h-11 underline decoration-hairline decoration-2 underline-offset-4"
+          aria-expanded={false}
+          onClick={() => setUnfolded(true)}
+        >
+          and {open.length - most} more
+        </button>
+      )}
       {refused !== null && (
         <p role="alert" className="py-2 text-slip">
           {refused}

@@ -57,6 +57,10 @@ describe('a cabinet as CSV', () => {
 
   it('holds no cell that a spreadsheet would reckon with', () => {
     expect(csvOf([tool({ keeper: '=HYPERLINK("x")' })])).toContain(`"'=HYPERLINK(""x"")"`);
+    for (const start of ['=', '+', '-', '@', '\t', '\r'])
+      expect(csvOf([tool({ keeper: `${start}1+1` })])).toMatch(/"?'[=+\-@\t\r]1\+1/);
+    for (const keeper of ['=1+1', '-1+1', '@a', '+1'])
+      expect(toolRowsOf(csvOf([tool({ keeper })]))[0]).toMatchObject({ keeper });
     expect(csvOf([tool({})])).toContain(',-0.05');
   });
 

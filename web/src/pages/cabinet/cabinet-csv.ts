@@ -33,7 +33,7 @@ export function csvOf(tools: readonly ToolShown[]): string {
       tool.zeroError ?? '',
     ];
   });
-  return Papa.unparse({ fields: [...COLUMNS], data: rows }, { escapeFormulae: /^[=+@\t\r]/, newline: '\r\n' });
+  return Papa.unparse({ fields: [...COLUMNS], data: rows }, { escapeFormulae: true, newline: '\r\n' });
 }
 
 /** Tools by id or by name, as a person would write them. */
@@ -50,6 +50,14 @@ function numberIn(written: string | undefined): number | string | null {
   return Number.isFinite(number) ? number : text;
 }
 
+/** A text without the sign that keeps a spreadsheet from reckoning with it. */
+function asWritten(cell: string | undefined): string | undefined {
+  return cell
+    ?.trim()
+    .replace(/^'(?=[=+\-@\t\r])/, '')
+    .trim();
+}
+
 /** Rows of a list of tools, pasted or from a file, in any order of columns; what a column lacks is left to its default. */
 export function toolRowsOf(text: string): Record<string, unknown>[] {
   const { data } = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, '').trim(), {
@@ -59,7 +67,7 @@ export function toolRowsOf(text: string): Record<string, unknown>[] {
   });
   return data.map((row) => {
     const written = {
-      keeper: row['keeper']?.trim(),
+      keeper: asWritten(row['keeper']),
       kind: row['kind']?.trim().toLowerCase(),
       state: row['state']?.trim().toLowerCase().replaceAll(' ', '-'),
     };
@@ -67,7 +75,7 @@ export function toolRowsOf(text: string): Record<string, unknown>[] {
       Object.entries(written).filter(([, value]) => value !== undefined && value !== ''),
     );
     return {
-      code: (row['code'] ?? '').trim().replace(/^'/, ''),
+      code: asWritten(row['code']) ?? '',
       instrumentId: instrumentIdOf(row['tool'] ?? row['instrument'] ?? ''),
       tolerance: ownTolerance(row),
       zeroError: numberIn(row['zero error']),

@@ -128,7 +128,7 @@ export default function Cabinet({ classId }: { readonly classId: string | null }
   );
   return (
     <main className="mx-auto w-full max-w-7xl px-4 py-8 wide:px-7">
-      <h1 className="text-2xl font-bold">Cabinet</h1>
+      <h1 className="text-2xl font-bold">Equipment</h1>
       {error && <Failed error={error} />}
       {!tools && !error && <Loading what="the cabinet" />}
       {tools && classId !== null && (

@@ -189,7 +189,7 @@ export default function Tool({ classId }: { readonly classId: string | null }): 
   return (
     <main className="mx-auto w-full max-w-5xl px-4 py-8 wide:px-7">
       <Link to="/cabinet" className="text-muted underline underline-offset-4">
-        Cabinet
+        Equipment
       </Link>
       {error && <Failed error={error} />}
       {!tools && !error && <Loading what="the tool" />}

@@ -6,8 +6,8 @@ import { formatDistanceToNowStrict } from 'date-fns';
 import { useMemo, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { ask } from '../../api/request.ts';
-import { buttonClass } from '../../ui/button.tsx';
 import { Failed, Loading } from '../../ui/notice.tsx';
+import { ENOUGH_ITEMS } from '../skill-lines.tsx';
 import { SortableTable } from '../../ui/sortable-table.tsx';
 
 const column = createColumnHelper<BoardRow>();
@@ -20,13 +20,16 @@ function cellOf(row: BoardRow, skill: string): BoardCell | undefined {
 function Skill({ cell }: { readonly cell: BoardCell | undefined }): ReactNode {
   if (!cell) return <span className="text-small text-muted">not yet</span>;
   const part = cell.sound / Math.max(1, cell.readings);
+  const early = cell.readings < ENOUGH_ITEMS;
   const [shown, more] = [cell.slips.slice(0, 2), cell.slips.length - 2];
   return (
     <span className="block py-2">
       <span className="flex items-baseline gap-2">
-        <span className="h-2.5 w-14 self-center bg-hairline/60" aria-hidden="true">
-          <span className="block h-full bg-ink" style={{ width: `${100 * part}%` }} />
-        </span>
+        {!early && (
+          <span className="h-2.5 w-14 self-center bg-hairline/60" aria-hidden="true">
+            <span className="block h-full bg-ink" style={{ width: `${100 * part}%` }} />
+          </span>
+        )}
         <span className="font-mono">
           {cell.sound}/{cell.readings}
         </span>
@@ -34,6 +37,7 @@ function Skill({ cell }: { readonly cell: BoardCell | undefined }): ReactNode {
           {formatDistanceToNowStrict(new Date(cell.lastSeen))}
         </span>
       </span>
+      {early && <span className="block text-small text-muted">too early to say</span>}
       {shown.map((slip) => (
         <span key={slip.id} className={`block text-small ${slip.count >= 5 ? 'text-slip' : ''}`}>
           {practiceSlipById(slip.id).name} <span className="font-mono">{slip.count}</span>
@@ -61,7 +65,7 @@ function columnsFor(skills: readonly string[]) {
       column.accessor(
         (row) => {
           const cell = cellOf(row, skill);
-          return cell ? cell.sound / Math.max(1, cell.readings) : -1;
+          return cell && cell.readings >= ENOUGH_ITEMS ? cell.sound / cell.readings : -1;
         },
         {
           id: skill,
@@ -119,29 +123,19 @@ export default function Board({ classId }: { readonly classId: string | null }):
     <main className="mx-auto w-full max-w-7xl px-4 py-8 wide:px-7">
       <div className="flex flex-wrap items-start justify-between gap-4">
         <div>
-          <h1 className="text-2xl font-bold">Class board</h1>
+          <h1 className="text-2xl font-bold">Overview</h1>
           {rows && <Commonest rows={rows} />}
           <p className="text-small text-muted">
             Right at the first try, of all that was read or worked; how long ago the last one was; the slips behind the
             others.
           </p>
         </div>
-        <div className="flex flex-wrap gap-3">
-          <Link to="/demonstrate" className={buttonClass('plain')}>
-            Demonstrate
-          </Link>
-          <Link to="/class/people" className={buttonClass('plain')}>
-            People, code and data
-          </Link>
-        </div>
       </div>
       {error && <Failed error={error} again={() => void refetch()} />}
-      {classId === null && <p className="mt-6">You have no class yet. Make one under “People, code and data”.</p>}
+      {classId === null && <p className="mt-6">You have no class yet. Make one under “Students”.</p>}
       {classId !== null && !rows && !error && <Loading what="the board" />}
       {rows?.length === 0 && (
-        <p className="mt-6 text-muted">
-          Nobody is on the list yet. Import your class list under “People, code and data”.
-        </p>
+        <p className="mt-6 text-muted">Nobody is on the list yet. Import your class list under “Students”.</p>
       )}
       {rows && rows.length > 0 && <BoardTable rows={rows} />}
     </main>

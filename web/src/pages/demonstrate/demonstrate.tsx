@@ -265,7 +265,7 @@ export default function Demonstrate({ classId }: { readonly classId: string | nu
   if (rules) return <Wall rules={rules.rules} />;
   return (
     <div className="projector min-h-screen px-8">
-      {error ? <Failed error={error} /> : <Loading what="the house rules" />}
+      {error ? <Failed error={error} /> : <Loading what="the class rules" />}
     </div>
   );
 }

@@ -3,6 +3,9 @@ import { MATERIALS, type EvaluatedRun } from '@green-beam/core';
 import { useId, useState, type ReactNode } from 'react';
 import { currentIn } from './use-run.ts';
 
+const COMPARE = 'Compare with';
+const OWN_VALUE = 'or with your own value, g/mL';
+
 interface NotesProps {
   readonly page: RunPage;
   readonly evaluated: EvaluatedRun;
@@ -12,13 +15,11 @@ interface NotesProps {
 function Choice({
   label,
   value,
-  disabled,
   options,
   onChoose,
 }: {
   readonly label: string;
   readonly value: string;
-  readonly disabled: boolean;
   readonly options: readonly (readonly [id: string, name: string])[];
   readonly onChoose: (id: string) => void;
 }): ReactNode {
@@ -31,7 +32,6 @@ function Choice({
       <select
         id={id}
         value={value}
-        disabled={disabled}
         onChange={(event) => onChoose(event.target.value)}
         className="min-h-11 border-b-2 border-ink bg-surface px-2"
       >
@@ -48,6 +48,16 @@ function Choice({
   );
 }
 
+/** What was written, on a page that is only read: as text, not as a field. */
+function Written({ label, text }: { readonly label: string; readonly text: string }): ReactNode {
+  return (
+    <div>
+      <dt className="text-small font-semibold">{label}</dt>
+      <dd className={`py-2 ${text === '' ? 'text-muted' : ''}`}>{text === '' ? 'not written' : text}</dd>
+    </div>
+  );
+}
+
 /** What belongs to the whole run: the accepted value, what was seen, the temperature of the water. */
 export function RunChoices({ page, evaluated, onWrite }: NotesProps): ReactNode {
   const text = (slot: string): string => currentIn(evaluated, slot)?.text ?? '';
@@ -58,20 +68,31 @@ export function RunChoices({ page, evaluated, onWrite }: NotesProps): ReactNode 
     `${material.name}, ${material.density[0]}${material.density[1] === material.density[0] ? '' : ` to ${material.density[1]}`}`,
   ]);
   const isMaterial = materials.some(([id]) => id === chosen);
+  if (!page.mayWrite)
+    return (
+      <dl className="mt-4 flex flex-wrap gap-x-10">
+        <Written
+          label={isMaterial ? COMPARE : OWN_VALUE}
+          text={materials.find(([id]) => id === chosen)?.[1] ?? chosen}
+        />
+        {observed.map(({ id, name, choices }) => (
+          <Written key={id} label={name} text={choices.find((choice) => choice.id === text(id))?.name ?? ''} />
+        ))}
+        <Written label="Water, °C" text={text('temperature')} />
+      </dl>
+    );
   return (
     <div className="mt-4 flex flex-wrap gap-6">
       <Choice
-        label="Compare with"
+        label={COMPARE}
         value={isMaterial ? chosen : ''}
-        disabled={!page.mayWrite}
         options={materials}
         onChoose={(id) => onWrite('accepted', id)}
       />
       <OneLine
-        label="or with, g/mL"
+        label={OWN_VALUE}
         standing={isMaterial ? '' : chosen}
         placeholder="8.80"
-        readOnly={!page.mayWrite}
         onWrite={(value) => onWrite('accepted', value)}
       />
       {observed.map((quantity) => (
@@ -79,7 +100,6 @@ export function RunChoices({ page, evaluated, onWrite }: NotesProps): ReactNode 
           key={quantity.id}
           label={quantity.name}
           value={text(quantity.id)}
-          disabled={!page.mayWrite}
           options={quantity.choices.map((choice): [string, string] => [choice.id, choice.name])}
           onChoose={(id) => onWrite(quantity.id, id)}
         />
@@ -88,7 +108,6 @@ export function RunChoices({ page, evaluated, onWrite }: NotesProps): ReactNode 
         label="Water, °C"
         standing={text('temperature')}
         placeholder="20"
-        readOnly={!page.mayWrite}
         onWrite={(value) => onWrite('temperature', value)}
       />
     </div>
@@ -118,11 +137,10 @@ interface OneLineProps {
   readonly label: string;
   readonly standing: string;
   readonly placeholder: string;
-  readonly readOnly: boolean;
   readonly onWrite: (text: string) => void;
 }
 
-function OneLine({ label, standing, placeholder, readOnly, onWrite }: OneLineProps): ReactNode {
+function OneLine({ label, standing, placeholder, onWrite }: OneLineProps): ReactNode {
   const id = useId();
   const draft = useDraft(standing, onWrite);
   return (
@@ -133,7 +151,6 @@ function OneLine({ label, standing, placeholder, readOnly, onWrite }: OneLinePro
       <input
         id={id}
         placeholder={placeholder}
-        readOnly={readOnly}
         className="min-h-11 w-28 border-b-2 border-ink bg-surface px-2 font-mono"
         {...draft}
       />
@@ -168,17 +185,23 @@ function Answer({
   onWrite,
 }: NotesProps & { readonly slot: string; readonly question: string }): ReactNode {
   const id = useId();
-  const draft = useDraft(currentIn(evaluated, slot)?.text ?? '', (text) => onWrite(slot, text));
+  const standing = currentIn(evaluated, slot)?.text ?? '';
+  const draft = useDraft(standing, (text) => onWrite(slot, text));
+  if (!page.mayWrite)
+    return (
+      <div className="mt-4 max-w-3xl">
+        <p>{question}</p>
+        <p
+          className={`mt-1 border-l-2 border-hairline py-1 pl-3 whitespace-pre-line ${standing === '' ? 'text-muted' : ''}`}
+        >
+          {standing === '' ? 'not answered' : standing}
+        </p>
+      </div>
+    );
   return (
     <div className="mt-4 flex flex-col gap-1">
       <label htmlFor={id}>{question}</label>
-      <textarea
-        id={id}
-        rows={2}
-        readOnly={!page.mayWrite}
-        className="max-w-3xl border-b border-hairline bg-surface p-2"
-        {...draft}
-      />
+      <textarea id={id} rows={2} className="max-w-3xl border-b border-hairline bg-surface p-2" {...draft} />
     </div>
   );
 }

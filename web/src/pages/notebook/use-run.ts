@@ -87,6 +87,6 @@ export function useRun(classId: string, runId: string, signedIn: SignedIn, write
 export function currentIn(evaluated: EvaluatedRun | null, slot: string): RunEvent | null {
   const [id = '', trial] = slot.split('.');
   const cell = evaluated?.rows.find((row) => String(row.trial) === trial)?.cells[id];
-  if (cell?.kind === 'reading' || cell?.kind === 'unusable') return cell.event;
+  if (cell?.kind === 'reading' || cell?.kind === 'unusable' || cell?.kind === 'empty') return cell.event ?? null;
   return evaluated?.notes[slot]?.current ?? null;
 }

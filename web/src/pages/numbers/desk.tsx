@@ -10,7 +10,6 @@ import { CopyLine } from './copy-line.tsx';
 import { Chain, isConversion } from '../../numbers/chain.tsx';
 import { InAnotherUnit } from './in-another-unit.tsx';
 import { EXAMPLE, newTape, type KeptTape } from './kept-tape.ts';
-import { NumbersPlaces } from './places.tsx';
 import { Schools } from './schools.tsx';
 import { Tape } from './tape.tsx';
 import { useOwnTape } from './use-own-tape.ts';
@@ -69,12 +68,11 @@ export default function Desk({ signedIn, classId }: DeskProps): ReactNode {
   if (!shown)
     return (
       <div className="px-7">
-        <Loading what="the house rules" />
+        <Loading what="the class rules" />
       </div>
     );
   return (
     <>
-      <NumbersPlaces />
       <main className="grid grid-cols-1 gap-x-12 gap-y-8 px-4 py-6 wide:grid-cols-[minmax(0,7fr)_minmax(0,5fr)] wide:px-7">
         <section aria-labelledby="tape">
           <h1 id="tape" className="text-2xl font-bold">

@@ -6,7 +6,6 @@ import { useClassBench } from '../bench/class-bench.ts';
 import { SetForYou } from '../bench/set-for-you.tsx';
 import { useVisitorBench } from '../bench/visitor/visitor-bench.ts';
 import { KindChoice } from './kind-choice.tsx';
-import { NumbersPlaces } from './places.tsx';
 import { VISITOR_EXERCISES } from './visitor-exercises.ts';
 
 const ANOTHER: ChooseNext = (choose) => <KindChoice title="Another ten" onChoose={choose} />;
@@ -31,16 +30,18 @@ function Rounds({ source, visitor }: { readonly source: BenchSource; readonly vi
   );
 }
 
-function ClassPractice({ classId, personId }: { readonly classId: string; readonly personId: string }): ReactNode {
-  const source = useClassBench(classId, personId, 'numbers');
+function ClassPractice({ classId, signedIn }: { readonly classId: string; readonly signedIn: SignedIn }): ReactNode {
+  const source = useClassBench(classId, signedIn.person.id, 'numbers');
   return (
     <>
-      <SetForYou
-        classId={classId}
-        place="numbers"
-        present={source.round?.title ?? null}
-        onBegin={source.round === null && !source.idle ? null : source.beginSetRound}
-      />
+      {signedIn.role === 'student' && (
+        <SetForYou
+          classId={classId}
+          place="numbers"
+          present={source.round?.title ?? null}
+          onBegin={source.round === null && !source.idle ? null : source.beginSetRound}
+        />
+      )}
       <Rounds source={source} visitor={false} />
     </>
   );
@@ -58,14 +59,9 @@ export default function Practice({
   readonly signedIn: SignedIn | null;
   readonly classId: string | null;
 }): ReactNode {
-  return (
-    <>
-      <NumbersPlaces />
-      {signedIn && classId ? (
-        <ClassPractice key={signedIn.person.id + classId} classId={classId} personId={signedIn.person.id} />
-      ) : (
-        <VisitorPractice />
-      )}
-    </>
+  return signedIn && classId ? (
+    <ClassPractice key={signedIn.person.id + classId} classId={classId} signedIn={signedIn} />
+  ) : (
+    <VisitorPractice />
   );
 }

@@ -6,7 +6,7 @@ import { SetRoundsDone } from '../set-rounds-done.tsx';
 export default function Record({ classId }: { readonly classId: string | null }): ReactNode {
   return (
     <main className="mx-auto w-full max-w-5xl px-4 py-8 wide:px-7">
-      <h1 className="text-2xl font-bold">My record</h1>
+      <h1 className="text-2xl font-bold">My progress</h1>
       <RecordSections
         queryKey={['record', classId]}
         path={classId && `/classes/${classId}/record`}

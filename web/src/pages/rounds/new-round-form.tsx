@@ -220,7 +220,7 @@ export function NewRoundForm({ classId, change, onDone }: NewRoundFormProps): Re
             className="min-h-11 bg-surface px-2"
             {...register('preset', { setValueAs: (value: string | null) => (value === '' ? null : value) })}
           >
-            <option value="">the class’s house rules</option>
+            <option value="">the class rules</option>
             {PRESETS.map(({ id, name }) => (
               <option key={id} value={id}>
                 {name}

@@ -215,7 +215,7 @@ export default function Rounds({ classId }: { readonly classId: string | null })
   const { rounds, error } = useSetRounds(classId);
   return (
     <main className="mx-auto w-full max-w-5xl px-4 py-8 wide:px-7">
-      <h1 className="text-2xl font-bold">Rounds</h1>
+      <h1 className="text-2xl font-bold">Practice sets</h1>
       {error && <Failed error={error} />}
       {!rounds && !error && <Loading what="the rounds" />}
       {rounds && classId !== null && <RoundList classId={classId} rounds={rounds} />}

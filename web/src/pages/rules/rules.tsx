@@ -222,13 +222,13 @@ export default function Rules({ classId }: { readonly classId: string | null }):
   const theirs = rules && opened && rules.version > opened.version ? rules : null;
   return (
     <main className="mx-auto w-full max-w-6xl px-4 py-8 wide:px-7">
-      <h1 className="text-2xl font-bold">House rules</h1>
+      <h1 className="text-2xl font-bold">Class rules</h1>
       <p className="mt-1 mb-6 max-w-2xl text-muted">
         Books disagree. State how this class reads, writes and judges; every expected reading, working and verdict
         follows. Readings already judged and pages handed in keep the rules they were made by.
       </p>
       {error && <Failed error={error} />}
-      {!rules && !error && <Loading what="the house rules" />}
+      {!rules && !error && <Loading what="the class rules" />}
       {saved && (
         <div role="status" className="mb-6">
           <Notice tone="sound" title="Saved">

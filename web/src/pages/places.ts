@@ -1,0 +1,62 @@
+import type { SignedIn } from '@green-beam/contract';
+
+/** A page that can be gone to, by its address and by what a teacher would call it. */
+interface PageNamed {
+  readonly to: string;
+  readonly name: string;
+}
+
+/** A place of the header: its pages stand in a line below it, where there are several. */
+export interface Place {
+  readonly name: string;
+  readonly pages: readonly [PageNamed, ...PageNamed[]];
+  /** Beginnings of addresses that belong to it. */
+  readonly under: readonly string[];
+}
+
+const BENCH: Place = { name: 'Bench', pages: [{ to: '/', name: 'Practise' }], under: ['/sheets'] };
+const NUMBERS: Place = {
+  name: 'Numbers',
+  pages: [
+    { to: '/numbers', name: 'Calculations' },
+    { to: '/numbers/practice', name: 'Practice' },
+  ],
+  under: ['/numbers'],
+};
+
+const OF_A_TEACHER: readonly Place[] = [
+  {
+    name: 'Class',
+    pages: [
+      { to: '/class', name: 'Overview' },
+      { to: '/rounds', name: 'Practice sets' },
+      { to: '/class/people', name: 'Students' },
+    ],
+    under: ['/class', '/rounds'],
+  },
+  { ...BENCH, pages: [...BENCH.pages, { to: '/demonstrate', name: 'Demonstrate' }] },
+  NUMBERS,
+  { name: 'Laboratories', pages: [{ to: '/notebook', name: 'Class work' }], under: ['/notebook'] },
+  { name: 'Equipment', pages: [{ to: '/cabinet', name: 'Equipment' }], under: ['/cabinet'] },
+];
+
+/** The places there are for whoever is here: five at most. */
+export const PLACES: Readonly<Record<SignedIn['role'] | 'visitor', readonly Place[]>> = {
+  visitor: [BENCH, NUMBERS],
+  student: [
+    BENCH,
+    NUMBERS,
+    { name: 'Notebook', pages: [{ to: '/notebook', name: 'Notebook' }], under: ['/notebook'] },
+    { name: 'My progress', pages: [{ to: '/record', name: 'My progress' }], under: ['/record'] },
+  ],
+  teacher: OF_A_TEACHER,
+  administrator: OF_A_TEACHER,
+};
+
+/** Whether an address is a page of a place, or lies under one. */
+export function isUnder({ pages, under }: Place, address: string): boolean {
+  return (
+    pages.some(({ to }) => to === address) ||
+    under.some((start) => address === start || address.startsWith(`${start}/`))
+  );
+}
