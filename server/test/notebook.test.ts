@@ -192,12 +192,14 @@ describe('a group’s page', () => {
 describe('a tool of the cabinet', () => {
   it('has the zero error that the cabinet knows of, whatever the browser says', async () => {
     const tool = { code: 'B-07', instrumentId: 'digital-balance-hundredth', kind: 'real', keeper: 'window' };
-    const { body: made } = await teacher.post(`/classes/${classId}/cabinet`, tool);
-    await teacher.post(`/classes/${classId}/cabinet/${made.id}/notes`, {
+    const added = await teacher.post(`/classes/${classId}/cabinet`, tool);
+    const made = added.body.find(({ code }: { code: string }) => code === tool.code);
+    const noted = await teacher.post(`/classes/${classId}/cabinet/${made.id}/notes`, {
       id: randomUUID(),
       kind: 'zero',
       reading: 0.03,
     });
+    expect([added.status, noted.status]).toEqual([201, 201]);
     const named = event('tool.mass', 'digital-balance-hundredth; B-07; 5');
     const { status, body } = await ada.post(`${path()}/events`, { events: [named] });
     expect([status, body.events[0].text]).toEqual([200, 'digital-balance-hundredth; B-07; 0.03']);
