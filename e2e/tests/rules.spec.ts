@@ -30,6 +30,7 @@ test('a teacher changes the house rules; the next readings follow them, and thos
 
   await teacher.getByRole('button', { name: 'Half a division' }).click();
   await expect(examples).toContainText('37.5');
+  await teacher.getByText('All other rules').click();
   await teacher.getByLabel('What is quoted is').selectOption('a 95 % interval by Student’s t');
   await expect(teacher.getByRole('alert')).toContainText('Student’s t needs the standard error');
   await expect(teacher.getByRole('button', { name: 'Work by these rules' })).toBeDisabled();

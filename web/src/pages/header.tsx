@@ -96,7 +96,7 @@ function PagesOf({ place }: { readonly place: Place }): ReactNode {
   return (
     <nav
       aria-label={place.name}
-      className="-mx-4 flex basis-full flex-wrap gap-x-6 border-t border-hairline px-4 text-[0.95rem] wide:-mx-7 wide:px-7"
+      className="flex flex-wrap gap-x-6 border-t border-hairline px-4 text-[0.95rem] wide:px-7"
     >
       {place.pages.map(({ to, name }) => (
         <NavLink
@@ -104,7 +104,7 @@ function PagesOf({ place }: { readonly place: Place }): ReactNode {
           to={to}
           end
           className={({ isActive }) =>
-            `-mb-px border-b-2 py-2.5 ${isActive ? 'border-beam font-bold' : 'border-transparent text-muted hover:text-ink'}`
+            `-mb-px border-b-2 py-2 ${isActive ? 'border-beam font-bold' : 'border-transparent text-muted hover:text-ink'}`
           }
         >
           {name}
@@ -131,60 +131,67 @@ export function Header({ known, signedIn, classId }: HeaderProps): ReactNode {
   const places = PLACES[signedIn?.role ?? 'visitor'];
   const here = places.find((place) => isUnder(place, pathname));
   return (
-    <header className="relative flex min-h-14 flex-wrap items-center gap-x-6 gap-y-0 border-b border-hairline px-4 print:hidden wide:px-7">
-      <Link to="/" className="flex items-center gap-3 py-3 text-lg font-bold">
-        <Mark />
-        <span className="max-sm:sr-only">Green Beam</span>
-      </Link>
-      <nav aria-label="Places" className="flex flex-wrap gap-x-5 max-sm:gap-x-4">
-        {places.map((place) => (
-          <Link
-            key={place.name}
-            to={place.pages[0].to}
-            aria-current={place === here ? 'page' : undefined}
-            className={`-mb-px border-b-[3px] py-4 ${place === here ? 'border-beam font-bold' : 'border-transparent text-muted hover:text-ink'}`}
-          >
-            {place.name}
-          </Link>
-        ))}
-      </nav>
-      <div className="ml-auto flex flex-wrap items-center gap-x-5 text-[0.95rem] text-muted max-sm:ml-0 max-sm:gap-x-4">
-        {signedIn && <Saved />}
-        {signedIn && <ClassName signedIn={signedIn} classId={classId} />}
-        {signedIn?.role === 'administrator' && (
-          <NavLink to="/school" className={besideTheLine}>
-            School
-          </NavLink>
-        )}
-        {signedIn && signedIn.role !== 'student' ? (
-          <NavLink to="/rules" className={besideTheLine}>
-            Class rules
-          </NavLink>
-        ) : (
-          <button type="button" className="min-h-11" onClick={() => setSheet('rules')}>
-            <span className="max-sm:sr-only">Class rules </span>
-            <span className="text-ink underline decoration-hairline decoration-2 underline-offset-4">
-              {rules?.name ?? ''}
-            </span>
-          </button>
-        )}
-        <button type="button" className="min-h-11 min-w-6 font-mono" aria-label="Keys" onClick={() => setSheet('keys')}>
-          ?
-        </button>
-        {signedIn ? (
-          <Person signedIn={signedIn} />
-        ) : (
-          known && (
-            <Link to="/sign-in" className="py-3 font-semibold text-ink underline underline-offset-4">
-              Sign in
+    <header className="relative border-b border-hairline print:hidden">
+      <div className="flex min-h-14 flex-wrap items-center gap-x-6 gap-y-0 px-4 wide:px-7">
+        <Link to="/" className="flex items-center gap-3 py-3 text-lg font-bold">
+          <Mark />
+          <span className="max-sm:sr-only">Green Beam</span>
+        </Link>
+        <nav aria-label="Places" className="flex flex-wrap gap-x-5 max-sm:gap-x-4">
+          {places.map((place) => (
+            <Link
+              key={place.name}
+              to={place.pages[0].to}
+              aria-current={place === here ? 'page' : undefined}
+              className={`-mb-px border-b-[3px] py-4 ${place === here ? 'border-beam font-bold' : 'border-transparent text-muted hover:text-ink'}`}
+            >
+              {place.name}
             </Link>
-          )
-        )}
+          ))}
+        </nav>
+        <div className="ml-auto flex flex-wrap items-center gap-x-5 text-[0.95rem] text-muted max-sm:ml-0 max-sm:gap-x-4">
+          {signedIn && <Saved />}
+          {signedIn && <ClassName signedIn={signedIn} classId={classId} />}
+          {signedIn?.role === 'administrator' && (
+            <NavLink to="/school" className={besideTheLine}>
+              School
+            </NavLink>
+          )}
+          {signedIn && signedIn.role !== 'student' ? (
+            <NavLink to="/rules" className={besideTheLine}>
+              Class rules
+            </NavLink>
+          ) : (
+            <button type="button" className="min-h-11" onClick={() => setSheet('rules')}>
+              <span className="max-sm:sr-only">Class rules </span>
+              <span className="text-ink underline decoration-hairline decoration-2 underline-offset-4">
+                {rules?.name ?? ''}
+              </span>
+            </button>
+          )}
+          <button
+            type="button"
+            className="min-h-11 min-w-6 font-mono"
+            aria-label="Keys"
+            onClick={() => setSheet('keys')}
+          >
+            ?
+          </button>
+          {signedIn ? (
+            <Person signedIn={signedIn} />
+          ) : (
+            known && (
+              <Link to="/sign-in" className="py-3 font-semibold text-ink underline underline-offset-4">
+                Sign in
+              </Link>
+            )
+          )}
+        </div>
+        <Suspense>
+          {sheet === 'rules' && <RulesSheet classId={classId} open onOpenChange={close} />}
+          {sheet === 'keys' && <ShortcutsSheet open onOpenChange={close} />}
+        </Suspense>
       </div>
-      <Suspense>
-        {sheet === 'rules' && <RulesSheet classId={classId} open onOpenChange={close} />}
-        {sheet === 'keys' && <ShortcutsSheet open onOpenChange={close} />}
-      </Suspense>
       {here && here.pages.length > 1 && <PagesOf place={here} />}
     </header>
   );

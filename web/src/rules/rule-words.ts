@@ -128,6 +128,9 @@ export const RULE_WORDS: { readonly [Rule in ChoiceRule]: RuleWords<Rule> } = {
   },
 };
 
+/** The four questions on which classes differ most; the others are folded under them. */
+export const FIRST_QUESTIONS: readonly ChoiceRule[] = ['estimate', 'burettePlace', 'percentError', 'combine'];
+
 /** The rules in the order of the work, under the part of it they belong to. */
 export const RULE_GROUPS: readonly { readonly title: string; readonly rules: readonly ChoiceRule[] }[] = [
   {

@@ -128,7 +128,7 @@ function Round({ source, visitor, choice }: RoundProps): ReactNode {
     setAt(further >= 0 ? further : tasks.length < source.length ? at + 1 : source.length);
   };
   return (
-    <div className="flex min-h-[calc(100vh-6.4rem)] flex-col">
+    <div className="flex min-h-[calc(100vh-6.5rem)] flex-col">
       {task ? (
         <Item task={task} source={source} onNext={next} />
       ) : at < source.length ? (

@@ -1,7 +1,7 @@
 import type { ToolShown } from '@green-beam/contract';
 import { describe, expect, it } from 'vitest';
 import { csvOf, toolRowsOf } from './cabinet-csv.ts';
-import { checksWith, lastCheckSays, nominalsOf, signed } from './tool-words.ts';
+import { checksWith, lastCheckSays, nominalsOf, proposedState, signed } from './tool-words.ts';
 
 const tool = (more: Partial<ToolShown>): ToolShown => ({
   id: 'x',
@@ -97,6 +97,16 @@ describe('what checks say', () => {
     expect(lastCheckSays(balance)).toEqual({ says: 'action', error: 0.04 });
     expect(lastCheckSays({ ...balance, notes: balance.notes.slice(2) })).toEqual({ says: 'inside', error: 0.01 });
     expect(lastCheckSays(tool({}))).toBeNull();
+  });
+
+  it('propose another state where the tool’s own is better than its last check', () => {
+    expect(proposedState(balance)).toBe('out-of-use');
+    expect(proposedState({ ...balance, state: 'watch' })).toBe('out-of-use');
+    expect(proposedState({ ...balance, state: 'out-of-use' })).toBeNull();
+    const warned = { ...balance, notes: [check(100.025, 4), ...balance.notes.slice(2)] };
+    expect(proposedState(warned)).toBe('watch');
+    expect(proposedState({ ...warned, state: 'watch' })).toBeNull();
+    expect(proposedState({ ...balance, notes: balance.notes.slice(2) })).toBeNull();
   });
 
   it('write errors with their sign', () => {

@@ -11,7 +11,7 @@ import { csvOf } from './cabinet-csv.ts';
 import { ImportTools } from './import-tools.tsx';
 import { NewToolForm } from './new-tool-form.tsx';
 import { StateMark } from './state-mark.tsx';
-import { decimalsOf, lastCheckSays, signed, STATE_WORDS, toleranceOf } from './tool-words.ts';
+import { decimalsOf, lastCheckSays, proposedState, signed, STATE_WORDS, toleranceOf } from './tool-words.ts';
 import { useCabinet } from './use-cabinet.ts';
 
 const column = createColumnHelper<ToolShown>();
@@ -44,6 +44,25 @@ function ZeroError({ tool }: { readonly tool: ToolShown }): ReactNode {
     <span className="text-muted">–</span>
   ) : (
     <span className="font-mono">{numerals(signed(tool.zeroError, decimalsOf(tool.instrumentId)))}</span>
+  );
+}
+
+/** Whether a tool may be used; where its last check says otherwise, what to do. */
+function StateOf({ tool }: { readonly tool: ToolShown }): ReactNode {
+  const proposed = proposedState(tool);
+  return (
+    <>
+      <StateMark state={tool.state} />
+      {proposed !== null && (
+        <Link
+          to={`/cabinet/${tool.id}`}
+          aria-label={`${tool.code}: should it be ${STATE_WORDS[proposed]}?`}
+          className="flex min-h-11 items-center text-small text-slip underline underline-offset-4"
+        >
+          {STATE_WORDS[proposed]}?
+        </Link>
+      )}
+    </>
   );
 }
 
@@ -91,7 +110,7 @@ function useColumns() {
       column.accessor('keeper', { header: 'Kept' }),
       column.display({ id: 'zero', header: 'Zero error', cell: ({ row }) => <ZeroError tool={row.original} /> }),
       column.display({ id: 'check', header: 'Last check', cell: ({ row }) => <LastCheck tool={row.original} /> }),
-      column.accessor('state', { header: 'State', cell: ({ getValue }) => <StateMark state={getValue()} /> }),
+      column.accessor('state', { header: 'State', cell: ({ row }) => <StateOf tool={row.original} /> }),
     ],
     [numerals],
   );

@@ -59,3 +59,10 @@ export function lastCheckSays(
   const limits = controlLimits(errors.slice(0, -1), toleranceOf(tool), instrumentById(tool.instrumentId).division);
   return { says: judgeCheck(last, limits), error: last };
 }
+
+/** What a tool should be set to after its last check, where it is set to something better; null where it is not. */
+export function proposedState(tool: ToolShown): 'watch' | 'out-of-use' | null {
+  const says = lastCheckSays(tool)?.says;
+  if (says === 'action') return tool.state === 'out-of-use' ? null : 'out-of-use';
+  return says === 'warning' && tool.state === 'fit' ? 'watch' : null;
+}

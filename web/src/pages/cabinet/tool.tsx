@@ -12,7 +12,7 @@ import { Section } from '../class/section.tsx';
 import { ChangeTool } from './change-tool.tsx';
 import { NoteForm } from './note-form.tsx';
 import { StateMark } from './state-mark.tsx';
-import { checksWith, decimalsOf, lastCheckSays, nominalsOf, signed, toleranceOf } from './tool-words.ts';
+import { checksWith, decimalsOf, proposedState, nominalsOf, signed, toleranceOf } from './tool-words.ts';
 import { useCabinet, useCabinetChange } from './use-cabinet.ts';
 
 interface PartProps {
@@ -109,18 +109,23 @@ function Advice({
   readonly tool: ToolShown;
   readonly onState: (state: ToolState) => void;
 }): ReactNode {
-  const last = lastCheckSays(tool);
-  if (!last || last.says === 'inside') return null;
-  const state = last.says === 'action' ? 'out-of-use' : 'watch';
-  if (tool.state === state || tool.state === 'out-of-use') return null;
+  const proposed = proposedState(tool);
+  if (proposed === null) return null;
   return (
     <p role="status" className="mt-4 flex flex-wrap items-center gap-4 border-l-4 border-doubt pl-4">
-      {last.says === 'action'
+      {proposed === 'out-of-use'
         ? 'The last check lies beyond an action limit: find the cause before it is used again.'
         : 'The last check lies beyond a warning limit: check it once more soon.'}
-      <Button look="plain" onClick={() => onState(state)}>
-        {state === 'watch' ? 'Set it to watch' : 'Take it out of use'}
-      </Button>
+      {proposed === 'out-of-use' && (
+        <Button look="plain" onClick={() => onState('out-of-use')}>
+          Take it out of use
+        </Button>
+      )}
+      {tool.state === 'fit' && (
+        <Button look={proposed === 'watch' ? 'plain' : 'quiet'} onClick={() => onState('watch')}>
+          Set it to watch
+        </Button>
+      )}
     </p>
   );
 }

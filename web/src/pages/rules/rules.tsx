@@ -4,7 +4,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState, type ReactNode } from 'react';
 import { ask } from '../../api/request.ts';
 import { useHouseRules } from '../../rules/house-rules.ts';
-import { RULE_GROUPS, RULE_WORDS, type ChoiceRule } from '../../rules/rule-words.ts';
+import { FIRST_QUESTIONS, RULE_GROUPS, RULE_WORDS, type ChoiceRule } from '../../rules/rule-words.ts';
 import { Button } from '../../ui/button.tsx';
 import { Field } from '../../ui/field.tsx';
 import { Failed, Loading, Notice } from '../../ui/notice.tsx';
@@ -75,6 +75,9 @@ function Editor({ classId, present, onSaved }: EditorProps): ReactNode {
     },
   });
   const contradiction = contradictionIn(draft);
+  const [unfolded, setUnfolded] = useState(false);
+  // What two rules disagree on is never folded away.
+  const blamed = contradiction !== null && !FIRST_QUESTIONS.some((rule) => rule === contradiction.rule);
   const dirty = name !== present.name || JSON.stringify(draft) !== JSON.stringify(present.rules);
   const choose = (rule: ChoiceRule, value: string): void => {
     const choice = RULE_CHOICES[rule].find((one) => String(one) === value);
@@ -88,6 +91,17 @@ function Editor({ classId, present, onSaved }: EditorProps): ReactNode {
     setDraft({ ...preset.rules, quotedFactors: draft.quotedFactors });
     setName(preset.name);
   };
+  const rowOf = (rule: ChoiceRule): ReactNode => (
+    <Row
+      key={rule}
+      label={RULE_WORDS[rule].label}
+      value={String(draft[rule])}
+      options={optionsOf(rule)}
+      changed={draft[rule] !== present.rules[rule]}
+      error={contradiction?.rule === rule ? contradiction.message.replace(/^\w+: /, '') : undefined}
+      onChange={(value) => choose(rule, value)}
+    />
+  );
   return (
     <div className="grid grid-cols-1 gap-x-10 gap-y-8 wide:grid-cols-[minmax(0,1fr)_19rem]">
       <form
@@ -97,7 +111,7 @@ function Editor({ classId, present, onSaved }: EditorProps): ReactNode {
         }}
       >
         <fieldset>
-          <legend className="font-semibold">Start from a school of thought</legend>
+          <legend className="font-semibold">Start from a method</legend>
           <div className="mt-2 flex flex-wrap gap-3">
             {PRESETS.map((preset) => (
               <Button
@@ -115,67 +129,63 @@ function Editor({ classId, present, onSaved }: EditorProps): ReactNode {
             ))}
           </div>
         </fieldset>
-        {RULE_GROUPS.map(({ title, rules }) => (
-          <fieldset key={title} className="mt-8">
-            <legend className="pb-2 text-lg font-bold">{title}</legend>
-            {rules.map((rule) => (
-              <Row
-                key={rule}
-                label={RULE_WORDS[rule].label}
-                value={String(draft[rule])}
-                options={optionsOf(rule)}
-                changed={draft[rule] !== present.rules[rule]}
-                error={contradiction?.rule === rule ? contradiction.message.replace(/^\w+: /, '') : undefined}
-                onChange={(value) => choose(rule, value)}
-              />
-            ))}
-            {title === 'Reading' && (
-              <details className="border-t border-hairline">
-                <summary className="min-h-11 cursor-pointer content-center font-semibold">
-                  Read a family of tools otherwise
-                </summary>
-                {FAMILIES.map((family) => (
-                  <Row
-                    key={family.id}
-                    label={family.name}
-                    value={draft.estimateByFamily[family.id] ?? ''}
-                    options={[['', 'as all scales'], ...optionsOf('estimate')]}
-                    changed={draft.estimateByFamily[family.id] !== present.rules.estimateByFamily[family.id]}
-                    onChange={(value) => estimateOf(family.id, value)}
-                  />
-                ))}
-              </details>
-            )}
-            {title === 'Writing' && (
-              <QuotedFactors
-                quoted={draft.quotedFactors}
-                changed={draft.quotedFactors.join() !== present.rules.quotedFactors.join()}
-                onChange={(quotedFactors) => setDraft({ ...draft, quotedFactors })}
-              />
-            )}
-            {title === 'Judging' && (
-              <label className="grid items-center gap-x-4 border-t border-b border-hairline py-1 sm:grid-cols-[17rem_minmax(0,1fr)]">
-                <span
-                  className={draft.goodPercentError === present.rules.goodPercentError ? 'text-muted' : 'font-semibold'}
-                >
-                  A percent error is good up to
-                </span>
-                <span>
-                  <input
-                    type="number"
-                    min="0.1"
-                    max="100"
-                    step="0.1"
-                    value={draft.goodPercentError}
-                    onChange={(event) => setDraft({ ...draft, goodPercentError: event.target.valueAsNumber })}
-                    className="min-h-11 w-24 bg-transparent font-mono"
-                  />{' '}
-                  %
-                </span>
-              </label>
-            )}
-          </fieldset>
-        ))}
+        <div className="mt-6 border-b border-hairline">{FIRST_QUESTIONS.map(rowOf)}</div>
+        <details className="mt-4" open={unfolded || blamed} onToggle={(event) => setUnfolded(event.currentTarget.open)}>
+          <summary className="min-h-11 cursor-pointer content-center font-semibold">All other rules</summary>
+          {RULE_GROUPS.map(({ title, rules }) => (
+            <fieldset key={title} className="mt-8">
+              <legend className="pb-2 text-lg font-bold">{title}</legend>
+              {rules.filter((rule) => !FIRST_QUESTIONS.includes(rule)).map(rowOf)}
+              {title === 'Reading' && (
+                <details className="border-t border-hairline">
+                  <summary className="min-h-11 cursor-pointer content-center font-semibold">
+                    Read a family of tools otherwise
+                  </summary>
+                  {FAMILIES.map((family) => (
+                    <Row
+                      key={family.id}
+                      label={family.name}
+                      value={draft.estimateByFamily[family.id] ?? ''}
+                      options={[['', 'as all scales'], ...optionsOf('estimate')]}
+                      changed={draft.estimateByFamily[family.id] !== present.rules.estimateByFamily[family.id]}
+                      onChange={(value) => estimateOf(family.id, value)}
+                    />
+                  ))}
+                </details>
+              )}
+              {title === 'Writing' && (
+                <QuotedFactors
+                  quoted={draft.quotedFactors}
+                  changed={draft.quotedFactors.join() !== present.rules.quotedFactors.join()}
+                  onChange={(quotedFactors) => setDraft({ ...draft, quotedFactors })}
+                />
+              )}
+              {title === 'Judging' && (
+                <label className="grid items-center gap-x-4 border-t border-b border-hairline py-1 sm:grid-cols-[17rem_minmax(0,1fr)]">
+                  <span
+                    className={
+                      draft.goodPercentError === present.rules.goodPercentError ? 'text-muted' : 'font-semibold'
+                    }
+                  >
+                    A percent error is good up to
+                  </span>
+                  <span>
+                    <input
+                      type="number"
+                      min="0.1"
+                      max="100"
+                      step="0.1"
+                      value={draft.goodPercentError}
+                      onChange={(event) => setDraft({ ...draft, goodPercentError: event.target.valueAsNumber })}
+                      className="min-h-11 w-24 bg-transparent font-mono"
+                    />{' '}
+                    %
+                  </span>
+                </label>
+              )}
+            </fieldset>
+          ))}
+        </details>
         <div className="mt-8 flex flex-wrap items-end gap-4">
           <Field
             label="Name of these rules"
