@@ -130,6 +130,7 @@ test('a teacher changes how halves are rounded, and the open desk of a student f
   await line(page, 1).fill('2.5000 lb -> g');
   await expect(result(page, 1)).toContainText('1134.0, doubtful digit 0, grams');
   await teacher.reload();
+  await teacher.getByText('All other rules').click();
   const relation = teacher.getByRole('textbox', { name: 'A relation this class quotes' });
   await relation.fill('1 lb = 545 g');
   await relation.press('Enter');
