@@ -97,6 +97,7 @@ test('a teacher sets conversions, a student works them where numbers are, and th
   const room = await browser.newContext();
   const teacher = await room.newPage();
   await enterAs(teacher, 'teacher');
+  await teacher.getByRole('link', { name: 'Class', exact: true }).click();
   await teacher.getByRole('link', { name: 'Practice sets' }).click();
   await teacher.getByRole('button', { name: 'Set a round' }).click();
   await teacher.getByLabel('Title').fill('Feet and inches');

@@ -66,6 +66,7 @@ test('a demonstration reads aloud with a clicker, shows the eye off the level, a
   page,
 }) => {
   await enterAs(page, 'teacher', '/class');
+  await page.getByRole('link', { name: 'Bench' }).click();
   await page.getByRole('link', { name: 'Demonstrate' }).click();
   await page.getByLabel('Tool').selectOption('50 mL burette');
   await page.getByLabel('Value in mL').fill('14.28');

@@ -8,6 +8,7 @@ test('a teacher sets a round; a student sees it, does it, and the teacher sees i
   const room = await browser.newContext();
   const teacher = await room.newPage();
   await enterAs(teacher, 'teacher');
+  await teacher.getByRole('link', { name: 'Class', exact: true }).click();
   await teacher.getByRole('link', { name: 'Practice sets' }).click();
   await teacher.getByRole('button', { name: 'Set a round' }).click();
   await teacher.getByRole('button', { name: 'Set this round' }).click();

@@ -56,13 +56,16 @@ function optionsOf(rule: ChoiceRule): [string, string][] {
 }
 
 interface EditorProps {
+  /** Whether the rules beside the first questions are shown. */
+  readonly unfolded: boolean;
+  readonly onUnfold: (unfolded: boolean) => void;
   readonly classId: string;
   readonly present: RulesShown;
   readonly onSaved: (saved: RulesShown) => void;
 }
 
 /** The rules as they would be; nothing is changed for the class before they are saved. */
-function Editor({ classId, present, onSaved }: EditorProps): ReactNode {
+function Editor({ classId, present, unfolded, onUnfold, onSaved }: EditorProps): ReactNode {
   const queries = useQueryClient();
   const [draft, setDraft] = useState(present.rules);
   const [name, setName] = useState(present.name);
@@ -75,7 +78,6 @@ function Editor({ classId, present, onSaved }: EditorProps): ReactNode {
     },
   });
   const contradiction = contradictionIn(draft);
-  const [unfolded, setUnfolded] = useState(false);
   // What two rules disagree on is never folded away.
   const blamed = contradiction !== null && !FIRST_QUESTIONS.some((rule) => rule === contradiction.rule);
   const dirty = name !== present.name || JSON.stringify(draft) !== JSON.stringify(present.rules);
@@ -130,7 +132,7 @@ function Editor({ classId, present, onSaved }: EditorProps): ReactNode {
           </div>
         </fieldset>
         <div className="mt-6 border-b border-hairline">{FIRST_QUESTIONS.map(rowOf)}</div>
-        <details className="mt-4" open={unfolded || blamed} onToggle={(event) => setUnfolded(event.currentTarget.open)}>
+        <details className="mt-4" open={unfolded || blamed} onToggle={(event) => onUnfold(event.currentTarget.open)}>
           <summary className="min-h-11 cursor-pointer content-center font-semibold">All other rules</summary>
           {RULE_GROUPS.map(({ title, rules }) => (
             <fieldset key={title} className="mt-8">
@@ -229,6 +231,7 @@ export default function Rules({ classId }: { readonly classId: string | null }):
   const [opened, setOpened] = useState(rules);
   if (!opened && rules) setOpened(rules);
   const [saved, setSaved] = useState(false);
+  const [unfolded, setUnfolded] = useState(false);
   const theirs = rules && opened && rules.version > opened.version ? rules : null;
   return (
     <main className="mx-auto w-full max-w-6xl px-4 py-8 wide:px-7">
@@ -268,6 +271,8 @@ export default function Rules({ classId }: { readonly classId: string | null }):
           key={opened.version}
           classId={classId}
           present={opened}
+          unfolded={unfolded}
+          onUnfold={setUnfolded}
           onSaved={(now) => {
             setOpened(now);
             setSaved(true);
