@@ -38,7 +38,11 @@ export function Verdict({ result, steps }: VerdictProps): ReactNode {
       )}
       {result.verdict === 'sound' && (
         <Notice tone="sound" title="Sound reading">
-          <p>Within the accepted band, every digit written, with its unit.</p>
+          <p>
+            {result.message === null
+              ? 'Within the accepted band, every digit written, with its unit.'
+              : numerals(result.message)}
+          </p>
         </Notice>
       )}
       {(result.verdict === 'slip' || result.verdict === 'record' || result.verdict === 'unexplained') && (
