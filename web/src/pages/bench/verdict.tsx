@@ -38,11 +38,7 @@ export function Verdict({ result, steps }: VerdictProps): ReactNode {
       )}
       {result.verdict === 'sound' && (
         <Notice tone="sound" title="Sound reading">
-          <p>
-            {result.message === null
-              ? 'Within the accepted band, every digit written, with its unit.'
-              : numerals(result.message)}
-          </p>
+          <p>{numerals(result.message ?? 'Within the accepted band, every digit written, with its unit.')}</p>
         </Notice>
       )}
       {(result.verdict === 'slip' || result.verdict === 'record' || result.verdict === 'unexplained') && (
