@@ -177,7 +177,7 @@ describe('what is set next', () => {
     );
     const sum = (values: number[]): number => values.reduce((all, value) => all + value, 0);
     expect(sum(chosen)).toBeLessThan(0.75 * sum(byChance));
-  });
+  }, 120_000);
 });
 
 describe('habits of calculating', () => {
