@@ -127,7 +127,7 @@ test('a teacher sets conversions, a student works them where numbers are, and th
   await page.reload();
   await expect(page.getByText('Exercise 2 of 2')).toBeVisible();
 
-  await teacher.getByRole('link', { name: 'Class' }).click();
+  await teacher.getByRole('link', { name: 'Class', exact: true }).click();
   await expect(teacher.getByRole('columnheader', { name: 'Conversions' })).toBeVisible();
   await teacher.getByRole('link', { name: 'Ines V.' }).click();
   await teacher.locator('button[aria-expanded]').first().click();

@@ -47,7 +47,8 @@ export function SetForYou({ classId, place, present, onBegin }: SetForYouProps):
   const [unfolded, setUnfolded] = useState(false);
   const open = rounds.filter((round) => isOpen(round) && round.title !== present);
   // One line, so that the tool is not pushed down the page: the set under way, or the first that is open.
-  const most = unfolded ? open.length : present === null ? 1 : 0;
+  const isUnderWay = rounds.some((round) => isOpen(round) && round.title === present);
+  const most = unfolded ? open.length : isUnderWay ? 0 : 1;
   if (open.length === 0 && present === null && refused === null) return null;
   return (
     <div className="flex min-h-11 flex-wrap items-center gap-x-8 border-b border-hairline bg-wash px-4 text-small wide:px-7">
