@@ -80,6 +80,7 @@ export { describeCaliper, describeCaliperAt } from './reading/calipers/describe-
 export type { DrawnMark, LiquidColumnPicture, Vessel } from './reading/column/column-picture.ts';
 export { describeColumn } from './reading/column/describe-column.ts';
 export { settlesFrom, stillAway } from './reading/digital-balances/settling.ts';
+export type { ClockPicture, ClockView } from './reading/clocks/clock-picture.ts';
 export type { DisplayPicture, Weighables } from './reading/display/display.ts';
 export type { Held } from './reading/jaws/held.ts';
 export { gritAt } from './reading/jaws/jaws-on-bench.ts';

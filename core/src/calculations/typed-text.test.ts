@@ -5,7 +5,8 @@ import { ExpressionError } from './expression/expression.ts';
 import { placeInTyped, plainText } from '../numbers/plain-text.ts';
 import { Rational } from '../numbers/rational.ts';
 import { shiftedByPowers } from '../numbers/shift-digits.ts';
-import { parseTime, writtenTime } from './expression/time-of-day.ts';
+import { writtenTime } from '../numbers/clock-time.ts';
+import { parseTime } from './expression/time-of-day.ts';
 
 describe('what a keyboard of any language produces', () => {
   it.each([

@@ -5,7 +5,8 @@ import type { Expression } from './expression/expression.ts';
 import { figuresOf, withGuardDigits, type DigitRule, type Measured, type Step } from './measured.ts';
 import { Rational } from '../numbers/rational.ts';
 import { unambiguousAtPlace, writtenAtPlace } from '../numbers/rounding.ts';
-import { placeOnClock, writtenAsKnown, writtenTime } from './expression/time-of-day.ts';
+import { writtenTime } from '../numbers/clock-time.ts';
+import { placeOnClock, writtenAsKnown } from './expression/time-of-day.ts';
 
 /** A measured number with its unit, all digits kept. */
 export interface QuantityValue extends Measured {

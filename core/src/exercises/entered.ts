@@ -1,5 +1,6 @@
 import { parseWrittenNumber, type WrittenNumber } from '../numbers/written-number.ts';
-import { parseEntry, type Entry } from '../reading/judging/entry.ts';
+import type { Entry } from '../reading/judging/entry.ts';
+import { parseEntry } from '../reading/judging/parse-entry.ts';
 import type { ExerciseTask } from './exercise.ts';
 import type { Result } from './result.ts';
 import { lastPlace } from './slips/writing.ts';

@@ -3,6 +3,7 @@ import { BEAKERS } from './beakers.ts';
 import { BEAM_BALANCES } from './beam-balances.ts';
 import { BURETTES } from './burettes.ts';
 import { CALIPERS, DIGITAL_CALIPER } from './calipers.ts';
+import { THE_CLOCK } from './clocks.ts';
 import { CYLINDERS } from './cylinders.ts';
 import { DIGITAL_BALANCES } from './digital-balances.ts';
 import { HYDROMETERS } from './hydrometers.ts';
@@ -34,6 +35,7 @@ const FAMILIES: readonly (readonly Instrument[])[] = [
   MICROMETERS,
   BEAM_BALANCES,
   DIGITAL_BALANCES,
+  [THE_CLOCK],
 ];
 const CATALOGUE: ReadonlyMap<string, Instrument> = new Map(
   FAMILIES.flat().map((instrument) => [instrument.id, instrument]),

@@ -141,9 +141,14 @@ export interface DigitalCaliper extends Named {
   readonly family: 'digital-calipers';
 }
 
+/** A clock, with hands or with a display. */
+export interface Clock extends Named {
+  readonly family: 'clocks';
+}
+
 export type DisplayTool = DigitalBalance | DigitalCaliper;
 
-export type Instrument = ScaleTool | RingTool | VernierCaliper | Micrometer | BeamBalance | DisplayTool;
+export type Instrument = ScaleTool | RingTool | VernierCaliper | Micrometer | BeamBalance | DisplayTool | Clock;
 
 /** Tools of one family are read, handled and drawn alike. */
 export type FamilyId = Instrument['family'];

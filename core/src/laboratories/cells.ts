@@ -7,7 +7,8 @@ import { resolveParts, type ResolvedParts } from '../calculations/resolve-units.
 import { unambiguousAtPlace } from '../numbers/rounding.ts';
 import { workedStep, type WorkedStep } from '../calculations/working.ts';
 import { instrumentById } from '../instruments/catalogue.ts';
-import { parseEntry, UnreadableEntryError } from '../reading/judging/entry.ts';
+import { UnreadableEntryError } from '../reading/judging/entry.ts';
+import { parseEntry } from '../reading/judging/parse-entry.ts';
 import { readingStep } from '../reading/expected-reading.ts';
 import { taken } from '../calculations/rulings.ts';
 import { DEFAULT_RULES, type HouseRules } from '../rules/house-rules.ts';

@@ -1,4 +1,5 @@
-import { parseEntry, UnreadableEntryError } from '../reading/judging/entry.ts';
+import { UnreadableEntryError } from '../reading/judging/entry.ts';
+import { parseEntry } from '../reading/judging/parse-entry.ts';
 import { parseUnit } from '../units/unit.ts';
 import { readingStep } from '../reading/expected-reading.ts';
 import { instrumentById } from '../instruments/catalogue.ts';

@@ -2,6 +2,7 @@ import type { FamilyId, Instrument } from '../instruments/instrument.ts';
 import { BEAM_BALANCES_FAMILY } from './beam-balances/beam-balances.ts';
 import { BURETTES_FAMILY } from './burettes/burettes.ts';
 import { CALIPERS_FAMILY } from './calipers/calipers.ts';
+import { CLOCKS_FAMILY } from './clocks/clocks.ts';
 import { DIGITAL_BALANCES_FAMILY } from './digital-balances/digital-balances.ts';
 import { DIGITAL_CALIPERS_FAMILY } from './digital-calipers/digital-calipers.ts';
 import type { Family } from './family.ts';
@@ -26,6 +27,7 @@ const FAMILIES = {
   'beam-balances': BEAM_BALANCES_FAMILY,
   'digital-balances': DIGITAL_BALANCES_FAMILY,
   'digital-calipers': DIGITAL_CALIPERS_FAMILY,
+  clocks: CLOCKS_FAMILY,
 };
 
 type Families = typeof FAMILIES;

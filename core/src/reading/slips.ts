@@ -25,8 +25,8 @@ export const SLIPS: readonly KnownSlip[] = unique([
   ...EYE_LEVEL_SLIPS,
   ...COUNTING_SLIPS,
   ...ZERO_SLIPS,
-  ...FAMILY_SLIPS,
   ...ANYWHERE,
+  ...FAMILY_SLIPS,
 ]).sort((a, b) => STAGES.indexOf(a.stage) - STAGES.indexOf(b.stage));
 
 const BY_ID: ReadonlyMap<string, KnownSlip> = new Map(SLIPS.map((slip) => [slip.id, slip]));

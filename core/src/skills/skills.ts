@@ -12,6 +12,7 @@ export type SkillId =
   | 'micrometers'
   | 'beam-balances'
   | 'digital-balances'
+  | 'clocks'
   | 'significant-figures'
   | 'calculations'
   | 'conversions'
@@ -41,6 +42,7 @@ export const SKILLS: readonly Skill[] = [
   { id: 'micrometers', name: 'Micrometers', verb: READ, object: 'micrometers' },
   { id: 'beam-balances', name: 'Beam balances', verb: READ, object: 'beam balances' },
   { id: 'digital-balances', name: 'Digital balances', verb: READ, object: 'digital balances' },
+  { id: 'clocks', name: 'Clocks', verb: READ, object: 'clocks' },
   {
     id: 'significant-figures',
     name: 'Figures',

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { parseEntry } from '../reading/judging/entry.ts';
+import { parseEntry } from '../reading/judging/parse-entry.ts';
 import { inSymbols } from './spelled-unit.ts';
 import { parseUnit } from './unit.ts';
 

@@ -1,11 +1,10 @@
+import { HOUR, MINUTE, writtenTime } from '../../numbers/clock-time.ts';
 import { ExpressionError, type Expression } from './expression.ts';
 import { Rational } from '../../numbers/rational.ts';
 import type { RoundingRule } from '../../numbers/rounding-rule.ts';
 import type { WrittenNumber } from '../../numbers/written-number.ts';
 import { CLOCK, CLOCK_TO_THE_MINUTE } from '../../units/unit.ts';
 
-const HOUR = Rational.of(3600);
-const MINUTE = Rational.of(60);
 
 /** A time as it was written, to the second or to the minute, counted in either. */
 export interface WrittenTime {
@@ -74,19 +73,6 @@ export function askAboutTime(text: string, at: number): ExpressionError {
     `“${text}” can be minutes and seconds, or hours and minutes; write 0:${text} or ${text}:00.`,
     at,
   );
-}
-
-/** So many seconds, rounded to a place, as hours, minutes and seconds: 1893 → `0:31:33`. */
-export function writtenTime(seconds: Rational, place: number, rule: RoundingRule = 'half-up'): string {
-  const decimals = Math.max(0, -place);
-  const rounded = seconds.roundedTo(Math.max(place, -decimals), rule);
-  const size = rounded.abs();
-  const hours = size.dividedBy(HOUR).roundedTo(0, 'down');
-  const rest = size.minus(hours.times(HOUR));
-  const minutes = rest.dividedBy(MINUTE).roundedTo(0, 'down');
-  const left = rest.minus(minutes.times(MINUTE)).toFixed(decimals);
-  const two = (text: string): string => (text.split('.')[0]?.length === 1 ? `0${text}` : text);
-  return `${rounded.sign() < 0 ? '-' : ''}${hours.toFixed(0)}:${two(minutes.toFixed(0))}:${two(left)}`;
 }
 
 /**

@@ -7,6 +7,7 @@ import { familyOf } from '../families.ts';
 import { isBeyondEstimates } from '../indication/acceptance.ts';
 import { isGiven } from '../indication/resolution.ts';
 import { SituationError } from '../indication/situation-error.ts';
+import { numberWritten } from '../indication/written.ts';
 import { diagnose } from '../judging/diagnose.ts';
 import { indicationOf, inSituation, readingTask, type ReadingTask } from '../reading-task.ts';
 import type { Situation } from '../situation.ts';
@@ -69,7 +70,9 @@ function fromTheLevel(task: ReadingTask): ReadingTask {
 function isTellable(task: ReadingTask, slip: KnownSlip, entries: readonly string[]): boolean {
   if (slip.needsTheTool === true || slip.stage === 'form' || slip.id === estimateOff.id) return true;
   const indication = indicationOf(task);
-  return entries.every((entry) => isBeyondEstimates(indication, Number.parseFloat(entry) - indication.answer));
+  return entries.every((entry) =>
+    isBeyondEstimates(indication, numberWritten(entry.split(' ')[0] ?? '') - indication.answer),
+  );
 }
 
 /** Whether a slip can still be made when the reading scatters; what is wrong with the digits or the record does not hang on it. */

@@ -22,6 +22,8 @@ export function isEstimate(lastDigit: LastDigit): lastDigit is Estimate {
 export interface ReadingStep {
   readonly step: number;
   readonly place: number;
+  /** Counted in seconds, and written as hours, minutes and seconds. */
+  readonly onClock?: true;
 }
 
 /** How far a class reads a tool: its smallest division, how the digit beyond is come by, and what the reading is a multiple of. */

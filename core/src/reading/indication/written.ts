@@ -1,5 +1,8 @@
 import type { Instrument } from '../../instruments/instrument.ts';
+import { secondsIn, writtenTime } from '../../numbers/clock-time.ts';
 import { Decimal } from '../../numbers/decimal.ts';
+import { Rational } from '../../numbers/rational.ts';
+import type { RoundingRule } from '../../numbers/rounding-rule.ts';
 import { writtenAtPlace } from '../../numbers/rounding.ts';
 import type { HouseRules } from '../../rules/house-rules.ts';
 import { acceptedAnswers, judgedAtMarks, lessWhatIsTakenOff } from './acceptance.ts';
@@ -24,11 +27,26 @@ export function writtenUnitOf(instrument: Instrument, rules: HouseRules): string
 /** Writes a value as a reading: rounded to the tool's step, with every digit to its place. */
 export function writtenReading({ resolution, rules }: Pick<Indication, 'resolution' | 'rules'>, value: number): string {
   const count = new Decimal(value).div(resolution.step).toDecimalPlaces(0, Decimal.ROUND_HALF_UP);
-  return writtenAtPlace(count.times(resolution.step), resolution.place, rules.rounding);
+  return writtenTo(resolution, count.times(resolution.step), rules.rounding);
+}
+
+/** A number as it is written on a tool: in decimals, or as hours, minutes and seconds. */
+export function writtenTo(
+  { place, onClock }: Pick<ReadingStep, 'place' | 'onClock'>,
+  value: Decimal | number,
+  rule?: RoundingRule,
+): string {
+  return onClock ? writtenTime(Rational.of(value), place, rule) : writtenAtPlace(value, place, rule);
+}
+
+/** The number that a written reading says, in the instrument’s unit: `46.0`, and `0:31:33` in seconds. */
+export function numberWritten(text: string): number {
+  return secondsIn(text) ?? Number(text);
 }
 
 /** As `writtenReading`, in binary arithmetic, for the predictions of slips, where a tie in rounding decides nothing. */
-export function roughlyWritten(value: number, { step, place }: ReadingStep): string {
+export function roughlyWritten(value: number, { step, place, onClock }: ReadingStep): string {
+  if (onClock) return writtenTo({ place, onClock }, Math.round(value));
   return (Math.round(value / step) * step + 0).toFixed(Math.max(0, -place));
 }
 
@@ -50,6 +68,6 @@ export function expectedFrom(indication: Indication): ExpectedReading {
     text: writtenAnswer(indication),
     unit: writtenUnitOf(tool, rules),
     place: resolution.place,
-    accepts: [writtenAtPlace(lowest, resolution.place), writtenAtPlace(highest, resolution.place)],
+    accepts: [writtenTo(resolution, lowest), writtenTo(resolution, highest)],
   };
 }

@@ -2,7 +2,7 @@ import { writtenAtPlace } from '../../numbers/rounding.ts';
 import type { Entry } from './entry.ts';
 import { HAIR } from '../indication/acceptance.ts';
 import type { Indication } from '../indication/indication.ts';
-import { roughlyWritten } from '../indication/written.ts';
+import { numberWritten, roughlyWritten, writtenTo } from '../indication/written.ts';
 import { countedTwice, hypothesesFor, type Hypothesis, type RateOf } from './hypotheses.ts';
 import type { Measure } from './measure.ts';
 import { DIGITS_SLIPS } from '../slips/digits.ts';
@@ -50,6 +50,7 @@ function fallsAbout({ value, estimated, measure }: Hypothesis): Falls {
 
 /** The digits of an entry in the instrument's unit, written out in full. */
 function entryText(entry: Entry): string {
+  if (entry.clock !== null) return entry.clock;
   return /^-?\d+(\.\d*)?$/.test(entry.number.text) && entry.number.value.toNumber() === entry.value
     ? entry.number.text
     : writtenAtPlace(entry.value, Math.min(0, entry.place));
@@ -94,12 +95,22 @@ const HOLDS_PLACES = 0.1;
 /** Who leaves out one digit more than the last leaves out so many of a hundred times another. */
 const ANOTHER_DIGIT = 0.3;
 
+/** Times that end at the tens of seconds, as 31.5 min; what ends before them is known to the minute. */
+const TENS = 1;
+
+/** Part of those who write a time to the minute who write this one: the seconds cut off, or the minute rounded. */
+function toTheMinute(seconds: number, written: number): number {
+  const minutes = seconds / 60;
+  return [Math.trunc(minutes), Math.round(minutes)].filter((one) => one * 60 === written).length / 2;
+}
+
 /** How likely somebody who came to a hypothesis writes the number meant; 0 when it is not consistent with it. */
 function likelihood(hypothesis: Hypothesis, meant: Meant): number {
   const distance = Math.abs(meant.value - hypothesis.value);
   if (hypothesis.estimated === 'not') return distance <= HAIR ? 1 : 0;
-  const { step, place, band, scatter, badly } = hypothesis.measure;
+  const { step, place, band, scatter, badly, onClock } = hypothesis.measure;
   const coarsest = Math.max(place, meant.place ?? place);
+  if (onClock && coarsest > TENS) return toTheMinute(hypothesis.value, meant.value);
   if (distance > 2 * 10 ** Math.max(place + 1, coarsest) + band) return 0;
   const falls = fallsAbout(hypothesis);
   // What may be written for the point seen: rounded to a step, and scattered.
@@ -209,12 +220,12 @@ export function predictedText({ hypothesis, meant, entry }: Weighed): string {
   const { measure } = hypothesis;
   const asMeant = meant.place !== null && (meant.place > measure.place || hypothesis.estimated === 'not');
   const text = asMeant
-    ? writtenAtPlace(meant.value, Math.min(0, meant.place))
+    ? writtenTo({ ...measure, place: Math.min(0, meant.place) }, meant.value)
     : roughlyWritten(hypothesis.value, measure);
   if (!meant.slip) return text;
   const written = entryText(entry);
   const garbled = meant.slip.garbled(text);
-  const closest = (candidate: string): number => Math.abs(Number(candidate) - Number(written));
+  const closest = (candidate: string): number => Math.abs(numberWritten(candidate) - numberWritten(written));
   return garbled.reduce(
     (best, candidate) => (closest(candidate) < closest(best) ? candidate : best),
     garbled[0] ?? written,

@@ -33,10 +33,11 @@ export function measureOf(indication: Indication): Measure {
   const known = MEASURES.get(indication);
   if (known) return known;
   const { resolution, rules, isDifference } = indication;
-  const { division, lastDigit, step, place } = resolution;
+  const { division, lastDigit, step, place, onClock } = resolution;
   const measure: Measure = {
     step,
     place,
+    ...(onClock && { onClock }),
     division,
     band: acceptanceBand(resolution, rules, isDifference),
     scatter: isGiven(lastDigit) ? HAIR : scatterOf(lastDigit) * division * (isDifference ? Math.SQRT2 : 1),

@@ -3,7 +3,7 @@ import { roundToPlace } from '../../numbers/rounding.ts';
 import { acceptedAnswers, acceptedReadings, HAIR, isOnScale, marksBeside } from '../indication/acceptance.ts';
 import type { Indication } from '../indication/indication.ts';
 import { resolutionOf } from '../indication/resolution.ts';
-import { expectedFrom } from '../indication/written.ts';
+import { expectedFrom, numberWritten } from '../indication/written.ts';
 import { lastPlaceOf, type Entry } from './entry.ts';
 import { countSlipsOn } from './hypotheses.ts';
 import type { Measure } from './measure.ts';
@@ -35,7 +35,7 @@ function leftAPartOut(indication: Indication, entered: number): boolean {
 
 /** The right reading cut or rounded to the place that was written. */
 function isCut(indication: Indication, entry: Entry): boolean {
-  const right = new Decimal(expectedFrom(indication).text);
+  const right = new Decimal(numberWritten(expectedFrom(indication).text));
   return (
     right.toDecimalPlaces(Math.max(0, -entry.place), Decimal.ROUND_DOWN).equals(entry.value) ||
     roundToPlace(right, entry.place).equals(entry.value)

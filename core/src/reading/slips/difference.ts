@@ -20,7 +20,10 @@ function borrowedFrom(final: string, initial: string, place: number): number[] {
   return from;
 }
 
-/** 27.18 − 3.42 → 24.76: what comes out for each one that was borrowed and then not taken off. */
+/** What comes out, for each one that was borrowed and then not taken off. */
+type WithoutBorrow<R> = (indication: R, final: number, initial: number) => number[];
+
+/** 27.18 − 3.42 → 24.76. */
 function withoutBorrow(indication: Indication, final: number, initial: number): number[] {
   const texts = [writtenReading(indication, final), writtenReading(indication, initial)] as const;
   return borrowedFrom(...texts, indication.resolution.place).map((power) => final - initial + 10 ** power);
@@ -45,8 +48,14 @@ function slipOfDifference<R extends Indication>(
   };
 }
 
-/** What goes wrong where one reading is to be taken off another: 3.42 and 27.18 → 30.60, −23.76 or 24.76. */
-export function differenceSlips<R extends Indication>(initialOf: InitialOf<R>): readonly CorrectionSlip<R>[] {
+/**
+ * What goes wrong where one reading is to be taken off another: 3.42 and 27.18 → 30.60, −23.76 or 24.76.
+ * @param unborrowed for numbers that are not written in tens.
+ */
+export function differenceSlips<R extends Indication>(
+  initialOf: InitialOf<R>,
+  unborrowed: WithoutBorrow<R> = withoutBorrow,
+): readonly CorrectionSlip<R>[] {
   return [
     slipOfDifference(
       { id: 'difference-added', name: 'The two readings were added', baseRate: 0.03 },
@@ -73,7 +82,7 @@ export function differenceSlips<R extends Indication>(initialOf: InitialOf<R>): 
         why: 'In the subtraction a one was borrowed from the next column, and then not taken off there.',
         lookAt: 'the subtraction, column by column from the right',
       },
-      withoutBorrow,
+      unborrowed,
     ),
   ];
 }

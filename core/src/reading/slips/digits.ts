@@ -1,4 +1,6 @@
+import { isClockTime } from '../../numbers/clock-time.ts';
 import { shiftedByPowers } from '../../numbers/shift-digits.ts';
+import { numberWritten } from '../indication/written.ts';
 import type { DigitsSlip } from './slip.ts';
 
 /** Every text in which two neighbouring digits are exchanged, the decimal mark staying where it is. */
@@ -12,6 +14,11 @@ function exchanged(text: string): string[] {
   });
 }
 
+/** Hours, minutes and seconds have no decimal point. */
+function isTime(text: string): boolean {
+  return text.includes(':');
+}
+
 export const transposed: DigitsSlip = {
   id: 'transposed',
   stage: 'digits',
@@ -19,11 +26,11 @@ export const transposed: DigitsSlip = {
   baseRate: 0.02,
   why: () => 'The digits are the right ones, but two neighbours have changed places on the way to the page.',
   lookAt: () => 'what you wrote, digit by digit',
-  // Nobody means a number that begins with a needless zero.
+  // Nobody means a number that begins with a needless zero, or sixty seconds.
   meant: (written) =>
     exchanged(written)
-      .filter((text) => text !== written && !/^-?0\d/.test(text))
-      .map((text, _, all) => ({ value: Number(text), placeTells: true, part: 1 / all.length })),
+      .filter((text) => text !== written && !/^-?0\d/.test(text) && (isClockTime(text) || !isTime(text)))
+      .map((text, _, all) => ({ value: numberWritten(text), placeTells: true, part: 1 / all.length })),
   garbled: exchanged,
 };
 
@@ -45,8 +52,10 @@ export const powerOfTen: DigitsSlip = {
     'The digits are right and the decimal point is not, as when one unit is taken for another of its kind or a division for ten.',
   lookAt: () => 'the nearest label, for the size of the number',
   meant: (written) =>
-    POWERS.map(([power, part]) => ({ value: Number(`${written}e${-power}`), placeTells: false, part })),
-  garbled: (meant) => POWERS.map(([power]) => shiftedByPowers(meant, power)),
+    isTime(written)
+      ? []
+      : POWERS.map(([power, part]) => ({ value: Number(`${written}e${-power}`), placeTells: false, part })),
+  garbled: (meant) => (isTime(meant) ? [] : POWERS.map(([power]) => shiftedByPowers(meant, power))),
 };
 
 /** Slips of the hand that writes: made on every tool. */

@@ -1,4 +1,5 @@
 import { writtenAtPlace } from '../../numbers/rounding.ts';
+import { CLOCK } from '../../units/unit.ts';
 import { lastMarkPassed } from '../../scales/linear-scale.ts';
 import { stopsAtMarks } from '../indication/acceptance.ts';
 import type { Indication } from '../indication/indication.ts';
@@ -30,6 +31,7 @@ export const droppedDigit: FormSlip = {
   lookAt: (indication) =>
     isExact(indication) ? 'every digit the tool gives' : 'the part of a space beyond the last mark passed',
   misrecorded: (text, unit, indication) => {
+    if (unit === CLOCK) return `${text.replace(/:\d\d$/, '')} h:min`;
     const cut = lastMarkFor(text, indication) ?? withoutLastDigit(text);
     return cut === null ? null : `${cut} ${unit}`;
   },
@@ -66,6 +68,7 @@ const MEASURES: Readonly<Record<string, string>> = {
   cm: 'length',
   in: 'length',
   '°C': 'temperature',
+  [CLOCK]: 'time',
   'g/mL': 'density',
 };
 
@@ -76,7 +79,8 @@ export const unitMissing: FormSlip = {
   baseRate: 0.1,
   why: () => 'A number without its unit is not a measurement yet.',
   lookAt: () => 'the unit printed on the tool',
-  misrecorded: (text) => text,
+  // The colons say which numbers are hours, minutes and seconds.
+  misrecorded: (text, unit) => (unit === CLOCK ? null : text),
 };
 
 export const unitWrong: FormSlip = {
@@ -85,7 +89,9 @@ export const unitWrong: FormSlip = {
   name: 'The unit does not fit',
   baseRate: 0.05,
   why: ({ tool }) =>
-    `This tool measures ${MEASURES[tool.unit] ?? 'something else'} in ${tool.unit}, and you wrote another unit.`,
+    tool.unit === CLOCK
+      ? 'A clock measures time, and you wrote the unit of something else.'
+      : `This tool measures ${MEASURES[tool.unit] ?? 'something else'} in ${tool.unit}, and you wrote another unit.`,
   lookAt: () => 'the unit printed on the tool',
   misrecorded: (text, unit) => `${text} ${unit === 'g' || unit.startsWith('g/') ? 'mL' : 'g'}`,
 };

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { parseUnit } from '../../units/unit.ts';
-import { parseEntry, UnreadableEntryError } from './entry.ts';
+import { UnreadableEntryError } from './entry.ts';
+import { parseEntry } from './parse-entry.ts';
 
 const mL = parseUnit('mL');
 
