@@ -62,7 +62,7 @@ export { predictedEntries } from './reading/drawing/predictions.ts';
 export { expectedReading, readingStep } from './reading/expected-reading.ts';
 export { cautionsFor, hintsFor, questionFor, revealOf } from './reading/in-words.ts';
 export { EYE_REACH, SituationError } from './reading/indication/situation-error.ts';
-export { writtenUnitOf, type ExpectedReading } from './reading/indication/written.ts';
+export { numberWritten, writtenUnitOf, type ExpectedReading } from './reading/indication/written.ts';
 export { diagnose, type Diagnosis, type SlipFound, type Verdict } from './reading/judging/diagnose.ts';
 export { explainSlips, type SlipExplained } from './reading/judging/explain.ts';
 export type { SlipHistory } from './reading/judging/hypotheses.ts';

@@ -57,7 +57,7 @@ test('a burette: the start is read, the tap opened, the end read, and the differ
   const final = Number(writtenOn(picture, readAt(picture, picture.surfaceY)));
 
   await answer(page, `${final.toFixed(2)} mL`);
-  await expect(page.getByText('The final reading taken for the volume')).toBeVisible();
+  await expect(page.getByText('The final reading taken for the difference')).toBeVisible();
   await expect(page.getByText('the right reading')).toBeHidden();
   await answer(page, `${(final - initial).toFixed(2)} mL`);
   await expect(page.getByText('Sound reading')).toBeVisible();

@@ -9,6 +9,7 @@ import type { ReactNode } from 'react';
 import { BeamsOnPaper } from './beam-balances/beams-on-paper.tsx';
 import { BURETTE_LOOK } from './burettes/burette-look.ts';
 import { CaliperOnPaper } from './calipers/caliper-on-paper.tsx';
+import { ClockOnPaper } from './clocks/clock-on-paper.tsx';
 import { DisplayOnPaper } from './display/display-on-paper.tsx';
 import { GLASS_LOOK } from './graduated-glass/glass-look.ts';
 import { HYDROMETER_LOOK } from './hydrometers/hydrometer-look.tsx';
@@ -55,6 +56,7 @@ const ON_PAPER: Readonly<Record<Instrument['family'], OnPaper>> = {
   'beam-balances': { hasOwnHeight: true, drawn: BeamsOnPaper },
   'digital-balances': display((caption) => `with ${caption} on the pan`),
   'digital-calipers': display((caption) => caption),
+  clocks: { hasOwnHeight: false, drawn: ClockOnPaper },
 };
 
 function onPaper({ instrumentId }: Picture): OnPaper {

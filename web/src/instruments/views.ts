@@ -2,6 +2,7 @@ import { instrumentById, type Instrument, type Picture } from '@green-beam/core'
 import { BEAM_BALANCE_VIEW } from './beam-balances/beam-balance-view.tsx';
 import { BURETTE_VIEW } from './burettes/burette-view.tsx';
 import { CALIPER_VIEW } from './calipers/caliper-view.tsx';
+import { CLOCK_VIEW } from './clocks/clock-view.tsx';
 import { DIGITAL_BALANCE_VIEW } from './digital-balances/digital-balance-view.tsx';
 import { DIGITAL_CALIPER_VIEW } from './digital-calipers/digital-caliper-view.tsx';
 import { GLASS_VIEW } from './graduated-glass/glass-view.tsx';
@@ -25,6 +26,7 @@ const VIEWS: Readonly<Record<Instrument['family'], ToolView>> = {
   'beam-balances': BEAM_BALANCE_VIEW,
   'digital-balances': DIGITAL_BALANCE_VIEW,
   'digital-calipers': DIGITAL_CALIPER_VIEW,
+  clocks: CLOCK_VIEW,
 };
 
 /** How a picture’s tool is seen: the tool says which family it is of. */

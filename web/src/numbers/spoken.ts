@@ -6,6 +6,7 @@ const NAMES: Readonly<Record<string, readonly [one: string, many: string]>> = {
   s: ['second', 'seconds'],
   min: ['minute', 'minutes'],
   h: ['hour', 'hours'],
+  'h:min:s': ['hours, minutes and seconds', 'hours, minutes and seconds'],
   in: ['inch', 'inches'],
   ft: ['foot', 'feet'],
   mi: ['mile', 'miles'],

@@ -5,7 +5,6 @@ import type { RoundingRule } from '../../numbers/rounding-rule.ts';
 import type { WrittenNumber } from '../../numbers/written-number.ts';
 import { CLOCK, CLOCK_TO_THE_MINUTE } from '../../units/unit.ts';
 
-
 /** A time as it was written, to the second or to the minute, counted in either. */
 export interface WrittenTime {
   readonly written: WrittenNumber;

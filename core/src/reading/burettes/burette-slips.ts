@@ -23,7 +23,7 @@ function initialOf({ asked, situation }: BuretteIndication): number | null {
 const finalAsDelivered: CorrectionSlip<BuretteIndication> = {
   id: 'final-as-delivered',
   stage: 'correction',
-  name: 'The final reading taken for the volume',
+  name: 'The final reading taken for the difference',
   baseRate: 0.15,
   why: () => 'What was delivered is the final reading less the initial one; you wrote the final one alone.',
   lookAt: () => 'both readings: where the surface began, and where it ended',
@@ -31,7 +31,7 @@ const finalAsDelivered: CorrectionSlip<BuretteIndication> = {
 };
 
 const initialAsDelivered = initialAlone(
-  { id: 'initial-as-delivered', name: 'The initial reading taken for the volume', baseRate: 0.04 },
+  { id: 'initial-as-delivered', name: 'The initial reading taken for the difference', baseRate: 0.04 },
   initialOf,
   {
     why: 'What was delivered is the final reading less the initial one; you wrote the initial one alone.',

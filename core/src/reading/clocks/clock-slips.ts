@@ -1,3 +1,4 @@
+import { marksCounted, roundedUp } from '../slips/counting.ts';
 import { differenceSlips, initialAlone } from '../slips/difference.ts';
 import { unscattered, type CorrectionSlip, type Counted, type CountSlip, type Slip } from '../slips/slip.ts';
 import { startOf, type ClockIndication } from './clock-indication.ts';
@@ -43,17 +44,17 @@ const numeralAsMinutes: CountSlip<ClockIndication> = {
 const hourRoundedUp: CountSlip<ClockIndication> = {
   id: 'rounded-up',
   stage: 'count',
-  name: 'The next hour, not the one passed',
+  name: roundedUp.name,
   baseRate: 0.1,
   why: () => 'The hour hand has not reached the next number yet; the hour is the number it passed last.',
   lookAt: () => 'the number that the short hand has passed',
   counted: readAs((parts) => (parts.minutes < 30 ? [] : [{ ...parts, hours: hourAfter(parts.hours) }])),
 };
 
-const marksCounted: CountSlip<ClockIndication> = {
+const marksCountedOnFaces: CountSlip<ClockIndication> = {
   id: 'marks-counted',
   stage: 'count',
-  name: 'Marks counted instead of spaces',
+  name: marksCounted.name,
   baseRate: 0.06,
   why: () => 'You counted the mark you started from as one, so the count is one too many.',
   lookAt: () => 'the spaces from the number that was passed to the hand',
@@ -111,7 +112,7 @@ const sixtyAsHundred: CorrectionSlip<ClockIndication> = {
 const finalAsElapsed: CorrectionSlip<ClockIndication> = {
   id: 'final-as-delivered',
   stage: 'correction',
-  name: 'The time at the end taken for the time that passed',
+  name: 'The final reading taken for the difference',
   baseRate: 0.08,
   why: () => 'What passed is the time at the end less the time at the start; you wrote the end alone.',
   lookAt: () => 'both clocks: the start is taken off the end',
@@ -119,7 +120,7 @@ const finalAsElapsed: CorrectionSlip<ClockIndication> = {
 };
 
 const initialAsElapsed = initialAlone<ClockIndication>(
-  { id: 'initial-as-delivered', name: 'The time at the start taken for the time that passed', baseRate: 0.03 },
+  { id: 'initial-as-delivered', name: 'The initial reading taken for the difference', baseRate: 0.03 },
   startOf,
   {
     why: 'What passed is the time at the end less the time at the start; you wrote the start alone.',
@@ -139,7 +140,7 @@ export const CLOCK_SLIPS: readonly Slip<ClockIndication>[] = [
   handsExchanged,
   numeralAsMinutes,
   hourRoundedUp,
-  marksCounted,
+  marksCountedOnFaces,
   sixtyAsHundred,
   finalAsElapsed,
   initialAsElapsed,

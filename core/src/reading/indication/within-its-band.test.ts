@@ -6,6 +6,7 @@ import { drawTask, slipsOn } from '../drawing/draw-task.ts';
 import { expectedReading } from '../expected-reading.ts';
 import { diagnose } from '../judging/diagnose.ts';
 import { readingTask, type ReadingTask } from '../reading-task.ts';
+import { numberWritten } from './written.ts';
 
 const ITEMS = 2000;
 
@@ -21,7 +22,7 @@ function items(tool: string, rules: HouseRules): ReadingTask[] {
 /** What is wrong with what the program itself expects; nothing, one hopes. */
 function faultIn(task: ReadingTask): string[] {
   const { text, unit, accepts } = expectedReading(task);
-  const isWithin = Number(accepts[0]) <= Number(text) && Number(text) <= Number(accepts[1]);
+  const isWithin = numberWritten(accepts[0]) <= numberWritten(text) && numberWritten(text) <= numberWritten(accepts[1]);
   const { verdict } = diagnose(task, `${text} ${unit}`);
   return isWithin && verdict === 'sound'
     ? []

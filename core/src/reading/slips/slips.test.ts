@@ -210,6 +210,7 @@ describe('the registry', () => {
       task('beam-balance-hundredth', { value: 7.362, pointerOffset: 0.4 }),
       task('beam-balance-hundredth', { value: 47.362, container: 20.1 }),
       task('digital-balance-tenth', { value: 8.4, empty: 0.6 }),
+      task('clock', { value: 45_683, from: 43_790 }),
     ];
     for (const slip of SLIPS) {
       expect(slip.baseRate).toBeGreaterThan(0);

@@ -2,6 +2,7 @@ import {
   asOperated,
   hasScale,
   instrumentById,
+  numberWritten,
   pictureOf,
   plainTask,
   questionFor,
@@ -94,7 +95,7 @@ function Aloud({ task, shown }: { readonly task: ReadingTask; readonly shown: On
       </p>
       <ol className="mt-4">
         {steps.map((step) => (
-          <li key={step.kind} className="border-t border-hairline py-3 last:font-bold">
+          <li key={step.text} className="border-t border-hairline py-3 last:font-bold">
             {numerals(step.text)}
           </li>
         ))}
@@ -201,7 +202,7 @@ function Wall({ rules }: { readonly rules: HouseRules }): ReactNode {
           className="flex items-center gap-2"
           onSubmit={(event) => {
             event.preventDefault();
-            const value = Number(typed.trim().replace(',', '.').replace('−', '-'));
+            const value = numberWritten(typed.trim().replace(',', '.').replace('−', '-'));
             again({ value: typed.trim() === '' ? null : value });
           }}
         >

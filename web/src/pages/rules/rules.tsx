@@ -12,7 +12,9 @@ import { QuotedFactors } from './quoted-factors.tsx';
 import { RuleExamples } from './rule-examples.tsx';
 
 /** Families read by estimating between marks; burettes have a rule of their own. */
-const FAMILIES = SKILLS.filter(({ id }) => !['burettes', 'volumetric-glassware', 'digital-balances'].includes(id));
+const FAMILIES = SKILLS.filter(
+  ({ id }) => !['burettes', 'volumetric-glassware', 'digital-balances', 'clocks'].includes(id),
+);
 
 interface RowProps {
   readonly label: string;

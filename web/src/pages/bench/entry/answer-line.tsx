@@ -6,14 +6,22 @@ import type { ItemWork } from './use-entry.ts';
 /** Units that readings are written in. */
 const READ_IN = ['mL', 'cm³', 'mm', 'cm', 'in', '°C', 'g', 'g/mL', 'g/cm³'];
 
+/** What is to be written for a time, and the units to pick from. */
+const TIME = { placeholder: 'h:min:s', units: ['h:min:s', 'min', 's'] };
+
+/** What is said where a reading is to be written, by the unit its tool is marked in. */
+export function writingOf(unitMark: string): Pick<AnswerLineProps, 'placeholder' | 'units'> {
+  return unitMark === TIME.placeholder ? TIME : {};
+}
+
 /** The entry with another unit at its end. */
 function withUnit(entry: string, unit: string): string {
   return `${entry.replace(/\s*[^\d.,eE+\-−\s][^\d]*$/u, '').trim()} ${unit}`.trim();
 }
 
 function EntryShown({ text, sound }: { readonly text: string; readonly sound: boolean }): ReactNode {
-  const [, digits = text, unit = ''] = /^\s*([\d.,eE−-]+)\s*(.*)$/u.exec(text) ?? [];
-  const plain = /^[−-]?\d[\d.,]*(?:[eE][−-]?\d+)?$/.test(digits);
+  const [, digits = text, unit = ''] = /^\s*([\d.,:eE−-]+)\s*(.*)$/u.exec(text) ?? [];
+  const plain = /^[−-]?\d[\d.,:]*(?:[eE][−-]?\d+)?$/.test(digits);
   return plain ? (
     <MeasuredNumber text={digits} unit={unit} struck={!sound} />
   ) : (

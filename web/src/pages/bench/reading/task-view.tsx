@@ -4,7 +4,7 @@ import { ToolStage } from '../../../instruments/tool-stage.tsx';
 import { viewOf } from '../../../instruments/views.ts';
 import { Button } from '../../../ui/button.tsx';
 import { useShortcuts } from '../../../ui/shortcuts.ts';
-import { AnswerLine } from '../entry/answer-line.tsx';
+import { AnswerLine, writingOf } from '../entry/answer-line.tsx';
 import type { BenchSource, ReadingTask } from '../bench-source.ts';
 import { Hints, Onward, progressOf, Standing } from '../beside.tsx';
 import { Handling } from './handling.tsx';
@@ -89,7 +89,13 @@ export function TaskView({ task, source, of, onNext }: TaskViewProps): ReactNode
           closed={closed}
           cautions={task.cautions}
         />
-        <AnswerLine label="Your reading, with its unit" entry={reading} inputRef={input} onEnter={check} />
+        <AnswerLine
+          label="Your reading, with its unit"
+          {...writingOf(picture.unitMark)}
+          entry={reading}
+          inputRef={input}
+          onEnter={check}
+        />
         <Standing work={reading} />
         {last && <Verdict result={last} steps={steps} />}
         {!closed && <Hints hints={task.hints} shown={reading.hints} />}
