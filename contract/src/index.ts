@@ -6,4 +6,5 @@ export * from './notebook.ts';
 export * from './problem.ts';
 export * from './set-rounds.ts';
 export * from './sheets.ts';
+export * from './shelf.ts';
 export * from './tapes.ts';

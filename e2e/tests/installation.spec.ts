@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { mayOwnDatabases, ownServer, type OwnServer } from './own-server.ts';
-import { expect, test } from './world.ts';
+import { expect, signOut, test } from './world.ts';
 
 test.skip(!mayOwnDatabases, 'a database that was given may not be empty');
 test.describe.configure({ mode: 'serial' });
@@ -42,7 +42,7 @@ test('the first start prints a link that makes the administrator, once', async (
   await expect(page.getByRole('heading', { name: 'School' })).toBeVisible();
   await expect(page.getByText('Halima Strand, administrator')).toBeVisible();
 
-  await page.getByRole('button', { name: 'Sign out' }).click();
+  await signOut(page);
   await page.goto(link);
   await expect(page.getByText('This link has been used already.')).toBeVisible();
 });
@@ -127,7 +127,7 @@ test('a student joins with code, name and a PIN of their own, and reads', async 
   await expect(page.getByText('the right reading')).toBeVisible();
   await page.getByRole('link', { name: 'My progress' }).click();
   await expect(page.getByRole('button', { name: /1 mL/ })).toBeVisible();
-  await page.getByRole('button', { name: 'Sign out' }).click();
+  await signOut(page);
 
   await page.goto(`${server.base}/sign-in`);
   await page.getByLabel('Class code').fill(code);
@@ -198,7 +198,7 @@ test('the teacher resets the PIN, renews and closes the code, puts a student awa
   await page.getByLabel('Password').fill('another salt altogether');
   await page.getByRole('button', { name: 'Go on' }).click();
   await expect(page).toHaveURL(/\/class$/);
-  await page.getByRole('button', { name: 'Sign out' }).click();
+  await signOut(page);
   await signInAsTeacher(page, 'maren@saltmarsh.example');
   await expect(page.getByText('E-mail and password do not fit.')).toBeVisible();
   await signInAsTeacher(page, 'maren@saltmarsh.example', 'another salt altogether');

@@ -1,6 +1,6 @@
 import { gzipSync } from 'node:zlib';
 import type { Locator, Page } from '@playwright/test';
-import { enterAs, expect, test } from './world.ts';
+import { enterAs, expect, signOut, test } from './world.ts';
 
 interface Fetched {
   readonly size: number;
@@ -103,7 +103,6 @@ test('one tap at the door enters the sample school, as whoever it names', async 
     await page.getByRole('button', { name: door }).click();
     await expect(page.getByRole('banner').getByText(at)).toBeVisible();
     await expect(page.getByRole('banner').getByRole('link', { name: place, exact: true })).toBeVisible();
-    await page.getByRole('button', { name: 'Sign out' }).click();
-    await expect(page.getByRole('button', { name: 'Sign out' })).toBeHidden();
+    await signOut(page);
   }
 });

@@ -1,4 +1,4 @@
-import { enterAs, expect, test } from './world.ts';
+import { enterAs, expect, signOut, test } from './world.ts';
 
 test('what a partner has not sent yet stays with its owner: it shows on nobody else’s page, and blocks nobody', async ({
   page,
@@ -16,7 +16,7 @@ test('what a partner has not sent yet stays with its owner: it shows on nobody e
   await page.getByRole('textbox', { name: 'Water before, trial 1', exact: true }).fill('21.4');
   await page.keyboard.press('Enter');
   await expect(page.getByText(/1 kept here/)).toBeVisible();
-  await page.getByRole('button', { name: 'Sign out' }).click();
+  await signOut(page);
 
   const sample = { code: 'HRN-947', pin: '2468' };
   await page.goto('/sign-in');
@@ -31,7 +31,7 @@ test('what a partner has not sent yet stays with its owner: it shows on nobody e
   await expect(page.getByText(/kept here|Saving/)).toHaveCount(0);
   await expect(page.getByRole('button', { name: 'Hand in' })).toBeEnabled();
   await page.unroute('**/events');
-  await page.getByRole('button', { name: 'Sign out' }).click();
+  await signOut(page);
 
   // Whoever wrote it signs in again: it is sent at last.
   await enterAs(page, 'student', notebookPage);

@@ -38,6 +38,12 @@ export async function enterAs(page: Page, role: Role, path = '/'): Promise<void>
   await expect(page.getByRole('button', { name: 'Sign out' })).toBeVisible();
 }
 
+/** Signs out, and waits until the server has ended the session: what is asked next carries a new token. */
+export async function signOut(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Sign out' }).click();
+  await expect(page.getByRole('link', { name: 'Sign in' })).toBeVisible();
+}
+
 /** What a person with a ruler knows of an upright scale: two labels, and the spaces between them. */
 function measured({ marks }: LiquidColumnPicture): {
   first: { y: number; number: number };

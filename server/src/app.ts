@@ -22,6 +22,7 @@ import { notebookRoutes } from './routes/notebook.ts';
 import { rulesRoutes } from './routes/rules.ts';
 import { schoolRoutes } from './routes/school.ts';
 import { setRoundRoutes } from './routes/set-rounds.ts';
+import { shelfRoutes } from './routes/shelf.ts';
 import { sheetRoutes } from './routes/sheets.ts';
 import { sessionRoutes } from './routes/session.ts';
 import { tapeRoutes } from './routes/tapes.ts';
@@ -107,6 +108,7 @@ function api(parts: Parts): express.Router {
     cabinetRoutes(),
     sheetRoutes(),
     benchRoutes(),
+    shelfRoutes(),
     notebookRoutes(),
     tapeRoutes(),
     liveRoutes(events),

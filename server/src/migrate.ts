@@ -13,6 +13,7 @@ import * as rulesTold from './migrations/0009-rules-told.ts';
 import * as exercises from './migrations/0010-exercises.ts';
 import * as tapes from './migrations/0011-tapes.ts';
 import * as setRoundsTold from './migrations/0012-set-rounds-told.ts';
+import * as shelf from './migrations/0013-shelf.ts';
 
 const MIGRATIONS = [
   firstLight,
@@ -27,6 +28,7 @@ const MIGRATIONS = [
   exercises,
   tapes,
   setRoundsTold,
+  shelf,
 ];
 
 /** Brings the database to the present shape; each migration runs once, in its own transaction. */

@@ -26,7 +26,7 @@ export async function ownRound(person: Person, set: SetRound, rulesVersion: numb
   const { classId, personId } = person;
   const own = (): Promise<Round | null> => Round.findOne({ where: { classId, setRoundId: set.id, personId } });
   const begun = await own();
-  if (begun) return begun;
+  if (begun) return begun.update({ takenUpAt: new Date() });
   if (set.withdrawnAt)
     throw new Refusal(
       409,

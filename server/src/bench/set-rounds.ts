@@ -20,6 +20,7 @@ import { Tool } from '../models/cabinet.ts';
 import { HouseRulesVersion } from '../models/classes.ts';
 import { Refusal } from '../refusal.ts';
 import { rulesOf } from '../rules.ts';
+import { meetTools } from './met-tools.ts';
 import { placeOf } from './place.ts';
 
 interface Counted {
@@ -150,6 +151,7 @@ export async function setRound(access: ClassAccess, body: NewSetRound): Promise<
   const subjectIds = await kindsOf(classId, body);
   // Paper answers once, and gives no hints.
   const { tries, hints } = onPaper ? { tries: 1, hints: false } : body;
+  await meetTools(classId, subjectIds);
   return SetRound.create({
     classId,
     schoolId,

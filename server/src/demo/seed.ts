@@ -1,6 +1,7 @@
 import { seededRandom } from '@green-beam/core';
 import type { Sequelize } from 'sequelize';
 import { hashSecret } from '../auth/passwords.ts';
+import { meetTools } from '../bench/met-tools.ts';
 import { keep } from '../bench/tutor.ts';
 import { createClass } from '../classes/create-class.ts';
 import { Attempt, Round, Task } from '../models/bench.ts';
@@ -61,7 +62,11 @@ async function seedClass(
   if (begunTogether) await seedSetRounds(now);
   await Round.bulkCreate(
     works.flatMap(({ rounds }) =>
-      rounds.map((round, i) => ({ ...round, setRoundId: begunTogether && i === 0 ? FIRST_ROUND : null })),
+      rounds.map((round, i) => ({
+        ...round,
+        setRoundId: begunTogether && i === 0 ? FIRST_ROUND : null,
+        ...(round.createdAt && { takenUpAt: round.createdAt }),
+      })),
     ),
   );
   await Task.bulkCreate(works.flatMap((work) => work.tasks));
@@ -69,6 +74,7 @@ async function seedClass(
     .flatMap((work) => work.attempts)
     .sort((a, b) => (a.createdAt?.getTime() ?? 0) - (b.createdAt?.getTime() ?? 0));
   await Attempt.bulkCreate(attempts);
+  await meetTools(classId, [...new Set(attempts.map(({ subjectId }) => subjectId))]);
   await Promise.all(
     works.flatMap(({ known }, i) =>
       DOMAINS.map((domain) => keep({ classId, schoolId, personId: students[i]?.id ?? '' }, domain, known[domain])),

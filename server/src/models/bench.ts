@@ -22,6 +22,8 @@ export class Round extends Model<InferAttributes<Round>, InferCreationAttributes
   declare setRoundId: CreationOptional<string | null>;
   /** What stands on the printed sheet; null for rounds read on the bench. */
   declare sheetCode: CreationOptional<string | null>;
+  /** When it was begun, or gone on with after it had been put aside. */
+  declare takenUpAt: CreationOptional<Date>;
   declare createdAt: CreationOptional<Date>;
 }
 
@@ -123,6 +125,7 @@ export function defineBench(sequelize: Sequelize): void {
       place: { type: DataTypes.TEXT, defaultValue: 'bench' },
       setRoundId: DataTypes.UUID,
       sheetCode: DataTypes.TEXT,
+      takenUpAt: { type: DataTypes.DATE, defaultValue: DataTypes.NOW },
       createdAt: DataTypes.DATE,
     },
     { sequelize, tableName: 'rounds' },

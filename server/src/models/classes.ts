@@ -17,6 +17,8 @@ export class SchoolClass extends Model<InferAttributes<SchoolClass>, InferCreati
   declare code: string;
   declare codeOpen: CreationOptional<boolean>;
   declare rulesVersion: CreationOptional<number>;
+  /** Tools that were shown, set or ticked in it. */
+  declare metTools: CreationOptional<string[]>;
   declare archivedAt: CreationOptional<Date | null>;
 }
 
@@ -58,6 +60,7 @@ export function defineClasses(sequelize: Sequelize): void {
       code: DataTypes.TEXT,
       codeOpen: { type: DataTypes.BOOLEAN, defaultValue: true },
       rulesVersion: { type: DataTypes.INTEGER, defaultValue: 1 },
+      metTools: { type: DataTypes.ARRAY(DataTypes.TEXT), defaultValue: [] },
       archivedAt: DataTypes.DATE,
     },
     { sequelize, tableName: 'classes' },

@@ -10,6 +10,8 @@ import { Router, type Request } from 'express';
 import { Op, QueryTypes } from 'sequelize';
 import { checkNotArchived, classInReach, classTaught } from '../auth/access.ts';
 import { beginSetRound } from '../bench/begin-set-round.ts';
+import { practisedTools } from '../bench/met-tools.ts';
+import { ownPractice } from '../bench/own-practice.ts';
 import { createRound } from '../bench/draw-round.ts';
 import { recordAttempt } from '../bench/record-attempt.ts';
 import { checkSubjects } from '../bench/set-rounds.ts';
@@ -130,7 +132,7 @@ export function benchRoutes(): Router {
     const place = request.query['place'] === 'numbers' ? 'numbers' : 'bench';
     const round = await Round.findOne({
       where: { classId: schoolClass.id, personId: present.personId, sheetCode: null, place },
-      order: [['createdAt', 'DESC']],
+      order: [['takenUpAt', 'DESC']],
     });
     response.json(round ? await roundShown(round) : null);
   });
@@ -148,12 +150,29 @@ export function benchRoutes(): Router {
     const rules = await rulesOf(schoolClass.id, schoolClass.rulesVersion);
     const round = await createRound({
       ...person,
-      subjectIds,
+      subjectIds: subjectIds.length > 0 ? subjectIds : practisedTools(schoolClass),
       rules,
       rulesVersion: schoolClass.rulesVersion,
       set: null,
     });
     response.status(201).json(await roundShown(round));
+  });
+
+  routes.post('/classes/:classId/rounds/taken-up', async (request, response) => {
+    const { schoolClass, present } = await classInReach(request);
+    checkNotArchived(schoolClass);
+    const { subjectIds } = await validated(request, newRound);
+    checkSubjects(subjectIds);
+    const { id: classId, schoolId, rulesVersion } = schoolClass;
+    const round = await ownPractice({
+      classId,
+      schoolId,
+      personId: present.personId,
+      subjectIds: subjectIds.length > 0 ? subjectIds : practisedTools(schoolClass),
+      rules: await rulesOf(classId, rulesVersion),
+      rulesVersion,
+    });
+    response.json(await roundShown(round));
   });
 
   routes.post('/classes/:classId/attempts', async (request, response) => {

@@ -57,6 +57,8 @@ async function send(method: Method, path: string, body: unknown): Promise<Respon
       method,
       headers,
       credentials: 'same-origin',
+      // Signing out on a shared computer is finished even when the page is left or closed at once.
+      keepalive: method === 'DELETE',
       ...(body === undefined ? {} : { body: JSON.stringify(body) }),
     });
   } catch {
