@@ -43,6 +43,8 @@ export interface BenchRound {
   readonly id: string;
   /** Title of the set round it belongs to; null for one’s own practice. */
   readonly title: string | null;
+  /** What it was drawn from; none for a mix of the tools the class has met. */
+  readonly subjectIds: readonly string[];
   /** What it is judged by: the class’s rules when it was drawn, or a school of thought of its own. */
   readonly rules: RulesShown;
   readonly tasks: readonly BenchTask[];

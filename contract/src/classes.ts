@@ -76,6 +76,17 @@ export interface BoardRow {
   readonly id: string;
   readonly label: string;
   readonly skills: readonly BoardCell[];
+  readonly lately: Lately;
+}
+
+/** What a student is doing this lesson. */
+export interface Lately {
+  /** When the last entry came; null before the first. */
+  readonly lastSeen: string | null;
+  /** A slip found in each of the last entries; null when there is none three times in a row. */
+  readonly stuckOn: { readonly slip: string; readonly times: number } | null;
+  /** Whether the round worked last has items left. */
+  readonly underWay: boolean;
 }
 
 export interface BoardCell {

@@ -28,6 +28,7 @@ export { parseUnit, UnitMismatchError, UnknownUnitError, writtenUnit, type Unit 
 export { instrumentIds, instrumentById, UnknownInstrumentError } from './instruments/catalogue.ts';
 export type { BeamBalance, Instrument, VernierCaliper } from './instruments/instrument.ts';
 export { SKILLS, type Skill, type SkillId } from './skills/skills.ts';
+export { FIRST_TOOLS, toolFamilies, toolsNamed, type ToolFamily } from './practice/tool-families.ts';
 
 export {
   completeRules,

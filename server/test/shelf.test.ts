@@ -84,6 +84,10 @@ describe('the shelf of tools', () => {
       ((await teacher.post(`${path}/shelf/met`, { toolId, met: isMet })).body as ShelfShown).met;
     expect(await met('clock', true)).toEqual(['clock']);
     expect(await met('clock', true)).toEqual(['clock']);
+    // The mix that was begun goes on as it was drawn; the next one has the new tools.
+    const begun = await take();
+    expect(toolsOf(begun)).not.toContain('clock');
+    await work(begun, 10);
     expect(toolsOf(await take())).toEqual(['clock']);
     const set = { title: 'Burettes', subjectIds: ['burette-50'], length: 5, aims: [], tries: 2, hints: true };
     expect((await teacher.post(`${path}/set-rounds`, set)).status).toBe(201);

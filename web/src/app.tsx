@@ -12,13 +12,14 @@ import { useRulesHere } from './rules/house-rules.ts';
 import { Failed, Loading } from './ui/notice.tsx';
 
 const SignIn = lazy(() => import('./pages/sign-in/sign-in.tsx'));
+const ForTeachers = lazy(() => import('./pages/sign-in/for-teachers.tsx'));
 const OneTimeLink = lazy(() => import('./pages/sign-in/one-time-link.tsx'));
 const Runs = lazy(() => import('./pages/notebook/runs.tsx'));
 const RunPage = lazy(() => import('./pages/notebook/run-page.tsx'));
 const Desk = lazy(() => import('./pages/numbers/desk.tsx'));
 const Practice = lazy(() => import('./pages/numbers/practice.tsx'));
 const Record = lazy(() => import('./pages/record/record.tsx'));
-const Board = lazy(() => import('./pages/class/board.tsx'));
+const Overview = lazy(() => import('./pages/class/overview/overview.tsx'));
 const People = lazy(() => import('./pages/class/people.tsx'));
 const StudentPage = lazy(() => import('./pages/class/student.tsx'));
 const Cabinet = lazy(() => import('./pages/cabinet/cabinet.tsx'));
@@ -41,6 +42,17 @@ function Nowhere(): ReactNode {
   );
 }
 
+/** The bench stays as it is while one looks at the shelf, and says itself what stands at each address. */
+function benchRoutes(signedIn: SignedIn | null, classId: string | null): ReactNode {
+  return (
+    <Route element={<Bench signedIn={signedIn} classId={classId} />}>
+      <Route path="/" element={null} />
+      <Route path="/bench/:name" element={null} />
+      <Route path="/shelf" element={null} />
+    </Route>
+  );
+}
+
 function SignedInRoutes({
   signedIn,
   classId,
@@ -51,17 +63,19 @@ function SignedInRoutes({
   const student = signedIn.role === 'student';
   return (
     <Routes>
-      <Route path="/" element={<Bench signedIn={signedIn} classId={classId} />} />
+      {benchRoutes(signedIn, classId)}
       <Route path="/numbers" element={<Desk key={signedIn.person.id} signedIn={signedIn} classId={classId} />} />
       <Route path="/numbers/practice" element={<Practice signedIn={signedIn} classId={classId} />} />
       <Route path="/notebook" element={<Runs signedIn={signedIn} classId={classId} />} />
       <Route path="/notebook/:runId" element={<RunPage signedIn={signedIn} classId={classId} />} />
       <Route path="/sheets/:code" element={<Sheet classId={classId} signedIn={signedIn} />} />
-      <Route path="/sign-in" element={<Navigate to={student ? '/' : '/class'} replace />} />
+      {['/sign-in', '/for-teachers'].map((door) => (
+        <Route key={door} path={door} element={<Navigate to={student ? '/' : '/class'} replace />} />
+      ))}
       {student && <Route path="/record" element={<Record classId={classId} />} />}
       {!student && (
         <>
-          <Route path="/class" element={<Board key={classId} classId={classId} />} />
+          <Route path="/class" element={<Overview key={classId} classId={classId} />} />
           <Route path="/demonstrate" element={<Demonstrate classId={classId} />} />
           <Route path="/rounds" element={<Rounds key={classId} classId={classId} />} />
           <Route path="/rounds/:setRoundId/print" element={<PrintRound classId={classId} />} />
@@ -82,7 +96,8 @@ function SignedInRoutes({
 function VisitorRoutes({ demo }: { readonly demo: boolean }): ReactNode {
   return (
     <Routes>
-      <Route path="/" element={<Bench signedIn={null} classId={null} />} />
+      {benchRoutes(null, null)}
+      <Route path="/for-teachers" element={<ForTeachers demo={demo} />} />
       <Route path="/numbers" element={<Desk signedIn={null} classId={null} />} />
       <Route path="/numbers/practice" element={<Practice signedIn={null} classId={null} />} />
       <Route path="/sign-in" element={<SignIn demo={demo} />} />

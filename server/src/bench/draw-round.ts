@@ -36,8 +36,10 @@ export interface RoundFor {
   readonly classId: string;
   readonly schoolId: string;
   readonly personId: string;
-  /** Tools and kinds of exercises; none named means all tools. */
+  /** Tools and kinds of exercises; none named means a mix. */
   readonly subjectIds: readonly string[];
+  /** The tools of a mix; every tool when there are none. */
+  readonly mixed?: readonly string[];
   readonly rules: HouseRules;
   readonly rulesVersion: number;
   /** The round set by a teacher that this one answers; null for one’s own practice. */
@@ -86,7 +88,7 @@ function byKnowledge(
 
 function planned(round: RoundFor, knowledge: Knowledge | null, seed: number): PlannedItem[] {
   const { rules, set } = round;
-  const subjects = subjectsNamed(round.subjectIds);
+  const subjects = subjectsNamed(round.subjectIds.length > 0 ? round.subjectIds : (round.mixed ?? []));
   const count = set?.length ?? ROUND_LENGTH;
   if (set && set.aims.length > 0) return planForAims(subjects, set.aims, count, seed, rules);
   // A sheet of paper has something of everything: what is known of a student may have to do with an eye that it cannot show.

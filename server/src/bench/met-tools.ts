@@ -1,9 +1,6 @@
-import { instrumentIds } from '@green-beam/core';
+import { FIRST_TOOLS, instrumentIds } from '@green-beam/core';
 import { SchoolClass } from '../models/classes.ts';
 import { Refusal } from '../refusal.ts';
-
-/** What a class that has met no tool yet begins with: nothing that has to be handled first. */
-const FIRST_TOOLS = ['ruler-millimetre', 'cylinder-50', 'cylinder-100'];
 
 /** The tools a class has met, in the order of the catalogue; none at first. */
 export function metTools({ metTools: met }: Pick<SchoolClass, 'metTools'>): string[] {
@@ -13,7 +10,7 @@ export function metTools({ metTools: met }: Pick<SchoolClass, 'metTools'>): stri
 /** What is practised by who just goes on: the tools the class has met, or the first ones. */
 export function practisedTools(schoolClass: Pick<SchoolClass, 'metTools'>): string[] {
   const met = metTools(schoolClass);
-  return met.length > 0 ? met : FIRST_TOOLS;
+  return met.length > 0 ? met : [...FIRST_TOOLS];
 }
 
 /** @throws Refusal naming what is no tool. */

@@ -1,6 +1,7 @@
 import type { BoardCell, BoardRow } from '@green-beam/contract';
 import { QueryTypes, type Sequelize } from 'sequelize';
 import { labelOf } from '../auth/labels.ts';
+import { latelyOf, NOT_SEEN } from './lately.ts';
 import { rosterOf } from './roster.ts';
 
 interface SkillCount {
@@ -19,11 +20,12 @@ interface SlipCount {
   readonly last_seen: Date;
 }
 
-/** Students by skill, with the slips each one keeps making. */
+/** Students by skill, with the slips each one keeps making, and what each does this lesson. */
 export async function boardOf(sequelize: Sequelize, classId: string): Promise<BoardRow[]> {
   const students = await rosterOf(classId, 'present');
   const options = { replacements: { classId }, type: QueryTypes.SELECT } as const;
-  const [skills, slips] = await Promise.all([
+  const [lately, skills, slips] = await Promise.all([
+    latelyOf(sequelize, classId),
     sequelize.query<SkillCount>(
       `select person_id, skill, count(distinct task_id)::int readings, count(*) filter (where verdict = 'sound' and try_number = 1)::int sound, max(created_at) last_seen
        from attempts where class_id = :classId group by person_id, skill`,
@@ -51,5 +53,6 @@ export async function boardOf(sequelize: Sequelize, classId: string): Promise<Bo
     id: student.personId,
     label: labelOf(student.person, 'short'),
     skills: cellsOf(student.personId),
+    lately: lately.get(student.personId) ?? NOT_SEEN,
   }));
 }

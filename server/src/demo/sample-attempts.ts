@@ -20,10 +20,10 @@ import {
   type ReadingTask,
   type SlipHistory,
 } from '@green-beam/core';
-import { addMinutes, addSeconds, subDays } from 'date-fns';
+import { addMinutes, addSeconds, subDays, subMinutes } from 'date-fns';
 import type { CreationAttributes } from 'sequelize';
 import { judgeAttempt } from '../bench/attempt-row.ts';
-import { drawRound } from '../bench/draw-round.ts';
+import { drawRound, type RoundFor } from '../bench/draw-round.ts';
 import { placeOf } from '../bench/place.ts';
 import type { Attempt, Round, Task } from '../models/bench.ts';
 import { NOTHING_WORKED, tellOf } from '../bench/levels.ts';
@@ -132,26 +132,36 @@ function subjectsOf(rounds: number): readonly (readonly string[])[] {
   return [...atTools, ...KINDS.slice(rounds < 3 ? 2 : rounds < 5 ? 1 : 0)];
 }
 
+type LessonSet = NonNullable<RoundFor['set']> & { readonly subjectIds: readonly string[] };
+
 interface SampleClass {
   readonly classId: string;
   readonly schoolId: string;
 }
 
-/** Three weeks of rounds by one student, judged by the same diagnosis as anybody's. */
+/** How long a lesson has gone on that is under way, in minutes. */
+const LESSON_SO_FAR = 14;
+
+/** Three weeks of rounds by one student, and what was done so far this lesson, judged by the same diagnosis as anybody's. */
 export function sampleWork(
   { classId, schoolId }: SampleClass,
   student: SampleStudent,
   random: Random,
   now: Date,
+  lessonSet: LessonSet,
 ): SampleWork {
   const work: Omit<SampleWork, 'known'> = { rounds: [], tasks: [], attempts: [] };
   const slips: Record<string, number> = {};
   let known = NOTHING_KNOWN;
-  const planned = subjectsOf(student.rounds);
-  const starts = planned.map(() => schoolDay(now, random)).sort((a, b) => a.getTime() - b.getTime());
+  const { lesson } = student;
+  const past = subjectsOf(student.rounds);
+  const planned = lesson ? [...past, lessonSet.subjectIds] : past;
+  const starts = past.map(() => schoolDay(now, random)).sort((a, b) => a.getTime() - b.getTime());
+  const lastEntry = subMinutes(now, lesson?.quietFor ?? 0);
   const seen = new Set<string>();
-  for (const [index, start] of starts.entries()) {
-    const subjectIds = planned[index] ?? [];
+  for (const [index, subjectIds] of planned.entries()) {
+    const today = index >= past.length;
+    const start = starts[index] ?? subMinutes(now, LESSON_SO_FAR);
     const roundId = randomUUID();
     work.rounds.push({
       classId,
@@ -160,10 +170,11 @@ export function sampleWork(
       id: roundId,
       subjectIds: [...subjectIds],
       place: placeOf(subjectIds),
+      setRoundId: today ? lessonSet.id : null,
       createdAt: start,
     });
     const tasks = drawRound(
-      { classId, schoolId, personId: student.id, subjectIds, rules: DEFAULT_RULES, rulesVersion: 1, set: null },
+      { classId, schoolId, personId: student.id, subjectIds, rules: DEFAULT_RULES, rulesVersion: 1, set: today ? lessonSet : null },
       { knowledge: placeOf(subjectIds) === 'bench' ? known : null, worked: { ...NOTHING_WORKED, seen } },
       random.below(2 ** 40),
       roundId,
@@ -173,12 +184,17 @@ export function sampleWork(
     let at = start;
     for (const task of tasks) {
       // Reading is learned week by week; what is worked on paper is new to all.
-      const calm = isExerciseKind(task.subjectId) ? 0.95 : 1 - 0.12 * index;
+      const calm = isExerciseKind(task.subjectId) ? 0.95 : today ? (lesson?.haste ?? 0.5) : 1 - 0.12 * index;
       at = addSeconds(at, 20 + random.below(50));
       let closes = false;
-      for (let tryNumber = 1; tryNumber <= 2 && !closes; tryNumber += 1) {
+      for (let tryNumber = 1; tryNumber <= 2 && !closes && at < lastEntry; tryNumber += 1) {
         const reading = practiceTask(task.subjectId, task.situation, DEFAULT_RULES);
-        const { entry, eyeHeight, waited } = tryOf(reading, student, random, tryNumber === 1 ? calm : calm * 0.3);
+        const { entry, eyeHeight, waited } = tryOf(
+          reading,
+          student,
+          random,
+          tryNumber === 1 || calm > 1 ? calm : calm * 0.3,
+        );
         const timeTaken = (22 + random.below(40)) * 1000;
         const actions = isExerciseTask(reading) ? [] : handling(reading, waited, timeTaken);
         const body: NewAttempt = {
@@ -199,7 +215,7 @@ export function sampleWork(
         closes = judged.closes;
         at = addSeconds(at, 15 + random.below(30));
       }
-      work.tasks.push({ ...task, closedAt: closes ? at : addMinutes(at, 1) });
+      work.tasks.push({ ...task, closedAt: closes ? at : addMinutes(at, 1) < lastEntry ? addMinutes(at, 1) : null });
     }
   }
   return { ...work, known };

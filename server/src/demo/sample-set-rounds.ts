@@ -10,6 +10,17 @@ function roundId(number: number): string {
 /** The round with which everybody began. */
 export const FIRST_ROUND = roundId(2);
 
+/** What is worked in the lesson under way. */
+export const LESSON_SET = {
+  id: roundId(1),
+  subjectIds: ['burette-25', 'burette-50'],
+  length: 6,
+  aims: ['final-as-delivered', 'upside-down'],
+  tries: 2,
+  hints: true,
+  onPaper: false,
+};
+
 /** What Heron 9 has been set: cylinders to begin with, a round on paper, and burettes for next week. */
 export async function seedSetRounds(now: Date): Promise<void> {
   const base = {
@@ -24,11 +35,8 @@ export async function seedSetRounds(now: Date): Promise<void> {
   await SetRound.bulkCreate([
     {
       ...base,
-      id: roundId(1),
+      ...LESSON_SET,
       title: 'Burettes, both readings',
-      subjectIds: ['burette-25', 'burette-50'],
-      length: 6,
-      aims: ['final-as-delivered', 'upside-down'],
       dueAt: setHours(startOfDay(addDays(now, 5)), 9),
       createdAt: subDays(now, 1),
     },

@@ -24,7 +24,7 @@ import {
 import { sampleWork } from './sample-attempts.ts';
 import { seedCabinet } from './sample-cabinet.ts';
 import { seedRuns } from './sample-runs.ts';
-import { FIRST_ROUND, seedSetRounds } from './sample-set-rounds.ts';
+import { FIRST_ROUND, LESSON_SET, seedSetRounds } from './sample-set-rounds.ts';
 
 const DOMAINS = ['reading', 'calculating'] as const;
 
@@ -58,13 +58,13 @@ async function seedClass(
     students.map(({ id, hasPin }) => ({ classId, personId: id, schoolId, pinHash: hasPin ? pinHash : null })),
   );
   const random = seededRandom(seed);
-  const works = students.map((student) => sampleWork({ classId, schoolId }, student, random, now));
+  const works = students.map((student) => sampleWork({ classId, schoolId }, student, random, now, LESSON_SET));
   if (begunTogether) await seedSetRounds(now);
   await Round.bulkCreate(
     works.flatMap(({ rounds }) =>
       rounds.map((round, i) => ({
         ...round,
-        setRoundId: begunTogether && i === 0 ? FIRST_ROUND : null,
+        ...(begunTogether && i === 0 && { setRoundId: FIRST_ROUND }),
         ...(round.createdAt && { takenUpAt: round.createdAt }),
       })),
     ),

@@ -45,6 +45,7 @@ async function roundShown(round: Round): Promise<BenchRound> {
   return {
     id: roundId,
     title: set?.title ?? null,
+    subjectIds: round.subjectIds,
     rules: { name: named?.name ?? '', version, rules: rules.get(version) ?? neverMissing() },
     tasks: tasks.map((task) => benchTask(task, rules.get(task.rulesVersion) ?? neverMissing(), attempts)),
     strip: stripMarks(attempts.filter((attempt) => closed.has(attempt.taskId))),
@@ -150,7 +151,8 @@ export function benchRoutes(): Router {
     const rules = await rulesOf(schoolClass.id, schoolClass.rulesVersion);
     const round = await createRound({
       ...person,
-      subjectIds: subjectIds.length > 0 ? subjectIds : practisedTools(schoolClass),
+      subjectIds,
+      mixed: practisedTools(schoolClass),
       rules,
       rulesVersion: schoolClass.rulesVersion,
       set: null,
@@ -168,7 +170,8 @@ export function benchRoutes(): Router {
       classId,
       schoolId,
       personId: present.personId,
-      subjectIds: subjectIds.length > 0 ? subjectIds : practisedTools(schoolClass),
+      subjectIds,
+      mixed: practisedTools(schoolClass),
       rules: await rulesOf(classId, rulesVersion),
       rulesVersion,
     });

@@ -14,7 +14,7 @@ export interface Place {
   readonly under: readonly string[];
 }
 
-const BENCH: Place = { name: 'Bench', pages: [{ to: '/', name: 'Practise' }], under: ['/sheets'] };
+const BENCH: Place = { name: 'Bench', pages: [{ to: '/', name: 'Practise' }], under: ['/bench', '/shelf', '/sheets'] };
 const NUMBERS: Place = {
   name: 'Numbers',
   pages: [

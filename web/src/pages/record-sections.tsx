@@ -1,6 +1,8 @@
 import type { ReactNode } from 'react';
 import { Failed, Loading } from '../ui/notice.tsx';
 import { AttemptList } from './attempt-list.tsx';
+import { useSetRounds } from './rounds/set-rounds.ts';
+import { SetRoundsDone } from './set-rounds-done.tsx';
 import { SkillLines } from './skill-lines.tsx';
 import { useRecord } from './use-record.ts';
 
@@ -9,19 +11,22 @@ interface RecordSectionsProps {
   /** Where the record is fetched from; null while the class is not known. */
   readonly path: string | null;
   readonly title: string;
-  /** What was set for them and how much is done. */
-  readonly setRounds: ReactNode;
+  readonly classId: string | null;
+  /** Whose record; without it one’s own. */
+  readonly studentId?: string;
 }
 
 /** Somebody's skills in words, and every attempt with its picture as it was. */
-export function RecordSections({ queryKey, path, title, setRounds }: RecordSectionsProps): ReactNode {
+export function RecordSections({ queryKey, path, title, classId, studentId }: RecordSectionsProps): ReactNode {
   const { records, error, more } = useRecord(queryKey, path);
+  const set = useSetRounds(classId);
   if (error) return <Failed error={error} />;
-  if (!records) return <Loading what="the readings" />;
+  // All of it at once: what came later would push the list away under the hand.
+  if (!records || (!set.rounds && !set.error)) return <Loading what="the readings" />;
   return (
     <>
       <SkillLines skills={records[0]?.skills ?? []} />
-      {setRounds}
+      <SetRoundsDone rounds={set.rounds ?? []} studentId={studentId} />
       <h2 className="mt-8 mb-2 text-lg font-bold">{title}</h2>
       <AttemptList pages={records.map((record) => record.page)} onMore={more} />
     </>

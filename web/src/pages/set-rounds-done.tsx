@@ -1,11 +1,11 @@
+import type { SetRoundShown } from '@green-beam/contract';
 import { format } from 'date-fns';
 import type { ReactNode } from 'react';
-import { useSetRounds } from './rounds/set-rounds.ts';
 
 interface SetRoundsDoneProps {
-  readonly classId: string | null;
+  readonly rounds: readonly SetRoundShown[];
   /** Whose rounds; without it one’s own. */
-  readonly studentId?: string;
+  readonly studentId?: string | undefined;
 }
 
 function when(dueAt: string | null): string {
@@ -13,8 +13,7 @@ function when(dueAt: string | null): string {
 }
 
 /** What was set for somebody, how much of it is done, and whether in time. */
-export function SetRoundsDone({ classId, studentId }: SetRoundsDoneProps): ReactNode {
-  const { rounds = [] } = useSetRounds(classId);
+export function SetRoundsDone({ rounds, studentId }: SetRoundsDoneProps): ReactNode {
   const own = rounds.flatMap((round) => {
     const progress = round.progress.find((one) => studentId === undefined || one.studentId === studentId);
     return progress && !round.withdrawn ? [{ round, progress }] : [];

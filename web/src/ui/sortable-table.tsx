@@ -16,10 +16,15 @@ interface SortableTableProps<Row extends { readonly id: string }> {
   readonly className?: string;
   readonly cellClass: string;
   readonly rowClass?: (row: Row) => string;
+  /** Whether it scrolls by itself, with its headings in sight. */
+  readonly isTall?: boolean;
 }
 
 /** What a row is about stays in sight while a wide table is moved aside. */
 const STAYS = 'first:sticky first:left-0 first:z-10 first:bg-paper';
+
+/** Headings of a tall table stay in sight; their line goes with them. */
+const STAYS_ON_TOP = 'sticky top-0 z-20 bg-paper shadow-[inset_0_-1.5px_0_var(--color-ink)] first:z-30';
 
 /** A table whose headings are pressed to sort by them, where a column can be sorted. */
 export function SortableTable<Row extends { readonly id: string }>({
@@ -28,6 +33,7 @@ export function SortableTable<Row extends { readonly id: string }>({
   className = '',
   cellClass,
   rowClass = () => '',
+  isTall = false,
 }: SortableTableProps<Row>): ReactNode {
   const [sorting, setSorting] = useState<SortingState>([]);
   const table = useReactTable({
@@ -40,11 +46,13 @@ export function SortableTable<Row extends { readonly id: string }>({
     getRowId: (row) => row.id,
   });
   return (
-    <div className="relative mt-6 scroll-pl-32 overflow-x-auto">
+    <div
+      className={`relative mt-6 scroll-pl-32 overflow-x-auto ${isTall ? 'max-h-[max(24rem,calc(100vh-17rem))] overflow-y-auto' : ''}`}
+    >
       <table className={`w-full text-left ${className}`}>
         <thead>
           {table.getHeaderGroups().map((group) => (
-            <tr key={group.id} className="border-b-[1.5px] border-ink">
+            <tr key={group.id} className={isTall ? '' : 'border-b-[1.5px] border-ink'}>
               {group.headers.map((header) => {
                 const { column } = header;
                 const way = column.getIsSorted() || 'none';
@@ -53,7 +61,7 @@ export function SortableTable<Row extends { readonly id: string }>({
                   <th
                     key={header.id}
                     scope="col"
-                    className={`pr-4 align-bottom text-small font-semibold ${STAYS}`}
+                    className={`pr-4 align-bottom text-small font-semibold ${STAYS} ${isTall ? STAYS_ON_TOP : ''}`}
                     aria-sort={WAYS[way]}
                   >
                     {column.getCanSort() ? (

@@ -6,6 +6,7 @@ import type { Seen } from '../sight/sight.ts';
 import {
   apparentOnScale,
   apparentY,
+  bodyShift,
   climbingFilm,
   closeView,
   contactRing,
@@ -54,6 +55,23 @@ describe('the eye on its rail', () => {
     const rise = eyeY(picture(), view, at(0)) - eyeY(picture(), view, at(60));
     const seen = (apparentY(picture(), at(0)) - apparentY(picture(), at(60))) * view.scale;
     expect((rise - seen) / 490).toBeCloseTo(60 / 300, 9);
+  });
+});
+
+describe('a vessel that ends in the view', () => {
+  it.each([
+    ['cylinder-50', 8],
+    ['beaker-250', 60],
+    ['conical-flask-250', 60],
+  ])('%s has its liquid on its floor, wherever the eye is', (id, value) => {
+    const vessel = withLook(pictureOf(readingTask(id, { value })) as LiquidColumnPicture, GLASS_LOOK);
+    const view = closeView(vessel, vessel.surfaceY, 380, 564);
+    for (const height of [-90, -35, 0, 60, 90]) {
+      const seen = at(height, vessel.surfaceY);
+      const column = (apparentY(vessel, seen) - view.topY) * view.scale;
+      const lowest = column + (vessel.floorY - vessel.surfaceY) * view.scale;
+      expect(lowest).toBeCloseTo((vessel.floorY - view.topY) * view.scale + bodyShift(vessel, view, seen), 9);
+    }
   });
 });
 

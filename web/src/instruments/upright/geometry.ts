@@ -29,6 +29,11 @@ export function apparentOnScale(picture: Eyed, seen: Seen): number {
   return apparentY(picture, seen) + rise(picture, seen, scaleDepth(picture));
 }
 
+/** How far down a vessel seems to lie when the eye is off the level, in pixels of the view: its middle is as deep as that of the liquid in it. */
+export function bodyShift(picture: Upright, view: View, seen: Pick<Seen, 'height'>): number {
+  return picture.look.endsAtFloor ? -rise(picture, seen, picture.eye.gap) * view.scale : 0;
+}
+
 /** Distance between the lines around a height, in mm; a single ring leaves room as a scale of wide divisions would. */
 function spacingAt({ marks }: Upright, y: number): number {
   const sorted = marks.map((mark) => mark.y).sort((a, b) => a - b);

@@ -48,7 +48,7 @@ export interface Look {
   };
   /** The outline of the whole tool. */
   readonly silhouette: (picture: LiquidColumnPicture) => Silhouette;
-  /** What of the tool stands still behind the liquid. */
+  /** What stands behind the liquid, and moves with it as the eye does. */
   readonly still: (props: BodyProps) => ReactNode;
   /** What rises and falls in or around the tool. */
   readonly moving: (props: BodyProps & { readonly sight: Sight }) => ReactNode;

@@ -1,7 +1,7 @@
 import { useCallback, useId, useMemo, type ReactNode } from 'react';
 import type { Sight } from '../sight/sight.ts';
 import { useDrawn, type Drawn } from '../sight/use-drawn.ts';
-import { apparentY, climbingFilm, contactRing, liquidOutline, radiusAt } from './geometry.ts';
+import { apparentY, climbingFilm, contactRing, EYE_RANGE, liquidOutline, radiusAt, rise } from './geometry.ts';
 import { Light } from './light.tsx';
 import { tintOf } from './tints.ts';
 import type { Upright, View } from './look.ts';
@@ -12,11 +12,13 @@ interface GlassProps {
   readonly weight?: number;
 }
 
-/** Heights in the view between which a wall is drawn: straight ones need two, sloping ones more. */
-function heights({ outline, floorY, look }: Upright, view: View): number[] {
+/** Heights between which a wall is drawn, as far as a moving eye brings them into the view: straight ones need two, sloping ones more. */
+function heights(picture: Upright, view: View): number[] {
+  const { outline, floorY, look } = picture;
+  const room = look.endsAtFloor ? rise(picture, { height: EYE_RANGE }, picture.eye.gap) : 0;
   const [top, bottom] = [
-    Math.max(0, view.topY),
-    Math.min(look.endsAtFloor ? floorY : Infinity, view.topY + view.height / view.scale),
+    Math.max(0, view.topY - room),
+    Math.min(look.endsAtFloor ? floorY : Infinity, view.topY + view.height / view.scale + room),
   ];
   return [
     top,
@@ -28,7 +30,7 @@ function heights({ outline, floorY, look }: Upright, view: View): number[] {
   ];
 }
 
-/** Half the inner width from the top of the view to its bottom, in pixels: [half width, height]. */
+/** Half the inner width from the top of what is drawn to its bottom, in pixels: [half width, height]. */
 function walls(picture: Upright, view: View): [number, number][] {
   return heights(picture, view).map((y) => [radiusAt(picture, y) * view.scale, (y - view.topY) * view.scale]);
 }
@@ -43,6 +45,7 @@ export function Glass({ picture, view, weight = 1 }: GlassProps): ReactNode {
   const inside = walls(picture, view);
   const thick = picture.wall * view.scale;
   const [floor, base] = inside.at(-1) ?? [0, view.height];
+  const hasFloor = picture.look.endsAtFloor && base >= (picture.floorY - view.topY) * view.scale - 1;
   const side = (sign: 1 | -1): string =>
     `${path([...inside.map(([x, y]) => [sign * x, y] as const), ...inside.toReversed().map(([x, y]) => [sign * (x + thick), y] as const)])}Z`;
   return (
@@ -52,7 +55,7 @@ export function Glass({ picture, view, weight = 1 }: GlassProps): ReactNode {
         d={`${path([...inside.map(([x, y]) => [-x, y] as const), ...inside.toReversed()])}Z`}
         fill={`url(#${id}-air)`}
       />
-      {base < view.height - 1 && (
+      {hasFloor && (
         <path
           d={`M${-floor - thick} ${base}H${floor + thick}V${base + thick}H${-floor - thick}Z`}
           fill="#d5dfd8"

@@ -1,4 +1,4 @@
-import type { BenchTask } from '@green-beam/contract';
+import type { BenchRound, BenchTask } from '@green-beam/contract';
 import { lazy, Suspense, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { RecordStrip } from '../../charts/record-strip.tsx';
@@ -7,7 +7,6 @@ import { Button } from '../../ui/button.tsx';
 import { Failed, Loading } from '../../ui/notice.tsx';
 import { isExercise, isFinished, isReading, rightAtFirst, type BenchSource } from './bench-source.ts';
 import { TaskView } from './reading/task-view.tsx';
-import { ToolChoice } from './tool-choice.tsx';
 
 // Whoever reads tools needs nothing of the exercises.
 const ExerciseView = lazy(() => import('./exercise/exercise-view.tsx'));
@@ -19,10 +18,11 @@ interface RoundProps {
   readonly choice: ChooseNext;
 }
 
-/** Offers subjects for the next round. */
-export type ChooseNext = (choose: (subjectIds: readonly string[]) => void) => ReactNode;
+/** Offers subjects for the round after one. */
+export type ChooseNext = (done: BenchRound, choose: (subjectIds: readonly string[]) => void) => ReactNode;
 
 function RoundDone({ source, visitor, choice }: RoundProps): ReactNode {
+  const { round } = source;
   const strip = source.strip.length > 0;
   return (
     <div className="mx-auto w-full max-w-xl flex-1 px-4 py-16">
@@ -33,7 +33,7 @@ function RoundDone({ source, visitor, choice }: RoundProps): ReactNode {
           ? ' The strip below shows how the readings lie about the true value: ticks spread out are scatter, ticks all to one side are a habit.'
           : ''}
       </p>
-      {choice((subjectIds) => void source.newRound(subjectIds))}
+      {round && choice(round, (subjectIds) => void source.newRound(subjectIds))}
       {visitor && (
         <p className="mt-8 text-muted">
           Nothing of this is kept.{' '}
@@ -147,13 +147,20 @@ function Round({ source, visitor, choice }: RoundProps): ReactNode {
   );
 }
 
-const TOOLS: ChooseNext = (choose) => <ToolChoice onChoose={choose} />;
+const ANOTHER_TEN: ChooseNext = ({ title, subjectIds }, choose) => (
+  <div className="mt-6 flex flex-wrap items-center gap-x-6 gap-y-2">
+    <Button onClick={() => choose(title === null ? subjectIds : [])}>Another ten</Button>
+    <Link to="/shelf" className="inline-flex min-h-11 items-center font-semibold underline underline-offset-4">
+      Take another tool
+    </Link>
+  </div>
+);
 
 /** A round from wherever it comes: its items one after the other, then what came of them. */
 export function BenchRoundView({
   source,
   visitor,
-  choice = TOOLS,
+  choice = ANOTHER_TEN,
 }: {
   readonly source: BenchSource;
   readonly visitor: boolean;

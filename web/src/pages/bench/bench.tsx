@@ -1,17 +1,35 @@
 import type { SignedIn } from '@green-beam/contract';
-import { lazy, type ReactNode } from 'react';
-import { BenchRoundView } from './bench-round.tsx';
-import { useVisitorBench } from './visitor/visitor-bench.ts';
-import { VISITOR_TOOLS } from './visitor/visitor-tools.ts';
+import { Activity, lazy, Suspense, useState, type ReactNode } from 'react';
+import { useLocation, useMatch } from 'react-router';
+import { Loading } from '../../ui/notice.tsx';
+import { toolsAt } from './shelf/tools-at.ts';
+import { VisitorRounds } from './visitor/visitor-rounds.tsx';
 
 // Whoever looks in without signing in needs nothing of a class.
 const ClassBench = lazy(() => import('./class-bench-view.tsx'));
+const ClassShelf = lazy(() => import('./shelf/class-shelf.tsx'));
+const VisitorShelf = lazy(() => import('./shelf/visitor-shelf.tsx'));
 
-function VisitorBench(): ReactNode {
-  return <BenchRoundView source={useVisitorBench(VISITOR_TOOLS)} visitor />;
+/** What of the bench an address names. */
+interface At {
+  /** What stands after /bench/; null at the bench itself, where what was begun goes on. */
+  readonly name: string | null;
+  readonly onShelf: boolean;
+  /** A name that no tool has. */
+  readonly unknown: string | null;
 }
 
-/** The bench: for visitors at once, for a class with everything kept. */
+function useAt(): At {
+  const name = useMatch('/bench/:name')?.params.name ?? null;
+  const unknown = name !== null && toolsAt(name) === null ? name : null;
+  const onShelf = useLocation().pathname === '/shelf' || unknown !== null;
+  // While one looks at the shelf, what is on the bench stays there.
+  const [last, setLast] = useState(onShelf ? null : name);
+  if (!onShelf && name !== last) setLast(name);
+  return { name: onShelf ? last : name, onShelf, unknown };
+}
+
+/** The bench with its shelf of tools: for visitors at once, for a class with everything kept. */
 export function Bench({
   signedIn,
   classId,
@@ -19,9 +37,33 @@ export function Bench({
   readonly signedIn: SignedIn | null;
   readonly classId: string | null;
 }): ReactNode {
-  return signedIn && classId ? (
-    <ClassBench key={signedIn.person.id + classId} classId={classId} signedIn={signedIn} />
-  ) : (
-    <VisitorBench />
+  const { name, onShelf, unknown } = useAt();
+  const [begun, setBegun] = useState<readonly string[]>([]);
+  const member = signedIn && classId ? { signedIn, classId } : null;
+  return (
+    <>
+      <Activity mode={onShelf ? 'hidden' : 'visible'}>
+        {member ? (
+          <ClassBench
+            key={[member.signedIn.person.id, classId, name].join(' ')}
+            {...member}
+            taken={name === null ? null : toolsAt(name)}
+          />
+        ) : (
+          <VisitorRounds name={name} onBegun={setBegun} />
+        )}
+      </Activity>
+      {onShelf && (
+        <Suspense
+          fallback={
+            <div className="px-7">
+              <Loading what="the shelf" />
+            </div>
+          }
+        >
+          {member ? <ClassShelf {...member} unknown={unknown} /> : <VisitorShelf begun={begun} unknown={unknown} />}
+        </Suspense>
+      )}
+    </>
   );
 }

@@ -3,6 +3,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useState } from 'react';
 import { fetchAgain } from '../../api/fetch-again.ts';
 import { ask } from '../../api/request.ts';
+import { newId } from '../../outbox/new-id.ts';
 import { outbox } from '../../outbox/outbox.ts';
 import type { BenchSource } from './bench-source.ts';
 import { useNotChecked } from './entry/not-checked.ts';
@@ -11,14 +12,19 @@ import { useMade } from './entry/use-made.ts';
 /** Where rounds are worked: at the tools, or on paper. */
 export type Place = 'bench' | 'numbers';
 
-/** The bench of somebody signed in: the server draws, judges and stores. On paper no round begins by itself: its kinds are chosen first. */
+/**
+ * The bench of somebody signed in: the server draws, judges and stores. On paper no round begins by itself: its kinds are chosen first.
+ * @param taken tools taken off the shelf, none of them for a mix; null to go on with the round that was worked last.
+ */
 export function useClassBench(
   classId: string,
   personId: string,
-  place: Place = 'bench',
+  place: Place,
+  taken: readonly string[] | null = null,
 ): BenchSource & { beginSetRound(setRoundId: string): Promise<void> } {
   const queries = useQueryClient();
-  const [key] = useState(() => ['round', classId, personId, place]);
+  // Each time the bench is opened the server says what is on it: another page may have taken something else since.
+  const [key] = useState(() => ['round', classId, personId, place, newId()]);
   const [added, setAdded] = useState<readonly StripMark[]>([]);
   const { made, add, clear } = useMade();
   const [postedHere] = useState(() => new Set<string>());
@@ -26,15 +32,16 @@ export function useClassBench(
     () => ask<BenchRound | null>('GET', `/classes/${classId}/rounds/current?place=${place}`),
     [classId, place],
   );
-  const startRound = (subjectIds: readonly string[]): Promise<BenchRound> =>
-    ask<BenchRound>('POST', `/classes/${classId}/rounds`, { subjectIds });
+  const takeUp = (subjectIds: readonly string[]): Promise<BenchRound> =>
+    ask<BenchRound>('POST', `/classes/${classId}/rounds/taken-up`, { subjectIds });
   const { data, error, isPending } = useQuery({
     queryKey: key,
     staleTime: Infinity,
     queryFn: async () => {
+      if (taken) return takeUp(taken);
       const round = await current();
       if (round?.tasks.some((task) => task.state !== 'closed')) return round;
-      return place === 'bench' ? startRound([]) : null;
+      return place === 'bench' ? takeUp([]) : null;
     },
   });
   // The round on the page is looked at again, and not another one begun.
@@ -68,7 +75,8 @@ export function useClassBench(
     setAdded([]);
     clear();
   };
-  const newRound = async (subjectIds: readonly string[]): Promise<void> => show(await startRound(subjectIds));
+  const newRound = async (subjectIds: readonly string[]): Promise<void> =>
+    show(await ask<BenchRound>('POST', `/classes/${classId}/rounds`, { subjectIds }));
   const beginSetRound = async (setRoundId: string): Promise<void> =>
     show(await ask<BenchRound>('POST', `/classes/${classId}/rounds`, { setRoundId }));
 

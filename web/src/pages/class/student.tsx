@@ -4,7 +4,6 @@ import type { ReactNode } from 'react';
 import { Link, useParams } from 'react-router';
 import { ask } from '../../api/request.ts';
 import { RecordSections } from '../record-sections.tsx';
-import { SetRoundsDone } from '../set-rounds-done.tsx';
 
 /** One student for the teacher. */
 export default function StudentPage({ classId }: { readonly classId: string | null }): ReactNode {
@@ -26,7 +25,8 @@ export default function StudentPage({ classId }: { readonly classId: string | nu
         queryKey={['student-record', classId, studentId]}
         path={classId && `/classes/${classId}/students/${studentId}/record`}
         title="Attempts"
-        setRounds={<SetRoundsDone classId={classId} studentId={studentId} />}
+        classId={classId}
+        studentId={studentId}
       />
     </main>
   );

@@ -9,12 +9,13 @@ import {
   revealOf,
   SituationError,
   slipById,
+  SLIPS,
   type HouseRules,
   type Picture,
   type ReadingTask,
 } from '@green-beam/core';
-import { useEffect, useMemo, useState, type ReactNode } from 'react';
-import { Link } from 'react-router';
+import { useCallback, useEffect, useMemo, useState, type ReactNode } from 'react';
+import { Link, useSearchParams } from 'react-router';
 import { createSight } from '../../instruments/sight/sight.ts';
 import { ToolStage } from '../../instruments/tool-stage.tsx';
 import { viewOf } from '../../instruments/views.ts';
@@ -23,6 +24,7 @@ import { MeasuredNumber } from '../../numbers/measured-number.tsx';
 import { useHouseRules } from '../../rules/house-rules.ts';
 import { Failed, Loading } from '../../ui/notice.tsx';
 import { useShortcuts } from '../../ui/shortcuts.ts';
+import { useMeetTool } from '../bench/shelf/use-shelf.ts';
 import { useOpening } from './use-opening.ts';
 import { DEMONSTRATED, slipShown, slipsToShow } from './demonstration.ts';
 
@@ -112,18 +114,29 @@ function Aloud({ task, shown }: { readonly task: ReadingTask; readonly shown: On
   );
 }
 
-function Wall({ rules }: { readonly rules: HouseRules }): ReactNode {
+interface WallProps {
+  readonly rules: HouseRules;
+  /** Told when a tool has been read aloud to its end. */
+  readonly onRead: (toolId: string) => void;
+}
+
+function Wall({ rules, onRead }: WallProps): ReactNode {
+  const [asked] = useSearchParams();
   const [shown, setShown] = useState((): OnWall => ({
-    toolId: 'burette-50',
+    toolId: DEMONSTRATED.find(({ id }) => id === asked.get('tool'))?.id ?? 'burette-50',
     seed: newSeed(),
     value: null,
     step: 0,
     eye: 'level',
-    slip: null,
+    slip: SLIPS.find(({ id }) => id === asked.get('slip'))?.id ?? null,
   }));
   const [typed, setTyped] = useState('');
   const task = useMemo(() => attempted(shown, rules), [shown, rules]);
   const last = useMemo(() => (typeof task === 'string' ? 0 : revealOf(task).length), [task]);
+  const readToItsEnd = shown.step > 0 && shown.step === last;
+  useEffect(() => {
+    if (readToItsEnd) onRead(shown.toolId);
+  }, [readToItsEnd, shown.toolId, onRead]);
   const picture = useMemo(() => (typeof task === 'string' ? null : pictureOf(task)), [task]);
   const sight = useMemo(
     () => createSight({ height: EYES[shown.eye], markAt: picture ? restingAt(picture) : 0 }),
@@ -263,7 +276,9 @@ function Wall({ rules }: { readonly rules: HouseRules }): ReactNode {
 /** Any tool at any value for the front of the room, read aloud step by step with a keyboard or a clicker. */
 export default function Demonstrate({ classId }: { readonly classId: string | null }): ReactNode {
   const { rules, error } = useHouseRules(classId);
-  if (rules) return <Wall rules={rules.rules} />;
+  const { mutate: meet } = useMeetTool(classId ?? '');
+  const onRead = useCallback((toolId: string) => meet({ toolId, met: true }), [meet]);
+  if (rules) return <Wall rules={rules.rules} onRead={onRead} />;
   return (
     <div className="projector min-h-screen px-8">
       {error ? <Failed error={error} /> : <Loading what="the class rules" />}

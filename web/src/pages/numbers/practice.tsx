@@ -8,7 +8,7 @@ import { useVisitorBench } from '../bench/visitor/visitor-bench.ts';
 import { KindChoice } from './kind-choice.tsx';
 import { VISITOR_EXERCISES } from './visitor-exercises.ts';
 
-const ANOTHER: ChooseNext = (choose) => <KindChoice title="Another ten" onChoose={choose} />;
+const ANOTHER: ChooseNext = (_done, choose) => <KindChoice title="Another ten" onChoose={choose} />;
 
 function Begin({ source }: { readonly source: BenchSource }): ReactNode {
   return (

@@ -21,7 +21,7 @@ function went(done: readonly WorkedItem[], kind: string): boolean[] {
 
 /** Rounds of exercises for who looks in without signing in: chosen first, and harder as they go right. */
 export const VISITOR_EXERCISES: VisitorItems = {
-  first: null,
+  opening: null,
   plan: (kinds, seed) =>
     plannedItems(
       (kinds.length > 0 ? kinds : EXERCISE_KINDS.map(({ id }) => id)).map(exerciseSubject),

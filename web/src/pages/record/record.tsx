@@ -1,6 +1,5 @@
 import type { ReactNode } from 'react';
 import { RecordSections } from '../record-sections.tsx';
-import { SetRoundsDone } from '../set-rounds-done.tsx';
 
 /** What a student has read so far, and how. */
 export default function Record({ classId }: { readonly classId: string | null }): ReactNode {
@@ -11,7 +10,7 @@ export default function Record({ classId }: { readonly classId: string | null })
         queryKey={['record', classId]}
         path={classId && `/classes/${classId}/record`}
         title="Readings and exercises"
-        setRounds={<SetRoundsDone classId={classId} />}
+        classId={classId}
       />
     </main>
   );

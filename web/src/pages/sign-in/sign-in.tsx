@@ -1,13 +1,4 @@
-import {
-  classCode,
-  teacherSignIn,
-  type ClassCode,
-  type ClassDoor,
-  type DemoSignIn,
-  type Role,
-  type StudentSignIn,
-  type TeacherSignIn,
-} from '@green-beam/contract';
+import { classCode, type ClassCode, type ClassDoor, type StudentSignIn } from '@green-beam/contract';
 import { yupResolver } from '@hookform/resolvers/yup';
 import { useMutation } from '@tanstack/react-query';
 import { useState, type ReactNode } from 'react';
@@ -17,6 +8,8 @@ import { useSessionChange } from '../../api/session.ts';
 import { Button } from '../../ui/button.tsx';
 import { Field } from '../../ui/field.tsx';
 import { ChooseName } from './choose-name.tsx';
+import { DemoDoor } from './demo-door.tsx';
+import { TeacherDoor } from './teacher-door.tsx';
 
 function messageFor(error: Error | null, field: string): string | undefined {
   if (!error) return undefined;
@@ -65,64 +58,6 @@ function StudentDoor(): ReactNode {
         Find my class
       </Button>
     </form>
-  );
-}
-
-function TeacherDoor(): ReactNode {
-  const enter = useSessionChange<TeacherSignIn>('POST', () => '/session/teacher');
-  const { register, handleSubmit, formState } = useForm({
-    resolver: yupResolver(teacherSignIn),
-    defaultValues: { email: '', password: '' },
-  });
-  return (
-    <form className="flex flex-col gap-4" onSubmit={(event) => void handleSubmit((body) => enter.mutate(body))(event)}>
-      <Field
-        label="E-mail"
-        type="email"
-        autoComplete="username"
-        error={formState.errors.email?.message}
-        {...register('email')}
-      />
-      <Field
-        label="Password"
-        type="password"
-        autoComplete="current-password"
-        hint="Forgotten? Your school’s administrator can make a link for a new one."
-        error={formState.errors.password?.message ?? enter.error?.message}
-        {...register('password')}
-      />
-      <Button type="submit" look="plain" disabled={enter.isPending} className="self-start">
-        Sign in
-      </Button>
-    </form>
-  );
-}
-
-const DEMO_ROLES: readonly [role: Role, text: string][] = [
-  ['student', 'As Ines, a student'],
-  ['teacher', 'As Maren, a teacher'],
-  ['administrator', 'As Halima, the administrator'],
-];
-
-function DemoDoor(): ReactNode {
-  const enter = useSessionChange<DemoSignIn>('POST', () => '/session/demo');
-  return (
-    <section className="mt-10 border-t border-hairline pt-6">
-      <h2 className="text-lg font-bold">Look around Saltmarsh School</h2>
-      <p className="text-muted">Sample data, all of it invented. One tap, no password.</p>
-      <div className="mt-3 flex flex-wrap gap-3">
-        {DEMO_ROLES.map(([role, text]) => (
-          <Button key={role} look="plain" disabled={enter.isPending} onClick={() => enter.mutate({ role })}>
-            {text}
-          </Button>
-        ))}
-      </div>
-      {enter.error && (
-        <p role="alert" className="mt-2 text-slip">
-          {enter.error.message}
-        </p>
-      )}
-    </section>
   );
 }
 

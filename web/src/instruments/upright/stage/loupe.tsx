@@ -1,7 +1,7 @@
 import { useCallback, useId, useMemo, type ReactNode } from 'react';
 import { useSeen, type Sight } from '../../sight/sight.ts';
 import { useDrawn, type Drawn } from '../../sight/use-drawn.ts';
-import { apparentY, printedWidth } from '../geometry.ts';
+import { apparentY, bodyShift, printedWidth } from '../geometry.ts';
 import { PrintedScale, scaleShift } from '../printed-scale.tsx';
 import type { Upright, View } from '../look.ts';
 
@@ -38,9 +38,16 @@ function Magnified({
       [picture, view],
     ),
   );
+  const body = useDrawn<SVGGElement>(
+    sight,
+    useCallback(
+      (seen): Drawn => ({ transform: `translate(0 ${bodyShift(picture, view, seen).toFixed(2)})` }),
+      [picture, view],
+    ),
+  );
   return (
     <>
-      {picture.look.still({ picture, view, weight: WEIGHT })}
+      <g ref={body}>{picture.look.still({ picture, view, weight: WEIGHT })}</g>
       {picture.look.moving({ picture, view, sight, weight: WEIGHT })}
       <g ref={scale}>
         <PrintedScale picture={picture} view={view} weight={WEIGHT} />

@@ -4,7 +4,7 @@ import { Layer, SlidingLayer, Stage, type StageBox, type Window } from '../../la
 import { aimedAt, useMarkAt, type Seen } from '../../sight/sight.ts';
 import type { StageProps } from '../../view.ts';
 import { EyeRail } from './eye-rail.tsx';
-import { closeView, printedWidth } from '../geometry.ts';
+import { bodyShift, closeView, printedWidth } from '../geometry.ts';
 import type { Upright, View } from '../look.ts';
 import { Loupe } from './loupe.tsx';
 import { Beam, RightPath, WrongPath } from './overlays.tsx';
@@ -105,6 +105,7 @@ export function UprightStage({
   const width = printedWidth(picture) * view.scale;
   const wrongEye = wrongPath.some((piece) => piece.kind === 'sight');
   const shift = useCallback((seen: Seen) => scaleShift(picture, view, seen), [picture, view]);
+  const shiftOfBody = useCallback((seen: Seen) => bodyShift(picture, view, seen), [picture, view]);
   const atClose = `translate(${CLOSE.x} ${CLOSE.y})`;
   return (
     <Stage box={box} label={`${name}. Turn on the description in words to read it without seeing it.`}>
@@ -113,8 +114,10 @@ export function UprightStage({
           <WholeView picture={picture} name={name} view={view} markAt={markAt} width={width} {...additions} />
         )}
         {box === NARROW && additions.beside?.(NARROW)}
-        <g transform={atClose}>{picture.look.still({ picture, view })}</g>
       </Layer>
+      <SlidingLayer box={box} window={FRAME} sight={sight} shift={shiftOfBody}>
+        <g transform={atClose}>{picture.look.still({ picture, view })}</g>
+      </SlidingLayer>
       <Layer box={box} window={FRAME}>
         <g transform={atClose}>{picture.look.moving({ picture, view, sight })}</g>
       </Layer>

@@ -1,5 +1,6 @@
 import { instrumentById } from '@green-beam/core';
 import { useCallback, useLayoutEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import { Link } from 'react-router';
 import { ToolStage } from '../../../instruments/tool-stage.tsx';
 import { viewOf } from '../../../instruments/views.ts';
 import { Button } from '../../../ui/button.tsx';
@@ -74,9 +75,14 @@ export function TaskView({ task, source, of, onNext }: TaskViewProps): ReactNode
         />
       </div>
       <section className="pb-6 wide:pt-6" aria-label="The question">
-        <p className="text-small font-semibold text-muted">
-          {progressOf('Reading', task, of, reading)}
-          {task.toolCode === null ? '' : `, on ${task.toolCode}`}
+        <p className="flex flex-wrap justify-between gap-x-4 text-small font-semibold text-muted">
+          <span>
+            {progressOf('Reading', task, of, reading)}
+            {task.toolCode === null ? '' : `, on ${task.toolCode}`}
+          </span>
+          <Link to="/shelf" className="-my-3 py-3 font-normal underline decoration-hairline underline-offset-4">
+            Take another tool
+          </Link>
         </p>
         <h1 className="mt-1 text-2xl font-bold">{task.question}</h1>
         {described && <p className="mt-3 border-l-[3px] border-beam pl-4">{view.words({ picture, sight, state })}</p>}

@@ -15,8 +15,8 @@ export interface VisitorTask {
 
 /** What a visitor's rounds are made of: tools, or kinds of exercises. */
 export interface VisitorItems {
-  /** What the first round begins with; null where it is to be chosen. */
-  readonly first: readonly PlannedItem[] | null;
+  /** The round that begins by itself, and its first item where one is fixed; null where it is to be chosen. */
+  readonly opening: { readonly subjectIds: readonly string[]; readonly first?: PlannedItem } | null;
   plan(subjectIds: readonly string[], seed: number): Iterator<PlannedItem, never>;
   /** @param done what was drawn before, with how each went at the first try. */
   drawn(item: PlannedItem, position: number, done: readonly WorkedItem[]): VisitorTask;
@@ -30,6 +30,7 @@ export interface WorkedItem {
 
 interface VisitorRound {
   readonly id: string;
+  readonly subjectIds: readonly string[];
   readonly plan: Iterator<PlannedItem, never>;
   readonly tasks: readonly VisitorTask[];
 }
@@ -45,6 +46,7 @@ function newVisitorRound(
   const plan = items.plan(subjectIds, seed);
   return {
     id: newId(),
+    subjectIds,
     plan,
     tasks: [items.drawn(first === undefined ? plan.next().value : { ...first, seed }, 0, done)],
   };
@@ -85,7 +87,9 @@ const NONE: ReadonlySet<string> = new Set();
 
 /** A bench that needs no account: drawn, judged and forgotten in the browser. */
 export function useVisitorBench(items: VisitorItems): BenchSource {
-  const [round, setRound] = useState(() => (items.first ? newVisitorRound(items, [], [], items.first[0]) : null));
+  const [round, setRound] = useState(() =>
+    items.opening ? newVisitorRound(items, items.opening.subjectIds, [], items.opening.first) : null,
+  );
   const [earlier, setEarlier] = useState<readonly WorkedItem[]>([]);
   const { made, add, clear } = useMade();
   const [tried, setTried] = useState<readonly Tried[]>([]);
@@ -149,6 +153,7 @@ export function useVisitorBench(items: VisitorItems): BenchSource {
   const shown: BenchRound | null = round && {
     id: round.id,
     title: null,
+    subjectIds: round.subjectIds,
     rules: VISITORS,
     tasks: round.tasks.map((one) => one.shown),
     strip: [],

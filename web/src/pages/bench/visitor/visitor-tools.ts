@@ -2,9 +2,9 @@ import {
   cautionsFor,
   completeRules,
   drawTask,
+  FIRST_TOOLS,
   hintsFor,
   instrumentById,
-  instrumentIds,
   pictureOf,
   plannedItems,
   questionFor,
@@ -18,10 +18,8 @@ import type { VisitorItems } from './visitor-bench.ts';
 /** The first picture a visitor sees. */
 const FIRST = { subjectId: 'cylinder-50', seed: 0, aim: [] };
 
-/** Rounds of readings, for who looks in without signing in. */
-export const VISITOR_TOOLS: VisitorItems = {
-  first: [FIRST],
-  plan: (ids, seed) => plannedItems((ids.length > 0 ? ids : instrumentIds()).map(toolSubject), seed, completeRules()),
+const READINGS: Omit<VisitorItems, 'opening'> = {
+  plan: (ids, seed) => plannedItems((ids.length > 0 ? ids : FIRST_TOOLS).map(toolSubject), seed, completeRules()),
   drawn: ({ subjectId, seed, aim }, position) => {
     const task = drawTask(subjectId, { seed, aim });
     return {
@@ -42,3 +40,8 @@ export const VISITOR_TOOLS: VisitorItems = {
     };
   },
 };
+
+/** Rounds of readings, for who looks in without signing in. @param subjectIds tools of the first round; none for a mix. */
+export function visitorReadings(subjectIds: readonly string[]): VisitorItems {
+  return { ...READINGS, opening: { subjectIds, ...(subjectIds.length === 0 && { first: FIRST }) } };
+}

@@ -1,0 +1,113 @@
+import type { BoardCell, BoardRow } from '@green-beam/contract';
+import { SKILLS } from '@green-beam/core';
+import { useQuery } from '@tanstack/react-query';
+import { createColumnHelper } from '@tanstack/react-table';
+import { useMemo, useState, type ReactNode } from 'react';
+import { Link } from 'react-router';
+import { ask } from '../../../api/request.ts';
+import { Failed, Loading } from '../../../ui/notice.tsx';
+import { SortableTable } from '../../../ui/sortable-table.tsx';
+import { useNow } from '../../../ui/use-now.ts';
+import { byNeed, partRight } from './need.ts';
+import { SkillCell } from './skill-cell.tsx';
+import { SkillDetails, type OpenedCell } from './skill-details.tsx';
+import { WhatToDo } from './what-to-do.tsx';
+
+/** How often the minutes on the page are counted anew, in milliseconds. */
+const EVERY = 20_000;
+
+const column = createColumnHelper<BoardRow>();
+
+function cellOf(row: BoardRow, skill: string): BoardCell | undefined {
+  return row.skills.find((one) => one.skill === skill);
+}
+
+function columnsFor(skills: readonly (typeof SKILLS)[number][], onOpen: (opened: OpenedCell) => void) {
+  return [
+    column.accessor('label', {
+      header: 'Student',
+      cell: ({ row }) => (
+        <Link
+          className="inline-block py-1.5 font-semibold whitespace-nowrap underline decoration-hairline underline-offset-4 hover:decoration-beam"
+          to={`/class/student/${row.original.id}`}
+        >
+          {row.original.label}
+        </Link>
+      ),
+    }),
+    ...skills.map(({ id, name }) =>
+      column.accessor(
+        (row) => {
+          const cell = cellOf(row, id);
+          return (cell && partRight(cell)) ?? -1;
+        },
+        {
+          id,
+          header: name,
+          cell: ({ row: { original: row } }) => {
+            const cell = cellOf(row, id);
+            return (
+              <SkillCell
+                cell={cell}
+                label={`${row.label}, ${name}`}
+                onOpen={(from) => cell && onOpen({ row, skillName: name, cell, from })}
+              />
+            );
+          },
+        },
+      ),
+    ),
+  ];
+}
+
+function BoardTable({ rows }: { readonly rows: BoardRow[] }): ReactNode {
+  const [opened, setOpened] = useState<OpenedCell | null>(null);
+  const skills = useMemo(() => SKILLS.filter(({ id }) => rows.some((row) => cellOf(row, id))), [rows]);
+  const columns = useMemo(() => columnsFor(skills, setOpened), [skills]);
+  return (
+    <>
+      <SortableTable
+        rows={rows}
+        columns={columns}
+        isTall
+        cellClass="pr-3 align-top min-w-20 first:min-w-0 first:pr-5"
+      />
+      {opened && <SkillDetails opened={opened} onClose={() => setOpened(null)} />}
+    </>
+  );
+}
+
+/** The class now: what to do first, then every student by skill, those on top who need the teacher. */
+export default function Overview({ classId }: { readonly classId: string | null }): ReactNode {
+  const {
+    data: rows,
+    error,
+    refetch,
+  } = useQuery({
+    queryKey: ['board', classId],
+    queryFn: () => ask<BoardRow[]>('GET', `/classes/${classId ?? ''}/board`),
+    enabled: classId !== null,
+  });
+  const now = useNow(EVERY);
+  const ordered = useMemo(() => byNeed(rows ?? [], now), [rows, now]);
+  return (
+    <main className="mx-auto w-full max-w-7xl px-4 pt-4 wide:px-7">
+      <h1 className="sr-only">Overview</h1>
+      {error && <Failed error={error} again={() => void refetch()} />}
+      {classId === null && <p className="mt-6">You have no class yet. Make one under “Students”.</p>}
+      {classId !== null && !rows && !error && <Loading what="the overview" />}
+      {rows?.length === 0 && (
+        <p className="mt-6 text-muted">Nobody is on the list yet. Import your class list under “Students”.</p>
+      )}
+      {rows && rows.length > 0 && classId !== null && (
+        <>
+          <WhatToDo classId={classId} rows={rows} now={now} />
+          <p className="mt-4 -mb-4 text-small text-muted">
+            The bar shows how much was right at the first try. An open bar: too early to say. Press a bar to see more.
+          </p>
+          <BoardTable rows={ordered} />
+        </>
+      )}
+    </main>
+  );
+}

@@ -1,0 +1,51 @@
+import type { BoardCell } from '@green-beam/contract';
+import { practiceSlipById } from '@green-beam/core';
+import type { ReactNode } from 'react';
+import { partRight } from './need.ts';
+
+/** Below this part of right first tries, the commonest slip stands under the bar, if it was made often enough. */
+const NEEDS_WORK = 0.6;
+const OFTEN = 3;
+
+interface SkillCellProps {
+  readonly cell: BoardCell | undefined;
+  /** What the bar is about, for who does not see it. */
+  readonly label: string;
+  readonly onOpen: (from: HTMLElement) => void;
+}
+
+function inWords({ sound, readings }: BoardCell, part: number | null): string {
+  return part === null ? `too early to say, ${readings} so far` : `${sound} of ${readings} right at the first try`;
+}
+
+/** How much of a skill was right at the first try, as a bar; under it the commonest slip of who needs help. */
+export function SkillCell({ cell, label, onOpen }: SkillCellProps): ReactNode {
+  if (!cell) {
+    return (
+      <span className="block pt-1.5 text-muted">
+        <span aria-hidden="true">–</span>
+        <span className="sr-only">not yet</span>
+      </span>
+    );
+  }
+  const part = partRight(cell);
+  const [worst] = cell.slips;
+  return (
+    <button
+      type="button"
+      aria-haspopup="dialog"
+      aria-label={`${label}: ${inWords(cell, part)}`}
+      className="flex min-h-9 w-full flex-col items-start pt-3 pb-2 text-left"
+      onClick={(event) => onOpen(event.currentTarget)}
+    >
+      <span className={`block h-2.5 w-12 ${part === null ? 'border border-muted/60' : 'bg-hairline/70'}`}>
+        {part !== null && <span className="block h-full bg-ink" style={{ width: `${100 * part}%` }} />}
+      </span>
+      {part !== null && part < NEEDS_WORK && worst && worst.count >= OFTEN && (
+        <span className="mt-1 block text-[0.8125rem] leading-tight text-slip">
+          {practiceSlipById(worst.id).name} <span className="font-mono">{worst.count}</span>
+        </span>
+      )}
+    </button>
+  );
+}
