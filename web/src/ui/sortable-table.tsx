@@ -47,7 +47,7 @@ export function SortableTable<Row extends { readonly id: string }>({
   });
   return (
     <div
-      className={`relative mt-6 scroll-pl-32 overflow-x-auto ${isTall ? 'max-h-[max(24rem,calc(100vh-17rem))] overflow-y-auto' : ''}`}
+      className={`relative mt-6 scroll-pl-32 overflow-x-auto ${isTall ? 'max-h-[75vh] overflow-y-auto wide:max-h-none wide:min-h-72 wide:flex-1' : ''}`}
     >
       <table className={`w-full text-left ${className}`}>
         <thead>

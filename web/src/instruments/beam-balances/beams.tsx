@@ -1,5 +1,6 @@
 import type { BeamPicture, DrawnBeam } from '@green-beam/core';
-import { memo, type ReactNode } from 'react';
+import { memo, useId, type ReactNode } from 'react';
+import { Light } from '../light.tsx';
 import { barTop, beamX, ZERO_AT, type BalanceLayout } from './geometry.ts';
 
 const INK = '#13251f';
@@ -13,10 +14,11 @@ interface BeamProps {
   readonly beam: DrawnBeam;
   readonly y: number;
   readonly layout: BalanceLayout;
+  readonly face: string;
 }
 
 /** One bar with its scale on its face and its notches in its upper edge. */
-function Bar({ beam, y, layout }: BeamProps): ReactNode {
+function Bar({ beam, y, layout, face }: BeamProps): ReactNode {
   const x = (mm: number): number => beamX(layout, mm);
   const { bar } = layout;
   const edge = beam.notches
@@ -28,7 +30,7 @@ function Bar({ beam, y, layout }: BeamProps): ReactNode {
     <g stroke={INK} fill={INK}>
       <path
         d={`M${x(-ZERO_AT)} ${y}${edge}L${x(beam.length + END)} ${y}V${y + bar}H${x(-ZERO_AT)}Z`}
-        fill="#dfe4e1"
+        fill={face}
         stroke={EDGE}
         strokeWidth="1.2"
       />
@@ -60,15 +62,17 @@ export const Beams = memo(function Beams({
   readonly picture: BeamPicture;
   readonly layout: BalanceLayout;
 }): ReactNode {
+  const id = useId();
   const { pivot, scale } = layout;
   const [top, bottom] = [barTop(layout, 0), barTop(layout, picture.beams.length - 1) + layout.bar];
   const end = beamX(layout, (picture.beams[0]?.length ?? 0) + END);
   const tip = barTop(layout, 0) + (bottom - top) / 2;
   return (
     <g className="own-ink" strokeLinejoin="round">
+      <Light id={id} names={['bar', 'jaw', 'rider']} />
       <path
         d={`M${pivot.x - picture.arm * scale - 16} ${pivot.y - 5}H${pivot.x}V${pivot.y + 5}H${pivot.x - picture.arm * scale - 16}Z`}
-        fill="#c9cfcc"
+        fill={`url(#${id}-bar)`}
         stroke={EDGE}
       />
       <rect
@@ -77,7 +81,7 @@ export const Beams = memo(function Beams({
         width="14"
         height="18"
         rx="2"
-        fill="#9aa5a0"
+        fill={`url(#${id}-rider)`}
         stroke={EDGE}
       />
       <rect
@@ -86,13 +90,21 @@ export const Beams = memo(function Beams({
         width="14"
         height={bottom - top + 16}
         rx="3"
-        fill="#b3bcb7"
+        fill={`url(#${id}-jaw)`}
         stroke={EDGE}
       />
       {picture.beams.map((beam, i) => (
-        <Bar key={i} beam={beam} y={barTop(layout, i)} layout={layout} />
+        <Bar key={i} beam={beam} y={barTop(layout, i)} layout={layout} face={`url(#${id}-bar)`} />
       ))}
-      <rect x={end - 6} y={top - 8} width="12" height={bottom - top + 16} rx="3" fill="#b3bcb7" stroke={EDGE} />
+      <rect
+        x={end - 6}
+        y={top - 8}
+        width="12"
+        height={bottom - top + 16}
+        rx="3"
+        fill={`url(#${id}-jaw)`}
+        stroke={EDGE}
+      />
       <path d={`M${end + 6} ${tip - 4}L${end + 22} ${tip}L${end + 6} ${tip + 4}Z`} fill="#8fa198" />
       <path
         d={`M${pivot.x} ${pivot.y - 9}L${pivot.x + 8} ${pivot.y + 7}H${pivot.x - 8}Z`}
@@ -112,11 +124,13 @@ export const Stand = memo(function Stand({
   readonly picture: BeamPicture;
   readonly layout: BalanceLayout;
 }): ReactNode {
+  const id = useId();
   const { pivot, baseY, scale } = layout;
   const end = beamX(layout, (picture.beams[0]?.length ?? 0) + END);
   const middle = (barTop(layout, 0) + barTop(layout, picture.beams.length - 1) + layout.bar) / 2;
   return (
-    <g fill="#8fa198" stroke="#53665d" strokeWidth="1.2" strokeLinejoin="round">
+    <g fill={`url(#${id}-casting)`} stroke="#53665d" strokeWidth="1.2" strokeLinejoin="round">
+      <Light id={id} names={['casting']} />
       <path d={`M${pivot.x - 14} ${pivot.y + 8}H${pivot.x + 14}L${pivot.x + 26} ${baseY - 16}H${pivot.x - 26}Z`} />
       <path d={`M${end + 26} ${middle - 40}H${end + 38}V${baseY - 16}H${end + 26}Z`} />
       <line x1={end + 24} x2={end + 40} y1={middle} y2={middle} stroke="var(--color-beam)" strokeWidth="2.5" />

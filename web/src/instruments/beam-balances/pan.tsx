@@ -1,5 +1,6 @@
 import type { BeamPicture } from '@green-beam/core';
-import type { ReactNode } from 'react';
+import { useId, type ReactNode } from 'react';
+import { Light } from '../light.tsx';
 import { thingTint } from '../thing-tints.ts';
 import type { BalanceLayout } from './geometry.ts';
 
@@ -59,13 +60,15 @@ function Laden({ x, y, vessel, thing, count }: LadenProps): ReactNode {
 
 /** The pan at the end of the arm, standing on it or hanging from it, with what is on it. */
 export function Pan({ picture, layout, vessel, thing, free }: PanProps): ReactNode {
+  const id = useId();
   const { pivot, scale, baseY } = layout;
   const x = pivot.x - picture.arm * scale;
   const hangs = picture.pan === 'hangs';
   const y = hangs ? (picture.under === null ? baseY - 74 : pivot.y + 50) : pivot.y - 34;
   const hung = picture.under !== null && thing;
   return (
-    <g fill="#c9cfcc" stroke="#6d8078" strokeWidth="1.4">
+    <g fill={`url(#${id}-pan)`} stroke="#6d8078" strokeWidth="1.4">
+      <Light id={id} names={['pan']} />
       {hangs ? (
         <path
           d={`M${x} ${pivot.y + 4}V${pivot.y + 22}M${x} ${pivot.y + 22}L${x - 48} ${y}M${x} ${pivot.y + 22}L${x + 48} ${y}`}
@@ -96,9 +99,11 @@ export function Pan({ picture, layout, vessel, thing, free }: PanProps): ReactNo
 export function Platform({ layout, picture }: Pick<PanProps, 'layout' | 'picture'>): ReactNode {
   const x = layout.pivot.x - picture.arm * layout.scale;
   const y = layout.baseY - 40;
+  const id = useId();
   if (picture.pan !== 'hangs') return null;
   return (
     <>
+      <Light id={id} names={['pan']} />
       {picture.under !== null && (
         <g>
           <rect x={x - 43} y={y - 52} width="86" height="51" fill="#2f7ea8" fillOpacity="0.28" />
@@ -112,7 +117,7 @@ export function Platform({ layout, picture }: Pick<PanProps, 'layout' | 'picture
       )}
       <path
         d={`M${x - 62} ${layout.baseY - 40}H${x + 62}V${layout.baseY - 34}H${x + 6}V${layout.baseY - 16}H${x - 6}V${layout.baseY - 34}H${x - 62}Z`}
-        fill="#b3bcb7"
+        fill={`url(#${id}-pan)`}
         stroke="#6d8078"
       />
     </>

@@ -1,5 +1,6 @@
 import { describeRiders, type BeamPicture } from '@green-beam/core';
-import { useCallback, useRef, type ReactNode } from 'react';
+import { useCallback, useId, useRef, type ReactNode } from 'react';
+import { Light } from '../light.tsx';
 import { useDrag } from '../sight/drag.ts';
 import type { Balance, BalanceNow } from './balance.ts';
 import { barTop, beamX, letGo, type BalanceLayout } from './geometry.ts';
@@ -31,11 +32,13 @@ export function RiderBody({
   readonly seated: boolean;
   readonly lit?: boolean;
 }): ReactNode {
+  const id = useId();
   return (
     <g transform={`translate(0 ${seated ? NOTCH : 0})`}>
+      <Light id={id} names={['rider']} />
       <path
         d={`M${-half} -20Q${-half} -24 ${-half + 4} -24H${half - 4}Q${half} -24 ${half} -20V-7H4L0 0L-4 -7H${-half}Z`}
-        fill={lit ? 'var(--color-beam)' : '#7c8b84'}
+        fill={lit ? 'var(--color-beam)' : `url(#${id}-rider)`}
         stroke="#2c3d36"
         strokeWidth="1.3"
         strokeLinejoin="round"

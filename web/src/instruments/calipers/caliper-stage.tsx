@@ -172,7 +172,7 @@ export default function CaliperStage({
       >
         <WholeCaliper picture={picture} sight={sight} box={layout.box} at={whole} between={between} turned={turned} />
         <Layer box={layout.box}>
-          <text x={layout.x} y="18" fontSize="15" fill="var(--color-muted)">
+          <text x={layout.x} y="14" fontSize="15" fill="var(--color-muted)">
             {name}, main scale in cm
           </text>
         </Layer>

@@ -1,5 +1,6 @@
 import type { CaliperPicture } from '@green-beam/core';
-import { memo, type ReactNode } from 'react';
+import { memo, useId, type ReactNode } from 'react';
+import { Light } from '../light.tsx';
 import { at, type View } from './geometry.ts';
 
 interface ScaleProps {
@@ -30,10 +31,12 @@ export const MainScale = memo(function MainScale({
   weight = 1,
   whole = false,
 }: MainScaleProps): ReactNode {
+  const id = useId();
   const [from, to] = whole ? [at(view, BEYOND.from), at(view, BEYOND.to)] : [0, view.width];
   return (
     <g className="own-ink" stroke="var(--color-ink)" fill="var(--color-ink)">
-      <rect x={from} width={to - from} height={height} fill="#d6dbd8" stroke="none" />
+      <Light id={id} names={['bar']} />
+      <rect x={from} width={to - from} height={height} fill={`url(#${id}-bar)`} stroke="none" />
       {picture.marks.map(({ x, rank, label }) => {
         const left = at(view, x);
         if (!whole && (left < -20 || left > view.width + 20)) return null;
@@ -67,8 +70,10 @@ export const VernierScale = memo(function VernierScale({
   position,
   weight = 1,
 }: ScaleProps & { readonly position: number }): ReactNode {
+  const id = useId();
   return (
     <g className="own-ink" stroke="var(--color-ink)" fill="var(--color-ink)">
+      <Light id={id} names={['slide']} />
       <rect
         x={at(view, position - picture.edge)}
         width={Math.max(
@@ -76,7 +81,7 @@ export const VernierScale = memo(function VernierScale({
           at(view, position + (picture.vernierMarks.at(-1)?.x ?? 0) + picture.edge) - at(view, position - picture.edge),
         )}
         height={height}
-        fill="#e7ebe8"
+        fill={`url(#${id}-slide)`}
         stroke="#8d9793"
         strokeWidth="1.2"
       />

@@ -1,5 +1,6 @@
 import type { CaliperPicture } from '@green-beam/core';
-import { useCallback, type ReactNode } from 'react';
+import { useCallback, useId, type ReactNode } from 'react';
+import { Light } from '../light.tsx';
 import { Layer, SlidingLayer, type StageBox } from '../layers.tsx';
 import type { Seen, Sight } from '../sight/sight.ts';
 import { thingTint } from '../thing-tints.ts';
@@ -19,8 +20,10 @@ interface WholeCaliperProps {
 const BEAM = { from: -14, to: 206, height: 12 };
 const JAW = { height: 30, width: 9 };
 const INSIDE = 13;
-const METAL = '#c9cfcc';
 const EDGE = '#6d8078';
+const BRIGHT = '#f8faf9';
+/** The ground face of a jaw, a hair inside its edge. */
+const MEASURING_FACE = `M-0.5 ${BEAM.height + 1}V${BEAM.height + JAW.height - 1}`;
 
 interface ThingProps extends Omit<WholeCaliperProps, 'box' | 'at' | 'between'> {
   readonly size: number;
@@ -55,7 +58,7 @@ function Outside({ picture, sight, size, turned }: ThingProps): ReactNode {
 function Inside({ picture, size }: Pick<ThingProps, 'picture' | 'size'>): ReactNode {
   return (
     <path
-      d={`M-5 -24H0V-3H-5ZM${size} -24H${size + 5}V-3H${size}Z`}
+      d={`M-5 -14H0V-3H-5ZM${size} -14H${size + 5}V-3H${size}Z`}
       fill={thingTint(picture.thing.name)}
       stroke="#13251f"
     />
@@ -84,9 +87,10 @@ export function WholeCaliper({ picture, sight, box, at, between, turned }: Whole
   const end = (picture.vernierMarks.at(-1)?.x ?? 0) + edge;
   const moved = useCallback(({ markAt }: Seen) => markAt * at.scale, [at]);
   const size = (turned ? (held.turnedX ?? picture.slideX) : picture.slideX) - (picture.closedX ?? 0);
+  const id = useId();
   const metal = {
     transform: `translate(${at.x} ${at.y}) scale(${at.scale})`,
-    fill: METAL,
+    fill: `url(#${id}-bar)`,
     stroke: EDGE,
     strokeWidth: 1.1 / at.scale,
     strokeLinejoin: 'round',
@@ -105,30 +109,60 @@ export function WholeCaliper({ picture, sight, box, at, between, turned }: Whole
         </g>
       </SlidingLayer>
       <Layer box={box}>
+        <Light id={id} names={['bar', 'slide', 'jaw', 'rider']} />
         <g {...metal}>
           <rect x={BEAM.from} width={BEAM.to - BEAM.from} height={BEAM.height} />
-          <path d={`M${BEAM.from} 0V${-INSIDE + 4}H-5L0 ${-INSIDE}V0Z`} />
-          <path
-            d={`M${BEAM.from} ${BEAM.height}H0V${BEAM.height + JAW.height}H-2L${-JAW.width} ${BEAM.height + 10}Z`}
-          />
+          <g fill={`url(#${id}-jaw)`}>
+            <path d={`M${BEAM.from} 0V${-INSIDE + 4}H-5L0 ${-INSIDE}V0Z`} />
+            <path
+              d={`M${BEAM.from} ${BEAM.height}H0V${BEAM.height + JAW.height}H-2L${-JAW.width} ${BEAM.height + 10}Z`}
+            />
+          </g>
+          <path d={MEASURING_FACE} stroke={BRIGHT} strokeWidth={2.2 / at.scale} />
           {between && held.use === 'outside' && <Outside picture={picture} sight={sight} size={size} turned={turned} />}
         </g>
       </Layer>
       <SlidingLayer box={box} window={window} sight={sight} shift={moved} way="right">
         <g {...metal}>
-          <path
-            d={`M0 ${BEAM.height}H${JAW.width + 5}L${JAW.width} ${BEAM.height + 10}L2 ${BEAM.height + JAW.height}H0Z`}
-          />
-          <path d={`M0 0V${-INSIDE}L5 ${-INSIDE + 4}H12V0Z`} />
+          <g fill={`url(#${id}-jaw)`}>
+            <path
+              d={`M0 ${BEAM.height}H${JAW.width + 5}L${JAW.width} ${BEAM.height + 10}L2 ${BEAM.height + JAW.height}H0Z`}
+            />
+            <path d={`M0 0V${-INSIDE}L5 ${-INSIDE + 4}H12V0Z`} />
+          </g>
+          <path d={MEASURING_FACE} transform="scale(-1 1)" stroke={BRIGHT} strokeWidth={2.2 / at.scale} />
           <rect
             x={Math.min(-edge, 0)}
             y={BEAM.height * 0.42}
             width={end + Math.max(edge, 0)}
             height={BEAM.height * 0.58 + 5}
             rx="0.8"
-            fill="#dfe4e1"
+            fill={`url(#${id}-slide)`}
           />
-          <rect x={end - 7} y={-3.4} width="5" height="3.8" rx="0.6" fill="#9aa5a0" />
+          <rect x={end - 7} y={-3.4} width="5" height="3.8" rx="0.6" fill={`url(#${id}-rider)`} />
+          {[1, 2, 3, 4].map((groove) => (
+            <line
+              key={groove}
+              x1={end - 7 + groove}
+              x2={end - 7 + groove}
+              y1={-3.2}
+              y2={0.2}
+              stroke="#3d4b45"
+              strokeWidth={0.8 / at.scale}
+            />
+          ))}
+          <rect x={end - 18} y={BEAM.height + 4.6} width="11" height="3" rx="1.2" fill={`url(#${id}-rider)`} />
+          {Array.from({ length: 9 }, (_, groove) => (
+            <line
+              key={groove}
+              x1={end - 17 + groove * 1.12}
+              x2={end - 17 + groove * 1.12}
+              y1={BEAM.height + 5}
+              y2={BEAM.height + 7.3}
+              stroke="#3d4b45"
+              strokeWidth={0.8 / at.scale}
+            />
+          ))}
         </g>
       </SlidingLayer>
       <Layer box={box}>

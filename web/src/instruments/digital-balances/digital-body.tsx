@@ -1,7 +1,8 @@
 import type { DisplayPicture } from '@green-beam/core';
-import type { ReactNode } from 'react';
+import { useId, type ReactNode } from 'react';
 import { useNumerals } from '../../numbers/decimal-mark.ts';
 import type { Shown } from '../display/shown.ts';
+import { Light } from '../light.tsx';
 import { thingTint } from '../thing-tints.ts';
 
 interface DigitalBodyProps {
@@ -85,10 +86,12 @@ function Shield({ open }: { readonly open: boolean }): ReactNode {
 /** A digital balance seen from the front: pan, what is on it, display. */
 export function DigitalBody({ picture, shown, vessel, thing, putRight }: DigitalBodyProps): ReactNode {
   const numerals = useNumerals();
+  const id = useId();
   const fine = picture.instrumentId === 'digital-balance-milligram';
   const open = fine && picture.weighables?.spoilt?.how === 'draught' && !putRight;
   return (
     <g className="own-ink">
+      <Light id={id} names={['case', 'pan', 'rider', 'slide']} />
       {thing && <Thing picture={picture} vessel={vessel} putRight={putRight} />}
       {vessel && (
         <path
@@ -101,18 +104,28 @@ export function DigitalBody({ picture, shown, vessel, thing, putRight }: Digital
       {fine && <Shield open={open} />}
       <path
         d={`M${MIDDLE - 128} ${PAN_Y}H${MIDDLE + 128}L${MIDDLE + 118} ${PAN_Y + 11}H${MIDDLE - 118}Z`}
-        fill="#d6dbd8"
+        fill={`url(#${id}-pan)`}
         stroke="#6d8078"
         strokeWidth="1.4"
       />
-      <rect x={MIDDLE - 20} y={PAN_Y + 11} width="40" height="20" fill="#9aa5a0" stroke="#6d8078" />
+      <rect x={MIDDLE - 20} y={PAN_Y + 11} width="40" height="20" fill={`url(#${id}-rider)`} stroke="#6d8078" />
+      {[222, 598].map((foot) => (
+        <rect key={foot} x={foot} y="484" width="36" height="12" rx="3" fill="#56655e" />
+      ))}
       <path
         d={`M214 258Q216 ${PAN_Y + 31} 240 ${PAN_Y + 31}H600Q624 ${PAN_Y + 31} 626 258L650 470Q652 486 634 486H206Q188 486 190 470Z`}
-        fill="#dfe4e1"
+        fill={`url(#${id}-case)`}
         stroke="#6d8078"
         strokeWidth="1.6"
       />
       <rect x="246" y="296" width="348" height="110" rx="8" fill="#c7d3c4" stroke="#4c5b53" strokeWidth="2" />
+      <path
+        d="M250 302Q250 299 254 299H586Q590 299 590 302"
+        fill="none"
+        stroke="#33463d"
+        strokeOpacity="0.35"
+        strokeWidth="4"
+      />
       <text
         x="540"
         y="374"

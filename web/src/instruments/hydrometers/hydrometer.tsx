@@ -2,7 +2,7 @@ import { useCallback, useId, useMemo, type ReactNode } from 'react';
 import type { Sight } from '../sight/sight.ts';
 import { useDrawn, type Drawn } from '../sight/use-drawn.ts';
 import { apparentY, contactRing } from '../upright/geometry.ts';
-import { Light } from '../upright/light.tsx';
+import { Light } from '../light.tsx';
 import { tintOf } from '../upright/tints.ts';
 import type { Upright, View } from '../upright/look.ts';
 
@@ -13,7 +13,9 @@ interface FloatProps {
 }
 
 /** Half the width of the vessel the float swims in, in pixels of the view. */
-const VESSEL = 208;
+const VESSEL = 206;
+/** Thickness of its wall, in pixels of the view. */
+const WALL = 9;
 
 /** The stem with the paper scale in it. */
 export function FloatStem({ picture, view, weight = 1 }: FloatProps): ReactNode {
@@ -70,12 +72,18 @@ export function LiquidAround({ picture, view, sight, weight = 1 }: FloatProps & 
   );
   return (
     <>
-      <Light id={id} names={['round']} />
-      {[-VESSEL, VESSEL].map((x) => (
-        <line key={x} x1={x} x2={x} y2={view.height} stroke="#9db0a5" strokeWidth={1.4 * weight} />
+      <Light id={id} names={['round', 'glass']} />
+      {([-1, 1] as const).map((side) => (
+        <g key={side}>
+          <rect x={side > 0 ? VESSEL : -VESSEL - WALL} width={WALL} height={view.height} fill={`url(#${id}-glass)`} />
+          {[VESSEL, VESSEL + WALL].map((x) => (
+            <line key={x} x1={side * x} x2={side * x} y2={view.height} stroke="#8ba096" strokeWidth={weight} />
+          ))}
+        </g>
       ))}
       <g ref={around}>
         <path d={body} fill={tint} fillOpacity="0.3" />
+        <path d={body} fill={`url(#${id}-round)`} fillOpacity="0.7" />
         <path
           d={line}
           fill="none"

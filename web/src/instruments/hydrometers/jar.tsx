@@ -1,6 +1,7 @@
-import type { ReactNode } from 'react';
+import { useId, type ReactNode } from 'react';
 import { useNarrow } from '../../ui/use-narrow.ts';
 import { Layer, Stage } from '../layers.tsx';
+import { Light } from '../light.tsx';
 import type { Upright } from '../upright/look.ts';
 import { tintOf } from '../upright/tints.ts';
 import { NARROW, WIDE } from '../upright/stage/upright-stage.tsx';
@@ -12,7 +13,10 @@ interface JarProps {
 }
 
 /** Sizes in mm: the jar, its liquid, and how a float that does not fit the liquid stands in it. */
-const JAR = { halfWidth: 34, height: 330, surface: 96 };
+const JAR = { halfWidth: 34, height: 318, surface: 92 };
+/** Thickness of its wall, and half the width of its foot. */
+const WALL = 2.4;
+const FOOT = 52;
 const HIGH = 22;
 /** Shot in the foot of a float, from its axis and above its end. */
 const BALLAST = [
@@ -34,7 +38,10 @@ export function Jar({ picture, float }: JarProps): ReactNode {
   const box = useNarrow() ? NARROW : WIDE;
   const scale = 1.42;
   const x = box.x + box.width / 2;
+  const id = useId();
   const { halfWidth, height, surface } = JAR;
+  // The liquid has climbed the wall a little.
+  const liquid = `M${-halfWidth} ${surface - 2.5}Q${-halfWidth + 2} ${surface} ${-halfWidth + 6} ${surface}H${halfWidth - 6}Q${halfWidth - 2} ${surface} ${halfWidth} ${surface - 2.5}V${height}H${-halfWidth}Z`;
   const label =
     float === null
       ? `A jar of ${picture.liquid}`
@@ -66,28 +73,34 @@ export function Jar({ picture, float }: JarProps): ReactNode {
               )}
             </g>
           )}
-          <rect
-            x={-halfWidth}
-            y={surface}
-            width={2 * halfWidth}
-            height={height - surface}
-            fill={tintOf(picture.liquid)}
-            fillOpacity="0.34"
-          />
-          <line
-            x1={-halfWidth}
-            x2={halfWidth}
-            y1={surface}
-            y2={surface}
-            stroke="var(--color-curve)"
-            strokeWidth="1.2"
-          />
+          <Light id={id} names={['air', 'round', 'glass']} />
+          <rect x={-halfWidth} width={2 * halfWidth} height={surface} fill={`url(#${id}-air)`} />
+          <path d={liquid} fill={tintOf(picture.liquid)} fillOpacity="0.34" />
+          <path d={liquid} fill={`url(#${id}-round)`} />
+          <path d={liquid.replace(/V.*$/, '')} fill="none" stroke="var(--color-curve)" strokeWidth="1.2" />
+          {([-1, 1] as const).map((side) => (
+            <rect
+              key={side}
+              x={side > 0 ? halfWidth : -halfWidth - WALL}
+              width={WALL}
+              height={height}
+              fill={`url(#${id}-glass)`}
+            />
+          ))}
           <path
-            d={`M${-halfWidth - 4} -3L${-halfWidth} 0V${height}H${halfWidth}V0L${halfWidth + 4} -3`}
+            d={`M${-halfWidth - 6} -4Q${-halfWidth - 3} -1 ${-halfWidth - WALL} 3V${height}L${-FOOT} ${height + 12}V${height + 15}H${FOOT}V${height + 12}L${halfWidth + WALL} ${height}V3Q${halfWidth + 3} -1 ${halfWidth + 6} -4M${-halfWidth} 0V${height}H${halfWidth}V0`}
             fill="none"
             stroke="#6d8078"
-            strokeWidth="1.4"
+            strokeWidth="1.1"
           />
+          <path
+            d={`M${-halfWidth - WALL} ${height}L${-FOOT} ${height + 12}V${height + 15}H${FOOT}V${height + 12}L${halfWidth + WALL} ${height}Z`}
+            fill="#cfdad3"
+            fillOpacity="0.7"
+          />
+          <text x={halfWidth + 14} y={(surface + height) / 2} fontSize="11" fill="var(--color-muted)">
+            {picture.liquid}
+          </text>
         </g>
       </Layer>
     </Stage>

@@ -2,7 +2,7 @@ import { useCallback, useId, type ReactNode } from 'react';
 import type { Sight } from '../sight/sight.ts';
 import { useDrawn, type Drawn } from '../sight/use-drawn.ts';
 import { apparentY, printedWidth } from '../upright/geometry.ts';
-import { Light } from '../upright/light.tsx';
+import { Light } from '../light.tsx';
 import type { Upright, View } from '../upright/look.ts';
 
 interface StemProps {

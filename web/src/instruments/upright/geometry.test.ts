@@ -1,4 +1,4 @@
-import { pictureOf, readingTask, type LiquidColumnPicture, type Situation } from '@green-beam/core';
+import { instrumentById, pictureOf, readingTask, type LiquidColumnPicture, type Situation } from '@green-beam/core';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { GLASS_LOOK } from '../graduated-glass/glass-look.ts';
@@ -41,6 +41,19 @@ describe('parallax', () => {
 });
 
 describe('the eye on its rail', () => {
+  it.each(
+    ['cylinder-50', 'beaker-50', 'beaker-250', 'beaker-500', 'conical-flask-250'].flatMap((id) =>
+      ['lowest', 'highest'].map((end) => [id, end] as const),
+    ),
+  )('of a %s stays in the picture at the %s mark, as far as it can be dragged', (id, end) => {
+    const [least, most] = instrumentById(id).range;
+    const value = end === 'lowest' ? least + 0.1 * (most - least) : most;
+    const vessel = withLook(pictureOf(readingTask(id, { value })) as LiquidColumnPicture, GLASS_LOOK);
+    const view = closeView(vessel, vessel.surfaceY, 380, 564);
+    expect(eyeY(vessel, view, at(90, vessel.surfaceY))).toBeGreaterThanOrEqual(16 - 1e-6);
+    expect(eyeY(vessel, view, at(-90, vessel.surfaceY))).toBeLessThanOrEqual(548 + 1e-6);
+  });
+
   it('lies on the true slope, and dragging is the inverse of drawing', () => {
     const view = closeView(picture(), picture().surfaceY, 380, 544);
     fc.assert(
@@ -117,12 +130,13 @@ describe('the liquid', () => {
   });
 });
 
-it('the close view never leaves the tube', () => {
+it('the close view leaves the tube only as far as the eye needs', () => {
   for (const value of [0.5, 25, 50]) {
     const made = cylinder({ value });
     const view = closeView(made, made.surfaceY, 380, 544);
+    const below = view.topY + view.height / view.scale - made.height;
     expect(view.topY).toBeGreaterThanOrEqual(2);
-    expect(view.topY + view.height / view.scale).toBeLessThanOrEqual(made.height + 1e-9);
+    expect(below <= 1e-9 || eyeY(made, view, at(-90, made.surfaceY)) > 527).toBe(true);
     expect(made.surfaceY).toBeGreaterThan(view.topY);
   }
 });

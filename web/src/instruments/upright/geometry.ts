@@ -58,7 +58,26 @@ export function closeView(picture: Upright, markAt: number, width: number, heigh
   const scale = Math.min((picture.look.widest ?? width) / printedWidth(picture), height / spaces);
   const shown = height / scale;
   const topY = Math.min(Math.max(markAt - shown / 2, 2), Math.max(2, picture.height - shown));
-  return { scale, topY, width, height };
+  return {
+    scale,
+    topY: markAt - within((markAt - topY) * scale, roomForEye(picture, scale, height)) / scale,
+    width,
+    height,
+  };
+}
+
+/** Pixels that the drawn eye needs above and below its middle. */
+const EYE_HALF = 16;
+
+/** Where in a view the mark can lie so that the eye stays in it as far as it can be dragged, in pixels below its top: [least, most]. */
+function roomForEye({ eye }: Upright, scale: number, height: number): readonly [number, number] {
+  const reach = (EYE_RANGE * (eye.gap * scale + EYE_RUN)) / eye.distance + EYE_HALF;
+  return [reach, height - reach];
+}
+
+/** The nearest number in a range; the number itself when the range is empty. */
+function within(number: number, [least, most]: readonly [number, number]): number {
+  return least > most ? number : Math.min(Math.max(number, least), most);
 }
 
 /** Outlines of the liquid as SVG paths, with the axis at x = 0 and the reading mark at y = 0: a moving eye shifts them as a whole. */

@@ -2,7 +2,7 @@ import { useCallback, useId, useMemo, type ReactNode } from 'react';
 import type { Sight } from '../sight/sight.ts';
 import { useDrawn, type Drawn } from '../sight/use-drawn.ts';
 import { apparentY, climbingFilm, contactRing, EYE_RANGE, liquidOutline, radiusAt, rise } from './geometry.ts';
-import { Light } from './light.tsx';
+import { Light } from '../light.tsx';
 import { tintOf } from './tints.ts';
 import type { Upright, View } from './look.ts';
 

@@ -16,7 +16,7 @@ export const WIDE: StageBox = { x: 0, width: 840, height: 600 };
 export const NARROW: StageBox = { x: 240, width: 600, height: 600 };
 const CLOSE = { x: 478, y: 18, width: 380, height: 564 };
 /** Where the close view can be, with room beside it for what is drawn at its wall. */
-const FRAME: Window = { x: CLOSE.x - CLOSE.width / 2 - 40, y: CLOSE.y, width: CLOSE.width + 80, height: CLOSE.height };
+const FRAME: Window = { x: CLOSE.x - CLOSE.width / 2 - 80, y: CLOSE.y, width: CLOSE.width + 160, height: CLOSE.height };
 export const WHOLE = { x: 118, y: 34, width: 196, height: 520 };
 const EYE_X = 316;
 

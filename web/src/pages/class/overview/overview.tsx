@@ -91,7 +91,7 @@ export default function Overview({ classId }: { readonly classId: string | null 
   const now = useNow(EVERY);
   const ordered = useMemo(() => byNeed(rows ?? [], now), [rows, now]);
   return (
-    <main className="mx-auto w-full max-w-7xl px-4 pt-4 wide:px-7">
+    <main className="mx-auto flex w-full max-w-7xl flex-col px-4 pt-4 wide:h-[calc(100vh-6.5rem)] wide:px-7">
       <h1 className="sr-only">Overview</h1>
       {error && <Failed error={error} again={() => void refetch()} />}
       {classId === null && <p className="mt-6">You have no class yet. Make one under “Students”.</p>}

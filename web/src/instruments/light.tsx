@@ -2,8 +2,8 @@ import type { ReactNode } from 'react';
 
 type Stop = readonly [offset: number, colour: string, opacity: number];
 
-/** How light falls through glass: along its walls, through the liquid in it, through the air above, along a thread and a white back. */
-const LIGHT = {
+/** How light falls across glass, from left to right: its walls, the liquid in it, the air above, a thread and a white back; and on the side of a metal jaw. */
+const ACROSS = {
   glass: [
     [0, '#b9c6bf', 0.75],
     [0.5, '#eef3ef', 0.5],
@@ -39,7 +39,53 @@ const LIGHT = {
     [0.92, '#eef1ec', 1],
     [1, '#9fb0a7', 0.9],
   ],
+  jaw: [
+    [0, '#b4bdb8', 1],
+    [0.35, '#e2e7e4', 1],
+    [0.7, '#c3cbc7', 1],
+    [1, '#a7b2ac', 1],
+  ],
 } as const satisfies Record<string, readonly Stop[]>;
+
+/** How light falls from above: on a satin bar with its scale, a slide, a casting, the case of an instrument, a bright pan and a dark rider. */
+const FROM_ABOVE = {
+  bar: [
+    [0, '#f3f6f4', 1],
+    [0.08, '#dde3df', 1],
+    [0.75, '#cfd7d2', 1],
+    [1, '#b2bdb7', 1],
+  ],
+  slide: [
+    [0, '#fbfcfb', 1],
+    [0.15, '#e9eeeb', 1],
+    [0.8, '#d9e0dc', 1],
+    [1, '#b9c4be', 1],
+  ],
+  casting: [
+    [0, '#a9b9b1', 1],
+    [0.25, '#8fa198', 1],
+    [1, '#6f8379', 1],
+  ],
+  case: [
+    [0, '#f4f6f4', 1],
+    [0.12, '#e4e9e6', 1],
+    [0.85, '#d3dbd6', 1],
+    [1, '#b7c2bc', 1],
+  ],
+  pan: [
+    [0, '#fdfefd', 1],
+    [0.35, '#cdd5d1', 1],
+    [0.7, '#e6ebe8', 1],
+    [1, '#a7b2ac', 1],
+  ],
+  rider: [
+    [0, '#9aa8a1', 1],
+    [0.3, '#7c8b84', 1],
+    [1, '#56655e', 1],
+  ],
+} as const satisfies Record<string, readonly Stop[]>;
+
+const LIGHT = { ...ACROSS, ...FROM_ABOVE };
 
 interface LightProps {
   readonly id: string;
@@ -51,7 +97,7 @@ export function Light({ id, names }: LightProps): ReactNode {
   return (
     <defs>
       {names.map((name) => (
-        <linearGradient key={name} id={`${id}-${name}`}>
+        <linearGradient key={name} id={`${id}-${name}`} {...(name in FROM_ABOVE && { x2: '0', y2: '1' })}>
           {LIGHT[name].map(([offset, colour, opacity]) => (
             <stop key={offset} offset={offset} stopColor={colour} stopOpacity={opacity} />
           ))}
