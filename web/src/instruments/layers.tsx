@@ -15,22 +15,39 @@ export interface Window {
   readonly height: number;
 }
 
+/** Part of a stage, from one height to another in the units of its drawing. */
+export interface StagePart {
+  readonly from: number;
+  readonly to: number;
+  /** How much of the page’s width the stage takes; all of it when nothing is said. */
+  readonly zoom?: number;
+}
+
 interface StageProps {
   readonly box: StageBox;
+  /** What is read, where there is no room for all of it. */
+  readonly part?: StagePart | undefined;
   readonly label: string;
   readonly children: ReactNode;
 }
 
 /** A drawing made of layers that lie on each other. What moves has a layer of its own, so that a movement paints that one only. */
-export function Stage({ box, label, children }: StageProps): ReactNode {
+export function Stage({ box, label, part, children }: StageProps): ReactNode {
+  const { from, to, zoom = 1 } = part ?? { from: 0, to: box.height };
+  const share = (units: number): string => `${(100 * units) / (to - from)}%`;
   return (
     <div
       role="group"
       aria-label={label}
-      className="relative mx-auto w-full select-none [container-type:size]"
-      style={{ aspectRatio: `${box.width} / ${box.height}` }}
+      className="relative mx-auto w-full overflow-clip select-none"
+      style={{ aspectRatio: `${box.width} / ${(to - from) * zoom}` }}
     >
-      {children}
+      <div
+        className="absolute [container-type:size]"
+        style={{ left: `${50 - 50 * zoom}%`, width: `${100 * zoom}%`, top: share(-from), height: share(box.height) }}
+      >
+        {children}
+      </div>
     </div>
   );
 }

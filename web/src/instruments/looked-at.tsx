@@ -11,7 +11,7 @@ interface LookedAtProps {
 export function LookedAt({ views, shown, onChange }: LookedAtProps): ReactNode {
   if (views.length < 2) return null;
   return (
-    <fieldset className="flex flex-wrap items-center gap-x-5">
+    <fieldset className="typing:hidden flex flex-wrap items-center gap-x-5">
       <legend className="sr-only">What is looked at</legend>
       {views.map((view, i) => (
         <label key={view} className="flex min-h-11 items-center gap-2">

@@ -131,7 +131,7 @@ export function Header({ known, signedIn, classId }: HeaderProps): ReactNode {
   const places = PLACES[signedIn?.role ?? 'visitor'];
   const here = places.find((place) => isUnder(place, pathname));
   return (
-    <header className="relative border-b border-hairline print:hidden">
+    <header className="typing:hidden relative border-b border-hairline print:hidden">
       <div className="flex min-h-14 flex-wrap items-center gap-x-6 gap-y-0 px-4 wide:px-7">
         <Link to="/" className="flex items-center gap-3 py-3 text-lg font-bold">
           <Mark />

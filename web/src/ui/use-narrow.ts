@@ -8,7 +8,12 @@ function subscribe(changed: () => void): () => void {
   return () => query.removeEventListener('change', changed);
 }
 
+/** Whether the window is as narrow as a phone held upright, just now. */
+export function isNarrow(): boolean {
+  return window.matchMedia(NARROW).matches;
+}
+
 /** Whether the window is as narrow as a phone held upright. */
 export function useNarrow(): boolean {
-  return useSyncExternalStore(subscribe, () => window.matchMedia(NARROW).matches);
+  return useSyncExternalStore(subscribe, isNarrow);
 }

@@ -1,12 +1,13 @@
 import type { ActionKind, BeamPicture, RevealStep } from '@green-beam/core';
 import { useCallback, useEffect, useMemo, useState, type ReactNode } from 'react';
+import { useTyping } from '../../ui/typing.ts';
 import { useNarrow } from '../../ui/use-narrow.ts';
 import { LookedAt } from '../looked-at.tsx';
 import { Layer, Stage } from '../layers.tsx';
 import type { StageProps } from '../view.ts';
 import { createBalance, standing, type Balance, type BalanceNow } from './balance.ts';
 import { Beams, Stand } from './beams.tsx';
-import { NARROW, PER_DIVISION, WIDE, type BalanceLayout } from './geometry.ts';
+import { NARROW, PER_DIVISION, TYPED, WIDE, type BalanceLayout } from './geometry.ts';
 import { PointerGlass, Rims, SlidingGlass } from './glasses.tsx';
 import { Pan, Platform } from './pan.tsx';
 import { Rider, RiderHandle } from './rider.tsx';
@@ -83,6 +84,11 @@ function Laden({ picture, layout, balance }: MovingProps): ReactNode {
   );
 }
 
+function useLayout(typing: boolean): BalanceLayout {
+  const narrow = useNarrow();
+  return typing ? TYPED : narrow ? NARROW : WIDE;
+}
+
 /** A beam balance: the whole of it, its sliding rider and its pointer under glasses; its riders can be moved where it is weighed by hand. */
 export default function BeamStage({
   picture,
@@ -92,7 +98,8 @@ export default function BeamStage({
   closed = false,
   rightPath = [],
 }: StageProps<BeamPicture, Balance>): ReactNode {
-  const layout = useNarrow() ? NARROW : WIDE;
+  const typing = useTyping();
+  const layout = useLayout(typing);
   const [view, setView] = useState(0);
   const looked = useMemo(() => createBalance(picture, standing(picture, view), true), [picture, view]);
   const balance = picture.handled === 'weigh' ? state : looked;
@@ -106,19 +113,27 @@ export default function BeamStage({
   }, [closed, byHand, balance]);
   return (
     <>
-      <Stage box={layout.box} label={`${name}. Turn on the description in words to read it without seeing it.`}>
+      <Stage
+        box={layout.box}
+        part={typing ? { from: 4, to: layout.glass.y + layout.glass.height + 4 } : undefined}
+        label={`${name}. Turn on the description in words to read it without seeing it.`}
+      >
         <Layer box={layout.box}>
-          <text x="12" y="22" fontSize="15" fill="var(--color-muted)">
-            {name}
-          </text>
           <Stand picture={picture} layout={layout} />
           <Platform picture={picture} layout={layout} />
-          <text x={layout.glass.x} y={layout.glass.y - 10} fontSize="15" fill="var(--color-muted)">
-            under the glass: the sliding rider
-          </text>
-          <text x={layout.pointer.x} y={layout.pointer.y - 10} fontSize="15" fill="var(--color-muted)">
-            pointer
-          </text>
+          {!typing && (
+            <>
+              <text x="12" y="22" fontSize="15" fill="var(--color-muted)">
+                {name}
+              </text>
+              <text x={layout.glass.x} y={layout.glass.y - 10} fontSize="15" fill="var(--color-muted)">
+                under the glass: the sliding rider
+              </text>
+              <text x={layout.pointer.x} y={layout.pointer.y - 10} fontSize="15" fill="var(--color-muted)">
+                pointer
+              </text>
+            </>
+          )}
         </Layer>
         <Laden picture={picture} layout={layout} balance={balance} />
         <Tilting picture={picture} layout={layout} balance={balance} steps={steps} />

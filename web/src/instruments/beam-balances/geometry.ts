@@ -48,6 +48,17 @@ export const NARROW: BalanceLayout = {
   pointer: { x: 8, y: 506, width: 444, height: 126 },
 };
 
+/** While a reading is typed on a phone: the beams and the glass, close together. */
+export const TYPED: BalanceLayout = {
+  ...NARROW,
+  pivot: { x: 132, y: 130 },
+  barY: 34,
+  pitch: 47,
+  bar: 25,
+  glass: { ...NARROW.glass, y: 206, height: 122 },
+  pointer: { ...NARROW.pointer, y: 400 },
+};
+
 /** How far the beam turns for one division of the pointer’s scale, in degrees. */
 export const PER_DIVISION = 0.22;
 

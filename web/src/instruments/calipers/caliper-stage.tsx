@@ -1,6 +1,7 @@
 import type { CaliperPicture, RevealStep } from '@green-beam/core';
 import { useCallback, useEffect, useMemo, useState, type ReactNode } from 'react';
 import { Button } from '../../ui/button.tsx';
+import { useTyping } from '../../ui/typing.ts';
 import { useNarrow } from '../../ui/use-narrow.ts';
 import { aside } from '../sight/aside.ts';
 import { EyeAcross } from '../sight/eye-across.tsx';
@@ -28,6 +29,8 @@ const NARROW: Layout = { box: { x: 0, width: 460, height: 600 }, x: 10, width: 4
 const WHOLE_Y = 66;
 const MIDDLE = { y: 220, half: 40 };
 const GLASS = { y: 328, half: 74 };
+/** What is left of the stage while a reading is typed on a phone: the vernier, and what is under the glass. */
+const TYPED = { from: MIDDLE.y - 8, to: GLASS.y + 2 * GLASS.half + 4 };
 const EYE_Y = GLASS.y + 2 * GLASS.half + 76;
 
 interface EyeProps {
@@ -136,6 +139,7 @@ export default function CaliperStage({
   rightPath = [],
 }: StageProps<CaliperPicture, HeldState>): ReactNode {
   const layout = useNarrow() ? NARROW : WIDE;
+  const typing = useTyping();
   const [view, setView] = useState(0);
   const [over, setOver] = useState(0);
   const [named, setNamed] = useState(false);
@@ -168,6 +172,7 @@ export default function CaliperStage({
     <>
       <Stage
         box={layout.box}
+        part={typing ? TYPED : undefined}
         label={`${name}${between ? ` with a ${picture.thing.name}` : ' with nothing between its jaws'}. Turn on the description in words to read it without seeing it.`}
       >
         <WholeCaliper picture={picture} sight={sight} box={layout.box} at={whole} between={between} turned={turned} />
@@ -247,7 +252,7 @@ export default function CaliperStage({
       </Stage>
       <div className="flex flex-wrap items-center gap-x-6">
         {!byHand && <LookedAt views={views.map((one) => one.name)} shown={view} onChange={look} />}
-        <Button look="quiet" className="-ml-5" aria-pressed={named} onClick={() => setNamed(!named)}>
+        <Button look="quiet" className="typing:hidden -ml-5" aria-pressed={named} onClick={() => setNamed(!named)}>
           {named ? 'Without the names of its parts' : 'Name its parts'}
         </Button>
       </div>

@@ -25,6 +25,8 @@ function ByHand({ picture, weighables, pan }: ByHandProps): ReactNode {
   );
 }
 
+const TYPED = { from: 284, to: 420 };
+
 /** A digital balance: weighed with by hand, or looked at as it is laden. */
 export default function DigitalBalanceStage({
   picture,
@@ -40,6 +42,7 @@ export default function DigitalBalanceStage({
       picture={picture}
       name={name}
       closed={closed}
+      typed={TYPED}
       viewNamed={(caption) => `with ${caption} on the pan`}
       looked={(view, shown) => (
         <DigitalBody

@@ -43,6 +43,8 @@ function ByHand({ picture, sight, state, faces, handling }: ByHandProps): ReactN
   );
 }
 
+const TYPED = { from: 190, to: 340 };
+
 /** A caliper with a display: moved by hand, or looked at on the thing and closed. */
 export default function DigitalCaliperStage({
   picture,
@@ -59,6 +61,7 @@ export default function DigitalCaliperStage({
       picture={picture}
       name={name}
       closed={closed}
+      typed={TYPED}
       viewNamed={(caption) => caption}
       looked={(view, { characters }) => (
         <DigitalCaliper

@@ -1,9 +1,10 @@
 import type { DisplayPicture } from '@green-beam/core';
 import { useEffect, useState, type ReactNode } from 'react';
 import { useNumerals } from '../../numbers/decimal-mark.ts';
+import { useTyping } from '../../ui/typing.ts';
 import { useNarrow } from '../../ui/use-narrow.ts';
 import { LookedAt } from '../looked-at.tsx';
-import { Layer, Stage, type StageBox } from '../layers.tsx';
+import { Layer, Stage, type StageBox, type StagePart } from '../layers.tsx';
 import { shownOf, type Shown } from './shown.ts';
 import { useShown } from './use-shown.ts';
 
@@ -32,6 +33,8 @@ interface DisplayStageProps {
   readonly picture: DisplayPicture;
   readonly name: string;
   readonly closed: boolean;
+  /** What is left of the stage while a reading is typed on a phone: the display. */
+  readonly typed: StagePart;
   /** What a view is called. */
   readonly viewNamed: (caption: string) => string;
   readonly looked: Looked;
@@ -40,8 +43,17 @@ interface DisplayStageProps {
 }
 
 /** A tool with a display: looked at in its views, or under somebody’s hands. */
-export function DisplayStage({ picture, name, closed, viewNamed, looked, children }: DisplayStageProps): ReactNode {
+export function DisplayStage({
+  picture,
+  name,
+  closed,
+  typed,
+  viewNamed,
+  looked,
+  children,
+}: DisplayStageProps): ReactNode {
   const box = useNarrow() ? NARROW : WIDE;
+  const typing = useTyping();
   const numerals = useNumerals();
   const [view, setView] = useState(0);
   const [since] = useState(() => performance.now());
@@ -50,7 +62,11 @@ export function DisplayStage({ picture, name, closed, viewNamed, looked, childre
   }, [closed]);
   return (
     <>
-      <Stage box={box} label={`${name}. Turn on the description in words to have read what it shows.`}>
+      <Stage
+        box={box}
+        part={typing ? typed : undefined}
+        label={`${name}. Turn on the description in words to have read what it shows.`}
+      >
         <Layer box={box} touched>
           <text x={box.x + 12} y="22" fontSize="15" fill="var(--color-muted)">
             {numerals(name)}

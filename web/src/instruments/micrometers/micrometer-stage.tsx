@@ -1,5 +1,6 @@
 import type { MicrometerPicture } from '@green-beam/core';
 import { useCallback, useEffect, useMemo, useState, type ReactNode } from 'react';
+import { useTyping } from '../../ui/typing.ts';
 import { useNarrow } from '../../ui/use-narrow.ts';
 import type { HeldState } from '../jaws/held-state.ts';
 import { LookedAt } from '../looked-at.tsx';
@@ -58,6 +59,7 @@ export default function MicrometerStage({
   rightPath = [],
 }: StageProps<MicrometerPicture, HeldState>): ReactNode {
   const box = useNarrow() ? NARROW : WIDE;
+  const typing = useTyping();
   const [shown, setShown] = useState(0);
   const faces = useMemo(() => facesOf(picture), [picture]);
   const byHand = picture.handled === 'close' && handling !== undefined;
@@ -81,6 +83,7 @@ export default function MicrometerStage({
     <>
       <Stage
         box={box}
+        part={typing ? { from: view.datum - 150, to: Math.min(box.height, view.datum + 150) } : undefined}
         label={`${name}${between ? ` with a ${picture.thing.name} between its faces` : ' with nothing between its faces'}. Turn on the description in words to read it without seeing it.`}
       >
         <WholeMicrometer

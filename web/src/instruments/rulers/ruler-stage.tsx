@@ -1,5 +1,6 @@
 import type { PathPiece, RevealStep, RulerPicture } from '@green-beam/core';
 import { useCallback, useMemo, type ReactNode } from 'react';
+import { useTyping } from '../../ui/typing.ts';
 import { useNarrow } from '../../ui/use-narrow.ts';
 import { aside } from '../sight/aside.ts';
 import { EyeAcross } from '../sight/eye-across.tsx';
@@ -30,6 +31,8 @@ const NARROW: Layout = {
   whole: { x: 12, y: 44, width: 436 },
   close: { x: 24, y: 150, width: 412 },
 };
+/** What is left of the stage while a reading is typed on a phone. */
+const TYPED = { from: 146, to: 380 };
 const EYE_Y = BAND.edge + EYE_RUN;
 
 function frameOf({ close }: Layout): Window {
@@ -177,6 +180,7 @@ export default function RulerStage({
 }: StageProps<RulerPicture, RulerState>): ReactNode {
   const layout = useNarrow() ? NARROW : WIDE;
   const { box, whole: wholeAt, close } = layout;
+  const typing = useTyping();
   const frame = useMemo(() => frameOf(layout), [layout]);
   const view = useMemo(() => {
     const plain = closeView(picture, close.width, end, restsAt);
@@ -202,6 +206,7 @@ export default function RulerStage({
   return (
     <Stage
       box={box}
+      part={typing ? TYPED : undefined}
       label={`${name} with a ${picture.thing.name} at it. Turn on the description in words to read it without seeing it.`}
     >
       <Layer box={box}>

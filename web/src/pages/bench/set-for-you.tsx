@@ -51,7 +51,7 @@ export function SetForYou({ classId, place, present, onBegin }: SetForYouProps):
   const most = unfolded ? open.length : isUnderWay ? 0 : 1;
   if (open.length === 0 && present === null && refused === null) return null;
   return (
-    <div className="flex min-h-11 flex-wrap items-center gap-x-8 border-b border-hairline bg-wash px-4 text-small wide:px-7">
+    <div className="typing:hidden flex min-h-11 flex-wrap items-center gap-x-8 border-b border-hairline bg-wash px-4 text-small wide:px-7">
       {present !== null && <p className="font-semibold">Set for you: {present}</p>}
       {open.slice(0, most).map((round) => (
         <p key={round.id} className="flex flex-wrap items-center gap-x-3">

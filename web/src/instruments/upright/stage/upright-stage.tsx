@@ -1,4 +1,5 @@
 import { useCallback, useMemo, useState, type ReactNode } from 'react';
+import { useTyping } from '../../../ui/typing.ts';
 import { useNarrow } from '../../../ui/use-narrow.ts';
 import { Layer, SlidingLayer, Stage, type StageBox, type Window } from '../../layers.tsx';
 import { aimedAt, useMarkAt, type Seen } from '../../sight/sight.ts';
@@ -19,6 +20,8 @@ const CLOSE = { x: 478, y: 18, width: 380, height: 564 };
 const FRAME: Window = { x: CLOSE.x - CLOSE.width / 2 - 80, y: CLOSE.y, width: CLOSE.width + 160, height: CLOSE.height };
 export const WHOLE = { x: 118, y: 34, width: 196, height: 520 };
 const EYE_X = 316;
+/** So much of the close view is left while a reading is typed on a phone. */
+const TYPED = 370;
 
 /** What a family adds to the drawing of the tool. */
 interface Additions {
@@ -106,9 +109,13 @@ export function UprightStage({
   const wrongEye = wrongPath.some((piece) => piece.kind === 'sight');
   const shift = useCallback((seen: Seen) => scaleShift(picture, view, seen), [picture, view]);
   const shiftOfBody = useCallback((seen: Seen) => bodyShift(picture, view, seen), [picture, view]);
+  const typing = useTyping();
+  const markY = CLOSE.y + (lookedAt - view.topY) * view.scale;
+  const from = Math.min(Math.max(markY - TYPED / 2, 0), box.height - TYPED);
+  const part = typing && box === NARROW ? { from, to: from + TYPED } : undefined;
   const atClose = `translate(${CLOSE.x} ${CLOSE.y})`;
   return (
-    <Stage box={box} label={`${name}. Turn on the description in words to read it without seeing it.`}>
+    <Stage box={box} part={part} label={`${name}. Turn on the description in words to read it without seeing it.`}>
       <Layer box={box}>
         {box === WIDE && (
           <WholeView picture={picture} name={name} view={view} markAt={markAt} width={width} {...additions} />

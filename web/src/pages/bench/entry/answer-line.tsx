@@ -1,4 +1,5 @@
-import type { ReactNode, Ref } from 'react';
+import { useEffect, type ReactNode, type Ref } from 'react';
+import { beginTyping, endTyping } from '../../../ui/typing.ts';
 import { MeasuredNumber } from '../../../numbers/measured-number.tsx';
 import { shortened } from '../../shortened.ts';
 import type { ItemWork } from './use-entry.ts';
@@ -53,9 +54,10 @@ export function AnswerLine({
 }: AnswerLineProps): ReactNode {
   const { made, entry, last, notChecked } = work;
   const closed = last?.closed ?? false;
+  useEffect(() => endTyping, []);
   const readable = made.filter(({ result }) => result.verdict !== 'unreadable' && result.verdict !== 'shown');
   return (
-    <div className="mt-6">
+    <div className="typing:mt-2 mt-6">
       <ul>
         {readable.map(({ text, result }) => (
           <li key={result.attemptId} className="flex items-baseline justify-between text-reading">
@@ -81,6 +83,8 @@ export function AnswerLine({
             autoComplete="off"
             spellCheck={false}
             enterKeyHint="go"
+            onFocus={beginTyping}
+            onBlur={endTyping}
             className="min-h-14 min-w-0 flex-1 bg-transparent px-3 font-mono text-reading placeholder:font-sans placeholder:text-base placeholder:text-muted"
           />
           {units.length > 0 && (

@@ -15,7 +15,7 @@ export function Handling({
   const toDo = picture.handled !== null && !closed;
   if (note === null && !toDo && cautions.length === 0) return null;
   return (
-    <div className="mt-3">
+    <div className="typing:hidden mt-3">
       {note !== null && <p className="border-l-[3px] border-hairline pl-4">{numerals(note)}</p>}
       {toDo && <div className="mt-3">{viewOf(picture).controls(handled)}</div>}
       {cautions.length > 0 && !closed && (

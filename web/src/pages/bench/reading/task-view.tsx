@@ -4,6 +4,7 @@ import { Link } from 'react-router';
 import { ToolStage } from '../../../instruments/tool-stage.tsx';
 import { viewOf } from '../../../instruments/views.ts';
 import { Button } from '../../../ui/button.tsx';
+import { useTyping } from '../../../ui/typing.ts';
 import { useShortcuts } from '../../../ui/shortcuts.ts';
 import { AnswerLine, writingOf } from '../entry/answer-line.tsx';
 import type { BenchSource, ReadingTask } from '../bench-source.ts';
@@ -55,12 +56,19 @@ export function TaskView({ task, source, of, onNext }: TaskViewProps): ReactNode
     useMemo(() => ({ l: toggleLoupe, h: nextHint, n: goOn, d: describe }), [toggleLoupe, nextHint, goOn, describe]),
   );
 
+  const typing = useTyping();
+  useLayoutEffect(() => {
+    if (typing) window.scrollTo(0, 0);
+  }, [typing]);
+
   const check = (): void => {
-    void reading.send('reading', reading.entry).then(() => input.current?.focus());
+    // On a phone the keyboard closes: what is said of the entry would be under it.
+    if (typing) input.current?.blur();
+    void reading.send('reading', reading.entry).then(() => !typing && input.current?.focus());
   };
   return (
-    <div className="mx-auto grid w-full max-w-7xl flex-1 grid-cols-1 gap-x-6 gap-y-2 px-4 pt-4 wide:grid-cols-[minmax(0,1fr)_24rem] wide:px-7">
-      <div className="min-w-0">
+    <div className="typing:content-start typing:pt-1 mx-auto grid w-full max-w-7xl flex-1 grid-cols-1 gap-x-6 gap-y-2 px-4 pt-4 wide:grid-cols-[minmax(0,1fr)_24rem] wide:px-7">
+      <div className="mx-auto w-full min-w-0 wide:max-w-[max(34rem,calc((100vh-15.5rem)*1.4))]">
         <ToolStage
           picture={picture}
           name={name}
@@ -74,8 +82,8 @@ export function TaskView({ task, source, of, onNext }: TaskViewProps): ReactNode
           rightPath={steps}
         />
       </div>
-      <section className="pb-6 wide:pt-6" aria-label="The question">
-        <p className="flex flex-wrap justify-between gap-x-4 text-small font-semibold text-muted">
+      <section className="typing:flex typing:flex-col pb-6 wide:pt-6" aria-label="The question">
+        <p className="typing:hidden flex flex-wrap justify-between gap-x-4 text-small font-semibold text-muted">
           <span>
             {progressOf('Reading', task, of, reading)}
             {task.toolCode === null ? '' : `, on ${task.toolCode}`}
@@ -84,8 +92,10 @@ export function TaskView({ task, source, of, onNext }: TaskViewProps): ReactNode
             Take another tool
           </Link>
         </p>
-        <h1 className="mt-1 text-2xl font-bold">{task.question}</h1>
-        {described && <p className="mt-3 border-l-[3px] border-beam pl-4">{view.words({ picture, sight, state })}</p>}
+        <h1 className="typing:mt-0 typing:text-base typing:leading-snug mt-1 text-2xl font-bold">{task.question}</h1>
+        {described && (
+          <p className="typing:order-1 mt-3 border-l-[3px] border-beam pl-4">{view.words({ picture, sight, state })}</p>
+        )}
         <Handling
           picture={picture}
           sight={sight}
@@ -102,9 +112,11 @@ export function TaskView({ task, source, of, onNext }: TaskViewProps): ReactNode
           inputRef={input}
           onEnter={check}
         />
-        <Standing work={reading} />
-        {last && <Verdict result={last} steps={steps} />}
-        {!closed && <Hints hints={task.hints} shown={reading.hints} />}
+        <div className="typing:order-1">
+          <Standing work={reading} />
+          {last && <Verdict result={last} steps={steps} />}
+          {!closed && <Hints hints={task.hints} shown={reading.hints} />}
+        </div>
         <Onward
           work={reading}
           what="reading"
@@ -113,7 +125,7 @@ export function TaskView({ task, source, of, onNext }: TaskViewProps): ReactNode
           onCheck={check}
           onNext={onNext}
         />
-        <div className="mt-4 -ml-5 flex flex-wrap">
+        <div className="typing:order-1 mt-4 -ml-5 flex flex-wrap">
           {view.hasLoupe && (
             <Button look="quiet" aria-pressed={loupe} onClick={toggleLoupe}>
               Loupe
