@@ -32,6 +32,11 @@ for (const [role, path] of [
   ['student', '/record'],
   ['teacher', '/class'],
   ['teacher', '/class/people'],
+  ['visitor', '/shelf'],
+  ['visitor', '/for-teachers'],
+  ['visitor', '/bench/micrometer-hundredth'],
+  ['student', '/shelf'],
+  ['teacher', '/shelf'],
   ['teacher', '/rounds'],
   ['teacher', '/cabinet'],
   ['teacher', '/rules'],
@@ -192,7 +197,7 @@ const REACHED: readonly [
     'teacher',
     '/class',
     async (page) => {
-      await page.getByRole('link', { name: 'Ines V.' }).click();
+      await page.getByRole('row', { name: /Ines V\./ }).getByRole('link').click();
       await page.locator('button[aria-expanded]').first().click();
       await expect(page.getByText(/As it stood at Enter\.|\d+ s, /)).toBeVisible();
     },

@@ -51,7 +51,7 @@ test('a student puts a round aside and goes on with it later; the shelf says how
   await page.getByRole('button', { name: 'Show me' }).click();
   await page.getByRole('button', { name: 'Next reading' }).click();
   await page.getByRole('link', { name: 'Take another tool' }).click();
-  await page.getByRole('link', { name: '1 °C thermometer' }).click();
+  await page.getByRole('link', { name: '1 °C thermometer', exact: true }).click();
   await expect(page.getByRole('group', { name: /^1 °C thermometer/ })).toBeVisible();
   await page.getByRole('link', { name: 'Take another tool' }).click();
   await expect(page.getByRole('listitem').filter({ hasText: 'Clock' })).toContainText('1 of 10 done');
