@@ -6,7 +6,7 @@ export const MOST_TRIES = 3;
 
 /** A round as a teacher sets it. No tools named means all of them; no aims means finding out; no students means the whole class. */
 export const newSetRound = object({
-  title: string().trim().max(80, 'The title has more than 80 characters.').required('Give the round a title.'),
+  title: string().trim().max(80, 'The title has more than 80 characters.').required('Give the practice set a title.'),
   subjectIds: array().of(string().max(60).required()).max(80).default([]),
   /** Tools of the cabinet that are to be used, with the errors they have; none named means any tool of the kinds chosen. */
   toolIds: array().of(string().uuid('That is not a tool of the cabinet.').required()).max(60).default([]),

@@ -187,9 +187,10 @@ const REACHED: readonly [
     'teacher',
     '/rounds',
     async (page) => {
-      await page.getByRole('button', { name: 'Set a round' }).click();
-      await page.getByRole('button', { name: 'Set this round' }).click();
-      await expect(page.getByText('Give the round a title.')).toBeVisible();
+      await page.getByRole('button', { name: 'New practice set' }).click();
+      await page.getByLabel('Title').fill('');
+      await page.getByRole('button', { name: 'Set this practice' }).click();
+      await expect(page.getByText('Give the practice set a title.')).toBeVisible();
     },
   ],
   [
@@ -197,7 +198,10 @@ const REACHED: readonly [
     'teacher',
     '/class',
     async (page) => {
-      await page.getByRole('row', { name: /Ines V\./ }).getByRole('link').click();
+      await page
+        .getByRole('row', { name: /Ines V\./ })
+        .getByRole('link')
+        .click();
       await page.locator('button[aria-expanded]').first().click();
       await expect(page.getByText(/As it stood at Enter\.|\d+ s, /)).toBeVisible();
     },

@@ -2,7 +2,7 @@ import type { BenchRound } from '@green-beam/contract';
 import type { ExerciseShown } from '@green-beam/core';
 import type { Page } from '@playwright/test';
 import { proofRead } from '../../core/test/students/proof-read.ts';
-import { enterAs, expect, test } from './world.ts';
+import { aim, enterAs, expect, test, unfold } from './world.ts';
 
 /** The exercise on the page, as the server gives it to whoever is signed in. */
 async function shownNow(page: Page): Promise<ExerciseShown[]> {
@@ -99,12 +99,13 @@ test('a teacher sets conversions, a student works them where numbers are, and th
   await enterAs(teacher, 'teacher');
   await teacher.getByRole('link', { name: 'Class', exact: true }).click();
   await teacher.getByRole('link', { name: 'Practice sets' }).click();
-  await teacher.getByRole('button', { name: 'Set a round' }).click();
+  await teacher.getByRole('button', { name: 'New practice set' }).click();
   await teacher.getByLabel('Title').fill('Feet and inches');
   await teacher.getByLabel('Items').fill('2');
+  await unfold(teacher, /Exercises with numbers/);
   await teacher.getByLabel('Conversions').check();
-  await teacher.getByLabel('The square or cube of the factor forgotten').check();
-  await teacher.getByRole('button', { name: 'Set this round' }).click();
+  await (await aim(teacher, 'The square or cube of the factor forgotten')).check();
+  await teacher.getByRole('button', { name: 'Set this practice' }).click();
   await expect(
     teacher.getByText('2 items, conversions; the square or cube of the factor forgotten; 2 tries; with hints').first(),
   ).toBeVisible();
@@ -136,11 +137,11 @@ test('a teacher sets conversions, a student works them where numbers are, and th
   await teacher
     .getByRole('listitem')
     .filter({ hasText: 'Feet and inches' })
-    .getByRole('button', { name: 'Take back' })
+    .getByRole('button', { name: 'Withdraw' })
     .click();
-  await teacher.getByRole('button', { name: 'Take it back' }).click();
+  await teacher.getByRole('button', { name: 'Withdraw it' }).click();
   await expect(
-    teacher.getByRole('listitem').filter({ hasText: 'Feet and inches' }).getByText('taken back'),
+    teacher.getByRole('listitem').filter({ hasText: 'Feet and inches' }).getByText('withdrawn'),
   ).toBeVisible();
   await room.close();
 });

@@ -1,7 +1,7 @@
 import { execFileSync } from 'node:child_process';
 import type { PrintedRound } from '@green-beam/contract';
 import type { LiquidColumnPicture } from '@green-beam/core';
-import { enterAs, expect, readPicture, test } from './world.ts';
+import { aim, enterAs, expect, readPicture, test, unfold } from './world.ts';
 
 /** A page of a PDF as grey pixels, 0 black to 255 white. */
 function rendered(pdf: string, page: number): { width: number; height: number; pixels: Buffer } {
@@ -38,14 +38,15 @@ test('a round on paper: sheets with a key as PDF, typed in by code, diagnosed li
   const room = await browser.newContext();
   const teacher = await room.newPage();
   await enterAs(teacher, 'teacher', '/rounds');
-  await teacher.getByRole('button', { name: 'Set a round' }).click();
+  await teacher.getByRole('button', { name: 'New practice set' }).click();
   await teacher.getByLabel('Title').fill('Three cylinders on paper');
   await teacher.getByLabel('Items').fill('3');
   await teacher.getByLabel('Cylinders').check();
-  await expect(teacher.getByLabel('Eye too high')).toBeVisible();
+  await expect(await aim(teacher, 'Eye too high')).toBeVisible();
+  await unfold(teacher, /^More/);
   await teacher.getByLabel('Where it is worked').selectOption('on paper, one try each');
   await expect(teacher.getByLabel('Eye too high')).toBeHidden();
-  await teacher.getByRole('button', { name: 'Set this round' }).click();
+  await teacher.getByRole('button', { name: 'Set this practice' }).click();
   const drawn = teacher.waitForResponse(/\/sheets$/);
   await teacher
     .getByRole('listitem')
@@ -108,11 +109,11 @@ test('a round on paper: sheets with a key as PDF, typed in by code, diagnosed li
   await teacher
     .getByRole('listitem')
     .filter({ hasText: 'Three cylinders on paper' })
-    .getByRole('button', { name: 'Take back' })
+    .getByRole('button', { name: 'Withdraw' })
     .click();
-  await teacher.getByRole('button', { name: 'Take it back' }).click();
+  await teacher.getByRole('button', { name: 'Withdraw it' }).click();
   await expect(
-    teacher.getByRole('listitem').filter({ hasText: 'Three cylinders on paper' }).getByText('taken back'),
+    teacher.getByRole('listitem').filter({ hasText: 'Three cylinders on paper' }).getByText('withdrawn'),
   ).toBeVisible();
   await room.close();
 });

@@ -1,6 +1,6 @@
 import type { BenchRound } from '@green-beam/contract';
 import type { LiquidColumnPicture } from '@green-beam/core';
-import { test as base, expect, request, type APIRequestContext, type Page } from '@playwright/test';
+import { test as base, expect, request, type APIRequestContext, type Locator, type Page } from '@playwright/test';
 
 /** Every page fails its test when the browser reports an error or a violation of the content security policy. */
 export const test = base.extend<{ page: Page }>({
@@ -42,6 +42,19 @@ export async function enterAs(page: Page, role: Role, path = '/'): Promise<void>
 export async function signOut(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'Sign out' }).click();
   await expect(page.getByRole('link', { name: 'Sign in' })).toBeVisible();
+}
+
+/** Unfolds a part of a form. */
+export async function unfold(page: Page, summary: RegExp): Promise<void> {
+  await page.locator('summary').filter({ hasText: summary }).click();
+}
+
+/** A slip that a practice set can aim at, wherever it stands in the form. */
+export async function aim(page: Page, name: string): Promise<Locator> {
+  await expect(page.getByText('Loading the slips')).toHaveCount(0);
+  const tick = page.getByLabel(new RegExp(`^${name}( \\(|$)`));
+  if (!(await tick.isVisible())) await unfold(page, /All slips that can happen here/);
+  return tick;
 }
 
 /** What a person with a ruler knows of an upright scale: two labels, and the spaces between them. */
@@ -115,7 +128,7 @@ export async function levelTheEye(page: Page): Promise<void> {
 
 /**
  * Sets rounds of one reading for the student on the page, as the class’s teacher would, until its picture is as wanted, and shows it.
- * What was set is taken back each time, so that nothing is left over.
+ * What was set is withdrawn each time, so that nothing is left over.
  * @param aims slips the picture shows; without, the tutor would choose the same one each time, by what the student has done before.
  */
 export async function begunLike<Picture>(

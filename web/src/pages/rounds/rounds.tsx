@@ -7,7 +7,7 @@ import { Button, buttonClass } from '../../ui/button.tsx';
 import { Confirm } from '../../ui/confirm.tsx';
 import { Field } from '../../ui/field.tsx';
 import { Failed, Loading } from '../../ui/notice.tsx';
-import { NewRoundForm } from './new-round-form.tsx';
+import { NewSetForm } from './new-set/new-set-form.tsx';
 import { useSetRoundChange, useSetRounds } from './set-rounds.ts';
 
 /** A tool is called as it is, a kind of exercise as a topic. */
@@ -80,7 +80,7 @@ function Student({
         {progress.done > 0
           ? `${progress.rightAtFirst} right at the first try`
           : round.onPaper
-            ? 'not typed in'
+            ? 'no answers entered'
             : 'not begun'}
       </td>
       <td className={late ? 'text-slip' : 'text-muted'}>
@@ -108,7 +108,7 @@ function SetRound({
         <h2 className={`text-lg font-semibold ${round.withdrawn ? 'text-muted line-through' : ''}`}>{round.title}</h2>
         <span className="text-muted">
           {round.withdrawn
-            ? 'taken back'
+            ? 'withdrawn'
             : round.dueAt === null
               ? 'no date'
               : `due ${format(new Date(round.dueAt), 'EEE d MMM, HH:mm')}`}
@@ -129,10 +129,10 @@ function SetRound({
         </Button>
         {!round.withdrawn && (
           <Confirm
-            trigger={<Button look="quiet">Take back</Button>}
-            title={`Take back “${round.title}”?`}
-            text="Nobody can begin it any more. Who is in it can finish, and nothing that was read is lost."
-            action="Take it back"
+            trigger={<Button look="quiet">Withdraw</Button>}
+            title={`Withdraw “${round.title}”?`}
+            text="Nobody can begin it any more. Students who have begun can finish. No reading is lost."
+            action="Withdraw it"
             onConfirm={onWithdraw}
           />
         )}
@@ -164,14 +164,14 @@ function SheetCode(): ReactNode {
       }}
     >
       <Field
-        label="Code of a sheet"
+        label="Sheet code"
         placeholder="KTR-4827"
         value={code}
         onChange={(event) => setCode(event.target.value)}
         className="w-36 font-mono uppercase placeholder:normal-case"
       />
       <Button look="plain" type="submit">
-        Type it in
+        Enter answers
       </Button>
     </form>
   );
@@ -190,15 +190,15 @@ function RoundList({
     <>
       {!making && (
         <div className="mt-4 flex flex-wrap items-end justify-between gap-4">
-          <Button onClick={() => setMaking(true)}>Set a round</Button>
+          <Button onClick={() => setMaking(true)}>New practice set</Button>
           {rounds.some((round) => round.onPaper) && <SheetCode />}
         </div>
       )}
-      {making && <NewRoundForm classId={classId} change={change} onDone={() => setMaking(false)} />}
+      {making && <NewSetForm classId={classId} change={change} onDone={() => setMaking(false)} />}
       {rounds.length === 0 && (
         <p className="mt-8 text-muted">
-          Nothing is set yet. Students practise on their own; a set round gives everybody the same kind of readings by a
-          date.
+          Nothing is set yet. Students practise on their own. A practice set gives all of them the same kind of readings
+          by a date.
         </p>
       )}
       <ul className="mt-8">
@@ -214,7 +214,7 @@ function RoundList({
 export default function Rounds({ classId }: { readonly classId: string | null }): ReactNode {
   const { rounds, error } = useSetRounds(classId);
   return (
-    <main className="mx-auto w-full max-w-5xl px-4 py-8 wide:px-7">
+    <main className="mx-auto w-full max-w-7xl px-4 py-8 wide:px-7">
       <h1 className="text-2xl font-bold">Practice sets</h1>
       {error && <Failed error={error} />}
       {!rounds && !error && <Loading what="the rounds" />}
