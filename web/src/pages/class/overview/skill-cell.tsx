@@ -34,10 +34,12 @@ export function SkillCell({ cell, label, onOpen }: SkillCellProps): ReactNode {
     <button
       type="button"
       aria-haspopup="dialog"
-      aria-label={`${label}: ${inWords(cell, part)}`}
-      className="flex min-h-9 w-full flex-col items-start pt-3 pb-2 text-left"
+      className="relative flex min-h-9 w-full flex-col items-start pt-3 pb-2 text-left"
       onClick={(event) => onOpen(event.currentTarget)}
     >
+      <span className="sr-only">
+        {label}: {inWords(cell, part)}.
+      </span>
       <span className={`block h-2.5 w-12 ${part === null ? 'border border-muted/60' : 'bg-hairline/70'}`}>
         {part !== null && <span className="block h-full bg-ink" style={{ width: `${100 * part}%` }} />}
       </span>
