@@ -107,12 +107,12 @@ const VIEWS = {
     await round(page, ['spot-the-error'], ({ answered }) => answered.rows[2][3]?.startsWith('−'));
     await page.goto('/numbers/practice');
     await page.getByRole('button', { name: /^−.*of Run 3$/ }).click();
-    await page.getByRole('combobox', { name: /What is wrong with/ }).selectOption('cannot be');
+    await page.getByRole('combobox', { name: /What is wrong with/ }).selectOption('impossible value');
     await page.getByRole('button', { name: /Run out \/ mL of Run 1$/ }).click();
   },
   'my-record': async (page) => {
     await page.goto('/record');
-    await page.getByRole('heading', { name: 'Rounds set' }).waitFor();
+    await page.getByRole('heading', { name: 'Practice sets' }).waitFor();
     await page.getByRole('button', { expanded: false }).first().waitFor();
   },
   notebook: async (page) => {

@@ -12,7 +12,10 @@ import { array, mixed, number, object, string, type InferType } from 'yup';
 
 /** Tools and kinds of exercises of a round; none named means the tools the class has met. */
 export const newRound = object({
-  subjectIds: array().of(string().max(60).required()).max(80, 'More than 80 tools and kinds of exercises.').default([]),
+  subjectIds: array()
+    .of(string().max(60).required())
+    .max(80, 'Choose at most 80 tools and kinds of exercises.')
+    .default([]),
   setRoundId: string().uuid('That is not a round.').nullable().default(null),
 });
 export type NewRound = InferType<typeof newRound>;

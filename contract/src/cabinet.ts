@@ -10,7 +10,7 @@ const code = string()
   .trim()
   .max(20, 'The code has more than 20 characters.')
   .matches(/^[\p{L}\p{N}][\p{L}\p{N} ._-]*$/u, {
-    message: 'The code is made of letters, digits, blanks, dots and hyphens.',
+    message: 'A code has letters, digits, spaces, dots and hyphens only.',
     excludeEmptyString: true,
   });
 const keeper = string().trim().max(60, 'The keeper’s name has more than 60 characters.');
@@ -23,7 +23,7 @@ const kind = string<ToolKind>().oneOf(TOOL_KINDS, 'A tool is real or simulated.'
 
 /** One tool of a class’s cabinet. Without a tolerance of its own it has its maker’s. */
 export const newTool = object({
-  code: code.required('Give the tool a code, as it stands on it.'),
+  code: code.required('Write the code that is on the tool.'),
   instrumentId: string().max(60).required('Say what kind of tool it is.'),
   kind: kind.default('real'),
   keeper: keeper.default(''),
@@ -34,7 +34,7 @@ export type NewTool = InferType<typeof newTool>;
 
 /** A change of a tool; `after` is the version it was made from, so that nobody’s change is lost unseen. */
 export const toolChange = object({
-  code: code.min(1, 'Give the tool a code, as it stands on it.').optional(),
+  code: code.min(1, 'Write the code that is on the tool.').optional(),
   keeper: keeper.optional(),
   tolerance: tolerance.optional(),
   state: state.optional(),

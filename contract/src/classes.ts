@@ -35,7 +35,7 @@ export const classChange = object({
 export type ClassChange = InferType<typeof classChange>;
 
 /** A student who is put away can neither sign in nor be seen among the others; nothing is lost. */
-export const studentChange = object({ archived: boolean().required('Say whether the student is put away.') });
+export const studentChange = object({ archived: boolean().required('Say whether the student is removed.') });
 export type StudentChange = InferType<typeof studentChange>;
 
 export const rosterRow = object({

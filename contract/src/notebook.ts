@@ -43,7 +43,7 @@ export interface RunPage extends RunSummary {
 export const newRunEvent = object({
   id,
   slot: string()
-    .matches(/^[a-zA-Z]+(\.[a-zA-Z0-9]+)?$/, 'That is no place on the page.')
+    .matches(/^[a-zA-Z]+(\.[a-zA-Z0-9]+)?$/, 'There is no such place on the page.')
     .max(60)
     .required(),
   text: string().max(4000, 'More than 4000 characters.').default(''),

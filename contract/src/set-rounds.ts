@@ -9,15 +9,15 @@ export const newSetRound = object({
   title: string().trim().max(80, 'The title has more than 80 characters.').required('Give the practice set a title.'),
   subjectIds: array().of(string().max(60).required()).max(80).default([]),
   /** Tools of the cabinet that are to be used, with the errors they have; none named means any tool of the kinds chosen. */
-  toolIds: array().of(string().uuid('That is not a tool of the cabinet.').required()).max(60).default([]),
+  toolIds: array().of(string().uuid('That is not a tool of this class.').required()).max(60).default([]),
   length: number()
-    .integer('The number of readings is whole.')
-    .min(1, 'A round has at least one reading.')
-    .max(MOST_READINGS, `A round has at most ${MOST_READINGS} readings.`)
-    .required('Say how many readings.'),
+    .integer('Write a whole number of items.')
+    .min(1, 'A practice set has at least one item.')
+    .max(MOST_READINGS, `A practice set has at most ${MOST_READINGS} items.`)
+    .required('Say how many items.'),
   aims: array().of(string().max(60).required()).max(20).default([]),
   tries: number()
-    .integer('The number of tries is whole.')
+    .integer('Write a whole number of tries.')
     .min(1, 'There is at least one try.')
     .max(MOST_TRIES, `There are at most ${MOST_TRIES} tries.`)
     .default(2),

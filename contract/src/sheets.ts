@@ -19,7 +19,7 @@ export interface PrintedSheet {
   readonly readings: readonly PrintedReading[];
 }
 
-/** A round on paper: a sheet for everybody, each with readings of its own. */
+/** A round on paper: a sheet for everybody, each with different readings. */
 export interface PrintedRound {
   readonly title: string;
   readonly className: string;
@@ -57,7 +57,7 @@ export const newSheetAnswers = object({
         entry: string().max(20_000, 'The entry has more than 20 000 characters.').required('The entry is missing.'),
       }),
     )
-    .min(1, 'No answer was typed in.')
+    .min(1, 'There is no answer yet.')
     .max(MOST_READINGS, `More than ${MOST_READINGS} answers.`)
     .required('The answers are missing.'),
 });

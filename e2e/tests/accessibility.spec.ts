@@ -169,7 +169,7 @@ const REACHED: readonly [
     async (page) => {
       await page.getByText('Tin ballast ingot').click();
       await page.getByRole('button', { name: /^Dry mass, trial 1/ }).click();
-      await expect(page.getByLabel('Why it is corrected')).toBeVisible();
+      await expect(page.getByLabel('Reason for the correction')).toBeVisible();
     },
   ],
   [
@@ -178,7 +178,7 @@ const REACHED: readonly [
     '/notebook',
     async (page) => {
       await page.getByText('Tin ballast ingot').click();
-      await page.getByRole('button', { name: 'Leave out trial 1' }).click();
+      await page.getByRole('button', { name: 'Exclude trial 1' }).click();
       await expect(page.getByRole('dialog')).toBeVisible();
     },
   ],
@@ -226,7 +226,7 @@ const REACHED: readonly [
         .getByText(/^[A-Z]{3}-\d{4}$/)
         .textContent();
       await page.goto(`/sheets/${code}`);
-      await expect(page.getByRole('button', { name: 'Take the answers' })).toBeVisible();
+      await expect(page.getByRole('button', { name: 'Save the answers' })).toBeVisible();
     },
   ],
   [
@@ -312,7 +312,7 @@ const REACHED: readonly [
     '/notebook',
     async (page) => {
       await page.getByText('Slate tile').click();
-      await expect(page.getByRole('button', { name: 'Give back' })).toBeVisible();
+      await expect(page.getByRole('button', { name: 'Return it' })).toBeVisible();
     },
   ],
 ];

@@ -100,7 +100,7 @@ test('weighed by difference on a beam balance, from the empty pan to a recorded 
   await tabTo(page, 'Your reading, with its unit');
   await page.keyboard.type(`${(both - vessel).toFixed(2)} g`);
   await page.keyboard.press('Enter');
-  await expect(page.getByText('Sound reading')).toBeVisible();
+  await expect(page.getByText('Correct reading')).toBeVisible();
 });
 
 test('read while the pointer is off its mark, it is told', async ({ page }) => {
@@ -139,6 +139,6 @@ test('a digital balance: tared with the vessel on, laden, waited for; every digi
   const shown = await page.locator('[data-display]').getAttribute('data-display');
   await entry(page).fill(`${shown} g`);
   await entry(page).press('Enter');
-  await expect(page.getByText('Sound reading')).toBeVisible();
-  await expect(page.getByText('How it was handled')).toBeHidden();
+  await expect(page.getByText('Correct reading')).toBeVisible();
+  await expect(page.getByText('How you handled it')).toBeHidden();
 });

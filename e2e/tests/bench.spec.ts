@@ -15,7 +15,7 @@ test('a visitor lands on a working instrument and is told where the reading went
   await entry(page).fill('998 mL');
   await entry(page).press('Enter');
   await expect(page.getByText('the right reading')).toBeVisible();
-  await expect(page.getByRole('list', { name: 'How the reading is come by' }).getByRole('listitem')).toHaveCount(5);
+  await expect(page.getByRole('list', { name: 'How to read it' }).getByRole('listitem')).toHaveCount(5);
   await page.keyboard.press('Enter');
   await expect(page.getByText('Reading 2 of 10')).toBeVisible();
 });
@@ -68,7 +68,7 @@ test('a student’s sound reading is on the teacher’s board within two seconds
   const { text } = readPicture(open.picture as LiquidColumnPicture);
   await entry(page).fill(`${text} mL`);
   await entry(page).press('Enter');
-  await expect(page.getByText('Sound reading')).toBeVisible();
+  await expect(page.getByText('Correct reading')).toBeVisible();
   await expect(cell).not.toHaveText(before, { timeout: 2000 });
 
   await row.getByRole('link', { name: 'Ines V.' }).click();
@@ -76,7 +76,7 @@ test('a student’s sound reading is on the teacher’s board within two seconds
     .getByRole('button', { name: new RegExp(text) })
     .first()
     .click();
-  await expect(teacher.getByText('As it stood at Enter.')).toBeVisible();
+  await expect(teacher.getByText('As it was when you pressed Enter.')).toBeVisible();
   await room.close();
 });
 
@@ -85,7 +85,7 @@ test('what is typed badly is answered clearly and stays in the line', async ({ p
   for (const typed of ['about half', '12.3.4 mL', 'x'.repeat(10_000)]) {
     await entry(page).fill(typed);
     await entry(page).press('Enter');
-    await expect(page.getByText('That cannot be read as a reading')).toBeVisible();
+    await expect(page.getByText('This is not a reading yet')).toBeVisible();
     await expect(entry(page)).toHaveValue(typed);
   }
 });

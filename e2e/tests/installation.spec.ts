@@ -70,7 +70,7 @@ test('the administrator invites a teacher, who makes a class and imports its lis
   await expect(maren.getByText('You have no class yet.')).toBeVisible();
   await maren.getByRole('link', { name: 'Students' }).click();
   await maren.getByLabel('Name of the class').fill('Heron 9');
-  await maren.getByRole('button', { name: 'Make it' }).click();
+  await maren.getByRole('button', { name: 'Make the class' }).click();
   await expect(maren.getByRole('heading', { name: 'Heron 9' })).toBeVisible();
 
   const list = maren.getByLabel(/^Paste the list/);
@@ -155,9 +155,9 @@ test('the teacher resets the PIN, renews and closes the code, puts a student awa
   await expect(page.getByText('closed', { exact: true })).toBeVisible();
 
   await page.getByRole('button', { name: 'Archive Tomasz B.' }).click();
-  await expect(page.getByText('put away')).toBeVisible();
+  await expect(page.getByText('removed')).toBeVisible();
   await page.getByRole('button', { name: 'Bring back Tomasz B.' }).click();
-  await expect(page.getByText('put away')).toHaveCount(0);
+  await expect(page.getByText('removed')).toHaveCount(0);
 
   const [file] = await Promise.all([
     page.waitForEvent('download'),
@@ -202,7 +202,7 @@ test('the teacher resets the PIN, renews and closes the code, puts a student awa
   await expect(page).toHaveURL(/\/class$/);
   await signOut(page);
   await signInAsTeacher(page, 'maren@saltmarsh.example');
-  await expect(page.getByText('E-mail and password do not fit.')).toBeVisible();
+  await expect(page.getByText('E-mail or password is wrong.')).toBeVisible();
   await signInAsTeacher(page, 'maren@saltmarsh.example', 'another salt altogether');
   await expect(page.getByRole('button', { name: 'Sign out' })).toBeVisible();
 });

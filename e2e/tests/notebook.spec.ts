@@ -31,8 +31,8 @@ test('a group finds a density with its uncertainty, corrects a cell, and the tea
   }
   await page.getByRole('button', { name: 'Water after, trial 2, 27.0' }).click();
   await page.getByRole('textbox', { name: 'Water after, trial 2', exact: true }).fill('28.0');
-  await page.getByLabel('Why it is corrected').fill('read the mark below');
-  await page.getByLabel('Why it is corrected').press('Enter');
+  await page.getByLabel('Reason for the correction').fill('read the mark below');
+  await page.getByLabel('Reason for the correction').press('Enter');
   await expect(page.locator('.line-through', { hasText: '27.0' })).toBeVisible();
 
   await page.getByLabel('Compare with').selectOption('bronze');
@@ -50,7 +50,7 @@ test('a group finds a density with its uncertainty, corrects a cell, and the tea
   const room = await browser.newContext();
   const teacher = await room.newPage();
   await enterAs(teacher, 'teacher', new URL(page.url()).pathname);
-  await expect(teacher.getByText('You can read this page.')).toBeVisible();
+  await expect(teacher.getByText('You can only read this page.')).toBeVisible();
   await expect(teacher.locator('.line-through', { hasText: '27.0' })).toBeVisible();
   await expect(teacher.getByRole('button', { name: /^Dry mass/ })).toHaveCount(0);
 
@@ -98,14 +98,14 @@ test('a group chooses its tools, leaves a trial out with a reason, and hands the
     await fillCell(page, `Water after, trial ${i + 1}`, after);
   }
   await expect(page.getByRole('heading', { name: /^3 trials/ })).toBeVisible();
-  await page.getByRole('button', { name: 'Leave out trial 3' }).click();
-  await page.getByRole('button', { name: 'Leave it out' }).click();
+  await page.getByRole('button', { name: 'Exclude trial 3' }).click();
+  await page.getByRole('button', { name: 'Exclude it' }).click();
   await expect(page.getByText('without a reason it counts')).toBeVisible();
-  await page.getByLabel('What went wrong in it').fill('a bubble under the washers');
-  await page.getByRole('button', { name: 'Leave it out' }).click();
-  await expect(page.getByText('left out: a bubble under the washers (IV)')).toBeVisible();
+  await page.getByLabel('What went wrong').fill('a bubble under the washers');
+  await page.getByRole('button', { name: 'Exclude it' }).click();
+  await expect(page.getByText('excluded: a bubble under the washers (IV)')).toBeVisible();
   await expect(page.getByRole('heading', { name: /^2 trials/ })).toBeVisible();
-  await page.getByRole('button', { name: 'Count it again' }).click();
+  await page.getByRole('button', { name: 'Include it again' }).click();
   await expect(page.getByRole('heading', { name: /^3 trials/ })).toBeVisible();
 
   await page.getByLabel('or with your own value, g/mL').fill('8.91');
@@ -124,7 +124,7 @@ test('a group chooses its tools, leaves a trial out with a reason, and hands the
   const room = await browser.newContext();
   const teacher = await room.newPage();
   await enterAs(teacher, 'teacher', new URL(page.url()).pathname);
-  await teacher.getByRole('button', { name: 'Give back' }).click();
+  await teacher.getByRole('button', { name: 'Return it' }).click();
   await expect(page.getByRole('button', { name: 'Dry mass, trial 1, 8.91' })).toBeVisible({ timeout: 5000 });
   await teacher.getByRole('link', { name: 'All laboratories' }).click();
   await expect(teacher.getByRole('link', { name: /Nickel washers, five/ })).toContainText('under way');
@@ -158,8 +158,8 @@ test('a partner joins with the PIN, and one tap says who is writing', async ({ p
   await fillCell(page, 'Dry mass, trial 3', '43.87');
   await page.getByRole('button', { name: 'Dry mass, trial 3, 43.87' }).click();
   await page.getByRole('textbox', { name: 'Dry mass, trial 3', exact: true }).fill('43.88');
-  await page.getByLabel('Why it is corrected').fill('misread the last digit');
-  await page.getByLabel('Why it is corrected').press('Enter');
+  await page.getByLabel('Reason for the correction').fill('misread the last digit');
+  await page.getByLabel('Reason for the correction').press('Enter');
   await expect(page.getByTitle('misread the last digit')).not.toContainText('IV');
 });
 

@@ -13,7 +13,7 @@ const result = (page: Page, number: number): ReturnType<Page['locator']> =>
 async function emptyTape(page: Page): Promise<void> {
   await page.goto('/numbers');
   await expect(line(page, 1)).toBeVisible();
-  await page.getByRole('button', { name: 'Clear the tape' }).click();
+  await page.getByRole('button', { name: 'Clear all lines' }).click();
   await expect(line(page, 1)).toBeFocused();
 }
 
@@ -23,7 +23,7 @@ test('what stands below the tape does not move away under a finger while the res
     Object.assign(window, { places });
     const look = (): void => {
       const clear = [...document.querySelectorAll('button')].find(
-        ({ textContent }) => textContent === 'Clear the tape',
+        ({ textContent }) => textContent === 'Clear all lines',
       );
       if (clear) places.push(Math.round(clear.getBoundingClientRect().top));
       requestAnimationFrame(look);
@@ -52,7 +52,7 @@ test('a visitor works out a density in three lines, asks why, converts it, and f
   await expect(page.getByRole('list', { name: 'Tape' }).locator('.katex').nth(2)).toBeVisible();
   await page.getByText('Why two figures?').click();
   await expect(
-    page.getByText('A product or quotient keeps as many figures as its poorest factor: 9.4 has 2.'),
+    page.getByText('A product or quotient has as many figures as the factor with the fewest: 9.4 has 2.'),
   ).toBeVisible();
 
   await page.getByRole('combobox', { name: 'In another unit' }).selectOption('kg/m^3');
@@ -72,9 +72,9 @@ test('a visitor works out a density in three lines, asks why, converts it, and f
 
   await page.reload();
   await expect(line(page, 4)).toHaveValue('last -> kg/m^3');
-  await page.getByRole('button', { name: 'Clear the tape' }).click();
+  await page.getByRole('button', { name: 'Clear all lines' }).click();
   await expect(line(page, 2)).toHaveCount(0);
-  await page.getByRole('button', { name: 'Bring the tape back' }).click();
+  await page.getByRole('button', { name: 'Bring the lines back' }).click();
   await expect(line(page, 4)).toHaveValue('last -> kg/m^3');
 });
 
@@ -105,7 +105,7 @@ test('a teacher changes how halves are rounded, and the open desk of a student f
   await emptyTape(page);
   await page.keyboard.type('0.25 mL + 0.0 mL');
   await expect(result(page, 1)).toContainText('0.3, doubtful digit 3');
-  const school = page.getByRole('region', { name: 'By another school' });
+  const school = page.getByRole('region', { name: 'By another method' });
   await school.getByRole('combobox').selectOption('Halves to the even digit');
   await expect(school).toContainText('0.2, doubtful digit 2');
 
@@ -113,13 +113,13 @@ test('a teacher changes how halves are rounded, and the open desk of a student f
   const teacher = await room.newPage();
   await enterAs(teacher, 'teacher');
   await teacher.getByRole('link', { name: 'Class rules' }).click();
-  const work = teacher.getByRole('button', { name: 'Work by these rules' });
+  const work = teacher.getByRole('button', { name: 'Use these rules' });
   const choose = async (choice: string): Promise<void> => {
     const half = teacher.getByLabel('A half is rounded');
     if (!(await half.isVisible())) await teacher.getByText('All other rules').click();
     await half.selectOption(choice);
     await work.click();
-    await expect(teacher.getByText('The class works by these rules from now on.')).toBeVisible();
+    await expect(teacher.getByText('The class uses these rules from now on.')).toBeVisible();
   };
   await choose('to the even neighbour');
   await expect(result(page, 1)).toContainText('0.2, doubtful digit 2');
@@ -131,7 +131,7 @@ test('a teacher changes how halves are rounded, and the open desk of a student f
   await expect(result(page, 1)).toContainText('1134.0, doubtful digit 0, grams');
   await teacher.reload();
   await teacher.getByText('All other rules').click();
-  const relation = teacher.getByRole('textbox', { name: 'A relation this class quotes' });
+  const relation = teacher.getByRole('textbox', { name: 'A relation your class uses' });
   await relation.fill('1 lb = 545 g');
   await relation.press('Enter');
   await expect(teacher.getByRole('alert')).toContainText('more than 5 % from the exact relation');
@@ -139,7 +139,7 @@ test('a teacher changes how halves are rounded, and the open desk of a student f
   await relation.press('Enter');
   await work.click();
   await expect(result(page, 1)).toContainText('1.14 times ten to the power 3');
-  await teacher.getByRole('button', { name: 'Take away 1 lb = 454 g' }).click();
+  await teacher.getByRole('button', { name: 'Remove 1 lb = 454 g' }).click();
   await work.click();
   await expect(result(page, 1)).toContainText('1134.0, doubtful digit 0, grams');
   await room.close();
@@ -152,10 +152,10 @@ test('a student finds earlier tapes again, on another computer too, and deletes 
   const saved = (): Promise<unknown> =>
     page.waitForResponse((response) => response.url().includes('/api/tapes/') && response.ok());
   await saved();
-  await page.getByRole('button', { name: 'Clear the tape' }).click();
+  await page.getByRole('button', { name: 'Clear all lines' }).click();
   await line(page, 1).fill('rod = 2.41 cm');
   await saved();
-  const earlier = page.getByRole('region', { name: 'Earlier tapes' });
+  const earlier = page.getByRole('region', { name: 'Earlier work' });
   await earlier.getByRole('button', { name: /peg = 41.37 g/ }).click();
   await expect(line(page, 1)).toHaveValue('peg = 41.37 g');
 
@@ -164,7 +164,7 @@ test('a student finds earlier tapes again, on another computer too, and deletes 
   await enterAs(elsewhere, 'student', '/numbers');
   await expect(line(elsewhere, 1)).toHaveValue('rod = 2.41 cm');
   await elsewhere
-    .getByRole('region', { name: 'Earlier tapes' })
+    .getByRole('region', { name: 'Earlier work' })
     .getByRole('listitem')
     .filter({ hasText: 'peg = 41.37 g' })
     .getByRole('button', { name: /^Delete/ })

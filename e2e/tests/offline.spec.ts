@@ -31,7 +31,7 @@ test('while the server cannot be reached readings go on; their entries wait here
   await levelTheEye(page);
   await line.fill(`${number(1)} mL`);
   await line.press('Enter');
-  await expect(page.getByText('Sound reading')).toBeVisible();
+  await expect(page.getByText('Correct reading')).toBeVisible();
   await page.getByRole('button', { name: 'Next reading' }).click();
   await expect(page.getByText('Reading 6 of 10')).toBeVisible();
 });
@@ -52,7 +52,7 @@ test('a round that ended without a server says what waits, and what came of it',
   await expect(page.getByText('not checked yet: the server cannot be reached')).toHaveCount(2);
   await page.unroute('**/attempts');
   await expect(page.getByText('not checked yet')).toHaveCount(0, { timeout: 20_000 });
-  await page.getByRole('button', { name: 'Checked: one more try' }).click();
+  await page.getByRole('button', { name: 'One more try' }).click();
   await expect(page.getByText('999 mL')).toBeVisible();
   await levelTheEye(page);
   await line.fill(`${readPicture(tasks[9]!.picture as LiquidColumnPicture).text} mL`);

@@ -100,10 +100,10 @@ test('a round on paper: sheets with a key as PDF, typed in by code, diagnosed li
   await teacher.getByRole('button', { name: 'Type it in' }).click();
   await expect(teacher.getByText(`Sheet ${own.code}, Ines Varga`)).toBeVisible();
   await teacher.getByRole('textbox').fill('half a cup');
-  await teacher.getByRole('button', { name: 'Take one answer' }).click();
+  await teacher.getByRole('button', { name: 'Save one answer' }).click();
   await expect(teacher.getByRole('alert')).toContainText('half a cup');
   await teacher.getByRole('textbox').fill(own.readings[2]!.answer.text + ' mL');
-  await teacher.getByRole('button', { name: 'Take one answer' }).click();
+  await teacher.getByRole('button', { name: 'Save one answer' }).click();
   await expect(teacher.getByText('2 of 3 right.')).toBeVisible();
   await teacher.goto('/rounds');
   await teacher

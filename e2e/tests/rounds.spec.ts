@@ -22,18 +22,18 @@ test('a round to its end: sound, corrected at the second try, shown, and the str
     if (way === 0) {
       await entry(page).fill(`${text} mL`);
       await entry(page).press('Enter');
-      await expect(page.getByText('Sound reading')).toBeVisible();
+      await expect(page.getByText('Correct reading')).toBeVisible();
       rightAtFirst += 1;
     } else {
       await entry(page).fill(text);
       await entry(page).press('Enter');
-      await expect(page.getByText('The eye was right, the record is not yet.')).toBeVisible();
+      await expect(page.getByText('You read it correctly. The way it is written is not right yet.')).toBeVisible();
       await expect(page.getByText('the right reading')).toBeHidden();
       if (way === 1) {
         await page.getByLabel('Unit', { exact: true }).selectOption('mL');
         await entry(page).fill(`${text} mL`);
         await entry(page).press('Enter');
-        await expect(page.getByText('Sound reading')).toBeVisible();
+        await expect(page.getByText('Correct reading')).toBeVisible();
       } else {
         await page.getByRole('button', { name: 'Show me' }).click();
         await expect(page.getByText('the right reading')).toBeVisible();
@@ -61,7 +61,7 @@ test('a round to its end: sound, corrected at the second try, shown, and the str
     .getByRole('button', { name: /No unit/ })
     .first()
     .click();
-  await expect(page.getByText('As it stood at Enter.')).toBeVisible();
+  await expect(page.getByText('As it was when you pressed Enter.')).toBeVisible();
 });
 
 test('the answer line takes the unit from its list, and keeps the number', async ({ page }) => {
@@ -89,7 +89,7 @@ test('every spelling of a right reading is taken', async ({ page }) => {
     await levelTheEye(page);
     await entry(page).fill(spell(readPicture(open.picture as LiquidColumnPicture).text));
     await entry(page).press('Enter');
-    await expect(page.getByText('Sound reading')).toBeVisible();
+    await expect(page.getByText('Correct reading')).toBeVisible();
     await page.keyboard.press('Enter');
   }
 });
@@ -111,7 +111,7 @@ test('an entry that is long in coming says so; once it is judged, what is next s
   await entry(page).fill(readPicture(tasks[0]!.picture as LiquidColumnPicture).text + ' mL');
   await entry(page).press('Enter');
   await expect(page.getByText('Not saved yet')).toBeVisible();
-  await expect(page.getByText('Sound reading')).toBeVisible();
+  await expect(page.getByText('Correct reading')).toBeVisible();
   await expect(page.getByText('Not saved yet')).toHaveCount(0, { timeout: 1 });
   const next = page.getByRole('button', { name: 'Next reading' });
   await expect(next).toBeFocused({ timeout: 1 });
@@ -156,7 +156,7 @@ test('people who prefer less motion see the whole answer at once', async ({ brow
   await entry(page).fill('1 mL');
   await entry(page).press('Enter');
   await page.getByRole('button', { name: 'Show me' }).click();
-  const steps = page.getByRole('list', { name: 'How the reading is come by' }).getByRole('listitem');
+  const steps = page.getByRole('list', { name: 'How to read it' }).getByRole('listitem');
   await expect(steps.last()).toContainText('The unit: mL', { timeout: 600 });
   await room.close();
 });

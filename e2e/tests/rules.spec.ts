@@ -33,28 +33,28 @@ test('a teacher changes the house rules; the next readings follow them, and thos
   await teacher.getByText('All other rules').click();
   await teacher.getByLabel('What is quoted is').selectOption('a 95 % interval by Student’s t');
   await expect(teacher.getByRole('alert')).toContainText('Student’s t needs the standard error');
-  await expect(teacher.getByRole('button', { name: 'Work by these rules' })).toBeDisabled();
+  await expect(teacher.getByRole('button', { name: 'Use these rules' })).toBeDisabled();
   await teacher.getByLabel('What is quoted is').selectOption('one standard uncertainty');
   await teacher.getByLabel('The decimal mark is').selectOption('a comma');
-  await teacher.getByRole('button', { name: 'Work by these rules' }).click();
-  await expect(teacher.getByText('The class works by these rules from now on.')).toBeVisible();
+  await teacher.getByRole('button', { name: 'Use these rules' }).click();
+  await expect(teacher.getByText('The class uses these rules from now on.')).toBeVisible();
 
   // The round under way was set by tenths, and is judged by tenths.
   const picture = before.tasks[0]!.picture as LiquidColumnPicture;
   await answer(page, `${readAt(picture, picture.surfaceY).toFixed(1)} mL`);
-  await expect(page.getByText('Sound reading')).toBeVisible();
+  await expect(page.getByText('Correct reading')).toBeVisible();
 
   const { tasks } = await startRound(page, ['cylinder-50']);
   await expect(page.getByRole('button', { name: /Class rules/ })).toContainText('Half a division');
   await expect(page.getByText('−0,5 division')).toBeVisible();
   await levelTheEye(page);
   await answer(page, `${halves(tasks[0]!).replace('.', ',')} cm³`);
-  await expect(page.getByText('Sound reading')).toBeVisible();
+  await expect(page.getByText('Correct reading')).toBeVisible();
 
   await teacher.getByRole('button', { name: 'Estimate one digit' }).click();
-  await teacher.getByRole('button', { name: 'Work by these rules' }).click();
+  await teacher.getByRole('button', { name: 'Use these rules' }).click();
   await expect(teacher.getByLabel('Name of these rules')).toHaveValue('Estimate one digit');
-  await expect(teacher.getByRole('button', { name: 'Work by these rules' })).toBeDisabled();
+  await expect(teacher.getByRole('button', { name: 'Use these rules' })).toBeDisabled();
   await page.goto('/record');
   await expect(
     page.getByRole('button', { name: new RegExp(`${halves(tasks[0]!).replace('.', ',')} cm³.*sound`) }).first(),

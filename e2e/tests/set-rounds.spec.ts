@@ -43,7 +43,7 @@ test('a teacher sets a round; a student sees it, does it, and the teacher sees i
     const line = page.getByRole('textbox', { name: 'Your reading, with its unit' });
     await line.fill(task.position === 0 ? `${text} mL` : '999 mL');
     await line.press('Enter');
-    await expect(page.getByText(task.position === 0 ? 'Sound reading' : 'the right reading')).toBeVisible();
+    await expect(page.getByText(task.position === 0 ? 'Correct reading' : 'the right reading')).toBeVisible();
     await page.getByRole('button', { name: /Next reading|Finish the round/ }).click();
   }
   await expect(page.getByRole('heading', { name: 'Round finished' })).toBeVisible();

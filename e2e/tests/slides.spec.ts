@@ -55,9 +55,9 @@ test('a caliper: the lines as they are drawn give the reading; the edge of the s
   const error = picture.closedX ?? 0;
   const reading = (number: number): string => `${(number - error).toFixed(1)} mm`;
   await answer(page, reading(passed.at + 1 + tenths / 10));
-  await expect(page.getByText('The main mark after the zero')).toBeVisible();
+  await expect(page.getByText('Main mark after the zero line')).toBeVisible();
   await answer(page, reading(passed.at + tenths / 10));
-  await expect(page.getByText('Sound reading')).toBeVisible();
+  await expect(page.getByText('Correct reading')).toBeVisible();
 });
 
 test('a micrometer: who misses the half millimetre is told, by keys and in words', async ({ page }) => {
@@ -73,7 +73,7 @@ test('a micrometer: who misses the half millimetre is told, by keys and in words
   await answer(page, `${(picture.openX - 0.5 - error).toFixed(3)} mm`);
   await expect(page.getByText('The half millimetre was not counted')).toBeVisible();
   await answer(page, `${(picture.openX - error).toFixed(3)} mm`);
-  await expect(page.getByText('Sound reading')).toBeVisible();
+  await expect(page.getByText('Correct reading')).toBeVisible();
 });
 
 /** Brings the slide to the touch by keys, ever more finely, as its slider and the words under it say. */
@@ -126,8 +126,8 @@ test('an oval float: closed jaws for the zero error, two ways at right angles, t
   expect(Math.abs(one - other)).toBeGreaterThan(0.1);
   const mean = (one + other) / 2 - error;
   await answer(page, `${mean.toFixed(2)} mm`);
-  await expect(page.getByText('Sound reading')).toBeVisible();
-  await expect(page.getByText('How it was handled')).toBeHidden();
+  await expect(page.getByText('Correct reading')).toBeVisible();
+  await expect(page.getByText('How you handled it')).toBeHidden();
 });
 
 test('a micrometer is turned until its ratchet clicks; forced, it says so', async ({ page }) => {
@@ -143,7 +143,7 @@ test('a micrometer is turned until its ratchet clicks; forced, it says so', asyn
   await thimble.focus();
   await page.keyboard.press('ArrowDown');
   await page.keyboard.press('ArrowDown');
-  await expect(page.getByText('Too tight: it is being forced.')).toBeVisible();
+  await expect(page.getByText('Too tight: you are forcing it.')).toBeVisible();
   await page.getByRole('button', { name: 'Lock it' }).click();
   const before = await thimble.getAttribute('aria-valuenow');
   await thimble.focus();

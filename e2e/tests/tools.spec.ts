@@ -57,11 +57,11 @@ test('a burette: the start is read, the tap opened, the end read, and the differ
   const final = Number(writtenOn(picture, readAt(picture, picture.surfaceY)));
 
   await answer(page, `${final.toFixed(2)} mL`);
-  await expect(page.getByText('The final reading taken for the difference')).toBeVisible();
+  await expect(page.getByText('Only the final reading')).toBeVisible();
   await expect(page.getByText('the right reading')).toBeHidden();
   await answer(page, `${(final - initial).toFixed(2)} mL`);
-  await expect(page.getByText('Sound reading')).toBeVisible();
-  await expect(page.getByText('How it was handled')).toBeHidden();
+  await expect(page.getByText('Correct reading')).toBeVisible();
+  await expect(page.getByText('How you handled it')).toBeHidden();
 });
 
 test('a burette: who does not notice what was left in it is told, and the reading stays sound', async ({ page }) => {
@@ -77,8 +77,8 @@ test('a burette: who does not notice what was left in it is told, and the readin
   await page.getByRole('button', { name: 'Open the tap' }).click();
   await levelTheEye(page);
   await answer(page, `${delivered.toFixed(2)} mL`);
-  await expect(page.getByText('Sound reading')).toBeVisible();
-  await expect(page.getByText('How it was handled')).toBeVisible();
+  await expect(page.getByText('Correct reading')).toBeVisible();
+  await expect(page.getByText('How you handled it')).toBeVisible();
   await expect(
     page.getByText(picture.left === 'funnel' ? /funnel was still in the burette/ : /bubble of air in the tip/),
   ).toBeVisible();
@@ -128,7 +128,7 @@ test('a thermometer: who reads at once is told to wait; the thread comes to rest
     )
     .toBe(true);
   await answer(page, `${writtenOn(picture, readAt(picture, picture.surfaceY))} °C`);
-  await expect(page.getByText('Sound reading')).toBeVisible();
+  await expect(page.getByText('Correct reading')).toBeVisible();
 });
 
 test('a ruler: the thing’s length from both of its ends, wherever it begins', async ({ page }) => {
@@ -140,7 +140,7 @@ test('a ruler: the thing’s length from both of its ends, wherever it begins', 
   });
   await eyeOver(page);
   await answer(page, `${(thing.toX - thing.fromX).toFixed(1)} mm`);
-  await expect(page.getByText('Sound reading')).toBeVisible();
+  await expect(page.getByText('Correct reading')).toBeVisible();
 });
 
 test('a ruler: a thing is laid at the zero mark by keys, then its other end is read', async ({ page }) => {
@@ -155,7 +155,7 @@ test('a ruler: a thing is laid at the zero mark by keys, then its other end is r
   await expect(where).toHaveAttribute('aria-valuetext', /on the line labelled 0\./);
   await page.getByRole('button', { name: 'Look at its right end' }).click();
   await answer(page, `${(thing.toX - thing.fromX).toFixed(1)} mm`);
-  await expect(page.getByText('Sound reading')).toBeVisible();
+  await expect(page.getByText('Correct reading')).toBeVisible();
 });
 
 test('a ruler: a thing laid at the wood’s end, and its other end written down, is named as that', async ({ page }) => {
@@ -187,7 +187,7 @@ test('a hydrometer: the ranges are tried from the lightest up, and a heavy one f
   await page.getByRole('button', { name: '0.90–1.00' }).click();
   await levelTheEye(page);
   await answer(page, `${writtenOn(picture, readAt(picture, picture.surfaceY))} g/mL`);
-  await expect(page.getByText('How it was handled')).toBeVisible();
+  await expect(page.getByText('How you handled it')).toBeVisible();
   await expect(page.getByText(/begin with the lightest/)).toBeVisible();
 });
 
@@ -205,11 +205,11 @@ test('a volumetric pipette: filled, wiped, let down to its ring, delivered and g
   for (let drops = 0; drops < 120 && (await page.getByText('on the ring').isHidden()); drops += 1) await drop.click();
   await expect(page.getByText('The surface lies on the ring.')).toBeVisible();
   await page.getByRole('button', { name: 'Deliver' }).click();
-  await expect(page.getByText('Nothing runs any more.')).toBeVisible({ timeout: 15_000 });
+  await expect(page.getByText('It has stopped running.')).toBeVisible({ timeout: 15_000 });
   await page.getByRole('button', { name: 'Take it away' }).click();
   await answer(page, '10.00 mL');
-  await expect(page.getByText('Sound reading')).toBeVisible();
-  await expect(page.getByText('How it was handled')).toBeHidden();
+  await expect(page.getByText('Correct reading')).toBeVisible();
+  await expect(page.getByText('How you handled it')).toBeHidden();
 });
 
 for (const [tool, text] of [
@@ -220,9 +220,9 @@ for (const [tool, text] of [
     await signIn(page, 'student');
     await startRound(page, [tool]);
     await answer(page, text.replace(/0 mL$/, ' mL'));
-    await expect(page.getByText('The eye was right, the record is not yet.')).toBeVisible();
+    await expect(page.getByText('You read it correctly. The way it is written is not right yet.')).toBeVisible();
     await answer(page, text);
-    await expect(page.getByText('Sound reading')).toBeVisible();
+    await expect(page.getByText('Correct reading')).toBeVisible();
   });
 }
 

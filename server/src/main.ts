@@ -60,7 +60,7 @@ async function serve(): Promise<void> {
   const link = config.demo ? null : await offerAdministratorLink();
   if (link)
     process.stdout.write(
-      `Nobody administers this installation yet. Open this link once to begin: ${addressOf(config)}${link.path}\n`,
+      `There is no administrator yet. Open this link once to begin: ${addressOf(config)}${link.path}\n`,
     );
   process.stdout.write(`Green Beam is ready at ${addressOf(config)}\n`);
   prepareInBackground();

@@ -14,6 +14,7 @@ import * as exercises from './migrations/0010-exercises.ts';
 import * as tapes from './migrations/0011-tapes.ts';
 import * as setRoundsTold from './migrations/0012-set-rounds-told.ts';
 import * as shelf from './migrations/0013-shelf.ts';
+import * as notifyClass from './migrations/0014-notify-class.ts';
 
 const MIGRATIONS = [
   firstLight,
@@ -29,6 +30,7 @@ const MIGRATIONS = [
   tapes,
   setRoundsTold,
   shelf,
+  notifyClass,
 ];
 
 /** Brings the database to the present shape; each migration runs once, in its own transaction. */

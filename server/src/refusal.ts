@@ -56,7 +56,7 @@ function answerTo(error: unknown): { status: number; problem: Problem } {
       status: 503,
       problem: {
         message:
-          'The server cannot reach its database just now. What you wrote is kept in this browser and will be sent again.',
+          'The server cannot reach its database just now. What you wrote is stored in this browser and will be sent again.',
         field: null,
       },
     };
@@ -65,7 +65,7 @@ function answerTo(error: unknown): { status: number; problem: Problem } {
     return {
       status,
       problem: {
-        message: 'This page has grown stale. Load it again and repeat what you did.',
+        message: 'This page is out of date. Load it again and repeat what you did.',
         field: null,
         staleToken: true,
       },

@@ -107,7 +107,7 @@ describe('a round of exercises', () => {
 });
 
 describe('an answer', () => {
-  it.each(ALL)('to %s: the right one closes the exercise, and shows how it comes about', async (kind) => {
+  it.each(ALL)('to %s: the right one closes the exercise, and shows how it is worked out', async (kind) => {
     const [task] = await round([kind]);
     const { body } = await student.post(url('/attempts'), entered(task!.id, rightEntry(await stored(task!.id))));
     expect(body).toMatchObject({ verdict: 'sound', closed: true, strip: [] });
@@ -143,7 +143,7 @@ describe('an answer', () => {
   it('that cannot be read costs no try, and says what is wrong with it', async () => {
     const [table] = await round(['spot-the-error']);
     for (const [entry, message] of [
-      ['', 'Nothing is marked'],
+      ['', 'You have marked nothing'],
       ['99a', 'no cell 99'],
       ['<script>', '“<script>” is not'],
     ] as const) {

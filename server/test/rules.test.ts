@@ -116,7 +116,7 @@ describe('a change of house rules', () => {
     expect((await change({ acceptance: 1 })).status).toBe(201);
     const { status, body } = await teacher.post(url('/rules'), { name: 'Late', rules: {}, after: version });
     expect(status).toBe(409);
-    expect(body.message).toContain('meanwhile');
+    expect(body.message).toContain('in the meantime');
   });
 
   it('is not for students', async () => {

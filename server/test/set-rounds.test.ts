@@ -117,14 +117,14 @@ describe('a round that is set', () => {
     expect(changed.body.version).toBeGreaterThan(Number(before.version) + 1);
   });
 
-  it('taken back is not begun any more, and who was in it goes on: nothing is lost', async () => {
+  it('withdrawn is not begun any more, and who was in it goes on: nothing is lost', async () => {
     const { id } = await set({ title: 'Taken back' });
     const { body: round } = await begin(student, id);
     expect((await teacher.post(url(`/set-rounds/${id}/withdraw`))).status).toBe(200);
     expect((await answer(student, round.tasks[0].id)).body.verdict).toBe('sound');
     const late = await begin(other, id);
     expect(late.status).toBe(409);
-    expect(late.body.message).toContain('taken this round back');
+    expect(late.body.message).toContain('has withdrawn this practice set');
     expect((await other.get(url('/set-rounds'))).body.map((one: SetRoundShown) => one.id)).not.toContain(id);
   });
 

@@ -36,7 +36,7 @@ function Nowhere(): ReactNode {
     <main className="mx-auto max-w-xl px-7 py-16">
       <h1 className="text-2xl font-bold">There is nothing here</h1>
       <p className="mt-2">
-        The address may be mistyped, or the page belongs to another class. The places above lead on.
+        The address may be wrong, or the page belongs to another class. Go on with the places above.
       </p>
     </main>
   );
@@ -130,7 +130,7 @@ export function App(): ReactNode {
           <Failed
             error={
               new Error(
-                'The server cannot be reached just now. What you wrote is kept in this browser; this page tries again by itself.',
+                'The server cannot be reached just now. Your work is saved in this browser. This page tries again by itself.',
               )
             }
           />

@@ -68,7 +68,7 @@ describe('digits of a result', () => {
   it('a difference without a figure says so, and gives none to what follows', () => {
     const nothing = calculate('11 - 10.6');
     expect(nothing).toMatchObject({ text: '0', significantFigures: 0, full: '0.4' });
-    expect(nothing.notes.join()).toContain('No figure is left');
+    expect(nothing.notes.join()).toContain('No certain figure is left');
     expect(calculate('(11 - 10.6) * 3.21')).toMatchObject({ text: '0', significantFigures: 0 });
     expect(calculate('(11 - 10.4) * 3.21').text).toBe('2');
   });
@@ -167,20 +167,20 @@ describe('the working', () => {
       rule: 'places',
       ruledBy: 0,
       question: 'Why one decimal?',
-      answer: 'A sum or difference keeps the places its least certain term has: 18.6 ends at the tenths.',
+      answer: 'A sum or difference ends at the place of its least certain term: 18.6 ends at the tenths.',
     });
     expect(quotient).toMatchObject({
       rule: 'figures',
       ruledBy: 1,
       question: 'Why two figures?',
-      answer: 'A product or quotient keeps as many figures as its poorest factor: 9.4 has 2.',
+      answer: 'A product or quotient has as many figures as the factor with the fewest: 9.4 has 2.',
     });
   });
 
   it('names ambiguous zeros and numbers that may be counts', () => {
     expect(calculate('1500 g / 3').notes).toEqual([
       '3 is taken as exact. A measured one has a point: 3.',
-      '1500 has 2 to 4 figures: its zeros may be measured or not, and are not counted; write a point or a power of ten to say which.',
+      '1500 has 2 to 4 figures: its zeros are not counted, because they may not be measured. Write a point or a power of ten to make it clear.',
     ]);
     expect(calculate('4.5 / 3').notes).toEqual([
       '3 counts as measured, with one figure. If it is a count or a definition, write exact(3).',

@@ -184,7 +184,7 @@ export function calculationOf(
   };
 }
 
-const NO_FIGURE_LEFT = 'No figure is left: what remains is smaller than the last place that is certain.';
+const NO_FIGURE_LEFT = 'No certain figure is left: the result is smaller than the last certain place.';
 
 function firstMissing(
   tree: Expression,

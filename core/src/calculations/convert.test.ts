@@ -177,7 +177,7 @@ describe('the step of a conversion', () => {
       {},
       '211|8.276',
       'Why three figures?',
-      'The factor is exact, so the digits stay as certain as they were in 4.67.',
+      'The factor is exact, so the result has the same certain digits as 4.67.',
     ],
     [
       '335 cm^2',
@@ -185,7 +185,7 @@ describe('the step of a conversion', () => {
       {},
       '51.9|251',
       'Why three figures?',
-      'The factor is exact, so the digits stay as certain as they were in 335.',
+      'The factor is exact, so the result has the same certain digits as 335.',
     ],
     [
       '25.0 degC',
@@ -193,7 +193,7 @@ describe('the step of a conversion', () => {
       {},
       '298.1|5',
       'Why one decimal?',
-      'What the scales are defined by is exact, so the digits stay as certain as they were in 25.0.',
+      'What the scales are defined by is exact, so the result has the same certain digits as 25.0.',
     ],
     [
       '2.5000 lb',
@@ -201,7 +201,7 @@ describe('the step of a conversion', () => {
       { quotedFactors: ['1 lb = 454 g'] },
       '113|5',
       'Why three figures?',
-      'A product or quotient keeps as many figures as its poorest factor: the 454 this class quotes has 3.',
+      'A product or quotient has as many figures as the factor with the fewest: the 454 this class quotes has 3.',
     ],
     [
       '2.5 lb',
@@ -209,15 +209,15 @@ describe('the step of a conversion', () => {
       { quotedFactors: ['1 lb = 454 g'] },
       '11|35',
       'Why two figures?',
-      'A product or quotient keeps as many figures as its poorest factor: 2.5 has 2.',
+      'A product or quotient has as many figures as the factor with the fewest: 2.5 has 2.',
     ],
     [
       'exact(12 in)',
       'cm',
       {},
       '30.48|',
-      'Why does no digit end it?',
-      'Every number in it is exact, and exact numbers limit nothing.',
+      'Why are all digits kept?',
+      'Every number in it is exact. Exact numbers do not limit the result.',
     ],
   ])('%s in %s', (quantity, unit, rules, carried, question, answer) => {
     const step = convert(quantity, unit, rules).steps.at(-1)!;

@@ -67,15 +67,15 @@ function whyConverted(
     .sort((a, b) => a.figures - b.figures);
   const figures = from.place === -Infinity ? Infinity : figuresOf(from, rounding);
   const product = (name: string, count: number): string =>
-    `A product or quotient keeps as many figures as its poorest factor: ${name} has ${count}.`;
+    `A product or quotient has as many figures as the factor with the fewest: ${name} has ${count}.`;
   if (poorest)
     return (text) =>
       poorest.figures < figures
         ? product(`the ${poorest.count} this class quotes`, poorest.figures)
         : product(text, figures);
-  if (figures === Infinity) return () => 'Every number in it is exact, and exact numbers limit nothing.';
+  if (figures === Infinity) return () => 'Every number in it is exact. Exact numbers do not limit the result.';
   return (text) =>
-    `${offset ? 'What the scales are defined by is exact' : 'The factor is exact'}, so the digits stay as certain as they were in ${text}.`;
+    `${offset ? 'What the scales are defined by is exact' : 'The factor is exact'}, so the result has the same certain digits as ${text}.`;
 }
 
 /** A time in hours, minutes and seconds: it is known to as many of them as before, 90 min to the minute. */

@@ -14,35 +14,35 @@ describe('why a result has the digits it has', () => {
     [
       '18.6 mL - 9.25 mL',
       'Why one decimal?',
-      'A sum or difference keeps the places its least certain term has: 18.6 ends at the tenths.',
+      'A sum or difference ends at the place of its least certain term: 18.6 ends at the tenths.',
     ],
     [
       '27 g - 25.48 g',
       'Why no decimals?',
-      'A sum or difference keeps the places its least certain term has: 27 ends at the ones.',
+      'A sum or difference ends at the place of its least certain term: 27 ends at the ones.',
     ],
     [
       '1.2e3 g + 38.4 g',
       'Why only as far as the hundreds?',
-      'A sum or difference keeps the places its least certain term has: 1.2e3 ends at the hundreds.',
+      'A sum or difference ends at the place of its least certain term: 1.2e3 ends at the hundreds.',
     ],
     [
       '0.1234 g + 0.00071 g',
       'Why four decimals?',
-      'A sum or difference keeps the places its least certain term has: 0.1234 ends at the ten-thousandths.',
+      'A sum or difference ends at the place of its least certain term: 0.1234 ends at the ten-thousandths.',
     ],
     [
       '14.2 cm * 23.65 cm',
       'Why three figures?',
-      'A product or quotient keeps as many figures as its poorest factor: 14.2 has 3.',
+      'A product or quotient has as many figures as the factor with the fewest: 14.2 has 3.',
     ],
     [
       '3.28 g / 4.1 mL',
       'Why two figures?',
-      'A product or quotient keeps as many figures as its poorest factor: 4.1 has 2.',
+      'A product or quotient has as many figures as the factor with the fewest: 4.1 has 2.',
     ],
-    ['sqrt(8.41 cm^2)', 'Why three figures?', 'A power or root keeps the figures of what it is taken of: 8.41 has 3.'],
-    ['(1.2 cm)^3', 'Why two figures?', 'A power or root keeps the figures of what it is taken of: 1.2 has 2.'],
+    ['sqrt(8.41 cm^2)', 'Why three figures?', 'A power or root has as many figures as its base: 8.41 has 3.'],
+    ['(1.2 cm)^3', 'Why two figures?', 'A power or root has as many figures as its base: 1.2 has 2.'],
     [
       'log10(4.52e3)',
       'Why three decimals?',
@@ -53,7 +53,7 @@ describe('why a result has the digits it has', () => {
     [
       'mean(9.4 mL; 9.62 mL)',
       'Why one decimal?',
-      'A mean is written to the place of its readings, and of the least certain where they differ: 9.4 ends at the tenths.',
+      'A mean is written to the place of its least certain reading: 9.4 ends at the tenths.',
     ],
     [
       'abs(9.4 mL - 9.62 mL)',
@@ -72,28 +72,28 @@ describe('why a result has the digits it has', () => {
     ],
     [
       'exact(3) * exact(4)',
-      'Why does no digit end it?',
-      'Every number in it is exact, and exact numbers limit nothing.',
+      'Why are all digits kept?',
+      'Every number in it is exact. Exact numbers do not limit the result.',
     ],
     [
       'mean(4.7, 4.72)',
       'Why one decimal?',
-      'A mean is written to the place of its readings, and of the least certain where they differ: 4.7 ends at the tenths.',
+      'A mean is written to the place of its least certain reading: 4.7 ends at the tenths.',
     ],
     [
       '12:41:20 - 12:09:47',
       'Why no decimals?',
-      'A sum or difference keeps the places its least certain term has: 12:41:20 ends at the seconds.',
+      'A sum or difference ends at the place of its least certain term: 12:41:20 ends at the seconds.',
     ],
     [
       '12:41:20.5 - 12:09:47.25',
       'Why one decimal?',
-      'A sum or difference keeps the places its least certain term has: 12:41:20.5 ends at the tenths of a second.',
+      'A sum or difference ends at the place of its least certain term: 12:41:20.5 ends at the tenths of a second.',
     ],
     [
       'exact(2) * 3.14 cm',
       'Why three figures?',
-      'A product or quotient keeps as many figures as its poorest factor: 3.14 has 3.',
+      'A product or quotient has as many figures as the factor with the fewest: 3.14 has 3.',
     ],
   ])('%s', (expression, question, answer) => {
     expect(asked(expression)).toEqual([question, answer]);
@@ -102,7 +102,7 @@ describe('why a result has the digits it has', () => {
   it('a difference that leaves nothing says so, and so does what follows from it', () => {
     expect(asked('11 g - 10.6 g')).toEqual([
       'Why is no figure left?',
-      'A sum or difference keeps the places its least certain term has: 11 ends at the ones. What remains is smaller than that, so no figure is left.',
+      'A sum or difference ends at the place of its least certain term: 11 ends at the ones. The result is smaller than that, so no certain figure is left.',
     ]);
     const [question, answer] = asked('(11 g - 10.6 g) / 2.5 mL');
     expect(question).toBe('Why is no figure left?');
@@ -114,7 +114,7 @@ describe('why a result has the digits it has', () => {
     const [converted, added] = steps;
     expect(converted).toMatchObject({
       operation: 'convert',
-      answer: expect.stringMatching(/^The factor is exact, so the digits stay as certain as they were in /),
+      answer: expect.stringMatching(/^The factor is exact, so the result has the same certain digits as /),
     });
     expect(added?.operation).toBe('+');
   });

@@ -31,7 +31,7 @@ export function counted(count: number, thing: string): string {
 
 /** Asks of a step what a student asks: why two decimals, why three figures. */
 export function questionAbout({ result, rule }: Pick<Step, 'result' | 'rule'>, rounding: RoundingRule): string {
-  if (result.place === -Infinity) return 'Why does no digit end it?';
+  if (result.place === -Infinity) return 'Why are all digits kept?';
   const figures = figuresOf(result, rounding);
   if (figures === 0) return 'Why is no figure left?';
   const byPlace = rule === 'places' || rule === 'logarithm' || rule === 'standard-error' || rule === 'derivative';
@@ -47,23 +47,23 @@ export function questionAbout({ result, rule }: Pick<Step, 'result' | 'rule'>, r
 export function reasonFor(step: Step, texts: readonly string[], rounding: RoundingRule): string {
   const { result, rule, ruledBy, operation } = step;
   const ruler = ruledBy === null ? undefined : step.operands[ruledBy];
-  if (!ruler) return 'Every number in it is exact, and exact numbers limit nothing.';
+  if (!ruler) return 'Every number in it is exact. Exact numbers do not limit the result.';
   const name = texts[ruledBy ?? 0] ?? '';
   const figures = figuresOf(ruler, rounding);
-  if (operation === 'convert') return `The factor is exact, so the digits stay as certain as they were in ${name}.`;
+  if (operation === 'convert') return `The factor is exact, so the result has the same certain digits as ${name}.`;
   if (rule === 'figures' && figures === 0)
     return `${name} has no figure left, and nothing that is multiplied by it has one.`;
   switch (rule) {
     case 'places': {
       const sentence = `${PLACES_RULE[operation] ?? SUM_RULE}: ${name} ends at ${lastPlaceInWords(name, ruler.place)}.`;
       return figuresOf(result, rounding) === 0
-        ? `${sentence} What remains is smaller than that, so no figure is left.`
+        ? `${sentence} The result is smaller than that, so no certain figure is left.`
         : sentence;
     }
     case 'figures':
       if (operation === 'sqrt' || operation === '^')
-        return `A power or root keeps the figures of what it is taken of: ${name} has ${figures}.`;
-      return `A product or quotient keeps as many figures as its poorest factor: ${name} has ${figures}.`;
+        return `A power or root has as many figures as its base: ${name} has ${figures}.`;
+      return `A product or quotient has as many figures as the factor with the fewest: ${name} has ${figures}.`;
     case 'logarithm':
       return `A logarithm has as many decimals as its argument has figures: ${name} has ${figures}.`;
     case 'antilogarithm':
@@ -75,9 +75,9 @@ export function reasonFor(step: Step, texts: readonly string[], rounding: Roundi
   }
 }
 
-const SUM_RULE = 'A sum or difference keeps the places its least certain term has';
+const SUM_RULE = 'A sum or difference ends at the place of its least certain term';
 const PLACES_RULE: Readonly<Record<string, string>> = {
-  mean: 'A mean is written to the place of its readings, and of the least certain where they differ',
+  mean: 'A mean is written to the place of its least certain reading',
   abs: 'Without its sign a number keeps its places',
   min: 'The least of several readings keeps its own place',
   max: 'The largest of several readings keeps its own place',

@@ -149,7 +149,7 @@ class Evaluation {
       case 'pi':
         return exactly(PI);
       case 'exact':
-        // What is exact decides no digits: how it comes about is no step of the working.
+        // What is exact decides no digits: how it is worked out is no step of the working.
         return exactly(new Evaluation(this.numberOf, this.rules).visit(node.operand).value);
       case 'negate': {
         const { value, place } = this.visit(node.operand);
@@ -176,7 +176,7 @@ class Evaluation {
     }
   }
 
-  /** A logarithm, as the exponent of ten with decimals, was measured; every other exponent is exact, and how it comes about is no step. */
+  /** A logarithm, as the exponent of ten with decimals, was measured; every other exponent is exact, and how it is worked out is no step. */
   private exponent({ left, right }: BinaryNode): Measured {
     if (isTen(left) && isWrittenWithDecimals(right)) return this.visit(right);
     return exactly(new Evaluation(this.numberOf, this.rules).visit(right).value);

@@ -156,13 +156,13 @@ class Resolver {
       if (operator === '-') return { result: differenceUnit(first) };
       if (first !== second)
         throw new ExpressionError(
-          `Temperatures in ${first} and ${second} cannot be added; write a difference as Δ${second}.`,
+          `Temperatures in ${first} and ${second} cannot be added. Write a difference as Δ${second}.`,
           at,
         );
       return { result: left };
     }
     if (first === null && operator === '-')
-      throw new ExpressionError(`A temperature in ${second ?? ''} cannot be taken off a difference.`, at);
+      throw new ExpressionError(`A temperature in ${second ?? ''} cannot be subtracted from a difference.`, at);
     return { result: first === null ? right : left };
   }
 

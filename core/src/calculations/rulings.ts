@@ -199,10 +199,10 @@ function noteOnExact(texts: readonly string[]): string[] {
 }
 
 const AMBIGUOUS: Readonly<Record<HouseRules['bareTrailingZeros'], string>> = {
-  flag: 'its zeros may be measured or not, and are not counted; write a point or a power of ten to say which.',
+  flag: 'its zeros are not counted, because they may not be measured. Write a point or a power of ten to make it clear.',
   'not-significant': 'its zeros do not count in this class.',
-  'want-point': 'its zeros do not count; this class writes a point after the last measured zero.',
-  'want-scientific': 'its zeros do not count; this class writes a power of ten.',
+  'want-point': 'its zeros do not count. This class writes a point after the last measured zero.',
+  'want-scientific': 'its zeros do not count. This class writes a power of ten.',
 };
 
 /** What is to be said about a number that is taken as it is written. */

@@ -87,7 +87,7 @@ export interface Stated {
 /** Writes a value with its uncertainty by the class’s rule. @throws ExpressionError for an uncertainty of zero. */
 export function stated(main: Typed, doubt: Typed, rules: HouseRules): Stated {
   const size = doubt.quantity.value.abs();
-  if (size.isZero()) throw new ExpressionError('An uncertainty of zero is none; leave it out.', 0);
+  if (size.isZero()) throw new ExpressionError('An uncertainty of zero says nothing. Leave it out.', 0);
   const byRule = uncertaintyPlace(size.toDecimal(), rules.uncertaintyFigures);
   const ofDoubt = Math.max(byRule, doubt.lastPlace ?? doubt.quantity.place);
   const place = Math.max(ofDoubt, main.lastPlace ?? -Infinity);

@@ -60,7 +60,7 @@ describe('a tape', () => {
     expect(lines.map(({ mistake }) => mistake?.at ?? null)).toEqual([null, 12, null, 4, null, 0, 4, 9]);
     expect(lines[1]?.mistake?.message).toBe('mL and g are units of different kinds.');
     expect(lines[3]?.mistake?.message).toContain('“V” has no value');
-    expect(lines[5]?.mistake?.message).toContain('means something already');
+    expect(lines[5]?.mistake?.message).toContain('already has a meaning');
   });
 });
 
@@ -86,7 +86,7 @@ describe('a stated uncertainty', () => {
       text: '18.62',
       uncertainty: '0.24',
     });
-    expect(() => calculate('18.6 mL ± 0 mL')).toThrow('zero is none');
+    expect(() => calculate('18.6 mL ± 0 mL')).toThrow('zero says nothing');
     expect(() => calculate('18.6 mL ± 0.2 g')).toThrow('mL and g');
   });
 });

@@ -46,7 +46,7 @@ export function calculateTape(lines: readonly string[], rules?: Partial<HouseRul
     if (rest.trim() === '' && name === null) return EMPTY;
     try {
       if (name !== null && RESERVED.includes(name))
-        throw new ExpressionError(`“${name}” means something already; use another name.`, -head.length);
+        throw new ExpressionError(`“${name}” already has a meaning. Use another name.`, -head.length);
       const { calculation, quantity } = workOut(rest, house, names);
       names = new Map([...names, [LAST, quantity], ...(name === null ? [] : [[name, quantity] as const])]);
       return { name, calculation, mistake: null };

@@ -82,8 +82,8 @@ describe('a time of day', () => {
   });
 
   it.each([
-    ['12:61:00', '“12:61:00” has 61 minutes; an hour has sixty minutes, and a minute sixty seconds.'],
-    ['0:00:75', '“0:00:75” has 75 seconds; an hour has sixty minutes, and a minute sixty seconds.'],
+    ['12:61:00', '“12:61:00” has 61 minutes. An hour has 60 minutes, and a minute has 60 seconds.'],
+    ['0:00:75', '“0:00:75” has 75 seconds. An hour has 60 minutes, and a minute has 60 seconds.'],
   ])('%s is refused in words', (text, reason) => {
     expect(() => parseTime(text, 4)).toThrow(expect.objectContaining({ name: ExpressionError.name, reason, at: 4 }));
   });

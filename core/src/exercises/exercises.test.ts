@@ -348,7 +348,7 @@ describe('words', () => {
     expect(said.size).toBeGreaterThan(40);
   });
 
-  it('feedback keeps the answer until the exercise is closed, and then says how it comes about', () => {
+  it('feedback keeps the answer until the exercise is closed, and then says how it is worked out', () => {
     const task = drawExercise('mixed-steps', { seed: 3, level: 2 });
     const diagnosis = diagnoseExercise(task, '777 km');
     expect(feedbackOn(task, diagnosis, false).answer).toBeNull();

@@ -39,8 +39,8 @@ describe('marks in a table', () => {
   });
 
   it.each([
-    ['', 'Nothing is marked yet: mark a cell, and say what is wrong with it.'],
-    ['   ', 'Nothing is marked yet: mark a cell, and say what is wrong with it.'],
+    ['', 'You have marked nothing yet. Mark a cell and say what is wrong with it.'],
+    ['   ', 'You have marked nothing yet. Mark a cell and say what is wrong with it.'],
     ['7', '“7” is not the number of a cell and a letter from a to h.'],
     ['c7', '“c7” is not the number of a cell and a letter from a to h.'],
     ['7z', '“7z” is not the number of a cell and a letter from a to h.'],

@@ -16,12 +16,12 @@ export const FAULT_KINDS: readonly FaultKind[] = [
     overlooked: {
       id: 'unit-overlooked',
       name: 'A missing unit overlooked',
-      lookAt: 'every heading: does it say in which unit the column is?',
+      lookAt: 'every heading: does it give the unit of the column?',
     },
   },
   {
     id: 'uneven-decimals',
-    name: 'not read as far as the rest',
+    name: 'fewer decimals than the rest',
     overlooked: {
       id: 'decimals-overlooked',
       name: 'Uneven decimals overlooked',
@@ -30,25 +30,29 @@ export const FAULT_KINDS: readonly FaultKind[] = [
   },
   {
     id: 'wrong-result',
-    name: 'worked out wrongly',
+    name: 'calculated wrongly',
     overlooked: {
       id: 'wrong-result-overlooked',
       name: 'A wrong result overlooked',
-      lookAt: 'each result, worked out once more',
+      lookAt: 'each result: calculate it again',
     },
   },
   {
     id: 'zero-dropped',
     name: 'a zero dropped',
-    overlooked: { id: 'zero-overlooked', name: 'A dropped zero overlooked', lookAt: 'how far each result is known' },
+    overlooked: {
+      id: 'zero-overlooked',
+      name: 'A dropped zero overlooked',
+      lookAt: 'the last certain place of each result',
+    },
   },
   {
     id: 'rounded-on-the-way',
-    name: 'rounded in between',
+    name: 'rounded too early',
     overlooked: {
       id: 'rounding-overlooked',
-      name: 'Rounding in between overlooked',
-      lookAt: 'whether each line goes on with all the digits of the one before',
+      name: 'Early rounding overlooked',
+      lookAt: 'whether each line uses all the digits of the line before',
     },
   },
   {
@@ -57,21 +61,25 @@ export const FAULT_KINDS: readonly FaultKind[] = [
     overlooked: {
       id: 'factor-overlooked',
       name: 'A wrong factor overlooked',
-      lookAt: 'the factors: are they what is defined, and do the units cancel?',
+      lookAt: 'the factors: are they correct, and do the units cancel?',
     },
   },
   {
     id: 'wrong-base',
     name: 'percent of the wrong value',
-    overlooked: { id: 'base-overlooked', name: 'A wrong base overlooked', lookAt: 'what the difference is divided by' },
+    overlooked: {
+      id: 'base-overlooked',
+      name: 'Wrong base of the percentage overlooked',
+      lookAt: 'the value that the difference is divided by',
+    },
   },
   {
     id: 'impossible-value',
-    name: 'cannot be',
+    name: 'impossible value',
     overlooked: {
       id: 'impossible-overlooked',
       name: 'An impossible value overlooked',
-      lookAt: 'each value by itself: can there be such a thing?',
+      lookAt: 'each value by itself: is it possible?',
     },
   },
 ];
@@ -109,7 +117,7 @@ const LONGEST = 400;
 export function parseMarks(typed: string, cells: number): Marked[] {
   const plain = typed.normalize('NFKC').trim().toLowerCase();
   if (plain === '')
-    throw new UnreadableMarksError('Nothing is marked yet: mark a cell, and say what is wrong with it.');
+    throw new UnreadableMarksError('You have marked nothing yet. Mark a cell and say what is wrong with it.');
   if (plain.length > LONGEST)
     throw new UnreadableMarksError(`That is ${plain.length} characters; marks have at most ${LONGEST}.`);
   const parts = plain.match(/\d+\s*[a-z]|[^\s,;]+/g) ?? [];

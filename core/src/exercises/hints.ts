@@ -3,53 +3,53 @@ import type { Exercise, ExerciseKind } from './exercise.ts';
 /** What to look at, in the order of the work; none of it names a number of the exercise. */
 const HINTS: Readonly<Record<ExerciseKind, readonly string[]>> = {
   'count-figures': [
-    'Begin at the first digit that is not zero.',
-    'From there on every digit counts; zeros at the end count after a decimal mark.',
-    'A power of ten says how large the number is, and counts nothing.',
+    'Start at the first digit that is not zero.',
+    'From there on every digit counts. Zeros at the end count if there is a decimal mark.',
+    'A power of ten only says how large the number is. Its digits do not count.',
   ],
   'write-reading': [
     'The marks give the certain digits.',
-    'One more digit is estimated between them; exactly on a mark it is zero, and is written.',
+    'Estimate one more digit between them. Exactly on a mark it is zero, and you write it.',
   ],
   'round-number': [
     'Find the last digit that stays.',
-    'The digits after it decide, all at once.',
-    'If a zero is the last digit asked for, it is written.',
+    'Look at all the digits after it. They decide together.',
+    'If the last digit asked for is a zero, write it.',
   ],
   'add-subtract': [
-    'Write the terms one under the other, marks in line.',
-    'The result ends where the term that is known least far ends.',
-    'Round once, at the end; a zero in the last place is written.',
+    'Write the terms under each other, with the decimal marks in line.',
+    'The result ends at the same place as the term with the fewest decimals.',
+    'Round once, at the end. Write a zero in the last place.',
   ],
   'multiply-divide': [
     'Which of the numbers were measured, and which are exact?',
     'Count the significant figures of each measured one.',
-    'The result has as many as the fewest of them; calculate the unit along.',
+    'The result has as many as the number with the fewest. Calculate with the units too.',
   ],
   'mixed-steps': [
-    'Take one step at a time, and carry all digits.',
-    'Sums and differences go by places, products by figures: note after each step how far it is known.',
+    'Take one step at a time, and keep all digits.',
+    'For sums and differences look at the places, for products at the figures. After each step, note the last certain place.',
     'Round once, at the end.',
   ],
-  'exact-or-measured': ['Was it read from a tool?', 'What is counted or agreed on has no doubtful digit.'],
+  'exact-or-measured': ['Was it read from a tool?', 'A number that is counted or defined has no doubtful digit.'],
   'convert-units': [
     'Write the factor as a fraction, so that the old unit cancels.',
     'An area is converted twice, a volume three times.',
-    'Defined factors are exact, and the result has as many figures as the quantity had; a factor that a class quotes rounded has figures of its own.',
+    'Defined factors are exact, so the result has as many figures as the quantity. A rounded factor has figures of its own.',
   ],
   'percent-error': [
-    'The difference of the two values first; note how far it is known.',
-    'Which of the two is the other judged by?',
-    'Ratio times one hundred; the class’s rule says whether the sign is written.',
+    'First work out the difference of the two values. Save the checks last certain place.',
+    'Which of the two is the accepted value?',
+    'Multiply the ratio by one hundred. The class rule says whether you write the sign.',
   ],
   'choose-statement': [
-    'Take each statement to an extreme: does it still hold?',
-    'Close together is one thing, close to the true value another.',
+    'Test each statement with an extreme case. Is it still true?',
+    '“Close together” and “close to the true value” are two different things.',
   ],
   'spot-the-error': [
     'Read the headings first: is there a unit in each?',
     'Compare the last digits of each column.',
-    'Work each result out once more, and ask of each value whether it can be.',
+    'Work out each result again. Ask whether each value is possible.',
   ],
 };
 

@@ -18,16 +18,16 @@ const wordsOn = (number: string): string => {
 
 describe('how figures are counted', () => {
   it.each([
-    ['0.0450', 'Counted are 4 5 0: 3 figures. The zeros before them only place the decimal mark.'],
-    ['46.0', 'Counted are 4 6 0: 3 figures.'],
-    ['1500', 'Counted are 1 5: 2 figures. The zeros after them only fill up the places.'],
-    ['1500.', 'Counted are 1 5 0 0: 4 figures.'],
-    ['3.070 × 10⁻⁴', 'Counted are 3 0 7 0: 4 figures. The power of ten says how large the number is.'],
+    ['0.0450', 'Count 4 5 0: 3 figures. The zeros before them only show where the decimal mark is.'],
+    ['46.0', 'Count 4 6 0: 3 figures.'],
+    ['1500', 'Count 1 5: 2 figures. The zeros after them are only placeholders.'],
+    ['1500.', 'Count 1 5 0 0: 4 figures.'],
+    ['3.070 × 10⁻⁴', 'Count 3 0 7 0: 4 figures. The power of ten says how large the number is.'],
     [
       '0.50 × 10³',
-      'Counted are 5 0: 2 figures. The zeros before them only place the decimal mark. The power of ten says how large the number is.',
+      'Count 5 0: 2 figures. The zeros before them only show where the decimal mark is. The power of ten says how large the number is.',
     ],
-    ['20.03', 'Counted are 2 0 0 3: 4 figures.'],
+    ['20.03', 'Count 2 0 0 3: 4 figures.'],
   ])('in %s', (number, words) => {
     expect(wordsOn(number)).toBe(words);
   });

@@ -2,7 +2,7 @@ import { isChoice, isWorking, type Exercise, type ExerciseTask } from './exercis
 import { lineOf } from './result.ts';
 import { rightCount } from './slips/counting.ts';
 
-/** How the right answer comes about, to be shown when the exercise is closed. */
+/** How the right answer is worked out, to be shown when the exercise is closed. */
 export type Solution =
   /** A line to be worked out step by step, as on a tape. */
   | { readonly by: 'working'; readonly line: string }
@@ -24,9 +24,9 @@ function counted(number: string): string {
   const digits = mantissa.replace('.', '').replace(/^0+/, '');
   const counting = mantissa.includes('.') ? digits : digits.replace(/0+$/, '');
   const parts = [
-    `Counted are ${Array.from(counting).join(' ')}: ${rightCount(number)} figures.`,
-    mantissa.startsWith('0') ? 'The zeros before them only place the decimal mark.' : '',
-    counting.length < digits.length ? 'The zeros after them only fill up the places.' : '',
+    `Count ${Array.from(counting).join(' ')}: ${rightCount(number)} figures.`,
+    mantissa.startsWith('0') ? 'The zeros before them only show where the decimal mark is.' : '',
+    counting.length < digits.length ? 'The zeros after them are only placeholders.' : '',
     power === undefined ? '' : 'The power of ten says how large the number is.',
   ];
   return parts.filter((part) => part !== '').join(' ');
@@ -40,7 +40,7 @@ function roundedHow({ exercise, rules }: ExerciseTask<Extract<Exercise, { kind: 
   return `${asked} The digits after the last one kept decide, all at once; an exact half goes ${rules.rounding === 'half-even' ? 'to the even neighbour' : 'up, away from zero'}.`;
 }
 
-/** How the right answer of an exercise comes about. */
+/** How the right answer of an exercise is worked out. */
 export function solutionOf({ exercise, rules }: ExerciseTask): Solution {
   if (isWorking(exercise)) return { by: 'working', line: lineOf(exercise) };
   if (exercise.kind === 'count-figures') return { by: 'words', text: counted(exercise.number) };

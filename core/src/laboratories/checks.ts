@@ -53,7 +53,7 @@ function cellFindings({ rows, protocol }: RunInView): Finding[] {
           kind: 'conflict',
           severity: 'wrong',
           ...where,
-          message: `Trial ${trial}, ${nameOf(quantity).toLowerCase()}: two of you wrote this cell, ${cell.text} and ${others}. Decide together and write it once more.`,
+          message: `Trial ${trial}, ${nameOf(quantity).toLowerCase()}: two of you wrote different numbers in this cell, ${cell.text} and ${others}. Decide together and write it once more.`,
         });
       }
       return found;
@@ -89,7 +89,7 @@ function repeatFindings({ rows, protocol, result }: RunInView): Finding[] {
         kind: 'repeats',
         severity: 'look',
         ...run,
-        message: `${complete} of at least ${protocol.trials.least} trials so far${complete === 1 ? '; one value has no spread to judge by.' : '.'}`,
+        message: `${complete} of at least ${protocol.trials.least} trials so far${complete === 1 ? '. One value has no spread.' : '.'}`,
       },
     ];
   }
@@ -104,7 +104,8 @@ function repeatFindings({ rows, protocol, result }: RunInView): Finding[] {
       kind: 'identical',
       severity: 'look',
       ...run,
-      message: 'All trials are identical: these tools cannot see the scatter. That does not make the result exact.',
+      message:
+        'All trials are identical. These tools are too coarse to show the scatter. The result is still not exact.',
     },
   ];
 }
@@ -167,8 +168,8 @@ function sinkFindings(view: RunInView, check: Extract<ProtocolCheck, { kind: 'si
   // What lies within the uncertainty of the liquid’s density may sink or float.
   if (sank === mean > view.liquid || Math.abs(mean - view.liquid) <= furthestOff(view)) return [];
   const message = sank
-    ? `It sank, yet the density found is below that of water (${writtenAtPlace(view.liquid, -3)} g/mL). One of the two cannot be.`
-    : `It floated, yet the density found is above that of water (${writtenAtPlace(view.liquid, -3)} g/mL). One of the two cannot be.`;
+    ? `It sank, yet the density found is below that of water (${writtenAtPlace(view.liquid, -3)} g/mL). One of the two must be wrong.`
+    : `It floated, yet the density found is above that of water (${writtenAtPlace(view.liquid, -3)} g/mL). One of the two must be wrong.`;
   return [{ kind: 'sink-or-float', severity: 'wrong', trial: null, quantity: view.protocol.result, message }];
 }
 

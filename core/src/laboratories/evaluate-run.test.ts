@@ -112,7 +112,7 @@ describe('a nail by displacement', () => {
           result: { kept: '9.0', guard: '5', unit: 'g/mL' },
           ruledBy: 1,
           question: 'Why two figures?',
-          answer: 'A product or quotient keeps as many figures as its poorest factor: 6.0 has 2.',
+          answer: 'A product or quotient has as many figures as the factor with the fewest: 6.0 has 2.',
         },
       ],
       unit: 'g/mL',
@@ -212,7 +212,7 @@ describe('what a careful teacher would point at', () => {
             [`after.${t}`, '27.8'],
           ] as [string, string][],
       ),
-      'cannot see the scatter',
+      'too coarse to show the scatter',
     ],
     ['a floating nail', [...nail, ['behaviour', 'floated']], 'It floated, yet'],
   ] as [string, [string, string][], string][])('%s', (_, entries, message) => {

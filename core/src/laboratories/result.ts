@@ -88,7 +88,7 @@ function meanWithOffsets(
 /** Everything that is known of a result from its trials. */
 export interface CombinedResult {
   readonly summary: Summary;
-  /** A school that has no result here is left out: over the corners of wide inputs, a quotient's denominator can reach zero. */
+  /** A school that has no result here is excluded: over the corners of wide inputs, a quotient's denominator can reach zero. */
   readonly combined: readonly Combined[];
   /** Uncertainty as it would be quoted by the class's school if this many pieces were measured together with the same tools; null when it has none. */
   togetherUncertainty(pieces: number): number | null;

@@ -11,7 +11,7 @@ import { practiceSlipById } from './slips.ts';
 /** Other explanations are mentioned from this probability on. */
 const WORTH_MENTIONING = 0.15;
 
-/** The right answer, and how it comes about: on the picture of a tool, or in a working. */
+/** The right answer, and how it is worked out: on the picture of a tool, or in a working. */
 export interface ClosedAnswer {
   readonly text: string;
   readonly unit: string;

@@ -46,7 +46,7 @@ export function answerTo(task: PracticeTask): { readonly text: string; readonly 
   return { text, unit };
 }
 
-/** How the answer of an exercise comes about; null for a reading, which shows it on the picture. */
+/** How the answer of an exercise is worked out; null for a reading, which shows it on the picture. */
 export function solutionTo(task: PracticeTask): Solution | null {
   return isExerciseTask(task) ? solutionOf(task) : null;
 }

@@ -132,7 +132,7 @@ describe('how a tool was handled', () => {
 
 describe('cautions', () => {
   it.each([
-    ['thermometer-degree', { value: 97, liquid: 'boiling water' }, /scald/],
+    ['thermometer-degree', { value: 97, liquid: 'boiling water' }, /burn/],
     ['cylinder-50', { value: 20, liquid: 'lamp oil' }, /flame/],
     ['volumetric-pipette-10', { value: 10 }, /by mouth/],
     ['hydrometer-0900', { value: 0.95 }, /breaks/],

@@ -2,34 +2,34 @@ import type { Request } from 'express';
 import { ClassTeacher, SchoolClass } from '../models/classes.ts';
 import { notFound, Refusal } from '../refusal.ts';
 import { idFrom } from '../validated.ts';
-import { presentPerson, type Present } from './session.ts';
+import { callerOf, type Caller } from './session.ts';
 
 /** A class somebody may enter, and as what. */
 export interface ClassAccess {
   readonly schoolClass: SchoolClass;
-  readonly present: Present;
+  readonly caller: Caller;
   readonly as: 'student' | 'teacher';
 }
 
 /** @throws Refusal (401) when nobody is signed in. */
-export async function signedIn(request: Request): Promise<Present> {
-  const present = await presentPerson(request);
-  if (!present) throw new Refusal(401, 'Sign in first; what you wrote is still in this browser.');
-  return present;
+export async function signedIn(request: Request): Promise<Caller> {
+  const caller = await callerOf(request);
+  if (!caller) throw new Refusal(401, 'Sign in first. What you wrote is still in this browser.');
+  return caller;
 }
 
 /** @throws Refusal (403) for students. */
-export async function signedInTeacher(request: Request): Promise<Present> {
-  const present = await signedIn(request);
-  if (present.role === 'student') throw new Refusal(403, 'This page is for teachers.');
-  return present;
+export async function signedInTeacher(request: Request): Promise<Caller> {
+  const caller = await signedIn(request);
+  if (caller.role === 'student') throw new Refusal(403, 'This page is for teachers.');
+  return caller;
 }
 
 /** @throws Refusal (403) for everybody but the school's administrator. */
-export async function signedInAdministrator(request: Request): Promise<Present> {
-  const present = await signedIn(request);
-  if (present.role !== 'administrator') throw new Refusal(403, 'This page is for the school’s administrator.');
-  return present;
+export async function signedInAdministrator(request: Request): Promise<Caller> {
+  const caller = await signedIn(request);
+  if (caller.role !== 'administrator') throw new Refusal(403, 'This page is for the school’s administrator.');
+  return caller;
 }
 
 /**
@@ -37,20 +37,20 @@ export async function signedInAdministrator(request: Request): Promise<Present> 
  * one does not belong is refused (403); administrators reach every class of their school.
  */
 export async function classInReach(request: Request): Promise<ClassAccess> {
-  const present = await signedIn(request);
+  const caller = await signedIn(request);
   const schoolClass = await SchoolClass.findOne({
-    where: { id: idFrom(request, 'classId'), schoolId: present.schoolId },
+    where: { id: idFrom(request, 'classId'), schoolId: caller.schoolId },
   });
   if (!schoolClass) throw notFound();
-  if (present.role === 'student') {
-    if (present.classId !== schoolClass.id) throw new Refusal(403, 'You are not in this class.');
-    return { schoolClass, present, as: 'student' };
+  if (caller.role === 'student') {
+    if (caller.classId !== schoolClass.id) throw new Refusal(403, 'You are not in this class.');
+    return { schoolClass, caller, as: 'student' };
   }
   const teaches =
-    present.role === 'administrator' ||
-    (await ClassTeacher.count({ where: { classId: schoolClass.id, personId: present.personId } })) > 0;
+    caller.role === 'administrator' ||
+    (await ClassTeacher.count({ where: { classId: schoolClass.id, personId: caller.personId } })) > 0;
   if (!teaches) throw new Refusal(403, 'You do not teach this class. Ask one of its teachers to add you.');
-  return { schoolClass, present, as: 'teacher' };
+  return { schoolClass, caller, as: 'teacher' };
 }
 
 /** As `classInReach`, for its teachers only. */

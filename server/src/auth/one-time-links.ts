@@ -22,7 +22,7 @@ export async function makeLink(purpose: Purpose, personId: string | null): Promi
 /** @throws Refusal when the link is unknown, used or too old. */
 export async function openLink(token: string): Promise<OneTimeLinkRow> {
   const link = await OneTimeLinkRow.findByPk(hashed(token));
-  if (!link) throw new Refusal(404, 'This link is not known here. Ask for a new one.');
+  if (!link) throw new Refusal(404, 'This link is not valid. Ask for a new one.');
   if (link.usedAt) throw new Refusal(410, 'This link has been used already. Sign in, or ask for a new one.');
   if (link.expiresAt < new Date()) throw new Refusal(410, 'This link is too old. Ask for a new one.');
   return link;

@@ -50,13 +50,13 @@ export async function endSessionsOf(personId: string, transaction?: Transaction)
 }
 
 /** Somebody whose account or place on the roster still exists. */
-export interface Present extends Identity {
+export interface Caller extends Identity {
   readonly role: Role;
   readonly person: Person;
 }
 
 /** The person behind a request, or null when nobody is signed in or the account is gone. */
-export async function presentPerson(request: Request): Promise<Present | null> {
+export async function callerOf(request: Request): Promise<Caller | null> {
   const { identity } = request.session;
   if (!identity) return null;
   const { personId, classId, partners } = identity;
@@ -75,18 +75,18 @@ export async function presentPerson(request: Request): Promise<Present | null> {
   return account ? { ...identity, role: account.role, person } : null;
 }
 
-async function shown(present: Present): Promise<SignedIn> {
+async function shown(caller: Caller): Promise<SignedIn> {
   const [school, schoolClass, partners] = await Promise.all([
-    School.findByPk(present.schoolId, { rejectOnEmpty: true }),
-    present.classId === null ? null : SchoolClass.findByPk(present.classId),
-    Person.findAll({ where: { id: [...present.partners], deletedAt: null } }),
+    School.findByPk(caller.schoolId, { rejectOnEmpty: true }),
+    caller.classId === null ? null : SchoolClass.findByPk(caller.classId),
+    Person.findAll({ where: { id: [...caller.partners], deletedAt: null } }),
   ]);
   const rules = schoolClass
     ? await HouseRulesVersion.findOne({ where: { classId: schoolClass.id, version: schoolClass.rulesVersion } })
     : null;
   return {
-    role: present.role,
-    person: { id: present.personId, name: labelOf(present.person, present.role === 'student' ? 'short' : 'full') },
+    role: caller.role,
+    person: { id: caller.personId, name: labelOf(caller.person, caller.role === 'student' ? 'short' : 'full') },
     school: { id: school.id, name: school.name },
     class: schoolClass ? { id: schoolClass.id, name: schoolClass.name, rulesName: rules?.name ?? '' } : null,
     partners: partners.map((partner) => ({ id: partner.id, name: labelOf(partner, 'short') })),
@@ -95,6 +95,6 @@ async function shown(present: Present): Promise<SignedIn> {
 
 /** What the browser may know of its session. */
 export async function sessionState(request: Request, csrfToken: string, demo: boolean): Promise<SessionState> {
-  const present = await presentPerson(request);
-  return { signedIn: present ? await shown(present) : null, csrfToken, demo };
+  const caller = await callerOf(request);
+  return { signedIn: caller ? await shown(caller) : null, csrfToken, demo };
 }

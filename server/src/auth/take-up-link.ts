@@ -35,7 +35,7 @@ async function foundSchool({ schoolName, name, email, password }: UseLink, trans
 
 async function setPassword(personId: string, password: string, transaction: Transaction): Promise<Account> {
   const account = await Account.findByPk(personId, { transaction });
-  if (!account) throw new Refusal(410, 'The account this link was for is gone. Ask your administrator.');
+  if (!account) throw new Refusal(410, 'The account of this link no longer exists. Ask your administrator.');
   await endSessionsOf(personId, transaction);
   return account.update({ passwordHash: await hashSecret(password) }, { transaction });
 }

@@ -28,11 +28,7 @@ export async function ownRound(person: Person, set: SetRound, rulesVersion: numb
   const begun = await own();
   if (begun) return begun.update({ takenUpAt: new Date() });
   if (set.withdrawnAt)
-    throw new Refusal(
-      409,
-      'Your teacher has taken this round back. You can go on with readings of your own.',
-      'setRoundId',
-    );
+    throw new Refusal(409, 'Your teacher has withdrawn this practice set. You can practise on your own.', 'setRoundId');
   const version = set.rulesVersion ?? rulesVersion;
   try {
     const tools =

@@ -75,7 +75,7 @@ export async function recordAttempt({ classId, personId, taskId }: TaskOf, body:
     if (task.closedAt)
       throw new Refusal(
         409,
-        'This was already finished, perhaps in another tab. Go on to the next one; this entry was not counted.',
+        'This item is already finished, perhaps in another tab. Go on to the next one. This entry did not count.',
       );
     const tryNumber = before.filter((attempt) => attempt.verdict !== 'unreadable').length + 1;
     const { row, closes, drawn, read } = judgeAttempt(task, body, tryNumber, rules, await historyOf(task, transaction));

@@ -53,7 +53,7 @@ export function isFor({ studentIds }: SetRound, personId: string): boolean {
 }
 
 /** Rounds set in a class, newest first: with everybody’s progress for teachers, with their own for a student. */
-export async function setRoundsShown({ schoolClass, present, as }: ClassAccess): Promise<SetRoundShown[]> {
+export async function setRoundsShown({ schoolClass, caller, as }: ClassAccess): Promise<SetRoundShown[]> {
   const { id: classId } = schoolClass;
   const [all, roster, counted, rules, tools] = await Promise.all([
     SetRound.findAll({ where: { classId }, order: [['createdAt', 'DESC']] }),
@@ -62,8 +62,8 @@ export async function setRoundsShown({ schoolClass, present, as }: ClassAccess):
     HouseRulesVersion.findAll({ attributes: ['version', 'name'], where: { classId } }),
     Tool.findAll({ attributes: ['classId', 'id', 'code'], where: { classId }, order: [['code', 'ASC']] }),
   ]);
-  const seen = as === 'teacher' ? all : all.filter((round) => isFor(round, present.personId) && !round.withdrawnAt);
-  const people = as === 'teacher' ? roster : roster.filter(({ personId }) => personId === present.personId);
+  const seen = as === 'teacher' ? all : all.filter((round) => isFor(round, caller.personId) && !round.withdrawnAt);
+  const people = as === 'teacher' ? roster : roster.filter(({ personId }) => personId === caller.personId);
   const progressOf = (round: SetRound): SetRoundProgress[] =>
     people
       .filter(({ personId }) => isFor(round, personId))
@@ -114,16 +114,16 @@ async function check({ schoolClass }: ClassAccess, body: NewSetRound): Promise<v
   if (moving !== undefined)
     throw new Refusal(
       400,
-      `“${practiceSlipById(moving).name}” cannot be made on paper, where the eye and the tool stand still.`,
+      `“${practiceSlipById(moving).name}” cannot happen on paper, where the eye and the tool do not move.`,
       'aims',
     );
   const roster = new Set((await rosterOf(schoolClass.id, 'present')).map(({ personId }) => personId));
   if (body.studentIds?.length === 0)
     throw new Refusal(400, 'Choose at least one student, or the whole class.', 'studentIds');
   if (body.studentIds?.some((id) => !roster.has(id)))
-    throw new Refusal(400, 'Somebody chosen is not in this class.', 'studentIds');
+    throw new Refusal(400, 'One of the students is not in this class.', 'studentIds');
   if (body.preset !== null && !PRESETS.some(({ id }) => id === body.preset))
-    throw new Refusal(400, `“${body.preset}” is not a school of thought known here.`, 'preset');
+    throw new Refusal(400, `“${body.preset}” is not a method known here.`, 'preset');
   const rules =
     PRESETS.find(({ id }) => id === body.preset)?.rules ?? (await rulesOf(schoolClass.id, schoolClass.rulesVersion));
   if (body.aims.length > 0) planForAims(subjectsNamed(body.subjectIds), body.aims, 1, 1, rules);
@@ -134,7 +134,7 @@ async function kindsOf(classId: string, { toolIds, subjectIds: kinds }: NewSetRo
   if (toolIds.length === 0) return kinds;
   const tools = await Tool.findAll({ where: { classId, id: toolIds } });
   if (tools.length < new Set(toolIds).size)
-    throw new Refusal(400, 'A tool chosen is not in this class’s cabinet.', 'toolIds');
+    throw new Refusal(400, 'One of the tools does not belong to this class.', 'toolIds');
   const broken = tools.find(({ state }) => state === 'out-of-use');
   if (broken) throw new Refusal(400, `${broken.code} is out of use.`, 'toolIds');
   // Beside the very tools, exercises may be set as well.
@@ -156,7 +156,7 @@ export async function setRound(access: ClassAccess, body: NewSetRound): Promise<
     classId,
     schoolId,
     id: randomUUID(),
-    setBy: access.present.personId,
+    setBy: access.caller.personId,
     title,
     subjectIds,
     toolIds,

@@ -94,10 +94,10 @@ function tidied(code: string): string {
 }
 
 /** The round a sheet belongs to. A student finds their own only. @throws Refusal (404). */
-async function roundBySheet({ schoolClass, present, as }: ClassAccess, code: string): Promise<Round> {
+async function roundBySheet({ schoolClass, caller, as }: ClassAccess, code: string): Promise<Round> {
   const round = await Round.findOne({ where: { classId: schoolClass.id, sheetCode: tidied(code) } });
-  if (!round || (as === 'student' && round.personId !== present.personId))
-    throw new Refusal(404, 'No sheet of this class has that code. It stands at the top right of the sheet.', 'code');
+  if (!round || (as === 'student' && round.personId !== caller.personId))
+    throw new Refusal(404, 'No sheet of this class has that code. It is at the top right of the sheet.', 'code');
   return round;
 }
 
@@ -160,7 +160,7 @@ export async function takeSheetAnswers(
     if (task.closedAt && !sent.some((one) => one.id === id))
       throw new Refusal(
         409,
-        `Reading ${task.position + 1} has an answer already; load the sheet again to see it. Nothing of this was taken.`,
+        `Reading ${task.position + 1} has an answer already. Load the sheet again to see it. Nothing was saved.`,
         `answers[${i}].entry`,
       );
   });
@@ -175,7 +175,7 @@ export async function takeSheetAnswers(
         actions: [],
         hints: 0,
         timeTaken: null,
-        enteredBy: access.present.personId,
+        enteredBy: access.caller.personId,
       },
     );
   }

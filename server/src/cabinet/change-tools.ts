@@ -16,9 +16,9 @@ import { notFound, Refusal } from '../refusal.ts';
 import { toolsShown } from './tools-shown.ts';
 
 /** Which class’s cabinet is changed, and by whom. */
-type Changing = Pick<ClassAccess, 'schoolClass' | 'present'>;
+type Changing = Pick<ClassAccess, 'schoolClass' | 'caller'>;
 
-const CODE_TAKEN = 'Another tool of this cabinet has this code.';
+const CODE_TAKEN = 'Another tool of this class has this code.';
 
 function checkKind(instrumentId: string): void {
   if (!instrumentIds().includes(instrumentId))
@@ -27,7 +27,7 @@ function checkKind(instrumentId: string): void {
 
 /** Puts a tool into the cabinet. @throws Refusal naming the field. */
 export async function addTool(
-  { schoolClass, present }: Changing,
+  { schoolClass, caller }: Changing,
   tool: NewTool,
   transaction?: Transaction,
 ): Promise<Tool> {
@@ -39,7 +39,7 @@ export async function addTool(
         classId: schoolClass.id,
         schoolId: schoolClass.schoolId,
         id: randomUUID(),
-        changedBy: present.personId,
+        changedBy: caller.personId,
       },
       transaction ? { transaction } : {},
     );
@@ -51,14 +51,14 @@ export async function addTool(
 
 /** Changes a tool, unless somebody else has meanwhile: then nothing is overwritten, and it is said who did. @throws Refusal. */
 export async function changeTool(
-  { schoolClass, present }: Changing,
+  { schoolClass, caller }: Changing,
   id: string,
   { after, ...change }: ToolChange,
 ): Promise<void> {
   const { id: classId } = schoolClass;
   try {
     const [changed] = await Tool.update(
-      { ...change, version: after + 1, changedBy: present.personId, changedAt: new Date() },
+      { ...change, version: after + 1, changedBy: caller.personId, changedAt: new Date() },
       { where: { classId, id, version: after } },
     );
     if (changed > 0) return;
@@ -70,14 +70,14 @@ export async function changeTool(
   if (!now) throw notFound();
   throw new Refusal(
     409,
-    `${now.changedBy} changed ${now.code} while you were writing. Nothing of yours was stored and nothing of theirs is lost: look at it as it is now, then change it again.`,
+    `${now.changedBy} changed ${now.code} while you were writing. Your change was not saved. Look at the tool as it is now, then change it again.`,
     'after',
   );
 }
 
 /** Adds what was found about a tool; the same note sent twice is stored once. @throws Refusal naming the field. */
 export async function noteOnTool(
-  { schoolClass, present }: Changing,
+  { schoolClass, caller }: Changing,
   toolId: string,
   { id, kind, reading, nominal, remark }: NewToolNote,
 ): Promise<void> {
@@ -109,7 +109,7 @@ export async function noteOnTool(
         reading,
         nominal: kind === 'check' ? nominal : null,
         remark,
-        personId: present.personId,
+        personId: caller.personId,
       },
     ],
     { ignoreDuplicates: true },
@@ -126,9 +126,9 @@ async function checkRow(raw: unknown, row: number, taken: ReadonlySet<string>): 
     if (!instrumentIds().includes(good.instrumentId))
       return { row, field: 'instrumentId', message: `“${good.instrumentId}” is not a kind of tool known here.` };
     if (taken.has(good.code.toLocaleLowerCase()))
-      return { row, field: 'code', message: 'A tool with this code is in the cabinet already; it is left as it is.' };
+      return { row, field: 'code', message: 'There is a tool with this code already. It stays as it is.' };
     if (good.zeroError !== null && !hasZeroError(good.instrumentId))
-      return { row, field: 'zeroError', message: 'Such a tool has no zero error.' };
+      return { row, field: 'zeroError', message: 'This kind of tool has no zero error.' };
     if (good.zeroError !== null) checkZeroError(good.instrumentId, good.zeroError);
     return { row, good };
   } catch (error) {
@@ -144,8 +144,7 @@ function withoutDoubles(checked: readonly Checked[]): Checked[] {
     if (!('good' in one)) return one;
     const code = one.good.code.toLocaleLowerCase();
     const earlier = seen.get(code);
-    if (earlier !== undefined)
-      return { row: one.row, field: 'code', message: `The same code stands in row ${earlier}.` };
+    if (earlier !== undefined) return { row: one.row, field: 'code', message: `The same code is in row ${earlier}.` };
     seen.set(code, one.row);
     return one;
   });
@@ -177,7 +176,7 @@ export async function importTools(changing: Changing, rows: readonly unknown[]):
             reading: zeroError,
             nominal: null,
             remark: '',
-            personId: changing.present.personId,
+            personId: changing.caller.personId,
           },
           { transaction },
         );

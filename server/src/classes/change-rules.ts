@@ -40,7 +40,7 @@ export async function changeRules(
     if (schoolClass.rulesVersion !== after)
       throw new Refusal(
         409,
-        'These rules were changed by somebody else meanwhile. Load the page again to see theirs; nothing of yours was saved.',
+        'Somebody else changed these rules in the meantime. Load the page again to see their rules. Yours were not saved.',
         'after',
       );
     const version = await addRules({ classId, schoolId }, name, rules, transaction);

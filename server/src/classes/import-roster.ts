@@ -35,7 +35,7 @@ function withoutDoubles(checked: readonly Checked[], present: ReadonlySet<string
       return {
         row: one.row,
         field: 'firstName',
-        message: `The same name stands in row ${earlier}; add a second initial to tell them apart.`,
+        message: `The same name is in row ${earlier}. Add a second initial to tell them apart.`,
       };
     seen.set(name, one.row);
     return one;

@@ -174,7 +174,15 @@ export function sampleWork(
       createdAt: start,
     });
     const tasks = drawRound(
-      { classId, schoolId, personId: student.id, subjectIds, rules: DEFAULT_RULES, rulesVersion: 1, set: today ? lessonSet : null },
+      {
+        classId,
+        schoolId,
+        personId: student.id,
+        subjectIds,
+        rules: DEFAULT_RULES,
+        rulesVersion: 1,
+        set: today ? lessonSet : null,
+      },
       { knowledge: placeOf(subjectIds) === 'bench' ? known : null, worked: { ...NOTHING_WORKED, seen } },
       random.below(2 ** 40),
       roundId,

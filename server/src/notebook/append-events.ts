@@ -8,10 +8,10 @@ import { eventOf } from './show-run.ts';
 import { withToolsOfCabinet } from './tools-of-cabinet.ts';
 
 async function checkPeople(access: RunAccess, events: readonly NewRunEvent[]): Promise<void> {
-  const here = new Set([access.present.personId, ...access.present.partners]);
+  const here = new Set([access.caller.personId, ...access.caller.partners]);
   const stranger = events.find((event) => !here.has(event.person));
   if (stranger)
-    throw new Refusal(403, 'Whoever writes has to have signed in at this screen. Enter the PIN again.', 'person');
+    throw new Refusal(403, 'The person who writes must sign in on this computer. Enter the PIN again.', 'person');
   const members = await RunMember.count({
     where: {
       classId: access.run.classId,
@@ -20,7 +20,7 @@ async function checkPeople(access: RunAccess, events: readonly NewRunEvent[]): P
     },
   });
   if (members < new Set(events.map((event) => event.person)).size)
-    throw new Refusal(403, 'Whoever writes has to belong to this group.', 'person');
+    throw new Refusal(403, 'The person who writes must belong to this group.', 'person');
 }
 
 /**
@@ -43,8 +43,7 @@ export async function appendEvents(access: RunAccess, events: readonly NewRunEve
       event.replaces === null
         ? event.slot
         : (targets.get(event.replaces) ?? events.find((other) => other.id === event.replaces)?.slot);
-    if (target !== event.slot)
-      throw new Refusal(400, 'The entry to be corrected stands elsewhere, or not at all.', 'replaces');
+    if (target !== event.slot) throw new Refusal(400, 'The entry that you correct was not found here.', 'replaces');
   }
   const known = await withToolsOfCabinet(run.classId, events);
   await RunEventRow.bulkCreate(
@@ -64,6 +63,6 @@ export async function appendEvents(access: RunAccess, events: readonly NewRunEve
   );
   const stored = await RunEventRow.findAll({ where: { ...key, id: ids }, order: [['serverOrder', 'ASC']] });
   if (stored.length < ids.length)
-    throw new Refusal(409, 'One of these entries has an id that is in use elsewhere.', 'id');
+    throw new Refusal(409, 'One of these entries has an id that is already in use.', 'id');
   return stored.map(eventOf);
 }

@@ -12,11 +12,11 @@ export const RULES_SLOT = 'rules';
  * was written before stays as it was typed.
  * @throws Refusal (409) once the page is handed in, or when it is worked by these rules already.
  */
-export async function changeRunRules({ run, schoolClass, present }: RunAccess): Promise<void> {
+export async function changeRunRules({ run, schoolClass, caller }: RunAccess): Promise<void> {
   if (run.handedInAt)
-    throw new Refusal(409, 'This page has been handed in: its rules stay as they are. Give it back first.');
+    throw new Refusal(409, 'This page has been handed in, so its rules stay as they are. Return it first.');
   if (run.rulesVersion === schoolClass.rulesVersion)
-    throw new Refusal(409, 'This page is worked by the class’s present rules already.');
+    throw new Refusal(409, 'This page already uses the present class rules.');
   const sequelize = RunEventRow.sequelize;
   if (!sequelize) throw new Error('The database is not open.');
   const key = { classId: run.classId, runId: run.id };
@@ -31,7 +31,7 @@ export async function changeRunRules({ run, schoolClass, present }: RunAccess): 
         ...key,
         id: randomUUID(),
         schoolId: run.schoolId,
-        personId: present.personId,
+        personId: caller.personId,
         slot: RULES_SLOT,
         text: String(schoolClass.rulesVersion),
         replaces: before?.id ?? null,

@@ -14,7 +14,7 @@ export async function withToolsOfCabinet(classId: string, events: readonly NewRu
     const tool = tools.find(
       ({ code, instrumentId }) => code === written?.code && instrumentId === written.instrumentId,
     );
-    if (!tool) throw new Refusal(400, 'There is no such tool in this class’s cabinet.', 'text');
+    if (!tool) throw new Refusal(400, 'This class has no such tool.', 'text');
     const { instrumentId, code, zeroError } = tool;
     return { ...event, text: namedToolText({ instrumentId, code, zeroError: zeroError ?? 0 }) };
   });

@@ -129,20 +129,20 @@ export function benchRoutes(): Router {
   const routes = Router();
 
   routes.get('/classes/:classId/rounds/current', async (request, response) => {
-    const { schoolClass, present } = await classInReach(request);
+    const { schoolClass, caller } = await classInReach(request);
     const place = request.query['place'] === 'numbers' ? 'numbers' : 'bench';
     const round = await Round.findOne({
-      where: { classId: schoolClass.id, personId: present.personId, sheetCode: null, place },
+      where: { classId: schoolClass.id, personId: caller.personId, sheetCode: null, place },
       order: [['takenUpAt', 'DESC']],
     });
     response.json(round ? await roundShown(round) : null);
   });
 
   routes.post('/classes/:classId/rounds', async (request, response) => {
-    const { schoolClass, present } = await classInReach(request);
+    const { schoolClass, caller } = await classInReach(request);
     checkNotArchived(schoolClass);
     const { subjectIds, setRoundId } = await validated(request, newRound);
-    const person = { classId: schoolClass.id, schoolId: schoolClass.schoolId, personId: present.personId };
+    const person = { classId: schoolClass.id, schoolId: schoolClass.schoolId, personId: caller.personId };
     if (setRoundId !== null) {
       response.status(201).json(await roundShown(await beginSetRound(person, setRoundId, schoolClass.rulesVersion)));
       return;
@@ -161,7 +161,7 @@ export function benchRoutes(): Router {
   });
 
   routes.post('/classes/:classId/rounds/taken-up', async (request, response) => {
-    const { schoolClass, present } = await classInReach(request);
+    const { schoolClass, caller } = await classInReach(request);
     checkNotArchived(schoolClass);
     const { subjectIds } = await validated(request, newRound);
     checkSubjects(subjectIds);
@@ -169,7 +169,7 @@ export function benchRoutes(): Router {
     const round = await ownPractice({
       classId,
       schoolId,
-      personId: present.personId,
+      personId: caller.personId,
       subjectIds,
       mixed: practisedTools(schoolClass),
       rules: await rulesOf(classId, rulesVersion),
@@ -179,15 +179,15 @@ export function benchRoutes(): Router {
   });
 
   routes.post('/classes/:classId/attempts', async (request, response) => {
-    const { schoolClass, present } = await classInReach(request);
+    const { schoolClass, caller } = await classInReach(request);
     checkNotArchived(schoolClass);
     const { taskId, ...entered } = await validated(request, newAttempt);
-    response.json(await recordAttempt({ classId: schoolClass.id, personId: present.personId, taskId }, entered));
+    response.json(await recordAttempt({ classId: schoolClass.id, personId: caller.personId, taskId }, entered));
   });
 
   routes.get('/classes/:classId/record', async (request, response) => {
-    const { schoolClass, present } = await classInReach(request);
-    response.json(await recordOf(schoolClass.id, present.personId, request, false));
+    const { schoolClass, caller } = await classInReach(request);
+    response.json(await recordOf(schoolClass.id, caller.personId, request, false));
   });
 
   routes.get('/classes/:classId/students/:studentId/record', async (request, response) => {

@@ -81,22 +81,22 @@ export function classRoutes(sequelize: Sequelize): Router {
   const routes = Router();
 
   routes.get('/classes', async (request, response) => {
-    const present = await signedInTeacher(request);
-    const taught = await ClassTeacher.findAll({ where: { personId: present.personId } });
+    const caller = await signedInTeacher(request);
+    const taught = await ClassTeacher.findAll({ where: { personId: caller.personId } });
     const where = {
-      schoolId: present.schoolId,
-      ...(present.role === 'administrator' ? {} : { id: taught.map((one) => one.classId) }),
+      schoolId: caller.schoolId,
+      ...(caller.role === 'administrator' ? {} : { id: taught.map((one) => one.classId) }),
     };
     const classes = await SchoolClass.findAll({ where, order: [['name', 'ASC']] });
     response.json(await Promise.all(classes.map(summaryOf)));
   });
 
   routes.post('/classes', async (request, response) => {
-    const present = await signedInTeacher(request);
+    const caller = await signedInTeacher(request);
     const { name } = await validated(request, newClass);
     response
       .status(201)
-      .json(await summaryOf(await createClass({ schoolId: present.schoolId, teacherId: present.personId, name })));
+      .json(await summaryOf(await createClass({ schoolId: caller.schoolId, teacherId: caller.personId, name })));
   });
 
   routes.get('/classes/:classId', async (request, response) => {
@@ -174,9 +174,9 @@ export function classRoutes(sequelize: Sequelize): Router {
   });
 
   routes.post('/classes/:classId/teachers', async (request, response) => {
-    const { schoolClass, present } = await classTaught(request);
+    const { schoolClass, caller } = await classTaught(request);
     const { email } = await validated(request, coTeacher);
-    const account = await Account.findOne({ where: { email, schoolId: present.schoolId } });
+    const account = await Account.findOne({ where: { email, schoolId: caller.schoolId } });
     if (!account)
       throw new Refusal(
         404,
@@ -191,7 +191,7 @@ export function classRoutes(sequelize: Sequelize): Router {
     const { schoolClass } = await classTaught(request);
     const personId = idFrom(request, 'teacherId');
     if ((await ClassTeacher.count({ where: { classId: schoolClass.id } })) <= 1)
-      throw new Refusal(409, 'A class keeps at least one teacher. Add another one first.');
+      throw new Refusal(409, 'A class must have at least one teacher. Add another one first.');
     await ClassTeacher.destroy({ where: { classId: schoolClass.id, personId } });
     response.json(await detailsOf(schoolClass));
   });

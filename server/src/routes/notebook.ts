@@ -19,8 +19,8 @@ export function notebookRoutes(): Router {
   const routes = Router();
 
   routes.get('/classes/:classId/runs', async (request, response) => {
-    const { schoolClass, present, as } = await classInReach(request);
-    const people = [present.personId, ...present.partners];
+    const { schoolClass, caller, as } = await classInReach(request);
+    const people = [caller.personId, ...caller.partners];
     const own =
       as === 'student' ? await RunMember.findAll({ where: { classId: schoolClass.id, personId: people } }) : [];
     const where = {
@@ -37,12 +37,12 @@ export function notebookRoutes(): Router {
   });
 
   routes.post('/classes/:classId/runs', async (request, response) => {
-    const { schoolClass, present, as } = await classInReach(request);
+    const { schoolClass, caller, as } = await classInReach(request);
     checkNotArchived(schoolClass);
     const { protocolId, specimen, memberIds } = await validated(request, newRun);
-    const members = [...new Set([present.personId, ...memberIds])];
+    const members = [...new Set([caller.personId, ...memberIds])];
     const students = await Student.count({ where: { classId: schoolClass.id, personId: members, archivedAt: null } });
-    if (students < members.length - (present.role === 'student' ? 0 : 1))
+    if (students < members.length - (caller.role === 'student' ? 0 : 1))
       throw new Refusal(400, 'Somebody in the group is not in this class.', 'memberIds');
     const lab = protocol(protocolId);
     const row = { classId: schoolClass.id, id: randomUUID(), schoolId: schoolClass.schoolId };
@@ -52,7 +52,7 @@ export function notebookRoutes(): Router {
       protocol: lab,
       specimen,
       rulesVersion: schoolClass.rulesVersion,
-      startedBy: present.personId,
+      startedBy: caller.personId,
       startedAt: new Date(),
       handedInAt: null,
     });

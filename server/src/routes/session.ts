@@ -25,7 +25,8 @@ import { idFrom, validated } from '../validated.ts';
 
 async function openClass(code: string): Promise<SchoolClass> {
   const schoolClass = await SchoolClass.findOne({ where: { code, codeOpen: true, archivedAt: null } });
-  if (!schoolClass) throw new Refusal(404, 'No class is open under this code. Check it with your teacher.', 'code');
+  if (!schoolClass)
+    throw new Refusal(404, 'There is no open class with this code. Check the code with your teacher.', 'code');
   return schoolClass;
 }
 
@@ -38,7 +39,7 @@ async function checkPin(classId: string, studentId: string, pin: string): Promis
   if (student.pinHash === null) return student.update({ pinHash: await hashSecret(pin) });
   if (!(await secretMatches(pin, student.pinHash))) {
     await countFailure(key);
-    throw new Refusal(401, 'This PIN does not fit the name. Try again, or ask your teacher to reset it.', 'pin');
+    throw new Refusal(401, 'This PIN is wrong for this name. Try again, or ask your teacher to reset it.', 'pin');
   }
   await forgetFailures(key);
   return student;
@@ -52,7 +53,7 @@ async function checkPassword(email: string, password: string): Promise<Account> 
     await countFailure(key);
     throw new Refusal(
       401,
-      'E-mail and password do not fit. Try again, or ask your administrator for a new link.',
+      'E-mail or password is wrong. Try again, or ask your administrator for a new link.',
       'password',
     );
   }
@@ -119,28 +120,28 @@ export function sessionRoutes(config: Config, csrfToken: (request: Request) => s
   });
 
   routes.post('/session/partners', limited, async (request, response) => {
-    const present = await signedIn(request);
-    if (present.classId === null) throw new Refusal(403, 'Only students work with partners.');
+    const caller = await signedIn(request);
+    if (caller.classId === null) throw new Refusal(403, 'Only students work with partners.');
     const { studentId, pin } = await validated(request, partnerSignIn);
-    if (studentId === present.personId) throw new Refusal(400, 'You are signed in already.', 'studentId');
-    await checkPin(present.classId, studentId, pin);
+    if (studentId === caller.personId) throw new Refusal(400, 'You are signed in already.', 'studentId');
+    await checkPin(caller.classId, studentId, pin);
     request.session.identity = {
-      personId: present.personId,
-      schoolId: present.schoolId,
-      classId: present.classId,
-      partners: [...new Set([...present.partners, studentId])],
+      personId: caller.personId,
+      schoolId: caller.schoolId,
+      classId: caller.classId,
+      partners: [...new Set([...caller.partners, studentId])],
     };
     response.json(await answer(request));
   });
 
   routes.delete('/session/partners/:studentId', async (request, response) => {
-    const present = await signedIn(request);
+    const caller = await signedIn(request);
     const gone = idFrom(request, 'studentId');
     request.session.identity = {
-      personId: present.personId,
-      schoolId: present.schoolId,
-      classId: present.classId,
-      partners: present.partners.filter((id) => id !== gone),
+      personId: caller.personId,
+      schoolId: caller.schoolId,
+      classId: caller.classId,
+      partners: caller.partners.filter((id) => id !== gone),
     };
     response.json(await answer(request));
   });

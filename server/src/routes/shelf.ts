@@ -33,17 +33,17 @@ export function shelfRoutes(): Router {
   const routes = Router();
 
   routes.get('/classes/:classId/shelf', async (request, response) => {
-    const { schoolClass, present } = await classInReach(request);
-    response.json(await shelfOf(schoolClass.id, present.personId));
+    const { schoolClass, caller } = await classInReach(request);
+    response.json(await shelfOf(schoolClass.id, caller.personId));
   });
 
   routes.post('/classes/:classId/shelf/met', async (request, response) => {
-    const { schoolClass, present } = await classTaught(request);
+    const { schoolClass, caller } = await classTaught(request);
     checkNotArchived(schoolClass);
     const { toolId, met } = await validated(request, metTool);
     checkTool(toolId);
     await (met ? meetTools(schoolClass.id, [toolId]) : unmeetTool(schoolClass.id, toolId));
-    response.json(await shelfOf(schoolClass.id, present.personId));
+    response.json(await shelfOf(schoolClass.id, caller.personId));
   });
 
   return routes;

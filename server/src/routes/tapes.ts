@@ -27,7 +27,7 @@ export function tapeRoutes(): Router {
     if (!known && (await Tape.count({ where: { personId } })) >= MOST_TAPES)
       throw new Refusal(
         409,
-        `You have ${MOST_TAPES} tapes already. Delete one that you do not need; this one stays in your browser.`,
+        `You have ${MOST_TAPES} tapes already. Delete one that you do not need. This one stays in your browser.`,
       );
     const [tape] = await Tape.upsert({ personId, id, schoolId, lines, changedAt: new Date() });
     response.status(known ? 200 : 201).json(shown(tape));

@@ -23,8 +23,8 @@ describe('the steps of a working', () => {
     const { root } = stepsOf('24.31 g / (18.6 mL - 9.2 mL)');
     expect(textsOf(root, 'summary')).toEqual(['Why one decimal?', 'Why two figures?']);
     expect(textsOf(root, 'details > p')).toEqual([
-      'A sum or difference keeps the places its least certain term has: 18.6 ends at the tenths.',
-      'A product or quotient keeps as many figures as its poorest factor: 9.4 has 2.',
+      'A sum or difference ends at the place of its least certain term: 18.6 ends at the tenths.',
+      'A product or quotient has as many figures as the factor with the fewest: 9.4 has 2.',
     ]);
   });
 

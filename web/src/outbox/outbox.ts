@@ -1,26 +1,30 @@
 import { ask } from '../api/request.ts';
-import { LetterQueue, type KeptLetter } from './letter-queue.ts';
+import { UnsentQueue, type StoredEntry, type UnsentEntry } from './unsent-queue.ts';
 
-/** Each letter has a place of its own in the store, so that tabs cannot overwrite each other's. */
+/** Each entry has a place of its own in the store, so that tabs cannot overwrite each other's. */
 const PLACE = 'green-beam letter ';
 
 /** What is kept at a place; what another program has spoilt is passed over. */
-function letterAt(place: string): KeptLetter[] {
+function entryAt(place: string): StoredEntry[] {
   try {
-    return [JSON.parse(localStorage.getItem(place) ?? '') as KeptLetter];
+    const { letter, ...stored } = JSON.parse(localStorage.getItem(place) ?? '') as StoredEntry & {
+      letter?: UnsentEntry;
+    };
+    // What an earlier version of this page has stored names it otherwise.
+    return [letter ? { ...stored, entry: letter } : stored];
   } catch {
     return [];
   }
 }
 
 /** The browser's one outbox. Its store is written at once: a page that is closed or loaded again the moment after loses nothing. */
-export const outbox = new LetterQueue({
-  send: (letter) => ask('POST', letter.path, letter.body),
+export const outbox = new UnsentQueue({
+  send: (entry) => ask('POST', entry.path, entry.body),
   kept: async () =>
     Object.keys(localStorage)
       .filter((place) => place.startsWith(PLACE))
-      .flatMap(letterAt),
-  keep: async (kept) => localStorage.setItem(PLACE + kept.letter.id, JSON.stringify(kept)),
+      .flatMap(entryAt),
+  keep: async (kept) => localStorage.setItem(PLACE + kept.entry.id, JSON.stringify(kept)),
   forget: async (id) => localStorage.removeItem(PLACE + id),
   pause: (milliseconds) => new Promise((resolve) => setTimeout(resolve, milliseconds)),
   now: () => Date.now(),

@@ -1,11 +1,11 @@
 import type { ReactNode } from 'react';
 import { Button } from '../ui/button.tsx';
 import { Dialog } from '../ui/dialog.tsx';
-import type { Letter, Returned } from './letter-queue.ts';
+import type { UnsentEntry, Returned } from './unsent-queue.ts';
 import { outbox } from './outbox.ts';
 
 /** What was written, as its writer would know it again. */
-function writtenIn({ body }: Letter): string {
+function writtenIn({ body }: UnsentEntry): string {
   const { entry, events } = body as {
     readonly entry?: string;
     readonly events?: readonly { readonly slot: string; readonly text: string }[];
@@ -27,19 +27,19 @@ export default function ReturnedSheet({
       open
       onOpenChange={onOpenChange}
       title="Not accepted"
-      description="The server did not take these. They are kept in this browser until you decide."
+      description="The server did not accept these entries. They stay in this browser until you decide."
     >
       <ul>
-        {returned.map(({ letter, message }) => (
-          <li key={letter.id} className="border-t border-hairline py-3">
-            <p className="font-mono text-lg break-words">{writtenIn(letter) || 'an empty line'}</p>
+        {returned.map(({ entry, message }) => (
+          <li key={entry.id} className="border-t border-hairline py-3">
+            <p className="font-mono text-lg break-words">{writtenIn(entry) || 'an empty line'}</p>
             <p className="text-slip">{message}</p>
             <div className="mt-2 flex gap-3">
-              <Button look="plain" onClick={() => outbox.sendAgain(letter.id)}>
+              <Button look="plain" onClick={() => outbox.sendAgain(entry.id)}>
                 Send again
               </Button>
-              <Button look="danger" onClick={() => outbox.putAside(letter.id)}>
-                Put aside
+              <Button look="danger" onClick={() => outbox.discard(entry.id)}>
+                Discard
               </Button>
             </div>
           </li>

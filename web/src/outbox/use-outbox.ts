@@ -1,5 +1,5 @@
 import { useSyncExternalStore } from 'react';
-import type { OutboxState } from './letter-queue.ts';
+import type { OutboxState } from './unsent-queue.ts';
 import { outbox } from './outbox.ts';
 
 /** What is still unsent, as it changes. */

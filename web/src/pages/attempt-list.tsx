@@ -11,17 +11,17 @@ import { WorkedBefore } from './bench/exercise/worked-before.tsx';
 import { shortened } from './shortened.ts';
 
 const VERDICTS: Record<AttemptShown['verdict'], string> = {
-  sound: 'sound',
-  record: 'right value, wrong record',
+  sound: 'correct',
+  record: 'right value, written wrongly',
   slip: 'slip',
   unexplained: 'unexplained',
   unreadable: 'could not be read',
-  shown: 'asked to be shown',
+  shown: 'answer shown',
 };
 
 function howItWasRead({ timeTaken, hints }: AttemptShown): string {
   if (timeTaken === null) return 'Read from paper.';
-  return `As it stood at Enter. ${Math.round(timeTaken / 1000)} s, ${hints === 0 ? 'no hints' : hints === 1 ? 'one hint' : `${hints} hints`}.`;
+  return `As it was when you pressed Enter. ${Math.round(timeTaken / 1000)} s, ${hints === 0 ? 'no hints' : hints === 1 ? 'one hint' : `${hints} hints`}.`;
 }
 
 function howItWasWorked({ timeTaken, hints }: AttemptShown): string {
@@ -102,9 +102,7 @@ export function AttemptList({ pages, onMore }: AttemptListProps): ReactNode {
   const attempts = pages.flatMap((page) => page.attempts);
   if (attempts.length === 0)
     return (
-      <p className="border-t border-hairline py-6 text-muted">
-        Nothing yet. A round on the bench takes about ten minutes.
-      </p>
+      <p className="border-t border-hairline py-6 text-muted">Nothing yet. Ten readings take about ten minutes.</p>
     );
   return (
     <>

@@ -38,7 +38,7 @@ function Saved(): ReactNode {
   if (!stuck || waiting.length === 0) return null;
   return (
     <span role="status" className="text-doubt">
-      Not saved: {waiting.length} kept here
+      Not saved: {waiting.length} waiting
     </span>
   );
 }

@@ -21,7 +21,7 @@ export function SetRoundsDone({ rounds, studentId }: SetRoundsDoneProps): ReactN
   if (own.length === 0) return null;
   return (
     <section>
-      <h2 className="mt-8 mb-2 text-lg font-bold">Rounds set</h2>
+      <h2 className="mt-8 mb-2 text-lg font-bold">Practice sets</h2>
       <ul>
         {own.map(({ round, progress }) => {
           const late = round.dueAt !== null && progress.finishedAt !== null && progress.finishedAt > round.dueAt;

@@ -18,7 +18,7 @@ export default function RulesSheet({ classId, open, onOpenChange }: RulesSheetPr
       open={open}
       onOpenChange={onOpenChange}
       title="Class rules"
-      description={rules ? `${rules.name}. Books disagree; this is how it is read, written and judged here.` : ''}
+      description={rules ? `${rules.name}. Textbooks differ. This is how your class reads, writes and judges.` : ''}
     >
       {error && <Failed error={error} />}
       {!rules && !error && <Loading what="the class rules" />}

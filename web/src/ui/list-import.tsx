@@ -71,7 +71,9 @@ export function ListImport({ label, placeholder, into, rowsOf, add, onAdded, fie
       {sending.error && (
         <div role="alert" className="text-slip">
           <p className="font-semibold">
-            {errors.length > 0 ? 'Nothing was added. Mend these rows and send the list again:' : sending.error.message}
+            {errors.length > 0
+              ? 'Nothing was added. Correct these rows and send the list again:'
+              : sending.error.message}
           </p>
           <ul className="list-disc pl-5">
             {errors.map((error) => (

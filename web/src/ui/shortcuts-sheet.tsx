@@ -30,7 +30,7 @@ export default function ShortcutsSheet({
       open={open}
       onOpenChange={onOpenChange}
       title="Keys"
-      description="Letters act while you are not writing in a field."
+      description="The letter keys work while you are not writing in a field."
     >
       <dl>
         {KEYS.map(([key, does]) => (
@@ -49,7 +49,7 @@ export default function ShortcutsSheet({
         >
           <Switch.Thumb className="block size-5 translate-x-0.5 rounded-full bg-ink transition-transform data-[state=checked]:translate-x-[1.4rem] data-[state=checked]:bg-white" />
         </Switch.Root>
-        <label htmlFor={id}>Letters act as shortcuts</label>
+        <label htmlFor={id}>Letter keys are shortcuts</label>
       </div>
     </Dialog>
   );

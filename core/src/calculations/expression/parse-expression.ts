@@ -32,11 +32,11 @@ class Parser {
   private unexpected(rest: Token): ExpressionError {
     const before = this.tokens[this.index - 1];
     if (rest.kind === 'name' && (before?.kind === 'number' || before?.kind === 'time')) {
-      return new ExpressionError(`“${shortened(rest.text)}” is not a unit known here; to multiply, write *.`, rest.at);
+      return new ExpressionError(`“${shortened(rest.text)}” is not a unit known here. To multiply, write *.`, rest.at);
     }
     if (rest.text === ',')
       return new ExpressionError(
-        `The comma was not expected there; it parts the numbers of a list, as in mean(4.7, 4.9).`,
+        `The comma was not expected there. It separates the numbers of a list, as in mean(4.7, 4.9).`,
         rest.at,
       );
     return new ExpressionError(`“${shortened(rest.text)}” was not expected there.`, rest.at);
@@ -116,7 +116,7 @@ class Parser {
   private atom(): Expression {
     const token = this.peek();
     if (token.kind === 'end')
-      throw new ExpressionError('The expression ends too early; a number or a name is missing.', token.at);
+      throw new ExpressionError('The expression ends too early. A number or a name is missing.', token.at);
     this.index += 1;
     if (token.kind === 'number') return { kind: 'number', written: numberIn(token), unit: token.unit, at: token.at };
     if (token.kind === 'time') return { kind: 'number', ...parseTime(token.text, token.at), at: token.at };

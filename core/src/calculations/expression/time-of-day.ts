@@ -24,7 +24,7 @@ export function parseTime(text: string, at: number): WrittenTime {
   ] as const) {
     if (!(Number(part) < 60))
       throw new ExpressionError(
-        `“${text}” has ${part} ${name}; an hour has sixty minutes, and a minute sixty seconds.`,
+        `“${text}” has ${part} ${name}. An hour has 60 minutes, and a minute has 60 seconds.`,
         at,
       );
   }

@@ -31,28 +31,20 @@ const belief = (id: string, name: string, lookAt: string): AnswerSlip => chosen(
 
 /** Mistaken beliefs, each behind one of the options. */
 export const BELIEFS: readonly AnswerSlip[] = [
-  belief('heavier-is-denser', 'Heavy taken for dense', 'what stays the same when the piece is broken in two'),
-  belief(
-    'precise-is-accurate',
-    'Precise taken for accurate',
-    'where the readings lie, beside how close they lie together',
-  ),
-  belief(
-    'accurate-is-precise',
-    'Accurate taken for precise',
-    'how close the readings lie together, beside where they lie',
-  ),
-  belief('more-digits-are-better', 'More digits taken for better ones', 'what the tool can tell'),
+  belief('heavier-is-denser', 'Heavy confused with dense', 'what stays the same when the piece is broken in two'),
+  belief('precise-is-accurate', 'Precise confused with accurate', 'how close the readings are to the true value'),
+  belief('accurate-is-precise', 'Accurate confused with precise', 'how close the readings are to each other'),
+  belief('more-digits-are-better', 'More digits taken as better', 'what the tool can tell'),
   belief(
     'planned-time-counts',
-    'The planned time taken for the true one',
-    'the clock at the true start and at the true end',
+    'The planned time used, not the real one',
+    'the clock at the real start and at the real end',
   ),
-  belief('uncertainties-subtracted', 'Uncertainties subtracted', 'how far off the difference could be at worst'),
-  belief('repeats-prove-the-value', 'Agreement taken for a proof', 'what all the repeats have in common'),
-  belief('same-value-same-claim', 'Digits taken for nothing', 'how many digits each of the numbers claims'),
-  belief('measured-as-exact', 'A measured number taken for an exact one', 'whether somebody read it from a tool'),
-  belief('exact-as-measured', 'An exact number taken for a measured one', 'whether it was counted or agreed on'),
+  belief('uncertainties-subtracted', 'Uncertainties subtracted', 'how far off the difference can be at worst'),
+  belief('repeats-prove-the-value', 'Agreement taken as proof', 'what is the same in all the repeats'),
+  belief('same-value-same-claim', 'Zeros taken as meaningless', 'how many digits each number has'),
+  belief('measured-as-exact', 'Measured number treated as exact', 'whether it was read from a tool'),
+  belief('exact-as-measured', 'Exact number treated as measured', 'whether it was counted or defined'),
 ];
 
 export const droppedDigit = chosen(droppedDigitRead, 'the digit between the marks');

@@ -35,8 +35,8 @@ export const factorInverted: WorkingSlip = {
   name: 'The factor upside down',
   baseRate: 0.18,
   why: () =>
-    'Multiplied where it had to be divided, or the other way round: set so that the old unit cancels, the factor can stand only one way.',
-  lookAt: () => 'which unit stands above in the factor, and whether the old one cancels',
+    'You multiplied instead of dividing, or divided instead of multiplying. Write the factor so that the old unit cancels.',
+  lookAt: () => 'which unit is on top in the factor, and whether the old one cancels',
   reworked: ({ exercise }) => {
     const asked = askedOf(exercise);
     return asked === null || isTemperature(asked) ? [] : [scaled(asked, asked.from, asked.to, -1)];
@@ -48,8 +48,7 @@ export const notConverted: WorkingSlip = {
   stage: 'working',
   name: 'Left in the old unit',
   baseRate: 0.08,
-  why: () =>
-    'This is the quantity as it was given: another unit was asked for, and with it the number becomes another one.',
+  why: () => 'This is the quantity as it was given. In another unit the number changes too.',
   lookAt: () => 'the unit that is asked for',
   reworked: ({ exercise }) => {
     const asked = askedOf(exercise);
@@ -64,8 +63,7 @@ export const factorPowerForgotten: WorkingSlip = {
   stage: 'working',
   name: 'The square or cube of the factor forgotten',
   baseRate: 0.2,
-  why: () =>
-    'An area is a length times a length, and each of them is converted: the factor comes twice, for a volume three times.',
+  why: () => 'An area is a length times a length. Use the factor twice, and three times for a volume.',
   lookAt: () => 'the exponent of the unit',
   reworked: ({ exercise }) => {
     const asked = askedOf(exercise);
@@ -97,7 +95,7 @@ export const offsetForgotten: WorkingSlip = {
   name: 'The zero of the other scale forgotten',
   baseRate: 0.16,
   why: () =>
-    'The two scales begin at different temperatures: beside the size of the degree, the offset between their zeros counts.',
+    'The two scales have their zeros at different temperatures. You need the offset between them, not only the size of the degree.',
   lookAt: () => 'what each scale shows for freezing water',
   reworked: ({ exercise }) => temperature(exercise, 'forgotten'),
 };
@@ -107,7 +105,7 @@ export const offsetTurned: WorkingSlip = {
   stage: 'working',
   name: 'The offset added the wrong way',
   baseRate: 0.12,
-  why: () => 'The offset between the zeros was added where it is taken off, or taken off where it is added.',
+  why: () => 'You added the offset instead of subtracting it, or subtracted it instead of adding it.',
   lookAt: () => 'what each scale shows for freezing water',
   reworked: ({ exercise }) => temperature(exercise, 'turned'),
 };
@@ -118,7 +116,7 @@ export const offsetOrder: WorkingSlip = {
   name: 'Offset and factor in the wrong order',
   baseRate: 0.12,
   why: () =>
-    'The 32 is counted in degrees Fahrenheit: it is taken off before these are turned into degrees Celsius, and added after.',
-  lookAt: () => 'of which scale the 32 degrees are',
+    'The 32 is in degrees Fahrenheit. Subtract it before you turn them into degrees Celsius, or add it at the end the other way.',
+  lookAt: () => 'which scale the 32 degrees belong to',
   reworked: ({ exercise }) => temperature(exercise, 'order'),
 };

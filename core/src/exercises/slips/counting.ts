@@ -37,7 +37,7 @@ export const leadingZerosCounted: AnswerSlip = {
   name: 'Leading zeros counted',
   baseRate: 0.2,
   why: () =>
-    'Zeros before the first other digit only say where the decimal mark stands; in a smaller unit they would be gone.',
+    'Zeros before the first other digit only show where the decimal mark is. In a smaller unit they disappear.',
   lookAt: () => 'the first digit that is not zero: counting begins there',
   answers: counted(({ mantissa, decimals }) =>
     plain(mantissa).startsWith('0') ? [decimals.length, plain(mantissa).length] : [],
@@ -49,7 +49,7 @@ export const trailingZerosLeftOut: AnswerSlip = {
   stage: 'answer',
   name: 'Zeros at the end left out',
   baseRate: 0.2,
-  why: () => 'A zero at the end of a decimal was measured, or it would not have been written: it counts.',
+  why: () => 'A zero at the end of a decimal number was measured. It counts.',
   lookAt: () => 'the zeros after the last other digit',
   answers: counted(({ mantissa }) =>
     /\.\d*0$|0\.$/.test(mantissa) ? [withoutLeading(mantissa).replace(/0+$/, '').length] : [],
@@ -61,7 +61,7 @@ export const innerZerosLeftOut: AnswerSlip = {
   stage: 'answer',
   name: 'Zeros in between left out',
   baseRate: 0.14,
-  why: () => 'A zero between other digits holds a place that was measured: it counts.',
+  why: () => 'A zero between other digits was measured. It counts.',
   lookAt: () => 'the zeros between other digits',
   answers: counted(({ mantissa }) =>
     /[1-9].*0.*[1-9]/.test(mantissa) ? [withoutLeading(mantissa).replace(/0+(?=.*[1-9])/g, '').length] : [],
@@ -73,7 +73,7 @@ export const decimalsCounted: AnswerSlip = {
   stage: 'answer',
   name: 'Decimals counted',
   baseRate: 0.14,
-  why: () => 'Significant figures are all digits from the first that is not zero, on both sides of the decimal mark.',
+  why: () => 'Count all digits from the first one that is not zero, on both sides of the decimal mark.',
   lookAt: () => 'the digits before the decimal mark as well',
   answers: counted(({ mantissa, decimals }) => (plain(mantissa).startsWith('0') ? [] : [decimals.length])),
 };
@@ -81,19 +81,19 @@ export const decimalsCounted: AnswerSlip = {
 export const bareZerosCounted: AnswerSlip = {
   id: 'bare-zeros-counted',
   stage: 'answer',
-  name: 'Zeros that only fill up counted',
+  name: 'Placeholder zeros counted',
   baseRate: 0.2,
-  why: () => 'By this class’s rules zeros at the end of a whole number without a point only fill up its places.',
-  lookAt: () => 'whether a point stands after the last zero',
+  why: () => 'In this class, zeros at the end of a whole number without a point are only placeholders.',
+  lookAt: () => 'whether there is a point after the last zero',
   answers: counted(({ mantissa }) => (/^[1-9]\d*0$/.test(mantissa) ? [mantissa.length] : [])),
 };
 
 export const powerCounted: AnswerSlip = {
   id: 'power-counted',
   stage: 'answer',
-  name: 'The power of ten counted along',
+  name: 'The power of ten counted too',
   baseRate: 0.14,
-  why: () => 'The power of ten says how large the number is; how far it is known stands before it alone.',
+  why: () => 'The power of ten only says how large the number is. Count the digits before it.',
   lookAt: () => 'the digits before the multiplication sign',
   answers: counted(({ mantissa, power }) =>
     power === '' ? [] : [plain(mantissa).length + 2, plain(mantissa).length + power.length],

@@ -23,7 +23,7 @@ function overlooked({ id: fault, overlooked: { id, name, lookAt } }: FaultKind):
     name,
     baseRate: 0.2,
     why: ({ exercise }) =>
-      exercise.kind === 'spot-the-error' ? `There is something of this kind in the table that is not marked.` : name,
+      exercise.kind === 'spot-the-error' ? `The table has a fault of this kind that you did not mark.` : name,
     lookAt: () => lookAt,
     answers: ({ exercise }) => {
       if (exercise.kind !== 'spot-the-error' || !exercise.faults.some(({ called }) => called[0] === fault)) return [];
@@ -52,10 +52,10 @@ function only(task: ExerciseTask, answers: (exercise: TableExercise) => string[]
 export const soundCellMarked: AnswerSlip = {
   id: 'sound-cell-marked',
   stage: 'answer',
-  name: 'Something sound marked',
+  name: 'Something correct marked',
   baseRate: 0.15,
-  why: () => 'There is nothing wrong with a cell that is marked.',
-  lookAt: () => 'the cells you marked, each worked out once more',
+  why: () => 'There is nothing wrong with one of the cells you marked.',
+  lookAt: () => 'the cells you marked: calculate each one again',
   answers: (task) =>
     only(task, (exercise) =>
       soundCells(exercise).flatMap((cell) =>
@@ -69,8 +69,8 @@ export const faultMisnamed: AnswerSlip = {
   stage: 'answer',
   name: 'The right cell, another fault',
   baseRate: 0.15,
-  why: () => 'The cell is the right one, and what is wrong with it is something else.',
-  lookAt: () => 'how the wrong entry can have come about',
+  why: () => 'You marked the right cell, but something else is wrong with it.',
+  lookAt: () => 'how the wrong entry came about',
   answers: (task) =>
     only(task, (exercise) =>
       exercise.faults.flatMap(({ called }, i) =>

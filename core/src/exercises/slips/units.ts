@@ -4,7 +4,7 @@ import { sharedWith, type UnitSlip } from './slip.ts';
 export const unitMissing: UnitSlip = {
   ...sharedWith(unitMissingRead),
   stage: 'unit',
-  why: () => 'A number without its unit is no result yet: units are calculated along with the numbers.',
+  why: () => 'A number without its unit is not a result yet. Calculate with the units too.',
   lookAt: () => 'the units of the given quantities',
   mistaken: (number) => number,
 };
@@ -15,7 +15,7 @@ export const unitWrong: UnitSlip = {
   why: ({ exercise }) =>
     exercise.kind === 'convert-units'
       ? 'The result was asked for in another unit.'
-      : 'Calculated along with the numbers, the units come to something else.',
+      : 'If you calculate with the units, you get another unit.',
   lookAt: ({ exercise }) => (exercise.kind === 'convert-units' ? 'the unit asked for' : 'which units cancel'),
   mistaken: (number, unit) => `${number} ${unit === 'g' ? 'mL' : 'g'}`,
 };

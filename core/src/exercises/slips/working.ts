@@ -12,10 +12,10 @@ function replaced({ formula, given }: WorkingExercise, part: string | RegExp, by
 export const containerNotSubtracted: WorkingSlip = {
   id: 'container-not-subtracted',
   stage: 'working',
-  name: 'The container weighed with the contents',
+  name: 'Container weighed with the contents',
   baseRate: 0.15,
-  why: () => 'The balance showed the container as well; what it weighs empty has to be taken off.',
-  lookAt: () => 'what stood on the balance at each weighing',
+  why: () => 'The balance showed the container too. Subtract its mass.',
+  lookAt: () => 'what was on the balance each time',
   reworked: ({ exercise }) => [
     ...replaced(exercise, '(full - empty)', 'full'),
     ...replaced(exercise, '(wet - dish)', 'wet'),
@@ -25,10 +25,10 @@ export const containerNotSubtracted: WorkingSlip = {
 export const finalAsDifference: WorkingSlip = {
   id: 'final-as-difference',
   stage: 'working',
-  name: 'The final reading taken for the difference',
+  name: 'Only the final reading',
   baseRate: 0.15,
   why: () =>
-    'The reading at the end holds what was there at the start as well; the volume asked for is the difference of the two.',
+    'The final reading includes what was there at the start. The volume is the difference of the two readings.',
   lookAt: () => 'the reading at the start',
   reworked: ({ exercise }) => replaced(exercise, '(after - before)', 'after'),
 };
@@ -36,20 +36,19 @@ export const finalAsDifference: WorkingSlip = {
 export const diameterAsRadius: WorkingSlip = {
   id: 'diameter-as-radius',
   stage: 'working',
-  name: 'The diameter taken for the radius',
+  name: 'Diameter used as the radius',
   baseRate: 0.16,
-  why: () =>
-    'The area of a circle goes with the square of its radius; with the whole diameter it comes out four times too large.',
-  lookAt: () => 'what was measured: straight across, or from the middle',
+  why: () => 'The area of a circle uses the square of its radius. With the diameter it comes out four times too large.',
+  lookAt: () => 'what was measured: right across, or from the middle',
   reworked: ({ exercise }) => replaced(exercise, '(diameter / exact(2))', 'diameter'),
 };
 
 export const densityTurnedOver: WorkingSlip = {
   id: 'density-turned-over',
   stage: 'working',
-  name: 'The density turned over',
+  name: 'Density upside down',
   baseRate: 0.14,
-  why: () => 'A density says how much mass there is to a volume: the mass stands above.',
+  why: () => 'Density is mass divided by volume. The mass is on top.',
   lookAt: () => 'the unit of a density, read as a fraction',
   reworked: ({ exercise }) =>
     exercise.question.includes('density') ? replaced(exercise, /^(mass|\(full - empty\)) \/ (.+)$/, '$2 / $1') : [],
@@ -58,10 +57,10 @@ export const densityTurnedOver: WorkingSlip = {
 export const wrongColumnMean: WorkingSlip = {
   id: 'wrong-column-mean',
   stage: 'working',
-  name: 'The mean of the wrong numbers',
+  name: 'Mean of the wrong numbers',
   baseRate: 0.1,
-  why: () => 'This is the mean of the other quantity that was measured.',
-  lookAt: () => 'which of the numbers are of the quantity asked for',
+  why: () => 'This is the mean of the other quantity.',
+  lookAt: () => 'which numbers belong to the quantity in the question',
   reworked: ({ exercise }) => replaced(exercise, 'mean(width1; width2; width3)', 'mean(height1; height2; height3)'),
 };
 
@@ -70,8 +69,8 @@ export const percentOfMeasured: WorkingSlip = {
   stage: 'working',
   name: 'Divided by the measured value',
   baseRate: 0.16,
-  why: () => 'An error is a part of what should have come out: the difference is divided by the accepted value.',
-  lookAt: () => 'which of the two values the other is judged by',
+  why: () => 'Divide the difference by the accepted value, not by the measured one.',
+  lookAt: () => 'which of the two values is the accepted one',
   reworked: ({ exercise }) =>
     exercise.kind === 'percent-error'
       ? replaced(exercise, '/ accepted', '/ measured')
@@ -83,7 +82,7 @@ export const hundredForgotten: WorkingSlip = {
   stage: 'working',
   name: 'A ratio written as a percentage',
   baseRate: 0.12,
-  why: () => 'Percent means hundredths: the ratio is multiplied by 100 before the sign is written.',
+  why: () => 'Percent means hundredths. Multiply the ratio by 100 before you write the % sign.',
   lookAt: () => 'the last step, from the ratio to percent',
   reworked: ({ exercise }) => replaced(exercise, ' * 100 %', '').map(({ line }) => ({ line, unit: '%' })),
 };
@@ -93,7 +92,7 @@ export const differenceTurned: WorkingSlip = {
   stage: 'working',
   name: 'The difference turned round',
   baseRate: 0.12,
-  why: () => 'The accepted value is taken from the measured one, so that what came out too large has a positive error.',
+  why: () => 'Subtract the accepted value from the measured one. Then a result that is too large has a positive error.',
   lookAt: () => 'whether the measured value is too large or too small',
   reworked: ({ exercise }) =>
     exercise.formula.startsWith('abs') ? [] : replaced(exercise, '(measured - accepted)', '(accepted - measured)'),
@@ -110,10 +109,10 @@ function decimalMinutes(clock: string, sinceHour: number): string {
 export const minutesAsDecimal: WorkingSlip = {
   id: 'minutes-as-decimal',
   stage: 'working',
-  name: 'Seconds taken for hundredths of a minute',
+  name: 'Seconds used as hundredths of a minute',
   baseRate: 0.18,
-  why: () => 'A minute has 60 seconds: 30 s are half a minute, 0.50 min and not 0.30 min.',
-  lookAt: () => 'the seconds, before they are set beside the minutes',
+  why: () => 'A minute has 60 seconds. So 30 s are half a minute: 0.50 min, not 0.30 min.',
+  lookAt: () => 'the seconds: divide them by 60 first',
   reworked: ({ exercise }) => {
     const clocks = Object.values(exercise.given).filter((quantity) => INSTEAD.test(quantity));
     if (clocks.length === 0) return [];
@@ -131,10 +130,10 @@ export const minutesAsDecimal: WorkingSlip = {
 export const roundedBetween: WorkingSlip = {
   id: 'rounded-between',
   stage: 'working',
-  name: 'Rounded in between',
+  name: 'Rounded too early',
   baseRate: 0.18,
   why: () =>
-    'What is rounded on the way is lost for the rest of it. All digits are carried along, and the result is rounded once.',
+    'You rounded on the way, and the digits you dropped are missing now. Keep all digits and round once, at the end.',
   lookAt: () => 'the numbers you went on with after the first step',
   reworked: (task) =>
     isWorking(task.exercise) && task.exercise.kind !== 'convert-units'

@@ -38,11 +38,11 @@ const figuresOf = (numbers: readonly WrittenNumber[]): number[] =>
 export const fewestFiguresInSum: WritingSlip = {
   id: 'fewest-figures-in-sum',
   stage: 'writing',
-  name: 'The rule of products on a sum',
+  name: 'Product rule used for a sum',
   baseRate: 0.16,
   changesValue: false,
   why: () =>
-    'Sums and differences go by places, not by the number of figures: the result ends where the term that is known least far ends.',
+    'For sums and differences the decimal places count, not the number of figures. The result ends where the least precise term ends.',
   lookAt: () => 'the last digit of each term, one under the other',
   written: (result, task) =>
     result.rule === 'places' && result.measured.length > 1
@@ -53,11 +53,11 @@ export const fewestFiguresInSum: WritingSlip = {
 export const decimalsInProduct: WritingSlip = {
   id: 'decimals-in-product',
   stage: 'writing',
-  name: 'The rule of sums on a product',
+  name: 'Sum rule used for a product',
   baseRate: 0.14,
   changesValue: false,
   why: () =>
-    'Products and quotients go by the number of significant figures, not by decimals: the result has as many as the factor with the fewest.',
+    'For products and quotients the significant figures count, not the decimals. The result has as many as the factor with the fewest.',
   lookAt: () => 'how many significant figures each factor has',
   written: (result, task) =>
     result.rule === 'figures' && result.measured.length > 0
@@ -68,11 +68,11 @@ export const decimalsInProduct: WritingSlip = {
 export const exactCounted: WritingSlip = {
   id: 'exact-counted',
   stage: 'writing',
-  name: 'An exact number taken for a measured one',
+  name: 'Exact number treated as measured',
   baseRate: 0.14,
   changesValue: false,
-  why: () => 'What is counted or defined is exact. It has no last digit that could be in doubt, and limits nothing.',
-  lookAt: () => 'which of the numbers were measured at all',
+  why: () => 'A counted or defined number is exact. It has no doubtful digit, so it does not limit the result.',
+  lookAt: () => 'which of the numbers were measured',
   written: (result, task) => {
     const fewest = Math.min(...figuresOf(result.exact));
     return result.rule === 'figures' && fewest < Math.min(...figuresOf(result.measured))
@@ -84,12 +84,12 @@ export const exactCounted: WritingSlip = {
 export const calculatorDigits: WritingSlip = {
   id: 'calculator-digits',
   stage: 'writing',
-  name: 'All digits of the calculator',
+  name: 'All the digits of the calculator',
   baseRate: 0.2,
   changesValue: false,
   why: () =>
-    'A calculator knows nothing of how far the numbers were measured. The digits beyond the last certain place claim what nobody has seen.',
-  lookAt: () => 'the number that is known least far: it says where the result ends',
+    'A calculator does not know how precisely you measured. Nobody has measured the digits beyond the last certain place.',
+  lookAt: () => 'the least precise number: it decides where the result ends',
   written: ({ value, place }) => {
     const ends = value.lastPlace(DISPLAY + 2);
     const last = Math.max(ends ?? -Infinity, value.magnitude() - DISPLAY + 1);
@@ -118,10 +118,9 @@ export const tooManyFigures: WritingSlip = {
   changesValue: false,
   why: ({ exercise }) =>
     exercise.kind === 'round-number'
-      ? 'More digits stand there than were asked for.'
-      : 'The last digits claim more than the measured numbers can give.',
-  lookAt: ({ exercise }) =>
-    exercise.kind === 'round-number' ? 'how many are asked for' : 'the number that is known least far',
+      ? 'You wrote more digits than the question asks for.'
+      : 'The last digits say more than the measured numbers can give.',
+  lookAt: ({ exercise }) => (exercise.kind === 'round-number' ? 'how many are asked for' : 'the least precise number'),
   written: (result, task) => (result.place === -Infinity ? [] : [at(result, result.place - 1, task)]),
   meant: (result, entered) =>
     lastPlace(entered) < result.place &&
@@ -137,10 +136,10 @@ export const tooFewFigures: WritingSlip = {
   changesValue: false,
   why: ({ exercise }) =>
     exercise.kind === 'round-number'
-      ? 'Fewer digits stand there than were asked for.'
-      : 'Digits that were measured are thrown away.',
+      ? 'You wrote fewer digits than the question asks for.'
+      : 'You left out digits that were measured.',
   lookAt: ({ exercise }) =>
-    exercise.kind === 'round-number' ? 'how many are asked for' : 'how far the numbers are known',
+    exercise.kind === 'round-number' ? 'how many are asked for' : 'the last certain digit of each number',
   written: (result, task) => toPlace(result, result.place + 1, task),
   meant: (result, entered) =>
     entered.place > result.place &&
@@ -164,8 +163,8 @@ export const zeroLost: WritingSlip = {
   baseRate: 0.25,
   changesValue: false,
   why: () =>
-    'Calculators drop zeros at the end. Here the zero is a digit that is known, and without it the number claims less.',
-  lookAt: () => 'how far the result is known, whatever its last digit is',
+    'Calculators drop zeros at the end. Here the zero is certain. Without it your number says less than you know.',
+  lookAt: () => 'the last certain place of the result, even if its digit is zero',
   written: ({ text }) => withoutZeros(text),
 };
 
@@ -191,9 +190,8 @@ export const roundedTwice: WritingSlip = {
   name: 'Rounded twice',
   baseRate: 0.06,
   changesValue: true,
-  why: () =>
-    'The number was rounded, and what came of it rounded again. Only the digits of the number itself decide, in one step.',
-  lookAt: () => 'the digits left out, all of them at once',
+  why: () => 'You rounded the number and then rounded it again. Round once, from the number itself.',
+  lookAt: () => 'all the digits that you leave out, together',
   written: ({ value, place, text }, { rules }) => {
     if (place === -Infinity) return [];
     const twice = unambiguousAtPlace(value.roundedTo(place - 1, rules.rounding), place, rules.rounding);
@@ -209,8 +207,8 @@ export const halfOtherWay: WritingSlip = {
   changesValue: true,
   why: ({ rules }) =>
     rules.rounding === 'half-even'
-      ? 'By this class’s rules an exact half goes to the even neighbour.'
-      : 'By this class’s rules an exact half goes up, away from zero.',
+      ? 'In this class an exact half goes to the even neighbour.'
+      : 'In this class an exact half goes up, away from zero.',
   lookAt: () => 'the class rule for an exact half',
   written: ({ value, place, text }, { rules }) => {
     if (place === -Infinity) return [];
@@ -225,8 +223,8 @@ export const figuresForDecimals: WritingSlip = {
   name: 'Decimals and significant figures confused',
   baseRate: 0.16,
   changesValue: true,
-  why: () => 'Significant figures are counted from the first digit that is not zero, decimals from the decimal mark.',
-  lookAt: () => 'whether decimals or significant figures are asked for',
+  why: () => 'Count significant figures from the first digit that is not zero. Count decimals from the decimal mark.',
+  lookAt: () => 'whether the question asks for decimals or significant figures',
   written: (result, task) => {
     const { exercise } = task;
     if (exercise.kind !== 'round-number') return [];
@@ -243,11 +241,11 @@ export const figuresForDecimals: WritingSlip = {
 export const placeLost: WritingSlip = {
   id: 'place-lost',
   stage: 'writing',
-  name: 'The size of the number lost',
+  name: 'Size of the number changed',
   baseRate: 0.1,
   changesValue: true,
   why: () =>
-    'The digits left out before the decimal mark still hold their places: without a power of ten the number becomes much smaller.',
+    'Digits before the decimal mark need placeholders or a power of ten. Without them the number becomes much smaller.',
   lookAt: () => 'the size of the number before and after rounding',
   written: ({ value, place }, { rules }) =>
     place > 0 ? [value.roundedTo(place, rules.rounding).shifted(-place).toFixed(0)] : [],
@@ -258,7 +256,7 @@ export const transposed: WritingSlip = {
   ...sharedWith(transposedRead),
   stage: 'writing',
   changesValue: true,
-  why: () => 'The digits are the right ones, but two neighbours have changed places on the way to the page.',
+  why: () => 'The digits are right, but you wrote two of them in the wrong order.',
   lookAt: () => 'what you wrote, digit by digit',
   written: ({ text }) =>
     transposedRead
@@ -271,18 +269,18 @@ export const powerOfTen: WritingSlip = {
   ...sharedWith(powerOfTenRead),
   stage: 'writing',
   changesValue: true,
-  why: () => 'The digits are right and the decimal mark is not.',
-  lookAt: () => 'the size of the result: is it about what the numbers let expect?',
+  why: () => 'The digits are right, but the decimal mark is in the wrong place.',
+  lookAt: () => 'the size of the result: is it about what you expect?',
   written: ({ text }) => (text.includes('e') ? [] : powerOfTenRead.garbled(text)),
 };
 
 export const bareZeros: WritingSlip = {
   id: 'bare-zeros',
   stage: 'writing',
-  name: 'Zeros that nobody can be sure of',
+  name: 'Unclear zeros at the end',
   baseRate: 0.25,
   changesValue: false,
-  why: () => 'Zeros at the end of a whole number may be measured or only fill up: a power of ten says which they are.',
+  why: () => 'Zeros at the end of a whole number may be measured, or only placeholders. A power of ten makes it clear.',
   lookAt: ({ rules }) =>
     rules.bareTrailingZeros === 'want-point'
       ? 'the class rule: a point after the last zero says that it counts'

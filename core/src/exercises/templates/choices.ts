@@ -50,18 +50,18 @@ const writtenReading: Template<ChoiceExercise> = {
     const { text, unit } = expectedReading(task);
     const cut = text.replace(/\.?\d$/, '');
     const options = [
-      right(`${text} ${unit}`, 'Every digit that is read by this class’s rules, and no other.'),
+      right(`${text} ${unit}`, 'It has every digit that this class reads, and no other.'),
       wrong(
         text.endsWith('0') ? 'trailing-zero-dropped' : 'dropped-digit',
         `${cut} ${unit}`,
         text.endsWith('0')
-          ? 'A zero that was read is a digit like any other, and is written.'
-          : 'A digit that can be read is left out.',
+          ? 'A zero that you read is a digit like any other. Write it.'
+          : 'It leaves out a digit that you can read.',
       ),
       wrong(
         'extra-digit',
         `${text.includes('.') ? text : `${text}.`}0 ${unit}`,
-        'By this class’s rules no further digit can be read; written down, it claims that somebody has read one.',
+        'In this class nobody reads a further digit. This number has one too many.',
       ),
     ];
     return {
@@ -102,7 +102,7 @@ function measuredNumbers({ random, rules: { volumeUnit } }: Drawing): string[] {
   ]);
 }
 
-const EXACT = 'It was counted, or is so by definition: exact, and it limits nothing.';
+const EXACT = 'It was counted or defined, so it is exact and does not limit the result.';
 const MEASURED = 'It was read from a tool, and its last digit is in doubt.';
 
 function oneAmong(
@@ -118,8 +118,8 @@ function oneAmong(
       const [first = ''] = pickRight(drawing);
       const others = pickWrong(drawing).slice(0, 2 + (drawing.level > 1 ? 1 : 0));
       const story = drawing.random.pick([
-        'These numbers stand in one report.',
-        'A working uses these numbers.',
+        'These numbers are in one report.',
+        'A calculation uses these numbers.',
         'These numbers come together in one calculation.',
       ]);
       return {

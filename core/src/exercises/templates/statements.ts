@@ -36,17 +36,17 @@ const broken = statement([1, 3], ({ random }) => {
     options: [
       right(
         'Both have the density of the whole.',
-        'Half the mass comes with half the volume: the density is a property of the material.',
+        'Half the mass has half the volume. The density belongs to the material.',
       ),
       wrong(
         'heavier-is-denser',
         'The heavier part is the denser one.',
-        'A heavier piece has more volume in the same proportion; its density is the same.',
+        'A heavier piece also has more volume. Its density is the same.',
       ),
       wrong(
         'heavier-is-denser',
         'Each is less dense than the whole was.',
-        'Mass and volume have both become smaller, in the same proportion.',
+        'Mass and volume both became smaller by the same factor.',
       ),
     ],
   };
@@ -62,17 +62,17 @@ const grouped = statement([1, 3], ({ random }) => {
     options: [
       right(
         'They are precise and not accurate.',
-        'They lie close together, and all of them too large: an offset, as of a zero error, repeats every time.',
+        'They are close together, and all too large. An offset such as a zero error is the same every time.',
       ),
       wrong(
         'precise-is-accurate',
         'They are accurate, since they agree so well.',
-        'Agreement is precision. How far they lie from the true size is another matter.',
+        'Agreement is precision. It does not tell how far they are from the true size.',
       ),
       wrong(
         'accurate-is-precise',
         'They are neither precise nor accurate.',
-        'They agree to a hundredth or two: that is precise.',
+        'They agree to one or two hundredths. That is precise.',
       ),
     ],
   };
@@ -88,17 +88,17 @@ const scattered = statement([1, 3], ({ random }) => {
     options: [
       right(
         'The mean is accurate, the readings are not precise.',
-        'They scatter to both sides, and their mean lies at the true mass.',
+        'They scatter to both sides, and their mean is the true mass.',
       ),
       wrong(
         'accurate-is-precise',
         'The readings are precise, since their mean is right.',
-        'Precision is how close the readings lie together; a right mean says nothing of it.',
+        'Precision is how close the readings are to each other. The mean does not tell you that.',
       ),
       wrong(
         'precise-is-accurate',
         'The mean cannot be right, since the readings differ so much.',
-        'Scatter to both sides evens out in a mean.',
+        'Scatter to both sides cancels in the mean.',
       ),
     ],
   };
@@ -111,18 +111,18 @@ const digits = statement([1, 3], ({ random }) => {
     question: 'What is true of the three?',
     options: [
       right(
-        'They are three different claims about how far it was measured.',
-        'Each digit written, a zero too, says that this place was looked at.',
+        'They say three different things about how precisely it was measured.',
+        'Each digit, even a zero, says that this place was measured.',
       ),
       wrong(
         'same-value-same-claim',
-        'They say the same, since zeros at the end change nothing.',
-        'The value is the same; what is claimed to be known is ten times more with every digit.',
+        'They say the same, because zeros at the end change nothing.',
+        'The value is the same, but each further digit claims ten times more precision.',
       ),
       wrong(
         'more-digits-are-better',
-        'The last one is the best, since it has the most digits.',
-        'Digits come from the tool: a ruler gives tenths of a millimetre by estimating, and no more.',
+        'The last one is the best, because it has the most digits.',
+        'The tool decides the digits. With a ruler you can estimate tenths of a millimetre, and no more.',
       ),
     ],
   };
@@ -132,21 +132,21 @@ const timed = statement([1, 2], ({ random }) => {
   const [minutes, seconds] = [wholeNumber(random, 11, 28), 11 + random.below(48)];
   return {
     story: `A nightlight was to burn for ${minutes} min. By the clock it was put out after ${minutes} min ${seconds} s.`,
-    question: 'What is done with the run?',
+    question: 'What do you do with this run?',
     options: [
       right(
         `It is worked out with ${minutes} min ${seconds} s.`,
-        'Only the true start and the true end matter for a rate.',
+        'For a rate, only the real start and the real end count.',
       ),
       wrong(
         'planned-time-counts',
         `It is worked out with ${minutes} min, as planned.`,
-        'The wax did not know of the plan: it burned for the true time.',
+        'The wax burned for the real time, not for the planned one.',
       ),
       wrong(
         'planned-time-counts',
-        'It is thrown away, since the time is not the planned one.',
-        'A time that is known serves as well as a planned one.',
+        'It is thrown away, because the time is not the planned one.',
+        'A measured time is just as good as a planned one.',
       ),
     ],
   };
@@ -167,17 +167,17 @@ const difference = statement([2, 3], ({ random, rules: { volumeUnit: unit } }) =
     options: [
       right(
         `It is uncertain by more than ${first} ${unit}, at most by ${sum} ${unit}.`,
-        'Both readings may be off, and off to opposite sides: uncertainties add, plainly or in quadrature.',
+        'Both readings may be off, in opposite directions. Uncertainties add, simply or in quadrature.',
       ),
       wrong(
         'uncertainties-subtracted',
         `It is uncertain by ${less} ${unit}, the difference of the two.`,
-        'The readings are subtracted, their uncertainties are not: nobody knows that both are off to the same side.',
+        'You subtract the readings, not their uncertainties. Nobody knows whether both are off in the same direction.',
       ),
       wrong(
         'uncertainties-subtracted',
         'The uncertainties cancel.',
-        'They would only if both readings were off by the same amount to the same side.',
+        'They cancel only if both readings are off by the same amount in the same direction.',
       ),
     ],
   };
@@ -188,22 +188,18 @@ const repeats = statement([2, 3], ({ random }) => {
   const many = wholeNumber(random, 4, 9);
   return {
     story: `A balance shows ${about} g for the same slate tile, ${many} times out of ${many}.`,
-    question: 'What follows?',
+    question: 'What do you know from this?',
     options: [
       right(
-        'It repeats well; whether it is right shows only against a standard.',
-        'What is off every time by the same amount never shows in repeats.',
+        'It repeats well. Only a standard mass shows whether it is right.',
+        'If it is always off by the same amount, repeating does not show it.',
       ),
       wrong(
         'repeats-prove-the-value',
         `The tile weighs ${about} g, proved ${many} times.`,
-        'Every one of the readings may be off by the same amount.',
+        'All the readings may be off by the same amount.',
       ),
-      wrong(
-        'more-digits-are-better',
-        'A third decimal would settle it.',
-        'A finer display repeats an offset just as well.',
-      ),
+      wrong('more-digits-are-better', 'A third decimal would settle it.', 'A finer display has the same offset.'),
     ],
   };
 });
@@ -213,16 +209,16 @@ const ambiguous = statement([2, 3], ({ random }) => {
   const [first, second] = number;
   return {
     story: `A list gives the mass of a ballast ingot as ${number} g, without a point.`,
-    question: 'How far is it known?',
+    question: 'How many digits are certain?',
     options: [
       right(
         `It cannot be told from the number; ${first}.${second} × 10³ g would say it.`,
-        'The zeros may be measured or may only fill up the places.',
+        'The zeros may be measured, or may be only placeholders.',
       ),
       wrong(
         'same-value-same-claim',
-        'To the gram: all four digits count.',
-        'Whether the zeros were measured cannot be seen.',
+        'All four digits, to the gram.',
+        'You cannot see whether the zeros were measured.',
       ),
       wrong(
         'same-value-same-claim',

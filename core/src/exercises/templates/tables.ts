@@ -43,8 +43,8 @@ const tens = (random: Random, least: number, most: number): number =>
 const uneven = (random: Random, least: number, most: number, twentieths = false): number =>
   tens(random, least, most) - (twentieths ? 5 : 1 + random.below(8));
 
-const NO_UNIT = 'The heading says in which unit the column is; without it the numbers below are none of anything.';
-const SHORT = 'This tool is read to two decimals in every row; a zero at the end is a reading too, and is written.';
+const NO_UNIT = 'The heading gives the unit of the column. Without it the numbers mean nothing.';
+const SHORT = 'This tool is read to two decimals in every row. A zero at the end is a reading too.';
 
 /** Three runs of a burette: start, end, and what ran out. */
 const burette: TableTemplate = {
@@ -105,13 +105,13 @@ const burette: TableTemplate = {
           at: [1, 3],
           called: 'wrong-result',
           right: inHundredths(runs[0] ?? 0),
-          why: 'End less start comes to something else.',
+          why: 'End minus start gives another number.',
         },
         planted.has('zero-dropped') && {
           at: [2, 3],
           called: ['zero-dropped', 'uneven-decimals'],
           right: inHundredths(runs[1] ?? 0),
-          why: 'Both readings go to the hundredth, and so does their difference: its zero is known.',
+          why: 'Both readings go to the hundredth, and so does their difference. Its zero is certain.',
         },
         planted.has('impossible-value') && {
           at: [3, 3],
@@ -121,7 +121,7 @@ const burette: TableTemplate = {
           ],
           called: 'impossible-value',
           right: inHundredths(runs[2] ?? 0),
-          why: 'What has run out cannot be less than nothing: start and end were exchanged.',
+          why: 'The volume run out cannot be negative. Start and end were exchanged.',
         },
       ]),
     };
@@ -166,7 +166,7 @@ const cooling: TableTemplate = {
           at: [short + 1, 1],
           called: ['uneven-decimals', 'zero-dropped'],
           right: texts[short] ?? '',
-          why: 'The thermometer is read to a tenth of a degree in every row; a zero is written as well.',
+          why: 'The thermometer is read to a tenth of a degree in every row. A zero is written too.',
         },
         planted.has('impossible-value') && {
           at: [1, 1],
@@ -227,13 +227,13 @@ const block: TableTemplate = {
           at: [2, 1],
           called: 'rounded-on-the-way',
           right: `(${centimetres} cm)³`,
-          why: 'The edge came to more digits than are gone on with; the cube makes what is lost three times as large.',
+          why: 'The next line uses fewer digits of the edge than were worked out. The cube makes the loss three times as large.',
         },
         planted.has('wrong-result') && {
           at: [3, 2],
           called: 'wrong-result',
           right: `${inHundredths(wood)} g`,
-          why: 'The difference of the two masses comes to something else.',
+          why: 'The difference of the two masses is another number.',
         },
         planted.has('zero-dropped') && {
           at: [3, 2],
@@ -287,19 +287,19 @@ const percent: TableTemplate = {
           at: [3, 1],
           called: 'wrong-base',
           right: `÷ ${accepted} g/cm³`,
-          why: 'An error is judged by what should have come out: the accepted value stands below.',
+          why: 'Divide by the accepted value, not by the measured one.',
         },
         planted.has('wrong-result') && {
           at: [2, 2],
           called: 'wrong-result',
           right: `${difference.replace('-', '−')} g/cm³`,
-          why: 'The difference of the two comes to something else.',
+          why: 'The difference of the two is another number.',
         },
         planted.has('rounded-on-the-way') && {
           at: [2, 1],
           called: 'rounded-on-the-way',
           right: `${full} g/cm³ − ${accepted} g/cm³`,
-          why: 'The density came to more digits; in a small difference what was rounded away is a large part.',
+          why: 'The density had more digits. In a small difference the digits that were rounded away matter.',
         },
       ]),
     };
@@ -348,19 +348,19 @@ const pebbles: TableTemplate = {
           at: [1, 1],
           called: ['uneven-decimals', 'zero-dropped'],
           right: massTexts[0] ?? '',
-          why: 'The balance shows hundredths for every pebble; a zero is written as well.',
+          why: 'The balance shows hundredths for every pebble. A zero is written too.',
         },
         planted.has('zero-dropped') && {
           at: [2, 3],
           called: ['zero-dropped', 'uneven-decimals'],
           right: densities[1] ?? '',
-          why: 'The volume has three figures, and so has the density: its last zero is known.',
+          why: 'The volume has three figures, and so has the density. Its last zero is certain.',
         },
         planted.has('wrong-result') && {
           at: [3, 3],
           called: 'wrong-result',
           right: densities[2] ?? '',
-          why: 'Mass divided by volume comes to something else.',
+          why: 'Mass divided by volume is another number.',
         },
       ]),
     };

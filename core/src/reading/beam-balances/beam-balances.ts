@@ -159,9 +159,9 @@ export const BEAM_BALANCES_FAMILY: Family<BeamBalance, BeamSituation, BeamIndica
   },
   hints: (indication) => [
     'With nothing on it the pointer has to rest on its mark; else turn the zero screw, or take off what it shows then.',
-    'Begin with the largest rider: notch by notch until the pointer drops, then one notch back.',
-    'Every notched rider has to sit in its notch; only the last one slides.',
-    'Judge the centre of the swing, and read only when it lies on the mark.',
+    'Begin with the largest rider. Move it notch by notch until the pointer drops, then go one notch back.',
+    'Every notched rider must sit in its notch. Only the last one slides.',
+    'Read only when the pointer swings evenly about its mark.',
     'Add up the riders, then read the sliding one like any scale.',
     estimateHint(indication.resolution),
     ...weighingHints(indication),

@@ -108,8 +108,8 @@ export function ridersShowing({ tool, load, riders }: Riders, seen: number): rea
 }
 
 const WORDS = {
-  digit: 'The lines give the certain digits; one more is estimated between them, and on a line it is a written zero.',
-  zero: 'Exactly on a line means that the estimated digit is zero, and a measured zero is written.',
+  digit: 'The lines give the certain digits. Estimate one more between them; on a line it is a zero, and you write it.',
+  zero: 'Exactly on a line, the estimated digit is zero. A measured zero is written.',
 };
 
 export function beamResolution(

@@ -13,7 +13,7 @@ const riderUp: CountSlip<BeamIndication> = {
   where: 'sliding rider',
   name: 'The sliding rider’s next number',
   baseRate: 0.12,
-  why: () => 'The sliding rider stands between two numbers, and you took the one that it has not reached.',
+  why: () => 'The sliding rider is between two numbers. You took the one that it has not reached.',
   lookAt: () => 'the number the sliding rider has passed, and the lines beyond it',
   counted(indication, seen) {
     const riders = ridersShowing(indication, seen);
@@ -29,9 +29,9 @@ const beamsSwapped: CountSlip<BeamIndication> = {
   id: 'beams-swapped',
   stage: 'count',
   where: 'notches',
-  name: 'Two riders taken for each other',
+  name: 'Two riders mixed up',
   baseRate: 0.05,
-  why: () => 'Each beam counts its own size; the digit of one rider was written in the place of another.',
+  why: () => 'Each beam has its own size of step. You wrote the digit of one rider in the place of another.',
   lookAt: () => 'what one notch of each beam stands for, before adding up',
   counted(indication, seen) {
     const riders = ridersShowing(indication, seen);
@@ -54,7 +54,7 @@ const beamOmitted: CountSlip<BeamIndication> = {
   twice: true,
   name: 'A rider left out',
   baseRate: 0.1,
-  why: () => 'The mass is what all the riders show together; not every one of them was added.',
+  why: () => 'The mass is the sum of all the riders. You left one out.',
   lookAt: () => 'every beam, from the largest rider to the sliding one',
   counted(indication, seen) {
     const adding = ridersShowing(indication, seen)?.filter((rider) => rider > 1e-9) ?? [];
@@ -70,7 +70,7 @@ const notchOff: CountSlip<BeamIndication> = {
   twice: true,
   name: 'A rider read one notch off',
   baseRate: 0.08,
-  why: () => 'One of the riders in the notches was read at the notch beside the one it sits in.',
+  why: () => 'You read one of the riders at the notch next to its own.',
   lookAt: () => 'the number at each notch, from the largest rider on',
   counted(indication, seen) {
     const riders = ridersShowing(indication, seen);
@@ -90,8 +90,7 @@ const notSeated: CountSlip<BeamIndication> = {
   name: 'A rider not in its notch',
   baseRate: 0.4,
   needsTheTool: true,
-  why: () =>
-    'A rider of the notched beams stands between two notches: it pulls with what it stands at, and you read a notch.',
+  why: () => 'A rider is between two notches, and it counts where it is. You read a notch.',
   lookAt: () => 'whether every notched rider has dropped into its notch',
   counted: (indication) =>
     isBalanced(indication) && !areSeated(indication) ? [counted(riderReading(indication))] : [],
@@ -103,8 +102,8 @@ const notBalanced: CountSlip<BeamIndication> = {
   name: 'Read before it was in balance',
   baseRate: 0.4,
   needsTheTool: true,
-  why: () => 'The pointer did not swing about its mark: the riders did not balance what was on the pan yet.',
-  lookAt: () => 'the pointer: as far above the mark as below it, or resting on it',
+  why: () => 'The pointer did not swing about its mark. The riders did not balance the load yet.',
+  lookAt: () => 'the pointer: it swings as far above the mark as below it, or it rests on the mark',
   counted: (indication) => (isBalanced(indication) ? [] : [counted(riderReading(indication))]),
 };
 

@@ -10,7 +10,7 @@ const whatIsLeft: CorrectionSlip<BuretteIndication> = {
   stage: 'correction',
   name: 'What is left in the tool',
   baseRate: 0.06,
-  why: () => 'You wrote how much is still above the tap. The scale counts what has run out, from the zero at the top.',
+  why: () => 'You wrote how much liquid is left. The scale counts what has run out, from the zero at the top.',
   lookAt: () => 'where the zero of this scale stands',
   corrected: ({ tool }, reading) => [{ value: tool.scale.to - reading, part: 1 }],
 };
@@ -23,18 +23,18 @@ function initialOf({ asked, situation }: BuretteIndication): number | null {
 const finalAsDelivered: CorrectionSlip<BuretteIndication> = {
   id: 'final-as-delivered',
   stage: 'correction',
-  name: 'The final reading taken for the difference',
+  name: 'Only the final reading',
   baseRate: 0.15,
-  why: () => 'What was delivered is the final reading less the initial one; you wrote the final one alone.',
+  why: () => 'The volume delivered is the final reading minus the initial one. You wrote the final one alone.',
   lookAt: () => 'both readings: where the surface began, and where it ended',
   corrected: (indication, reading) => (initialOf(indication) === null ? [] : [{ value: reading, part: 1 }]),
 };
 
 const initialAsDelivered = initialAlone(
-  { id: 'initial-as-delivered', name: 'The initial reading taken for the difference', baseRate: 0.04 },
+  { id: 'initial-as-delivered', name: 'Only the initial reading', baseRate: 0.04 },
   initialOf,
   {
-    why: 'What was delivered is the final reading less the initial one; you wrote the initial one alone.',
+    why: 'The volume delivered is the final reading minus the initial one. You wrote the initial one alone.',
     lookAt: 'both readings: where the surface began, and where it ended',
   },
 );

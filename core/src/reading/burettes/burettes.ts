@@ -58,11 +58,11 @@ function burettePicture({ posed, left, drained }: BuretteOnBench, eyeHeight: num
 const REMARKS: Readonly<Record<NonNullable<BuretteSituation['left']>, Remark>> = {
   funnel: {
     id: 'funnel-left',
-    text: 'The funnel was still in the burette. Drops from it go on running in, and the surface stands higher than what has run out would leave it: take it out before the start is read.',
+    text: 'The funnel was still in the burette. Drops keep running in from it and raise the level. Take it out before you read the start.',
   },
   bubble: {
     id: 'bubble-left',
-    text: 'There was a bubble of air in the tip. When it is driven out, liquid takes its place and counts as delivered: run the tip free before the start is read.',
+    text: 'There was an air bubble in the tip. Liquid takes its place and counts as delivered. Run the tip free before you read the start.',
   },
 };
 

@@ -39,8 +39,8 @@ export function asideShift({ situation }: CaliperIndication): number {
 }
 
 const WORDS = {
-  digit: 'The vernier gives its least count for certain; every digit down to it is written.',
-  zero: 'A zero that the vernier shows is a measured digit, and is written.',
+  digit: 'The vernier is certain down to its least count. Write every digit down to it.',
+  zero: 'A zero that the vernier shows was measured. Write it.',
 };
 
 export function caliperIndication(posed: Posed<VernierCaliper, CaliperSituation>): CaliperIndication {

@@ -24,7 +24,7 @@ const vernierEdge: CountSlip<CaliperIndication> = {
   name: 'Read at the edge of the slide',
   baseRate: 0.12,
   why: () =>
-    'The main scale is read at the vernier’s own zero line. The slide begins before it, and so does not stand for the length.',
+    'Read the main scale at the vernier’s zero line. You read it at the edge of the slide, which comes before that line.',
   lookAt: () => 'the line marked 0 on the vernier',
   counted(indication, seen) {
     const before = Math.floor(seen - indication.tool.edge) - shownAt(indication, seen).main;
@@ -36,10 +36,10 @@ const vernierCountAsTenths: CountSlip<CaliperIndication> = {
   id: 'vernier-count-as-tenths',
   stage: 'count',
   where: 'vernier',
-  name: 'The line’s number taken for the decimal',
+  name: 'Line number written as the decimals',
   baseRate: 0.15,
   why: ({ tool }) =>
-    `The line that coincides is counted, and its number is multiplied by the least count, ${tool.division} mm.`,
+    `Multiply the number of the line that coincides by the least count, ${tool.division} mm. You wrote the number itself.`,
   lookAt: () => 'the least count of this vernier',
   counted(indication, seen) {
     const { vernier, main, line, least } = shownAt(indication, seen);
@@ -53,9 +53,9 @@ const vernierLabelAsCount: CountSlip<CaliperIndication> = {
   id: 'vernier-label-as-count',
   stage: 'count',
   where: 'vernier',
-  name: 'The vernier’s label taken for a line',
+  name: 'Vernier label read as a line number',
   baseRate: 0.08,
-  why: () => 'The numbers on this vernier stand five lines apart: label 3 and two lines are line 17, not line 5.',
+  why: () => 'The labels on this vernier are five lines apart: label 3 and two more lines are line 17, not line 5.',
   lookAt: () => 'how many lines lie between two numbers of the vernier',
   counted(indication, seen) {
     const { vernier, line, least } = shownAt(indication, seen);
@@ -68,9 +68,10 @@ const vernierLabelAsCount: CountSlip<CaliperIndication> = {
 const coincidenceOnMain: CountSlip<CaliperIndication> = {
   id: 'coincidence-on-main',
   stage: 'count',
-  name: 'The main mark at the coincidence',
+  name: 'Main mark read where the lines coincide',
   baseRate: 0.08,
-  why: () => 'Where the lines coincide, the vernier’s number counts. The main mark there says nothing of the length.',
+  why: () =>
+    'Where the lines coincide, only the vernier’s line counts. The main mark there tells you nothing about the length.',
   lookAt: () => 'the vernier’s zero for the millimetres, its coinciding line for the rest',
   counted(indication, seen) {
     const { vernier, line } = shownAt(indication, seen);

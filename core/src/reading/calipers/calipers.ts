@@ -60,9 +60,9 @@ export const CALIPERS_FAMILY: Family<
   question: ({ asked, situation }) =>
     asked === 'observed' ? shownQuestion('caliper', situation) : sizeQuestion(situation),
   hints: (indication) => [
-    'Count the vernier’s lines and the main divisions they cover: the difference of one of each is the least count.',
+    'Count the vernier’s lines and the main divisions they cover. The difference between one of each is the least count.',
     'Take the last main mark before the vernier’s own zero, not before the edge of the slide.',
-    'Look for the one line of the vernier that lies on a main mark; the lines beside it leave it to both sides.',
+    'Find the one vernier line that lies on a main mark. The lines on its left and right are off in opposite ways.',
     'Multiply its number by the least count, and add.',
     ...correctionHints(indication),
     UNIT_HINT,

@@ -20,7 +20,7 @@ const handsExchanged: CountSlip<ClockIndication> = {
   stage: 'count',
   name: 'Hour hand and minute hand exchanged',
   baseRate: 0.08,
-  why: () => 'You took the long hand for the hours and the short hand for the minutes.',
+  why: () => 'You read the hours from the long hand and the minutes from the short hand.',
   lookAt: () => 'the short, broad hand first: it shows the hours',
   counted: readAs(({ hours, minutes, seconds }) => [
     {
@@ -34,9 +34,9 @@ const handsExchanged: CountSlip<ClockIndication> = {
 const numeralAsMinutes: CountSlip<ClockIndication> = {
   id: 'numeral-as-minutes',
   stage: 'count',
-  name: 'The number on the face taken for minutes',
+  name: 'Number on the face read as minutes',
   baseRate: 0.08,
-  why: () => 'The numbers on the face count hours. For the minute hand each of them stands for five minutes.',
+  why: () => 'The numbers on the face count hours. For the minute hand, each number is five minutes.',
   lookAt: () => 'how many lines there are from one number to the next',
   counted: readAs((parts) => (parts.minutes < 10 ? [] : [{ ...parts, minutes: Math.floor(parts.minutes / 5) }])),
 };
@@ -46,7 +46,7 @@ const hourRoundedUp: CountSlip<ClockIndication> = {
   stage: 'count',
   name: roundedUp.name,
   baseRate: 0.1,
-  why: () => 'The hour hand has not reached the next number yet; the hour is the number it passed last.',
+  why: () => 'The hour hand has not reached the next number yet. The hour is the last number it passed.',
   lookAt: () => 'the number that the short hand has passed',
   counted: readAs((parts) => (parts.minutes < 30 ? [] : [{ ...parts, hours: hourAfter(parts.hours) }])),
 };
@@ -56,7 +56,7 @@ const marksCountedOnFaces: CountSlip<ClockIndication> = {
   stage: 'count',
   name: marksCounted.name,
   baseRate: 0.06,
-  why: () => 'You counted the mark you started from as one, so the count is one too many.',
+  why: () => 'You counted the mark you started from as one, so you came to one too many.',
   lookAt: () => 'the spaces from the number that was passed to the hand',
   counted: readAs(({ hours, minutes, seconds }) => [
     ...(seconds % 5 === 0 ? [] : [{ hours, minutes, seconds: seconds + 1 }]),
@@ -95,10 +95,10 @@ function asDecimals(time: number): number[] {
 const sixtyAsHundred: CorrectionSlip<ClockIndication> = {
   id: 'sixty-as-hundred',
   stage: 'correction',
-  name: 'Sixty taken for a hundred',
+  name: 'Counted to a hundred instead of sixty',
   baseRate: 0.2,
   why: () =>
-    'An hour has sixty minutes and a minute sixty seconds, and you counted a hundred: 31 min 33 s are 31.55 min, not 31.33.',
+    'An hour has 60 minutes and a minute has 60 seconds. You counted 100: 31 min 33 s are 31.55 min, not 31.33 min.',
   lookAt: () => 'the column you borrowed from, or the decimal point: a borrowed minute is 60 seconds',
   corrected: (indication, reading) => {
     const start = startOf(indication);
@@ -112,19 +112,19 @@ const sixtyAsHundred: CorrectionSlip<ClockIndication> = {
 const finalAsElapsed: CorrectionSlip<ClockIndication> = {
   id: 'final-as-delivered',
   stage: 'correction',
-  name: 'The final reading taken for the difference',
+  name: 'Only the final reading',
   baseRate: 0.08,
-  why: () => 'What passed is the time at the end less the time at the start; you wrote the end alone.',
-  lookAt: () => 'both clocks: the start is taken off the end',
+  why: () => 'The time that passed is the end minus the start. You wrote the end alone.',
+  lookAt: () => 'both clocks: subtract the start from the end',
   corrected: (indication, reading) => (startOf(indication) === null ? [] : [{ value: reading, part: 1 }]),
 };
 
 const initialAsElapsed = initialAlone<ClockIndication>(
-  { id: 'initial-as-delivered', name: 'The initial reading taken for the difference', baseRate: 0.03 },
+  { id: 'initial-as-delivered', name: 'Only the initial reading', baseRate: 0.03 },
   startOf,
   {
-    why: 'What passed is the time at the end less the time at the start; you wrote the start alone.',
-    lookAt: 'both clocks: the start is taken off the end',
+    why: 'The time that passed is the end minus the start. You wrote the start alone.',
+    lookAt: 'both clocks: subtract the start from the end',
   },
 );
 

@@ -48,7 +48,7 @@ function tooMuch({ tool }: Curved): boolean {
 const meniscusEdge: SightSlip<Curved> = {
   ...MENISCUS_EDGE,
   why: (indication) =>
-    `${liquidAtStart(indication)} climbs the glass. The scale was made for the lowest point of the curve, so the edge always reads ${tooMuch(indication) ? 'too much' : 'too little'}.`,
+    `${liquidAtStart(indication)} climbs the glass. The scale is made for the lowest point of the curve. The edge always reads ${tooMuch(indication) ? 'too much' : 'too little'}.`,
   lookAt: () => 'the lowest point of the curve, in the middle of the tube',
   shift: (indication) => (indication.edge > 0 ? edgeNoticed(indication) : null),
   path: (indication) => wallPath(indication, 'the wall'),
@@ -60,7 +60,7 @@ const meniscusLow: SightSlip<Curved> = {
   name: 'Read at the wall, below the dome',
   baseRate: 0.12,
   why: (indication) =>
-    `${liquidAtStart(indication)} does not wet this wall and stands in a dome. The scale is read at the top of the dome, so the edge always reads ${tooMuch(indication) ? 'too little' : 'too much'}.`,
+    `${liquidAtStart(indication)} does not wet this wall, so its surface is a dome. Read at the top of the dome. The edge always reads ${tooMuch(indication) ? 'too little' : 'too much'}.`,
   lookAt: () => 'the top of the dome, in the middle of the tube',
   shift: (indication) => (indication.edge < 0 ? edgeNoticed(indication) : null),
   path: (indication) => wallPath(indication, 'the wall'),

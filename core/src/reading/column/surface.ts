@@ -25,8 +25,8 @@ export function surfaceProfile(situation: LiquidSituation, rules: HouseRules, ra
 export function surfaceHint({ surface, opaque }: LiquidSituation, { opaqueLiquids }: HouseRules): string {
   if (opaque)
     return opaqueLiquids === 'upper-edge'
-      ? 'Nothing shows through: this class reads the upper edge.'
-      : 'Nothing shows through: this class still judges the lowest point.';
+      ? 'You cannot see through it. This class reads the upper edge.'
+      : 'You cannot see through it. This class still reads at the lowest point.';
   const seen =
     surface === 'domed'
       ? 'the top of the dome'

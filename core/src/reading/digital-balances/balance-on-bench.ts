@@ -110,7 +110,7 @@ export function balanceRemarks(bench: BalanceOnBench): Remark[] {
       ? [
           {
             id: 'tared-away',
-            text: `It was tared with the ${thing} on the pan: that takes away what was to be weighed.${container > 0 ? ` Tare with the ${vessel} alone.` : ''}`,
+            text: `You tared with the ${thing} on the pan, so its mass was taken away too.${container > 0 ? ` Tare with the ${vessel} alone.` : ''}`,
           },
         ]
       : []),

@@ -30,7 +30,7 @@ import { drawBalance } from './draw-balance.ts';
 
 const digitsMoving: SightSlip<BalanceIndication> = {
   ...UNSETTLED,
-  why: () => 'The digits were still changing: the balance had not settled, and did not show its stability mark yet.',
+  why: () => 'The digits were still changing. The balance did not show its stability mark yet.',
   lookAt: () => 'the stability mark',
   shift: ({ present, mark }) => (present === mark ? null : present - mark),
 };

@@ -16,8 +16,8 @@ export function litCharacters({ division }: { readonly division: number }, value
 
 /** Why every digit of a display is written. */
 export const DISPLAY_WORDS = {
-  digit: 'A display is written with every digit it shows; the last one is the uncertain one, and it counts.',
-  zero: 'A zero at the end of a display is a measured digit; without it the number claims ten times less.',
+  digit: 'Write every digit that the display shows. The last one is uncertain, and it still counts.',
+  zero: 'The zero at the end of the display was measured. Without it your number says less than the tool does.',
 };
 
 /** What a display shows in one of the views it is looked at in. */

@@ -53,7 +53,7 @@ function drawHydrometer(tool: Hydrometer, aimed: Aimed): HydrometerSituation {
 const topOfClimb: SightSlip<HydrometerIndication> = {
   ...MENISCUS_EDGE,
   why: (indication) =>
-    `${liquidAtStart(indication)} climbs the stem. This class reads at the level of the liquid around it, so the top of the climb always reads too little.`,
+    `${liquidAtStart(indication)} climbs the stem. This class reads at the level of the liquid around it. The top of the climb always reads too little.`,
   lookAt: () => 'the level surface of the liquid, away from the stem',
   shift: (indication) => (indication.edge > 0 ? edgeShift(indication) : null),
   path: (indication) => wallPath(indication, 'the stem'),
@@ -125,7 +125,7 @@ export const HYDROMETERS_FAMILY: Family<
       : [
           {
             id: 'heavy-first',
-            text: 'The first one tried was not of the lightest range. In a lighter liquid a heavy one drops to the bottom and may break: begin with the lightest, and go up.',
+            text: 'You did not begin with the lightest range. In a light liquid a heavy hydrometer drops to the bottom and may break. Begin with the lightest, and go up.',
           },
         ],
   describe: (picture) => describeColumn(picture, picture.surfaceY),

@@ -40,7 +40,7 @@ describe('a caliper brought to a thing', () => {
     expect(remarksOn(soft, [did('slide', 24.1)])).toEqual([
       {
         id: 'squeezed',
-        text: 'The cork bung gives way: it was pressed together by 0.50 mm. Let the jaws just touch it.',
+        text: 'The cork bung is soft, and you pressed it together by 0.50 mm. Let the jaws just touch it.',
       },
     ]);
     expect(remarked(soft, did('slide', 24.6))).toEqual([]);

@@ -121,11 +121,11 @@ function pressedTooFar(pressed: number, { decimals }: JawsWords, { soft = 0, thi
   if (soft > 0)
     return {
       id: 'squeezed',
-      text: `The ${thing} gives way: it was pressed together by ${size}. Let the jaws just touch it.`,
+      text: `The ${thing} is soft, and you pressed it together by ${size}. Let the jaws just touch it.`,
     };
   return {
     id: 'forced',
-    text: `It was forced by ${size} beyond where it touched: the frame springs, and the screw suffers. Turn by the ratchet until it clicks.`,
+    text: `You forced it ${size} too far. That bends the frame and harms the screw. Turn by the ratchet until it clicks.`,
   };
 }
 
@@ -140,7 +140,7 @@ export function jawsRemarks(bench: JawsOnBench<JawsTool, JawsSituation>, words: 
     return [
       {
         id: 'not-touching',
-        text: `The ${name} were not brought to the ${thing}: the answer is judged as if they had been.`,
+        text: `You did not bring the ${name} to the ${thing}. Your answer is judged as if you had.`,
       },
     ];
   const pressed = -hold.beyond > SHOWS * tool.division;
@@ -150,28 +150,28 @@ export function jawsRemarks(bench: JawsOnBench<JawsTool, JawsSituation>, words: 
       words.hasRatchet && !pressed && !bench.ratcheted,
       {
         id: 'no-ratchet',
-        text: 'The ratchet was not used for the last bit: it clicks when the faces hold with the same light force each time.',
+        text: 'You did not use the ratchet at the end. It clicks when the faces press with the right light force, the same each time.',
       },
     ],
     [
       grit > 0 && !bench.wiped,
       {
         id: 'grit-left',
-        text: `There was grit between the ${name}: they meet differently each time, and never quite. Wipe them before the zero is looked at.`,
+        text: `There was grit between the ${name}, so they did not close fully. Wipe them before you look at the zero.`,
       },
     ],
     [
       oval !== undefined && !bench.bothWays,
       {
         id: 'one-way-only',
-        text: `It was measured one way only. A ${thing} is seldom round: turn it by a right angle, measure again, and take the mean.`,
+        text: `You measured it one way only. A ${thing} is seldom round. Turn it by a right angle, measure again, and take the mean.`,
       },
     ],
     [
       zeroError !== 0 && !bench.closedOnNothing,
       {
         id: 'zero-not-looked-at',
-        text: `The ${name} were not closed on nothing: that is where this one shows how far it is off.`,
+        text: `You did not close the ${name} with nothing between them. That shows how far the tool is off.`,
       },
     ],
   ];

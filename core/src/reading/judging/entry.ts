@@ -62,7 +62,7 @@ function unitOf(text: string, wanted: Unit): Unit {
   const unit = knownUnit(text) ?? knownUnit(inSymbols(text));
   if (unit) return unit;
   throw new UnreadableEntryError(
-    `The unit “${shortened(printable(text))}” is not understood here; write it as ${writtenUnit(wanted)}.`,
+    `The unit “${shortened(printable(text))}” is not known here. Write it as ${writtenUnit(wanted)}.`,
   );
 }
 

@@ -72,7 +72,7 @@ describe('taking an entry apart', () => {
   });
 
   it.each(['52.6 bananas', '52.6 mLL', '52.6 ml³²¹'])('does not understand the unit of “%s”, and says so', (typed) => {
-    expect(() => parseEntry(typed, mL)).toThrow(/^The unit “.*” is not understood here; write it as mL\.$/);
+    expect(() => parseEntry(typed, mL)).toThrow(/^The unit “.*” is not known here. Write it as mL\.$/);
   });
 
   it.each(['', '   ', 'mL', 'mL 52.6', '5.2.6 mL', '52.6,1 mL', '1e400 mL', '9'.repeat(10_000)])(

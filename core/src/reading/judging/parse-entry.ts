@@ -60,7 +60,7 @@ export function parseEntry(typed: string, wanted: Unit): Entry {
   if (typed.length > LONGEST)
     throw new UnreadableEntryError(`That is ${typed.length} characters; a reading has at most ${LONGEST}.`);
   const plain = withoutUncertainty(plainText(withPlainSigns(typed)));
-  if (plain === '') throw new UnreadableEntryError('Nothing is written yet; type a number and its unit.');
+  if (plain === '') throw new UnreadableEntryError('Type a number and its unit.');
   if (isOnClock(wanted)) {
     const time = clockEntry(plain);
     if (time) return time;
@@ -70,7 +70,7 @@ export function parseEntry(typed: string, wanted: Unit): Entry {
   const parts = NUMBER_THEN_UNIT.exec(plain)?.groups;
   if (!parts || /^[\d.,+-]/.test((parts['unit'] ?? '').trim()))
     throw new UnreadableEntryError(
-      `“${printable(typed.trim().slice(0, 30))}” is not a number and a unit; write the digits with at most one decimal mark, then the unit.`,
+      `“${printable(typed.trim().slice(0, 30))}” is not a number and a unit. Write the digits, with at most one decimal mark, and then the unit.`,
     );
   try {
     const number = parseWrittenNumber((parts['number'] ?? '').replace(/^([+-]) /, '$1'));

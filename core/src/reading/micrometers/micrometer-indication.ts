@@ -36,9 +36,8 @@ export function onThimble(position: number): { readonly sleeve: number; readonly
 export const SLEEVE_VERNIER: Vernier = { lines: 10, spans: 9, main: THIMBLE_DIVISION };
 
 const WORDS = {
-  digit:
-    'The thimble gives hundredths, and the digit beyond them is estimated or read from the sleeve; all of them are written.',
-  zero: 'A zero at the end was measured; without it the number claims ten times less.',
+  digit: 'The thimble gives hundredths. The next digit is estimated, or read from the sleeve. Write all of them.',
+  zero: 'The zero at the end was measured. Without it your number says less than the tool does.',
 };
 
 /** With a vernier on the sleeve by the line that coincides; else by a rule of its own. */

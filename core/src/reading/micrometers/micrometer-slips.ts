@@ -37,7 +37,7 @@ const halfMissed: CountSlip = {
   name: 'The half millimetre was not counted',
   baseRate: 0.25,
   why: () =>
-    'A half-millimetre line is uncovered on the other side of the datum line, and it counts: two turns of the thimble make one millimetre.',
+    'You can see a half-millimetre line on the other side of the datum line. It counts: two turns of the thimble make one millimetre.',
   lookAt: () => 'the lines below the datum line, next to the thimble’s edge',
   counted: (_, seen) => (halfUncovered(seen) ? [scattered(seen - PITCH)] : []),
 };
@@ -46,10 +46,10 @@ const halfInvented: CountSlip = {
   id: 'half-invented',
   stage: 'count',
   where: 'main scale',
-  name: 'A half millimetre counted before it is there',
+  name: 'Half millimetre counted too early',
   baseRate: 0.12,
   why: () =>
-    'The half-millimetre line is not uncovered yet: the thimble has not passed its zero since the whole millimetre.',
+    'The half-millimetre line is not reached yet. The thimble has not passed its zero since the last whole millimetre.',
   lookAt: () => 'whether the thimble has passed 0 since the last line appeared',
   counted: (_, seen) => (halfUncovered(seen) ? [] : [scattered(seen + PITCH)]),
 };
@@ -58,10 +58,10 @@ const thimbleAsTenths: CountSlip<MicrometerIndication> = {
   id: 'thimble-as-tenths',
   stage: 'count',
   where: 'thimble',
-  name: 'Thimble divisions taken for tenths',
+  name: 'Thimble divisions read as tenths',
   baseRate: 0.1,
   why: () => 'One division of the thimble is a hundredth of a millimetre: 23 divisions are 0.23 mm.',
-  lookAt: () => 'what one turn of the thimble is, and into how many parts it is divided',
+  lookAt: () => 'how far one turn of the thimble goes, and how many parts it has',
   counted({ tool }, seen) {
     const { sleeve, divisions } = onThimble(seen);
     const of = (size: number, part: number): Counted =>
@@ -74,10 +74,9 @@ const thimbleWrongWay: CountSlip = {
   id: 'thimble-wrong-way',
   stage: 'count',
   where: 'thimble',
-  name: 'The thimble counted the wrong way',
+  name: 'Thimble counted the wrong way',
   baseRate: 0.1,
-  why: () =>
-    'The thimble’s numbers grow away from you as it opens: divisions are counted from the number passed last, and added.',
+  why: () => 'Count the thimble’s divisions on from the last number passed. You counted back from the next number.',
   lookAt: () => 'the numbers on both sides of the datum line: which one was passed, and which is still to come',
   counted(_, seen) {
     const { sleeve, divisions } = onThimble(seen);
@@ -95,7 +94,7 @@ const sleeveOnly: CountSlip<MicrometerIndication> = {
   stage: 'count',
   name: 'Only the sleeve was read',
   baseRate: 0.15,
-  why: () => 'You wrote what the sleeve shows. What the thimble shows beyond it is added.',
+  why: () => 'You wrote what the sleeve shows. Add what the thimble shows.',
   lookAt: () => 'the thimble, where the datum line meets it',
   counted(_, seen) {
     const { sleeve, divisions } = onThimble(seen);
@@ -108,8 +107,8 @@ const thimbleOnly: CountSlip<MicrometerIndication> = {
   stage: 'count',
   name: 'Only the thimble was read',
   baseRate: 0.1,
-  why: () => 'You wrote what the thimble shows. It is added to what the sleeve shows.',
-  lookAt: () => 'the last line of the sleeve that is uncovered',
+  why: () => 'You wrote what the thimble shows. Add it to what the sleeve shows.',
+  lookAt: () => 'the last line that you can see on the sleeve',
   counted({ tool }, seen) {
     const { sleeve, divisions } = onThimble(seen);
     if (sleeve < PITCH / 2) return [];

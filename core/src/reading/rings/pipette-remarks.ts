@@ -32,22 +32,22 @@ function ringMissed({ bore }: RingTool, above: number): Remark[] {
   return [
     {
       id: 'ring-missed',
-      text: `When it was delivered the surface stood ${Math.abs(above).toFixed(1)} mm ${above > 0 ? 'above' : 'below'} the ring: about ${millilitres.toFixed(2)} mL too ${above > 0 ? 'much' : 'little'}.`,
+      text: `When you delivered it, the level was ${Math.abs(above).toFixed(1)} mm ${above > 0 ? 'above' : 'below'} the ring: about ${millilitres.toFixed(2)} mL too ${above > 0 ? 'much' : 'little'}.`,
     },
   ];
 }
 
 const NOT_WIPED: Remark = {
   id: 'not-wiped',
-  text: 'The outside was not wiped: what hangs there runs down and is delivered as well.',
+  text: 'You did not wipe the outside. Drops that hang there run down and are delivered too.',
 };
 const BLOWN: Remark = {
   id: 'last-drop-blown',
-  text: 'The last drop was blown out. This pipette is made to deliver: the drop that stays in the tip is allowed for.',
+  text: 'You blew the last drop out. This pipette is made so that one drop stays in the tip.',
 };
 const NOT_DRAINED: Remark = {
   id: 'not-drained',
-  text: 'It was taken away at once. Let it drain against the wall and wait: a film still runs down inside.',
+  text: 'You took it away at once. Hold the tip against the wall and wait: a film still runs down inside.',
 };
 
 /** What is to be said of a delivery; nothing before there was one. */

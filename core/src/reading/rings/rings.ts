@@ -27,9 +27,8 @@ const PIPETTE = { above: 60, below: 240 };
 const FLASK = { above: 60, below: 130 };
 
 const WORDS = {
-  digit:
-    'The ring’s volume is known to its last decimal; written with fewer, the number claims less than the tool gives.',
-  zero: 'The zeros after the point are known, since the maker adjusted the ring to them; a known zero is written.',
+  digit: 'The ring’s volume is known to its last decimal. With fewer digits your number says less than the tool does.',
+  zero: 'The maker set the ring exactly, so the zeros after the point are known. Write them.',
 };
 
 function ringIndication(posed: Posed<RingTool, LiquidSituation>): RingIndication {
@@ -147,8 +146,8 @@ export const RINGS_FAMILY: Family<RingTool, LiquidSituation, RingIndication, Rin
       ? `How much ${liquid} does this pipette deliver from its ring?`
       : `How much ${liquid} does this flask hold up to its ring?`,
   hints: () => [
-    'The ring stands for one volume; nothing is counted.',
-    'Look for how well that volume is known: it decides the decimals.',
+    'The ring marks one volume. There is nothing to count.',
+    'Look how well that volume is known. That decides the decimals.',
     'Add the unit.',
   ],
   steps: ringSteps,

@@ -8,9 +8,9 @@ import type { RulerIndication } from './ruler-indication.ts';
 const sixteenthsAsTenths: CountSlip<RulerIndication> = {
   id: 'sixteenths-as-tenths',
   stage: 'count',
-  name: 'Sixteenths taken for tenths',
+  name: 'Sixteenths written as decimals',
   baseRate: 0.2,
-  why: () => 'An inch is parted into sixteen here. You wrote the count of sixteenths as if it were a decimal.',
+  why: () => 'An inch has 16 parts here. You wrote the number of sixteenths as decimals.',
   lookAt: () => 'how many spaces there are in one inch',
   counted({ tool: { scale } }, seen) {
     if (scale.division !== 1 / 16) return [];
@@ -31,8 +31,8 @@ const endNotZero: CorrectionSlip<RulerIndication> = {
   baseRate: 0.2,
   why: ({ situation: { from = 0 } }) =>
     from > 0
-      ? 'The thing does not begin at the zero mark. Its length is the difference of the marks at its two ends.'
-      : 'The scale begins at its zero mark, not where the wood ends.',
+      ? 'It does not begin at the zero mark. Its length is the difference of the marks at its two ends.'
+      : 'The scale begins at its zero mark, not at the end of the wood.',
   lookAt: () => 'where the thing begins, and where the zero mark stands',
   corrected: ({ tool, situation }, reading) => {
     const { from = 0, endOffset = 0 } = situation;

@@ -17,7 +17,7 @@ export const roundedUp: CountSlip<Marked> = {
   stage: 'count',
   name: 'The next mark, not the one passed',
   baseRate: 0.06,
-  why: () => 'Certain digits come from the last mark passed; you started from the one that is not reached yet.',
+  why: () => 'You started from a mark that is not reached yet. The certain digits come from the last mark passed.',
   lookAt: () => 'the last mark passed, then the part of a space beyond it',
   counted: (indication, seen) => onItsScale(indication, seen, roundedUpReadings),
   path: (indication) => spanOn(indication, markOver, itself, 'not reached yet'),
@@ -28,8 +28,8 @@ const labelAbove: CountSlip<Marked> = {
   stage: 'count',
   name: 'Counted back from the next label',
   baseRate: 0.06,
-  why: () => 'You took the spaces back from the next label for the part beyond the label that is passed.',
-  lookAt: () => 'the label passed last; count on from there',
+  why: () => 'You counted back from the next label. Count on from the last label passed.',
+  lookAt: () => 'the last label passed; count on from there',
   counted: (indication, seen) =>
     onItsScale(indication, seen, (scale, at) =>
       scale.direction === 'up' ? [scattered(labelPassed(scale, at) + labelOver(scale, at) - at)] : [],
@@ -93,13 +93,13 @@ function spacesPerLabel(scale: LinearScale): number {
 const divisionMiscounted: CountSlip<Marked> = {
   id: 'division-miscounted',
   stage: 'count',
-  name: 'A division taken for one',
+  name: 'Wrong size of one division',
   baseRate: 0.12,
   why: (indication) => {
     const scale = scaleIn(indication);
     if (!scale) return '';
     const spaces = spacesPerLabel(scale);
-    return `Between two labels ${spaces === 1 ? 'there is one space' : `there are ${spaces} spaces`} for ${scale.labelEvery}: ${spaces === 1 ? 'it' : 'one of them'} is worth ${scale.division}, and you counted it as another size.`;
+    return `Between two labels ${spaces === 1 ? 'there is one space' : `there are ${spaces} spaces`} for ${scale.labelEvery}: ${spaces === 1 ? 'it' : 'one of them'} is worth ${scale.division}. You counted with another size.`;
   },
   lookAt: () => 'two neighbouring labels and the spaces between them, before counting any mark',
   counted: (indication, seen) =>
@@ -122,7 +122,7 @@ export const marksCounted: CountSlip<Marked> = {
   why: (indication) => {
     const scale = scaleIn(indication);
     const spaces = scale ? spacesPerLabel(scale) : 10;
-    return `Between two labels ${spaces === 1 ? 'there is one space' : `there are ${spaces} spaces`}; counting ${spaces === 1 ? 'its' : 'their'} marks gives ${spaces + 1}, and every division comes out too small.`;
+    return `Between two labels ${spaces === 1 ? 'there is one space' : `there are ${spaces} spaces`}. You counted marks and came to ${spaces + 1}, so each division came out too small.`;
   },
   lookAt: () => 'the spaces between two neighbouring labels',
   counted: (indication, seen) =>

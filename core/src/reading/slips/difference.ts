@@ -61,8 +61,8 @@ export function differenceSlips<R extends Indication>(
       { id: 'difference-added', name: 'The two readings were added', baseRate: 0.03 },
       initialOf,
       {
-        why: 'The answer is the difference of the two readings, and you added them.',
-        lookAt: 'both readings: the first one is taken off the second',
+        why: 'You added the two readings. The answer is their difference.',
+        lookAt: 'both readings: subtract the first one from the second',
       },
       (_, final, initial) => [final + initial],
     ),
@@ -70,8 +70,8 @@ export function differenceSlips<R extends Indication>(
       { id: 'difference-turned', name: 'Subtracted the wrong way round', baseRate: 0.03 },
       initialOf,
       {
-        why: 'You took the second reading off the first, so the difference came out negative.',
-        lookAt: 'which reading came first: it is the one that is taken off',
+        why: 'You subtracted the second reading from the first, so the difference came out negative.',
+        lookAt: 'which reading came first: that one is subtracted',
       },
       (_, final, initial) => [initial - final],
     ),
@@ -79,7 +79,7 @@ export function differenceSlips<R extends Indication>(
       { id: 'difference-borrowed', name: 'A borrowed one was forgotten', baseRate: 0.06 },
       initialOf,
       {
-        why: 'In the subtraction a one was borrowed from the next column, and then not taken off there.',
+        why: 'You borrowed a one from the next column and forgot to take it off there.',
         lookAt: 'the subtraction, column by column from the right',
       },
       unborrowed,

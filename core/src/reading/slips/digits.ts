@@ -24,7 +24,7 @@ export const transposed: DigitsSlip = {
   stage: 'digits',
   name: 'Two digits exchanged',
   baseRate: 0.02,
-  why: () => 'The digits are the right ones, but two neighbours have changed places on the way to the page.',
+  why: () => 'The digits are right, but you wrote two of them in the wrong order.',
   lookAt: () => 'what you wrote, digit by digit',
   // Nobody means a number that begins with a needless zero, or sixty seconds.
   meant: (written) =>
@@ -48,8 +48,7 @@ export const powerOfTen: DigitsSlip = {
   stage: 'digits',
   name: 'A power of ten off',
   baseRate: 0.03,
-  why: () =>
-    'The digits are right and the decimal point is not, as when one unit is taken for another of its kind or a division for ten.',
+  why: () => 'The digits are right, but the decimal point is in the wrong place.',
   lookAt: () => 'the nearest label, for the size of the number',
   meant: (written) =>
     isTime(written)

@@ -8,7 +8,7 @@ export const estimateOff: CountSlip<Marked> = {
   stage: 'count',
   name: 'The estimated digit is too far off',
   baseRate: 0.9,
-  why: () => 'You counted the marks rightly. The part of a space beyond the last one is estimated too far off.',
+  why: () => 'You counted the marks correctly. Your estimate of the last part of a space is too far off.',
   lookAt: () => 'the space beyond the last mark passed: is it more than half, or less?',
   counted: ({ resolution }, seen) =>
     isEstimate(resolution.lastDigit) ? [{ value: seen, estimated: 'badly', part: 1 }] : [],

@@ -20,7 +20,7 @@ export function noticed(indication: Indication, shift: number): number | null {
 
 /** Why a slanted line of sight shifts a reading. */
 function slopes(slope: string, shift: number): string {
-  return `Your line of sight slopes ${slope}, so what you read seems to stand beside a ${shift > 0 ? 'higher' : 'lower'} mark than it does.`;
+  return `Your line of sight slopes ${slope}, so the level seems to be at a ${shift > 0 ? 'higher' : 'lower'} mark than it is.`;
 }
 
 const lookAt = (): string => 'the beam: bring the eye to where it runs level';

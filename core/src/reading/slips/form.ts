@@ -55,8 +55,8 @@ export const extraDigit: FormSlip = {
   baseRate: 0.06,
   why: (indication) =>
     isExact(indication)
-      ? 'The tool ends where it can still tell; digits added to it were not measured.'
-      : 'One digit is estimated beyond the marks by this class’s rules; a further one was not measured.',
+      ? 'The tool shows no further digits. The ones you added were not measured.'
+      : 'In this class you estimate one digit beyond the marks. A further digit was not measured.',
   lookAt: () => 'the smallest division: it decides the last digit',
   misrecorded: (text, unit) => `${text.includes('.') ? text : `${text}.`}0 ${unit}`,
 };
@@ -90,8 +90,8 @@ export const unitWrong: FormSlip = {
   baseRate: 0.05,
   why: ({ tool }) =>
     tool.unit === CLOCK
-      ? 'A clock measures time, and you wrote the unit of something else.'
-      : `This tool measures ${MEASURES[tool.unit] ?? 'something else'} in ${tool.unit}, and you wrote another unit.`,
+      ? 'A clock measures time. You wrote the unit of something else.'
+      : `This tool measures ${MEASURES[tool.unit] ?? 'something else'} in ${tool.unit}. You wrote another unit.`,
   lookAt: () => 'the unit printed on the tool',
   misrecorded: (text, unit) => `${text} ${unit === 'g' || unit.startsWith('g/') ? 'mL' : 'g'}`,
 };

@@ -16,7 +16,7 @@ export const labelOff: CountSlip<Marked> = {
   stage: 'count',
   name: 'One label too high or too low',
   baseRate: 0.04,
-  why: () => 'You counted the marks rightly, but from the label next to the one passed.',
+  why: () => 'You counted the marks correctly, but you started from the wrong label.',
   lookAt: () => 'the number at the last label passed; count on from there',
   counted: (indication, seen) => onItsScale(indication, seen, fromLabelsBeside),
   path: (indication) => spanOn(indication, labelPassed, itself, 'another label'),

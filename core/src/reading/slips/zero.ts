@@ -15,8 +15,8 @@ const zeroIgnored: CorrectionSlip<Zeroed> = {
   stage: 'correction',
   name: 'The correction was left out',
   baseRate: 0.3,
-  why: ({ tool }) => `This ${tool.name} is off by a known amount, and the reading was written as it stands.`,
-  lookAt: () => 'the note on how far the tool is off, and the way it is off',
+  why: ({ tool }) => `This ${tool.name} is off by a known amount. You wrote the reading without correcting it.`,
+  lookAt: () => 'the note that says how far the tool is off, and which way',
   corrected: (indication, reading) => {
     const error = zeroToTakeOff(indication);
     return error === 0 ? [] : [{ value: reading - indication.subtracted + error, part: 1 }];
@@ -29,7 +29,7 @@ const zeroSign: CorrectionSlip<Zeroed> = {
   name: 'Corrected the wrong way',
   baseRate: 0.2,
   why: (indication) =>
-    `The tool reads too ${zeroToTakeOff(indication) > 0 ? 'much' : 'little'}: its error is taken off with its sign, and you added it.`,
+    `The tool reads too ${zeroToTakeOff(indication) > 0 ? 'much' : 'little'}: subtract its error, with its sign. You added it.`,
   lookAt: () => 'whether the tool reads too much or too little',
   corrected: (indication, reading) => {
     const error = zeroToTakeOff(indication);
@@ -40,10 +40,10 @@ const zeroSign: CorrectionSlip<Zeroed> = {
 const correctedUnasked: CorrectionSlip<Zeroed> = {
   id: 'corrected-unasked',
   stage: 'correction',
-  name: 'Corrected, and only the reading was asked for',
+  name: 'Corrected without being asked',
   baseRate: 0.3,
-  why: () => 'You took the tool’s error off. What it shows was asked for, before any correction.',
-  lookAt: () => 'the question: is it about what the tool shows, or about the thing itself?',
+  why: () => 'You corrected the reading. The question asks only what the tool shows.',
+  lookAt: () => 'the question: does it ask what the tool shows, or about the thing itself?',
   corrected: ({ asked, situation: { zeroError = 0 } }, reading) =>
     asked === 'observed' && zeroError !== 0 ? [{ value: reading - zeroError, part: 1 }] : [],
 };
@@ -56,10 +56,10 @@ export function zeroNegativeMisread(far: number): CorrectionSlip<Zeroed> {
   return {
     id: 'zero-negative-misread',
     stage: 'correction',
-    name: 'A negative zero error read as a positive one',
+    name: 'Negative zero error read as positive',
     baseRate: 0.2,
     why: () =>
-      'With the jaws closed the zero stands short of the main zero: the error is counted back from the far end, and is negative.',
+      'With the jaws closed, the vernier’s zero lies before the main zero. The error is negative: count its size back from the far end.',
     lookAt: () => 'on which side of the main zero the zero stands when the jaws are closed',
     corrected: (indication, reading) => {
       const error = zeroToTakeOff(indication);
@@ -81,11 +81,11 @@ export function zeroNegativeForwards(spans: readonly number[]): CorrectionSlip<Z
   return {
     id: 'zero-negative-forwards',
     stage: 'correction',
-    name: 'A negative zero error counted forwards',
+    name: 'Negative zero error counted forwards',
     baseRate: 0.15,
     why: () =>
-      'The zero stands short of the main zero, so its error is negative. Its size is counted back from the far end, and you counted it from the zero.',
-    lookAt: () => 'how far the zero is short of the main zero: count the lines from the far end',
+      'The vernier’s zero lies before the main zero, so the error is negative. Count its size back from the far end; you counted it from the zero.',
+    lookAt: () => 'how far the zero lies before the main zero: count the lines from the far end',
     corrected: (indication, reading) => {
       const error = zeroToTakeOff(indication);
       const taken = spans.flatMap((span) => countedForwards(error, span) ?? []);

@@ -9,7 +9,7 @@ import type { ThermometerIndication } from './thermometer-indication.ts';
 
 const threadMoving: SightSlip<ThermometerIndication> = {
   ...UNSETTLED,
-  why: () => 'The thread was still moving: it had not taken up the temperature of the liquid yet.',
+  why: () => 'The thread was still moving. It had not reached the temperature of the liquid yet.',
   lookAt: () => 'the end of the thread, until it has stood still for a while',
   shift: (indication) => noticed(indication, indication.present - indication.mark),
 };
@@ -20,8 +20,8 @@ const signLost: CountSlip<ThermometerIndication> = {
   name: 'The sign or its direction was lost',
   baseRate: 0.2,
   why: () =>
-    'Below zero the numbers grow downward: the part of a space is counted on from the mark passed, away from zero, and the sign is written.',
-  lookAt: () => 'which side of zero the thread ends on, and which mark it has passed on the way down',
+    'Below zero the numbers grow downward. Count on from the mark passed, away from zero, and write the minus sign.',
+  lookAt: () => 'on which side of zero the thread ends, and which mark it has passed on the way down',
   counted({ tool: { scale } }, seen) {
     if (scale.from >= 0 || seen >= 0) return [];
     const [passed, beyond] = [lastMarkPassed(scale, seen), markOver(scale, seen)];

@@ -146,7 +146,7 @@ export const THERMOMETERS_FAMILY: Family<
       ? [
           {
             id: 'bulb-on-bottom',
-            text: 'The bulb stood on the bottom, where a vessel that is heated or cooled is not as warm as the liquid: keep it off the bottom, and still in the liquid while you read.',
+            text: 'The bulb stood on the bottom of the vessel. The bottom can be hotter or colder than the liquid. Keep the bulb off the bottom, and in the liquid while you read.',
           },
         ]
       : [],
@@ -156,7 +156,7 @@ export const THERMOMETERS_FAMILY: Family<
     asked === 'observed' ? shownQuestion('thermometer', situation) : `How warm is the ${situation.liquid ?? 'liquid'}?`,
   hints: (indication) =>
     scaleHints(indication, [
-      'Wait until the thread rests, with the bulb still in the liquid; then level the beam.',
+      'Wait until the thread rests, with the bulb still in the liquid. Then level your eye.',
       'Look at the end of the thread: its lowest point counts.',
     ]),
   steps: (indication) => scaleSteps(indication),

@@ -26,9 +26,9 @@ export const mainMarkAfter: CountSlip = {
   id: 'main-mark-after',
   stage: 'count',
   where: 'main scale',
-  name: 'The main mark after the zero',
+  name: 'Main mark after the zero line',
   baseRate: 0.08,
-  why: () => 'The main reading is the last mark at or before the zero; the mark after it is not reached yet.',
+  why: () => 'Take the last main mark before the vernier’s zero. You took the mark after it, which is not reached yet.',
   lookAt: () => 'the last main mark that has been passed',
   counted: (_, seen) => [scattered(seen + 1)],
 };
@@ -37,11 +37,10 @@ export const vernierNeighbour: CountSlip<WithVernier> = {
   id: 'vernier-neighbour',
   stage: 'count',
   where: 'vernier',
-  name: 'A line near the one that coincides',
+  name: 'The line beside the one that coincides',
   baseRate: 0.1,
-  why: () =>
-    'One line lies on a main mark; those beside it are off a little more with every line, to one side and to the other.',
-  lookAt: () => 'the lines on both sides: they leave it in opposite directions',
+  why: () => 'Only one line lies exactly on a main mark. You took a line beside it, which is a little off.',
+  lookAt: () => 'the lines on both sides: on the left they are off one way, on the right the other way',
   counted: ({ vernier }, seen) =>
     // Two or three lines off, and a little scatter about that.
     vernier ? [2.5, -2.5].map((lines) => scattered(seen + lines * vernier.least, 0.5)) : [],
@@ -52,7 +51,7 @@ export const vernierIgnored: CountSlip<WithVernier> = {
   stage: 'count',
   name: 'The vernier was not read',
   baseRate: 0.3,
-  why: () => 'You wrote what the main scale shows. The vernier gives what lies beyond that mark.',
+  why: () => 'You wrote what the main scale shows. The vernier gives the part beyond that mark.',
   lookAt: () => 'the vernier’s line that coincides',
   counted: ({ vernier: read }, seen) => {
     if (!read) return [];

@@ -39,11 +39,10 @@ export function disturbedBy(division: number, disturbance: Disturbance | undefin
 
 /** What each disturbance does, once it has been missed. */
 export const MISSED: Readonly<Record<Disturbance, string>> = {
-  draught:
-    'The draught shield was open: moving air presses on the pan, and the digits do not come to rest on the mass. Close it before reading.',
-  'off-centre': 'It lay near the rim of the pan: a balance is right for what lies in its middle.',
-  wet: 'It was wet when it was weighed: what clung to it was weighed too. Dry it first.',
-  touching: 'It touched the side of the beaker, which bore a part of it: hang it free before it is weighed.',
+  draught: 'The draught shield was open. Moving air presses on the pan and shifts the reading. Close the shield first.',
+  'off-centre': 'It lay near the rim of the pan. Put it in the middle: there the balance is right.',
+  wet: 'It was wet, so you weighed the water too. Dry it first.',
+  touching: 'It touched the side of the beaker, which carried a part of it. Let it hang free before you weigh it.',
   fingerprints:
-    'It had been taken up by hand: the grease of fingerprints shows on a balance as fine as this. Use tweezers, and wipe it.',
+    'It was held in the hand. A balance as fine as this also weighs the grease of fingerprints. Wipe it and use tweezers.',
 };

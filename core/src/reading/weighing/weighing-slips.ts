@@ -17,7 +17,7 @@ const notZeroed: CorrectionSlip<Weighed> = {
   stage: 'correction',
   name: 'Not zeroed first',
   baseRate: 0.3,
-  why: () => 'With nothing on it the balance did not show zero, and what it showed then is still in the reading.',
+  why: () => 'The empty balance did not show zero. What it showed then is still in your reading.',
   lookAt: () => 'what the balance shows with nothing on it',
   corrected(indication, reading) {
     const { empty = 0, zeroError = 0 } = indication.situation;
@@ -33,8 +33,8 @@ const containerIncluded: CorrectionSlip<Weighed> = {
   name: 'The vessel was weighed with it',
   baseRate: 0.25,
   why: ({ situation: { vessel = 'vessel' } }) =>
-    `The reading is of the ${vessel} and what is in it together; the ${vessel} alone is to be taken off.`,
-  lookAt: () => 'what stood on the balance besides the thing that is asked for',
+    `You read the mass of the ${vessel} and the thing in it together. Subtract the ${vessel} alone.`,
+  lookAt: () => 'what else was on the balance besides the thing in the question',
   corrected(indication, reading) {
     const { container = 0 } = indication.situation;
     return container === 0 || indication.asked === 'observed'
@@ -49,11 +49,11 @@ function vesselAlone({ asked, situation, subtracted }: Weighed): number | null {
 }
 
 const containerAlone = initialAlone(
-  { id: 'container-alone', name: 'The empty vessel’s mass taken for the answer', baseRate: 0.04 },
+  { id: 'container-alone', name: 'Only the empty vessel’s mass', baseRate: 0.04 },
   vesselAlone,
   {
-    why: 'The mass is what the balance shows with the thing in the vessel, less the vessel alone; you wrote the vessel alone.',
-    lookAt: 'what stood on the balance at each of the two readings',
+    why: 'The mass is the reading with the thing in the vessel minus the vessel alone. You wrote the vessel alone.',
+    lookAt: 'what was on the balance at each of the two readings',
   },
 );
 

@@ -23,8 +23,8 @@ export function massQuestion({ asked, situation }: Weighed): string {
 export function weighingHints(indication: Weighed): string[] {
   const { container = 0, empty = 0, vessel = 'vessel' } = indication.situation;
   if (container > 0)
-    return [`The ${vessel} is weighed with it: weigh it alone too, or tare with it on, and take it off.`];
-  return empty === 0 ? correctionHints(indication) : ['Look at what it shows with nothing on it.'];
+    return [`The ${vessel} is weighed too. Weigh it alone and subtract it, or tare with it on the pan.`];
+  return empty === 0 ? correctionHints(indication) : ['Look what it shows with nothing on it.'];
 }
 
 /** What is taken off, one thing after the other: the vessel, the empty reading, the known error. */

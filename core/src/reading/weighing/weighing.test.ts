@@ -148,7 +148,7 @@ describe('several equal things, and a thing under a liquid', () => {
     expect(remarksOn(hung, touching)).toEqual([
       {
         id: 'left-wrong',
-        text: 'It touched the side of the beaker, which bore a part of it: hang it free before it is weighed. Here it made 0.14 g.',
+        text: 'It touched the side of the beaker, which carried a part of it. Let it hang free before you weigh it. Here it made 0.14 g.',
       },
     ]);
     const free = [...done('put-thing', 'hang-free'), ...ride(0, 30, 1, 0.42)];

@@ -1,11 +1,11 @@
 const DEFER = 'In the laboratory your school’s rules and the adult in charge come first.';
 
-const HOT = 'Boiling water and its steam scald: stand back from it, and do not lean over the vessel.';
-const FLAMMABLE = 'Oil and spirit burn and their vapour is not to be breathed: no flame near, and a window open.';
+const HOT = 'Boiling water and steam burn your skin. Stand back, and do not lean over the vessel.';
+const FLAMMABLE = 'Oil and spirit catch fire, and their vapour is harmful. Keep flames away and open a window.';
 const BURNS = ['lamp oil', 'naphtha', 'spirit and water'];
 
-export const BROKEN = 'Glass breaks: lower it gently, and leave broken pieces to the adult in charge.';
-export const NOT_BY_MOUTH = 'Never fill a pipette by mouth: use a pipette filler, and hold the glass near its end.';
+export const BROKEN = 'Glass breaks. Lower it gently, and leave broken pieces to the adult in charge.';
+export const NOT_BY_MOUTH = 'Never fill a pipette by mouth. Use a pipette filler, and hold the glass near its end.';
 
 /** The usual cautions for a liquid and for the tool it is in, in the order of gravity; nothing where there is no danger. */
 export function cautionsWith(liquid: string | undefined, ofTheTool: readonly string[] = []): string[] {

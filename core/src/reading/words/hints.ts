@@ -10,10 +10,10 @@ const PARTED = { 1: 'ten parts', 2: 'two halves, and each of them into ten parts
 /** How the part of a space beyond the last mark is come by. */
 export function estimateHint({ division, lastDigit }: Resolution): string {
   if (lastDigit === 'half-division')
-    return 'Judge whether it is nearer to the mark, the middle of the space, or the next mark: this class writes halves.';
-  if (lastDigit !== 'tenths') return 'Take the nearest mark: this class writes no digit beyond the marks.';
+    return 'Is it nearer to the mark, to the middle of the space, or to the next mark? This class writes halves.';
+  if (lastDigit !== 'tenths') return 'Take the nearest mark. This class writes no digit beyond the marks.';
   if (division === 1 / 16) return 'Write the sixteenths as a decimal, or leave them as a fraction.';
-  return `Part the space beyond that mark into ${PARTED[leadingDigit(division)]} in your mind: the digit you estimate is the last one you write.`;
+  return `In your mind, divide the space beyond that mark into ${PARTED[leadingDigit(division)]}. The digit you estimate is the last one you write.`;
 }
 
 /** What is to be taken off, where something is. */
@@ -21,7 +21,7 @@ export function correctionHints({ subtracted, asked }: Indication): string[] {
   if (subtracted === 0) return [];
   return [
     asked === 'delivered'
-      ? 'Take the reading it began with off the one it ended with.'
-      : 'Take into account how far this tool is off, and which way.',
+      ? 'Subtract the initial reading from the final one.'
+      : 'Correct for how far this tool is off, and which way.',
   ];
 }

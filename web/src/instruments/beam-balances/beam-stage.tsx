@@ -116,7 +116,7 @@ export default function BeamStage({
       <Stage
         box={layout.box}
         part={typing ? { from: 4, to: layout.glass.y + layout.glass.height + 4 } : undefined}
-        label={`${name}. Turn on the description in words to read it without seeing it.`}
+        label={`${name}. Choose “In words” for a description.`}
       >
         <Layer box={layout.box}>
           <Stand picture={picture} layout={layout} />

@@ -82,8 +82,8 @@ export default function WeighOnBeams({ picture, state, note }: Props): ReactNode
     <>
       <p className="text-small text-muted">
         {picture.laden
-          ? 'Somebody has begun. Bring it into balance before you read it.'
-          : 'See that it is zeroed, load it, and move the riders, the largest first.'}
+          ? 'The weighing has been started. Bring the pointer to its mark before you read.'
+          : 'Check the zero, load the pan, and move the riders, the largest first.'}
       </p>
       <div className="mt-2">{!picture.laden && <Loading picture={picture} state={state} note={note} />}</div>
       <NotePad />

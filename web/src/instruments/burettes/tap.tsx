@@ -77,8 +77,8 @@ export default function Tap({
         ) : (
           <p className="text-small text-muted">
             {burette
-              ? 'Look it over and read where it starts; then let it run.'
-              : 'Read where it starts; then let it run.'}
+              ? 'Check the burette and read the start. Then open the tap.'
+              : 'Read the start. Then open the tap.'}
           </p>
         )}
       </div>
@@ -89,7 +89,7 @@ export default function Tap({
           </Button>
           <Button
             look="quiet"
-            onClick={() => clear('free-tip', 'bubble', 'The air is out, and it is filled up again.')}
+            onClick={() => clear('free-tip', 'bubble', 'The air is out, and the burette is full again.')}
           >
             Run the tip free
           </Button>

@@ -173,7 +173,7 @@ export default function CaliperStage({
       <Stage
         box={layout.box}
         part={typing ? TYPED : undefined}
-        label={`${name}${between ? ` with a ${picture.thing.name}` : ' with nothing between its jaws'}. Turn on the description in words to read it without seeing it.`}
+        label={`${name}${between ? ` with a ${picture.thing.name}` : ' with nothing between its jaws'}. Choose “In words” for a description.`}
       >
         <WholeCaliper picture={picture} sight={sight} box={layout.box} at={whole} between={between} turned={turned} />
         <Layer box={layout.box}>
@@ -253,7 +253,7 @@ export default function CaliperStage({
       <div className="flex flex-wrap items-center gap-x-6">
         {!byHand && <LookedAt views={views.map((one) => one.name)} shown={view} onChange={look} />}
         <Button look="quiet" className="typing:hidden -ml-5" aria-pressed={named} onClick={() => setNamed(!named)}>
-          {named ? 'Without the names of its parts' : 'Name its parts'}
+          {named ? 'Hide the names' : 'Name the parts'}
         </Button>
       </div>
     </>

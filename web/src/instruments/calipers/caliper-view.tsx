@@ -30,7 +30,7 @@ export const CALIPER_VIEW: ToolView<CaliperPicture, HeldState> = {
         faces={facesOf(picture)}
         thing={picture.thing.name}
         name="jaws"
-        howTo="Drag the slide, or move it by keys, until the jaws touch."
+        howTo="Drag the slide, or use the arrow keys, until the jaws touch."
       />
     </Fetched>
   ),

@@ -22,11 +22,7 @@ export default function ClockStage({ picture, name }: StageProps<ClockPicture, n
   const typing = useTyping();
   const box: StageBox = { x: 0, width: Math.max(LEAST_WIDTH, width), height: height + NAME };
   return (
-    <Stage
-      box={box}
-      part={typing ? typed(box) : undefined}
-      label={`${name}. Turn on the description in words to have read where its hands stand.`}
-    >
+    <Stage box={box} part={typing ? typed(box) : undefined} label={`${name}. Choose “In words” for a description.`}>
       <Layer box={box}>
         <text x="8" y="18" fontSize="12" fill="var(--color-muted)">
           {name}

@@ -8,8 +8,8 @@ import { useShownByHand } from './use-shown-by-hand.ts';
 
 const AMISS: Readonly<Record<NonNullable<Weighables['spoilt']>['how'], string>> = {
   draught: ' The door of its shield is open.',
-  'off-centre': ' What is on it lies near the rim of the pan.',
-  wet: ' Drops cling to what is on it.',
+  'off-centre': ' The load is near the rim of the pan.',
+  wet: ' There are drops of water on the load.',
   fingerprints: ' There are fingerprints on it.',
   touching: '',
 };
@@ -17,7 +17,7 @@ const AMISS: Readonly<Record<NonNullable<Weighables['spoilt']>['how'], string>> 
 function whatIsShown({ characters, stable }: Shown, on: boolean, unit: string): string {
   if (!on) return 'The balance is not switched on.';
   return characters === OVERLOADED
-    ? 'It shows bars: more than it can take.'
+    ? 'It shows bars: the load is too heavy.'
     : `It shows ${characters} ${unit}${stable ? ', and its stability mark' : ', and has not settled'}.`;
 }
 

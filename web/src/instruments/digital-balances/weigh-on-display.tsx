@@ -85,10 +85,11 @@ function Keys({
 /** A digital balance: switched on, tared, laden, waited for. */
 export default function WeighOnDisplay(props: Props): ReactNode {
   const { weighables, handled: how } = props.picture;
-  if (!weighables) return how === 'settle' ? <p className="text-small text-muted">It has just been laden.</p> : null;
+  if (!weighables)
+    return how === 'settle' ? <p className="text-small text-muted">The load was put on a moment ago.</p> : null;
   return (
     <>
-      <p className="text-small text-muted">Look at it and at what is weighed, then weigh it.</p>
+      <p className="text-small text-muted">Check the balance and the thing, then weigh it.</p>
       <div className="mt-2">
         <Keys weighables={weighables} {...props} />
       </div>

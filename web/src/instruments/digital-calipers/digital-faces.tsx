@@ -24,7 +24,7 @@ export default function DigitalFaces({
       faces={faces}
       thing={picture.thing.name}
       name="jaws"
-      howTo="Drag the slide, or move it by keys, until the jaws touch."
+      howTo="Drag the slide, or use the arrow keys, until the jaws touch."
     >
       <Button look="plain" onClick={zero}>
         Zero

@@ -62,11 +62,7 @@ export function DisplayStage({
   }, [closed]);
   return (
     <>
-      <Stage
-        box={box}
-        part={typing ? typed : undefined}
-        label={`${name}. Turn on the description in words to have read what it shows.`}
-      >
+      <Stage box={box} part={typing ? typed : undefined} label={`${name}. Choose “In words” for a description.`}>
         <Layer box={box} touched>
           <text x={box.x + 12} y="22" fontSize="15" fill="var(--color-muted)">
             {numerals(name)}

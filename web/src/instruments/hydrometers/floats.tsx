@@ -38,8 +38,8 @@ export default function Floats({
         {inLiquid === null || inLiquid === right
           ? ''
           : inLiquid < right
-            ? 'It rides with all of its scale above the liquid: the liquid is denser than its range.'
-            : 'It has sunk: the liquid is lighter than its range.'}
+            ? 'All of its scale is above the liquid. The liquid is denser than its range.'
+            : 'It has sunk. The liquid is less dense than its range.'}
       </p>
     </>
   );

@@ -42,7 +42,7 @@ export const HYDROMETER_VIEW: ToolView<LiquidColumnPicture, Float> = {
         </Fetched>
       );
     return float === null
-      ? `A jar of ${picture.liquid}; nothing floats in it yet.`
-      : 'The surface lies nowhere on this one’s scale.';
+      ? `A jar of ${picture.liquid}. Nothing floats in it yet.`
+      : 'The surface is not on the scale of this one.';
   },
 };

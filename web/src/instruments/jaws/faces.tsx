@@ -24,9 +24,9 @@ function Touching({ faces, state, sight, name, thing, clicked }: TouchProps): Re
   const what = state.between ? `the ${thing}` : 'each other';
   const said = {
     apart: '',
-    touching: `The ${name} touch ${what}.${clicked ? ' Click, click, click: the ratchet turns on and presses no harder.' : ''}`,
+    touching: `The ${name} touch ${what}.${clicked ? ' Click, click, click: the ratchet slips and presses no harder.' : ''}`,
     pressed:
-      state.between && faces.soft > 0 ? `The ${name} press the ${thing} together.` : `Too tight: it is being forced.`,
+      state.between && faces.soft > 0 ? `The ${name} press the ${thing} together.` : `Too tight: you are forcing it.`,
   }[touch];
   return (
     <p role="status" className={`min-h-6 ${touch === 'pressed' ? 'text-slip' : 'text-muted'}`}>

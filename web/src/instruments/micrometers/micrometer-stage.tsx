@@ -84,7 +84,7 @@ export default function MicrometerStage({
       <Stage
         box={box}
         part={typing ? { from: view.datum - 150, to: Math.min(box.height, view.datum + 150) } : undefined}
-        label={`${name}${between ? ` with a ${picture.thing.name} between its faces` : ' with nothing between its faces'}. Turn on the description in words to read it without seeing it.`}
+        label={`${name}${between ? ` with a ${picture.thing.name} between its faces` : ' with nothing between its faces'}. Choose “In words” for a description.`}
       >
         <WholeMicrometer
           picture={picture}

@@ -31,7 +31,7 @@ export const MICROMETER_VIEW: ToolView<MicrometerPicture, HeldState> = {
         faces={facesOf(picture)}
         thing={picture.thing.name}
         name="faces"
-        howTo="Turn the thimble by dragging, by the wheel or by keys; let the ratchet do the last bit."
+        howTo="Turn the thimble: drag it, or use the wheel or the arrow keys. Use the ratchet at the end."
         hasRatchet
       />
     </Fetched>

@@ -135,10 +135,10 @@ export default function Pipette({ picture, sight, note, closed }: ControlsProps<
       </div>
       <p role="status" className="mt-1 text-small text-muted">
         {stage === 'delivered'
-          ? 'Its tip leans against the wall; the film inside still runs down.'
+          ? 'The tip leans against the wall. The film inside still runs down.'
           : stage === 'drained'
-            ? 'Nothing runs any more.'
-            : (said ?? (stage === 'filled' ? 'Bring the surface to the ring, with the eye level.' : ''))}
+            ? 'It has stopped running.'
+            : (said ?? (stage === 'filled' ? 'Level your eye and bring the surface to the ring.' : ''))}
       </p>
     </>
   );

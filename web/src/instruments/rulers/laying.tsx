@@ -10,7 +10,7 @@ export default function Laying({ picture, state, change }: ControlsProps<RulerPi
   return (
     <>
       <p className="text-small text-muted">
-        The {name} is not laid yet. Slide its left end to where it is to begin, then read its right end.
+        The {name} is not in place yet. Slide its left end to the mark where it begins, then read its right end.
       </p>
       <div className="mt-1 flex flex-wrap gap-2">
         {(['left', 'right'] as const).map((end) => (

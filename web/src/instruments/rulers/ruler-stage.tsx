@@ -207,7 +207,7 @@ export default function RulerStage({
     <Stage
       box={box}
       part={typing ? TYPED : undefined}
-      label={`${name} with a ${picture.thing.name} at it. Turn on the description in words to read it without seeing it.`}
+      label={`${name} with a ${picture.thing.name} at it. Choose “In words” for a description.`}
     >
       <Layer box={box}>
         <g transform={`translate(${wholeAt.x} ${wholeAt.y})`}>

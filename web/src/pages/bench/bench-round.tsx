@@ -30,13 +30,13 @@ function RoundDone({ source, visitor, choice }: RoundProps): ReactNode {
       <p className="mt-2 text-lg">
         {rightAtFirst(source)} of {source.length} right at the first try.
         {strip
-          ? ' The strip below shows how the readings lie about the true value: ticks spread out are scatter, ticks all to one side are a habit.'
+          ? ' The strip below shows your readings around the true value. Ticks spread out show scatter. Ticks on one side show a habit.'
           : ''}
       </p>
       {round && choice(round, (subjectIds) => void source.newRound(subjectIds))}
       {visitor && (
         <p className="mt-8 text-muted">
-          Nothing of this is kept.{' '}
+          This work is not saved.{' '}
           <Link to="/sign-in" className="font-semibold text-ink underline underline-offset-4">
             Sign in with your class code
           </Link>{' '}
@@ -71,7 +71,7 @@ function StillOpen({
             ) : (
               <Button look="quiet" onClick={() => onGoTo(task)}>
                 {(source.made.get(task.id)?.length ?? 0) > 0 || task.state === 'tried'
-                  ? 'Checked: one more try'
+                  ? 'One more try'
                   : isReading(task)
                     ? 'Read it'
                     : 'Work it out'}

@@ -35,7 +35,7 @@ export function Standing({ work }: { readonly work: ItemWork }): ReactNode {
     <>
       {slow && !work.notChecked && (
         <p role="status" className="mt-2 animate-[appear_0.2s_both] text-small text-doubt">
-          Not saved yet. Your entry is kept in this browser and sent again until it arrives.
+          Not saved yet. Your entry is stored in this browser and will be sent again.
         </p>
       )}
       {work.refused !== null && (
@@ -47,7 +47,7 @@ export function Standing({ work }: { readonly work: ItemWork }): ReactNode {
         <div className="mt-4" role="status">
           <Notice tone="doubt" title="Not checked yet">
             <p>
-              The server cannot be reached. Your entry is kept in this browser and judged when it can be; nothing is
+              The server cannot be reached. Your entry is stored in this browser and will be checked later. Nothing is
               lost. What comes next is here already.
             </p>
           </Notice>

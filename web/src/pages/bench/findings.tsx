@@ -17,7 +17,7 @@ export function Findings({ result, record: recordSays, unexplained }: FindingsPr
   const [first, second] = result.slips;
   if (!first) {
     return (
-      <Notice tone="slip" title="No slip known here explains it">
+      <Notice tone="slip" title="No known slip explains it">
         <p>{unexplained}</p>
       </Notice>
     );

@@ -12,7 +12,7 @@ function when({ dueAt }: SetRoundShown): string {
   if (dueAt === null) return '';
   const date = new Date(dueAt);
   return isPast(date)
-    ? `, was due ${format(date, 'EEE d MMM')}; it is still taken`
+    ? `, was due ${format(date, 'EEE d MMM')}; you can still do it`
     : `, due ${format(date, 'EEE d MMM, HH:mm')}`;
 }
 
@@ -25,7 +25,7 @@ function OnPaper({ round }: { readonly round: SetRoundShown }): ReactNode {
       to={`/sheets/${code}`}
       className="inline-flex min-h-11 items-center font-semibold underline decoration-beam decoration-2 underline-offset-4"
     >
-      Type in sheet {code}
+      Enter answers of sheet {code}
     </Link>
   );
 }
@@ -66,7 +66,7 @@ export function SetForYou({ classId, place, present, onBegin }: SetForYouProps):
               to={round.place === 'numbers' ? '/numbers/practice' : '/'}
               className="inline-flex min-h-11 items-center font-semibold underline decoration-beam decoration-2 underline-offset-4"
             >
-              {round.place === 'numbers' ? 'To the numbers' : 'To the bench'}
+              {round.place === 'numbers' ? 'Go to Numbers' : 'Go to the bench'}
             </Link>
           ) : (
             <button
@@ -75,7 +75,7 @@ export function SetForYou({ classId, place, present, onBegin }: SetForYouProps):
               className="min-h-11 font-semibold underline decoration-beam decoration-2 underline-offset-4"
               onClick={() =>
                 void onBegin?.(round.id).catch((error: unknown) =>
-                  setRefused(error instanceof Error ? error.message : 'The round could not be begun.'),
+                  setRefused(error instanceof Error ? error.message : 'The round could not be started.'),
                 )
               }
             >

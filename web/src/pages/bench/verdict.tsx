@@ -9,7 +9,7 @@ import { Findings } from './findings.tsx';
 function Revealed({ steps }: { readonly steps: readonly RevealStep[] }): ReactNode {
   const numerals = useNumerals();
   return (
-    <ol className="mt-4" aria-label="How the reading is come by">
+    <ol className="mt-4" aria-label="How to read it">
       {steps.map((step) => (
         <li key={step.kind} className="animate-[appear_0.3s_both] border-t border-hairline py-2">
           {numerals(step.text)}
@@ -32,25 +32,25 @@ export function Verdict({ result, steps }: VerdictProps): ReactNode {
   return (
     <div className="mt-5" role="status">
       {result.verdict === 'unreadable' && (
-        <Notice tone="doubt" title="That cannot be read as a reading">
+        <Notice tone="doubt" title="This is not a reading yet">
           <p>{numerals(result.message ?? '')}</p>
         </Notice>
       )}
       {result.verdict === 'sound' && (
-        <Notice tone="sound" title="Sound reading">
-          <p>{numerals(result.message ?? 'Within the accepted band, every digit written, with its unit.')}</p>
+        <Notice tone="sound" title="Correct reading">
+          <p>{numerals(result.message ?? 'Value, digits and unit are correct.')}</p>
         </Notice>
       )}
       {(result.verdict === 'slip' || result.verdict === 'record' || result.verdict === 'unexplained') && (
         <Findings
           result={result}
-          record="The eye was right, the record is not yet."
-          unexplained="It lies outside the accepted band. Go through the reading once more: level, label below, marks, estimate."
+          record="You read it correctly. The way it is written is not right yet."
+          unexplained="It is too far from the true value. Read again: level, last label, marks, estimate."
         />
       )}
       {result.remarks.length > 0 && (
         <div className="mt-4">
-          <Notice tone="doubt" title="How it was handled">
+          <Notice tone="doubt" title="How you handled it">
             {result.remarks.map(({ id, text }) => (
               <p key={id}>{numerals(text)}</p>
             ))}

@@ -168,8 +168,8 @@ export default function Cabinet({ classId }: { readonly classId: string | null }
           {open === 'list' && <ImportTools classId={classId} />}
           {tools.length === 0 ? (
             <p className="mt-8 max-w-prose text-muted">
-              The cabinet is empty. Put in the calipers, micrometers and balances of your benches by the codes on them:
-              each is off by a different amount, and rounds and laboratories can then name the very tool.
+              There are no tools here yet. Add the calipers, micrometers and balances of your classroom by the codes on
+              them. Each tool is off by its own amount, and practice sets and laboratories can then use the very tool.
             </p>
           ) : (
             <Tools tools={tools} />

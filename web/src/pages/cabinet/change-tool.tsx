@@ -36,7 +36,7 @@ export function ChangeTool({ classId, tool }: { readonly classId: string; readon
   const send = (after: number): void => {
     const tolerance = written.tolerance.trim() === '' ? null : Number(written.tolerance.replace(',', '.'));
     if (Number.isNaN(tolerance)) {
-      setRefused('Write the tolerance as a number, or leave it out for the maker’s.');
+      setRefused('Write the tolerance as a number, or leave it empty for the maker’s tolerance.');
       return;
     }
     setRefused(null);
@@ -73,7 +73,7 @@ export function ChangeTool({ classId, tool }: { readonly classId: string; readon
           className="w-32 font-mono"
         />
         <Field
-          label="Who keeps it, or where"
+          label="Where it is, or who has it"
           value={written.keeper}
           error={errorOf('keeper')}
           onChange={(event) => set({ keeper: event.target.value })}
@@ -118,10 +118,10 @@ export function ChangeTool({ classId, tool }: { readonly classId: string; readon
             {STATE_WORDS[tool.state]}.
           </p>
           <Button look="quiet" onClick={takeTheirs}>
-            Take this
+            Use this
           </Button>
           <Button look="quiet" onClick={() => send(tool.version)}>
-            Write mine over it
+            Replace it with mine
           </Button>
         </div>
       )}

@@ -11,7 +11,7 @@ export function ImportTools({ classId }: { readonly classId: string }): ReactNod
   return (
     <div className="mt-4 border-y border-ink py-5">
       <ListImport
-        label="Paste the list, or choose a CSV file. Its first line names the columns: code and tool, and what else there is of kind, tolerance, keeper, state, zero error. Tools that are in the cabinet already are left as they are."
+        label="Paste the list, or choose a CSV file. Its first line names the columns: code and tool, and what else there is of kind, tolerance, keeper, state, zero error. Tools that are already on the list stay as they are."
         placeholder={'code,tool,keeper,zero error\nC-08,caliper-twentieth,bench 8,-0.05'}
         into="the cabinet"
         rowsOf={toolRowsOf}

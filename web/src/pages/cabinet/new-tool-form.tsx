@@ -57,7 +57,7 @@ export function NewToolForm({ classId, onDone }: { readonly classId: string; rea
           </select>
         </label>
         <Field
-          label="Who keeps it, or where"
+          label="Where it is, or who has it"
           placeholder="bench 4"
           error={errors.keeper?.message}
           {...register('keeper')}
@@ -77,7 +77,7 @@ export function NewToolForm({ classId, onDone }: { readonly classId: string; rea
       )}
       <div className="mt-4 flex gap-3">
         <Button type="submit" disabled={change.isPending}>
-          Put it into the cabinet
+          Add the tool
         </Button>
         <Button look="quiet" onClick={onDone}>
           Cancel

@@ -87,7 +87,7 @@ export function NoteForm({ classId, tool, kind, nominal }: NoteFormProps): React
         className="w-56"
       />
       <Button look="plain" type="submit" className="mt-6" disabled={change.isPending}>
-        Note it
+        Save the check
       </Button>
       {change.error &&
         !(change.error instanceof RefusedError && ['nominal', 'reading'].includes(change.error.field ?? '')) && (

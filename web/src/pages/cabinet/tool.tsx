@@ -55,8 +55,8 @@ function Checks({ classId, tool }: PartProps): ReactNode {
           <p className="mt-2 text-muted">
             {numerals(`What it showed for ${nominal} ${unit}, less ${nominal} ${unit}. `)}
             {limits.from === 'checks'
-              ? 'The limits stand two and three standard deviations from the mean of the first eight checks.'
-              : 'Until there are eight checks the limits come from the tolerance: two thirds of it, and the whole.'}
+              ? 'The limits are two and three standard deviations from the mean of the first eight checks.'
+              : 'With fewer than eight checks the limits are two thirds of the tolerance, and the whole tolerance.'}
           </p>
           <div className="mt-3">
             <ControlChart points={checks} limits={limits} unit={unit} decimals={decimalsOf(tool.instrumentId)} />
@@ -76,7 +76,7 @@ function ZeroNotes({ classId, tool }: PartProps): ReactNode {
     <Section title="Zero error">
       {notes.length === 0 && (
         <p className="mt-2 text-muted">
-          Nobody has noted it yet. It is what the tool shows where it should show zero, with its sign.
+          Nobody has recorded it yet. It is what the tool shows, with its sign, when it should show zero.
         </p>
       )}
       <ul className="mt-2 max-w-xl">
@@ -114,8 +114,8 @@ function Advice({
   return (
     <p role="status" className="mt-4 flex flex-wrap items-center gap-4 border-l-4 border-doubt pl-4">
       {proposed === 'out-of-use'
-        ? 'The last check lies beyond an action limit: find the cause before it is used again.'
-        : 'The last check lies beyond a warning limit: check it once more soon.'}
+        ? 'The last check is beyond an action limit. Find the cause before you use the tool again.'
+        : 'The last check is beyond a warning limit. Check the tool again soon.'}
       {proposed === 'out-of-use' && (
         <Button look="plain" onClick={() => onState('out-of-use')}>
           Take it out of use
@@ -172,9 +172,9 @@ function Shown({ classId, tool }: PartProps): ReactNode {
         <ChangeTool key={tool.id} classId={classId} tool={tool} />
         <div className="mt-6">
           <Confirm
-            trigger={<Button look="danger">Remove it from the cabinet</Button>}
+            trigger={<Button look="danger">Remove the tool</Button>}
             title={`Remove ${tool.code}?`}
-            text="Its notes and checks are removed with it. A tool that is only broken is better set out of use: then its history stays."
+            text="Its notes and checks are removed too. If it is only broken, set it “out of use”: then its history stays."
             action="Remove"
             onConfirm={() =>
               change.mutate({ kind: 'remove', id: tool.id }, { onSuccess: () => void navigate('/cabinet') })
@@ -198,7 +198,7 @@ export default function Tool({ classId }: { readonly classId: string | null }): 
       </Link>
       {error && <Failed error={error} />}
       {!tools && !error && <Loading what="the tool" />}
-      {tools && !tool && <p className="mt-4">This tool is not in the class’s cabinet; it may have been removed.</p>}
+      {tools && !tool && <p className="mt-4">This class has no such tool. It may have been removed.</p>}
       {tool && classId !== null && <Shown classId={classId} tool={tool} />}
     </main>
   );

@@ -24,7 +24,9 @@ function Code({
   return (
     <Section title="Class code">
       <p className="mt-2 font-mono text-4xl">{details.codeOpen ? details.code : 'closed'}</p>
-      <p className="mt-1 text-muted">Whoever types it sees first names and initials, and signs in with a PIN.</p>
+      <p className="mt-1 text-muted">
+        Students type it, choose their name and sign in with a PIN. They see first names and initials only.
+      </p>
       <div className="mt-3 flex gap-3">
         <Button look="plain" onClick={() => change(['PATCH', '', { codeOpen: !details.codeOpen }])}>
           {details.codeOpen ? 'Close it' : 'Open it'}
@@ -114,7 +116,7 @@ function Data({
         <Confirm
           trigger={<Button look="danger">Delete the class</Button>}
           title={`Delete ${details.name}?`}
-          text="Every student, attempt and laboratory of this class is removed for good. Export it first if anything of it may be needed."
+          text="This removes every student, attempt and laboratory of the class for good. Export the data first if you may need them."
           action="Delete everything"
           onConfirm={() => change(['DELETE', ''])}
         />
@@ -151,7 +153,7 @@ function NewClassForm(): ReactNode {
           />
         </div>
         <Button type="submit" look="plain" disabled={make.isPending}>
-          Make it
+          Make the class
         </Button>
       </form>
     </Section>

@@ -19,7 +19,7 @@ function Student({ details, student, change }: RosterProps & { readonly student:
         {student.firstName} {student.lastName}
       </span>
       <span className="w-32 text-small text-muted">
-        {student.archived ? 'put away' : student.hasPin ? 'has a PIN' : 'no PIN yet'}
+        {student.archived ? 'removed' : student.hasPin ? 'has a PIN' : 'no PIN yet'}
       </span>
       {!student.archived && (
         <Button
@@ -55,7 +55,7 @@ function Student({ details, student, change }: RosterProps & { readonly student:
           </Button>
         }
         title={`Delete ${student.label}?`}
-        text="The name, the PIN and every attempt are removed for good. What was written in group laboratories stays under “a former member”."
+        text="This removes the name, the PIN and every attempt for good. What the student wrote in group laboratories stays as “a former member”."
         action="Delete"
         onConfirm={() => change(['DELETE', `/students/${student.id}`])}
       />

@@ -229,7 +229,7 @@ function Wall({ rules, onRead }: WallProps): ReactNode {
             />
           )}
           <Choice pressed={false} onPress={() => again({ value: null })}>
-            Draw one
+            New example
           </Choice>
         </form>
         {picture !== null && 'eye' in picture && (

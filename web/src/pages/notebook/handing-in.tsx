@@ -35,8 +35,8 @@ export function HandingIn({ page, classId, unsent }: HandingInProps): ReactNode 
               Hand in
             </Button>
           }
-          title="Hand this laboratory in?"
-          text="After that nobody writes on it, unless your teacher gives it back."
+          title="Hand in this laboratory?"
+          text="Nobody can write on it after that, unless your teacher returns it."
           action="Hand in"
           keep="Go on writing"
           onConfirm={() => change.mutate('hand-in')}
@@ -44,7 +44,7 @@ export function HandingIn({ page, classId, unsent }: HandingInProps): ReactNode 
       )}
       {page.mayGiveBack && (
         <Button look="plain" className="mt-2" disabled={change.isPending} onClick={() => change.mutate('give-back')}>
-          Give back
+          Return it
         </Button>
       )}
       {change.error && (

@@ -22,7 +22,7 @@ export function LeaveOut({ page, trial, excluded, onWrite }: LeaveOutProps): Rea
     return (
       <span className="flex max-w-44 flex-col items-start">
         <span>
-          left out: {excluded.reason} ({page.people[excluded.by]?.initials ?? ''})
+          excluded: {excluded.reason} ({page.people[excluded.by]?.initials ?? ''})
         </span>
         {page.mayWrite && (
           <button
@@ -30,7 +30,7 @@ export function LeaveOut({ page, trial, excluded, onWrite }: LeaveOutProps): Rea
             className="min-h-11 underline decoration-hairline underline-offset-4"
             onClick={() => onWrite(slot, '', null)}
           >
-            Count it again
+            Include it again
           </button>
         )}
       </span>
@@ -42,16 +42,16 @@ export function LeaveOut({ page, trial, excluded, onWrite }: LeaveOutProps): Rea
       <button
         type="button"
         className="min-h-11 text-muted underline decoration-hairline underline-offset-4"
-        aria-label={`Leave out trial ${trial}`}
+        aria-label={`Exclude trial ${trial}`}
         onClick={() => setOpen(true)}
       >
-        Leave out
+        Exclude
       </button>
       <Dialog
         open={open}
         onOpenChange={setOpen}
-        title={`Leave trial ${trial} out`}
-        description="It stays on the page, struck through, with your reason and initials. A value is never left out only because it does not fit."
+        title={`Exclude trial ${trial}`}
+        description="It stays on the page, struck through, with your reason and initials. Never exclude a value only because it does not fit."
       >
         <form
           className="flex flex-col gap-4"
@@ -65,14 +65,14 @@ export function LeaveOut({ page, trial, excluded, onWrite }: LeaveOutProps): Rea
           }}
         >
           <Field
-            label="What went wrong in it"
+            label="What went wrong"
             placeholder="an air bubble on the piece"
             maxLength={200}
             value={reason}
             onChange={(event) => setReason(event.target.value)}
-            error={missing ? 'Say what went wrong; without a reason it counts.' : undefined}
+            error={missing ? 'Say what went wrong. Without a reason the trial counts.' : undefined}
           />
-          <Button type="submit">Leave it out</Button>
+          <Button type="submit">Exclude it</Button>
         </form>
       </Dialog>
     </>

@@ -54,7 +54,7 @@ function uncertaintyNamed({ school, schools }: RunResult, { coverage, combine }:
     'expanded-k-2': `expanded, k = ${factor}`,
     'students-t-95': `95 % by Student’s t, k = ${factor}`,
   }[coverage];
-  return `${combine === 'simulation' ? 'Quadrature, standing in for the simulation' : SCHOOLS[school]}, ${covered}.`;
+  return `${combine === 'simulation' ? 'Quadrature, used instead of the simulation' : SCHOOLS[school]}, ${covered}.`;
 }
 
 function compared(result: RunResult, rules: HouseRules): string {

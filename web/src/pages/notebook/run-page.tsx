@@ -71,7 +71,7 @@ function Aside({
           ? run.unsent > 0
             ? `Saving ${run.unsent} …`
             : 'Everything is saved.'
-          : 'You can read this page.'}
+          : 'You can only read this page.'}
       </p>
       <HandingIn page={page} classId={classId} unsent={run.unsent} />
     </aside>

@@ -26,16 +26,16 @@ export function RunRules({ page, classId }: { readonly page: RunPage; readonly c
       </p>
       {page.newerRules !== null && (
         <p className="flex flex-wrap items-center gap-x-3 text-doubt">
-          The class now works by “{page.newerRules}”; this page was begun before.
+          The class now works by “{page.newerRules}”. This page was begun before that.
           <Confirm
             trigger={
               <Button look="quiet" disabled={change.isPending}>
-                Go on by the new rules
+                Use the new rules
               </Button>
             }
-            title={`Go on by “${page.newerRules}”?`}
-            text="Every result on this page is worked out anew by those rules. What the group wrote stays as it is, and the change stands on the page with your name."
-            action="Go on by them"
+            title={`Use “${page.newerRules}”?`}
+            text="Every result on this page is worked out again by those rules. What the group wrote does not change. The page shows the change and your name."
+            action="Use them"
             keep="Leave it"
             onConfirm={() => change.mutate()}
           />

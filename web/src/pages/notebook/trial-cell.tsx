@@ -118,7 +118,7 @@ export function CellEditor({ label, standing, onDone, onLeave }: EditorProps): R
       />
       {standing !== '' && (
         <input
-          aria-label="Why it is corrected"
+          aria-label="Reason for the correction"
           placeholder="why?"
           value={reason}
           onChange={(event) => setReason(event.target.value)}

@@ -31,8 +31,8 @@ export function useRun(classId: string, runId: string, signedIn: SignedIn, write
   const unsent = useMemo(
     () =>
       waiting
-        .filter((letter) => letter.path === `${path}/events`)
-        .flatMap((letter) => (letter.body as NewRunEvents).events.map(asEvent)),
+        .filter((entry) => entry.path === `${path}/events`)
+        .flatMap((entry) => (entry.body as NewRunEvents).events.map(asEvent)),
     [waiting, path],
   );
   // What waited here from before a reload was taken by the server after this page had fetched the run.

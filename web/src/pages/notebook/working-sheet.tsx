@@ -28,7 +28,7 @@ export function WorkingSheet({ protocol, evaluated, trial, quantity, onClose }: 
         <Typeset latex={working.substituted} />
       </Suspense>
       {working.steps.length === 0 ? (
-        <p className="border-t border-hairline py-3 text-muted">It is taken over as it is.</p>
+        <p className="border-t border-hairline py-3 text-muted">It is used as it is.</p>
       ) : (
         <Steps steps={working.steps} />
       )}

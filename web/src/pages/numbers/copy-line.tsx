@@ -33,7 +33,7 @@ export function CopyLine({ line, name, calculation }: CopyLineProps): ReactNode 
       await navigator.clipboard.writeText(await forms[form]());
       setSaid(`Copied as ${form}.`);
     } catch {
-      setSaid('This browser does not let the page copy; select the line and copy it by hand.');
+      setSaid('This browser does not allow copying. Select the line and copy it yourself.');
     }
   };
   return (

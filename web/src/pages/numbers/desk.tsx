@@ -79,7 +79,7 @@ export default function Desk({ signedIn, classId }: DeskProps): ReactNode {
             Numbers
           </h1>
           <p className="mt-1 text-muted">
-            Write what you measured, with its units. A line can have a name, and later lines use it with all its digits.
+            Write what you measured, with its units. Give a line a name, and use it in later lines with all its digits.
           </p>
           <Tape
             lines={lines}
@@ -97,11 +97,11 @@ export default function Desk({ signedIn, classId }: DeskProps): ReactNode {
             </Button>
             {lines.length > 1 || lines[0] !== '' ? (
               <Button look="quiet" onClick={clear}>
-                Clear the tape
+                Clear all lines
               </Button>
             ) : (
               <Button look="quiet" onClick={fill}>
-                {cleared ? 'Bring the tape back' : 'Show an example'}
+                {cleared ? 'Bring the lines back' : 'Show an example'}
               </Button>
             )}
           </div>
@@ -118,13 +118,13 @@ export default function Desk({ signedIn, classId }: DeskProps): ReactNode {
         </section>
         <section aria-labelledby="working" aria-live="polite">
           <h2 id="working" className="text-lg font-bold">
-            {worked?.name ? `How ${worked.name} comes about` : `How line ${at + 1} comes about`}
+            {worked?.name ? `How ${worked.name} is worked out` : `How line ${at + 1} is worked out`}
           </h2>
           {!calculation && (
             <p className="mt-2 text-muted">
               {worked?.mistake
-                ? 'The line cannot be worked out yet; what is marked under it is in the way.'
-                : 'Write a line, and its working stands here.'}
+                ? 'This line cannot be worked out yet. The note under it says why.'
+                : 'Write a line, and its working appears here.'}
             </p>
           )}
           {calculation && (
@@ -132,7 +132,7 @@ export default function Desk({ signedIn, classId }: DeskProps): ReactNode {
               <div className="mt-2 border-t border-hairline">
                 {calculation.steps.length === 0 && !isConversion(calculation) && (
                   <p className="py-3 text-muted">
-                    Nothing is calculated on this line: the number is taken as it is written.
+                    There is no calculation on this line. The number stays as you wrote it.
                   </p>
                 )}
                 <Steps steps={calculation.steps} />

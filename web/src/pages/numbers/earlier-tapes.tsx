@@ -24,7 +24,7 @@ export default function EarlierTapes({ tapes, onOpen, onRemove }: EarlierTapesPr
   return (
     <section aria-labelledby="earlier" className="mt-10">
       <h2 id="earlier" className="text-lg font-bold">
-        Earlier tapes
+        Earlier work
       </h2>
       {failed !== null && (
         <p role="alert" className="text-slip">

@@ -15,7 +15,8 @@ function Begin({ source }: { readonly source: BenchSource }): ReactNode {
     <main className="mx-auto w-full max-w-3xl px-4 py-10 wide:px-7">
       <h1 className="text-2xl font-bold">Practice</h1>
       <p className="mt-2 max-w-prose text-lg">
-        Ten exercises, new every time, that grow harder as they go right. A wrong answer is told the slip behind it.
+        Ten new exercises each time. They get harder as you get better. After a wrong answer you see which slip you
+        made.
       </p>
       <KindChoice title="Ten exercises of" onChoose={(kinds) => void source.newRound(kinds)} />
     </main>

@@ -49,7 +49,7 @@ export function Schools({ lines, index, rules, ruleName, shown }: SchoolsProps):
   return (
     <section aria-labelledby="other-school" className="mt-8">
       <h3 id="other-school" className="font-bold">
-        By another school
+        By another method
       </h3>
       <table className="mt-2 w-full">
         <tbody>
@@ -82,7 +82,7 @@ export function Schools({ lines, index, rules, ruleName, shown }: SchoolsProps):
       </table>
       {other && (
         <p className="mt-1 text-small text-muted">
-          {same ? 'On this line the two agree.' : 'The digits carried are the same; what is written of them differs.'}
+          {same ? 'Both methods agree on this line.' : 'Both carry the same digits. They write them differently.'}
         </p>
       )}
     </section>

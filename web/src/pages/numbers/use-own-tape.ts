@@ -71,7 +71,7 @@ export function useOwnTape(personId: string | null): OwnTape {
         setUnsaved(
           error instanceof RefusedError
             ? error.message
-            : 'Kept in this browser, and saved when the server can be reached.',
+            : 'Stored in this browser. It will be saved when the server can be reached.',
         );
         if (!(error instanceof RefusedError)) timer = setTimeout(() => setAgain((count) => count + 1), AGAIN);
       }

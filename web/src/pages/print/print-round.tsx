@@ -87,7 +87,7 @@ export default function PrintRound({ classId }: { readonly classId: string | nul
       <h1 className="text-2xl font-bold">Sheets</h1>
       {error ? <Failed error={error} again={() => void refetch()} /> : <Loading what="a sheet for everybody" />}
       <Link to="/rounds" className="font-semibold underline underline-offset-4">
-        Back to the rounds
+        Back to the practice sets
       </Link>
     </main>
   );

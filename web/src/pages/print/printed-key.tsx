@@ -10,9 +10,7 @@ export function PrintedKey({ round }: { readonly round: PrintedRound }): ReactNo
     <article className="printed-page" aria-label="Key">
       <header className="border-b-2 border-ink pb-[2mm]">
         <h2 className="text-xl font-bold">Key: {round.title}</h2>
-        <p>
-          {round.className}. Where more than the right answer is accepted, it stands under it. For the teacher only.
-        </p>
+        <p>{round.className}. Other accepted answers are printed below it. For the teacher only.</p>
       </header>
       {round.sheets.map(({ code, student, readings }) => (
         <section

@@ -29,7 +29,9 @@ export function QuotedFactors({ quoted, changed, onChange }: QuotedFactorsProps)
   const add = (): void => {
     const wanted = typed.trim();
     if (wanted === '') return;
-    const wrong = quoted.includes(wanted) ? 'This relation is quoted already.' : complaintAbout([...quoted, wanted]);
+    const wrong = quoted.includes(wanted)
+      ? 'This relation is on the list already.'
+      : complaintAbout([...quoted, wanted]);
     setComplaint(wrong);
     if (wrong !== null) return;
     onChange([...quoted, wanted]);
@@ -44,8 +46,8 @@ export function QuotedFactors({ quoted, changed, onChange }: QuotedFactorsProps)
     <div className="border-y border-hairline py-3">
       <p className={changed ? 'font-semibold' : 'text-muted'}>
         {quoted.length === 0
-          ? 'Conversions are exact. A class that quotes a rounded factor states it here, and its digits count as written.'
-          : 'Quoted with the digits written here; all other conversions are exact.'}
+          ? 'Conversions are exact. If your class uses a rounded factor, write it here. Its digits count as written.'
+          : 'Used with the digits written here. All other conversions are exact.'}
       </p>
       <ul>
         {quoted.map((relation) => (
@@ -53,17 +55,17 @@ export function QuotedFactors({ quoted, changed, onChange }: QuotedFactorsProps)
             <span className="font-mono">{numerals(relation)}</span>
             <Button
               look="quiet"
-              aria-label={`Take away ${relation}`}
+              aria-label={`Remove ${relation}`}
               onClick={() => onChange(quoted.filter((other) => other !== relation))}
             >
-              Take away
+              Remove
             </Button>
           </li>
         ))}
       </ul>
       <div className="mt-2 flex flex-wrap items-end gap-4">
         <Field
-          label="A relation this class quotes"
+          label="A relation your class uses"
           placeholder="1 lb = 454 g"
           value={typed}
           maxLength={60}
@@ -72,7 +74,7 @@ export function QuotedFactors({ quoted, changed, onChange }: QuotedFactorsProps)
           onKeyDown={onKeyDown}
         />
         <Button look="plain" onClick={add} disabled={typed.trim() === ''}>
-          Quote it
+          Add it
         </Button>
       </div>
     </div>

@@ -143,7 +143,7 @@ function Editor({ classId, present, unfolded, onUnfold, onSaved }: EditorProps):
               {title === 'Reading' && (
                 <details className="border-t border-hairline">
                   <summary className="min-h-11 cursor-pointer content-center font-semibold">
-                    Read a family of tools otherwise
+                    Another rule for one family of tools
                   </summary>
                   {FAMILIES.map((family) => (
                     <Row
@@ -199,7 +199,7 @@ function Editor({ classId, present, unfolded, onUnfold, onSaved }: EditorProps):
             required
           />
           <Button type="submit" disabled={!dirty || contradiction !== null || save.isPending}>
-            Work by these rules
+            Use these rules
           </Button>
           {dirty && (
             <Button
@@ -239,22 +239,22 @@ export default function Rules({ classId }: { readonly classId: string | null }):
     <main className="mx-auto w-full max-w-6xl px-4 py-8 wide:px-7">
       <h1 className="text-2xl font-bold">Class rules</h1>
       <p className="mt-1 mb-6 max-w-2xl text-muted">
-        Books disagree. State how this class reads, writes and judges; every expected reading, working and verdict
-        follows. Readings already judged and pages handed in keep the rules they were made by.
+        Textbooks differ. Choose how your class reads, writes and judges. All answers follow these rules. Finished
+        readings and pages keep the rules they were made by.
       </p>
       {error && <Failed error={error} />}
       {!rules && !error && <Loading what="the class rules" />}
       {saved && (
         <div role="status" className="mb-6">
           <Notice tone="sound" title="Saved">
-            <p>The class works by these rules from now on.</p>
+            <p>The class uses these rules from now on.</p>
           </Notice>
         </div>
       )}
       {theirs && (
         <div role="status" className="mb-6">
           <Notice tone="doubt" title="Changed by somebody else">
-            <p>The class works by “{theirs.name}” now. What you have chosen here is not saved.</p>
+            <p>The class works by “{theirs.name}” now. Your choices here are not saved.</p>
             <Button
               look="quiet"
               className="-ml-5"

@@ -13,7 +13,7 @@ function LinkMade({ link }: { readonly link: OneTimeLink }): ReactNode {
   return (
     <div className="mt-4" role="status">
       <Notice tone="sound" title="One-time link">
-        <p>Hand this to the teacher. It works once, until {format(new Date(link.expires), 'd MMMM')}.</p>
+        <p>Give this link to the teacher. It works once, until {format(new Date(link.expires), 'd MMMM')}.</p>
         <p className="mt-1 font-mono break-all select-all">{`${window.location.origin}${link.path}`}</p>
       </Notice>
     </div>

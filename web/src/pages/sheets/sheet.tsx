@@ -16,10 +16,10 @@ function isTaken({ result }: SheetReading): boolean {
 }
 
 const VERDICTS = {
-  sound: 'sound',
-  record: 'right eye, wrong record',
+  sound: 'correct',
+  record: 'read correctly, written wrongly',
   slip: 'slip',
-  unexplained: 'no slip known here explains it',
+  unexplained: 'no known slip explains it',
   unreadable: '',
   shown: '',
 } as const;
@@ -143,14 +143,13 @@ function TypedIn({
         <div className="mt-6 flex flex-wrap items-center gap-4">
           <Button type="submit" disabled={written.length === 0 || take.isPending}>
             {written.length === 0
-              ? 'Take the answers'
+              ? 'Save the answers'
               : written.length === 1
-                ? 'Take one answer'
-                : `Take ${written.length} answers`}
+                ? 'Save one answer'
+                : `Save ${written.length} answers`}
           </Button>
           <p className="text-small text-muted">
-            Exactly as they stand on the paper, with their units. What is left blank can be typed in later; what was
-            taken stays.
+            Type them exactly as they are on the paper, with their units. You can add blank ones later.
           </p>
         </div>
       ) : (
@@ -192,7 +191,7 @@ export default function SheetPage({
       {data && classId !== null && <TypedIn key={data.code} classId={classId} code={code} sheet={data} />}
       <p className="mt-8">
         <Link to={student ? '/' : '/rounds'} className="font-semibold underline underline-offset-4">
-          {student ? 'Back to the bench' : 'Back to the rounds'}
+          {student ? 'Back to the bench' : 'Back to the practice sets'}
         </Link>
       </p>
     </main>

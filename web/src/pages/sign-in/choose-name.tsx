@@ -54,7 +54,7 @@ export function ChooseName({ door, busy, error, onBack, onChoose }: ChooseNamePr
         label={student && !student.hasPin ? 'Set a PIN' : 'PIN'}
         hint={
           student && !student.hasPin
-            ? 'Four to six digits. Remember them; nobody can look them up.'
+            ? 'Four to six digits. Remember them: nobody can look them up.'
             : 'Four to six digits.'
         }
         type="password"

@@ -48,7 +48,7 @@ function StudentDoor(): ReactNode {
     >
       <Field
         label="Class code"
-        hint="It stands on the board; three letters and three digits."
+        hint="Three letters and three digits. Your teacher shows it to you."
         className="font-mono text-xl uppercase"
         autoComplete="off"
         error={formState.errors.code?.message ?? messageFor(look.error, 'code')}

@@ -26,7 +26,7 @@ export function TeacherDoor(): ReactNode {
         label="Password"
         type="password"
         autoComplete="current-password"
-        hint="Forgotten? Your school’s administrator can make a link for a new one."
+        hint="Forgotten? The administrator of your school can make a link for a new one."
         error={formState.errors.password?.message ?? enter.error?.message}
         {...register('password')}
       />

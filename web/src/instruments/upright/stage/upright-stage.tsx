@@ -115,7 +115,7 @@ export function UprightStage({
   const part = typing && box === NARROW ? { from, to: from + TYPED } : undefined;
   const atClose = `translate(${CLOSE.x} ${CLOSE.y})`;
   return (
-    <Stage box={box} part={part} label={`${name}. Turn on the description in words to read it without seeing it.`}>
+    <Stage box={box} part={part} label={`${name}. Choose “In words” for a description.`}>
       <Layer box={box}>
         {box === WIDE && (
           <WholeView picture={picture} name={name} view={view} markAt={markAt} width={width} {...additions} />

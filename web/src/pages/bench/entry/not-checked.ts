@@ -1,9 +1,9 @@
 import { useEffect, useRef } from 'react';
-import type { Letter } from '../../../outbox/letter-queue.ts';
+import type { UnsentEntry } from '../../../outbox/unsent-queue.ts';
 import { useOutbox } from '../../../outbox/use-outbox.ts';
 
-/** The reading that an unsent letter answers; null for letters about anything else. */
-function taskOf({ body, path }: Letter, classId: string): string | null {
+/** The reading that an unsent entry answers; null for entries about anything else. */
+function taskOf({ body, path }: UnsentEntry, classId: string): string | null {
   if (path !== `/classes/${classId}/attempts` || typeof body !== 'object' || body === null || !('taskId' in body))
     return null;
   return typeof body.taskId === 'string' ? body.taskId : null;
@@ -11,7 +11,7 @@ function taskOf({ body, path }: Letter, classId: string): string | null {
 
 /**
  * Readings whose entries wait in this browser: while the server cannot be reached, and those from before a reload until they are taken.
- * @param postedHere ids of the letters this page has posted itself and hears the answer of.
+ * @param postedHere ids of the entries this page has posted itself and hears the answer of.
  * @param onJudged called when entries that waited have been taken by the server.
  */
 export function useNotChecked(
@@ -23,8 +23,8 @@ export function useNotChecked(
   const { waiting, stuck } = useOutbox();
   const waited = useRef(false);
   const ids = waiting
-    .filter((letter) => letter.personId === personId && (stuck || !postedHere.has(letter.id)))
-    .flatMap((letter) => taskOf(letter, classId) ?? []);
+    .filter((entry) => entry.personId === personId && (stuck || !postedHere.has(entry.id)))
+    .flatMap((entry) => taskOf(entry, classId) ?? []);
   const none = ids.length === 0;
   useEffect(() => {
     if (!none) waited.current = true;

@@ -63,7 +63,7 @@ export function useEntry(task: BenchTask, source: BenchSource, eyeHeight: () => 
       if (result.verdict !== 'unreadable') setEntry('');
     } catch (error) {
       setRefused(
-        error instanceof RefusedError ? error.message : 'The entry could not be sent. It is still in the line.',
+        error instanceof RefusedError ? error.message : 'The entry could not be sent. It is still in the field.',
       );
     } finally {
       setSending(false);

@@ -30,7 +30,7 @@ describe('an answer in words', () => {
     [{ by: 'choice', options: ['one', 'another'], seen: null }, 'x', 'x'],
     [{ by: 'number' }, '1.22 g/mL', '1.22 g/mL'],
     [{ by: 'count' }, '3', '3'],
-    [table, '6b 2a', '17.9: not read as far as the rest; Start / mL: no unit in the heading'],
+    [table, '6b 2a', '17.9: fewer decimals than the rest; Start / mL: no unit in the heading'],
     [table, 'nothing', 'nothing'],
     [table, '', ''],
   ] as const)('%j, %s: %s', (answered, entry, words) => {

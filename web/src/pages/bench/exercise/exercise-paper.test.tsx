@@ -143,7 +143,7 @@ describe('a closed exercise', () => {
 
   it('says in words how figures are counted, and gives their number unless it was right', () => {
     const { task, shown, answer, rules } = closed('count-figures', 2);
-    expect(rendered(<Solved answer={answer} shown={shown} rules={rules} />).seen).toMatch(/^Counted are /);
+    expect(rendered(<Solved answer={answer} shown={shown} rules={rules} />).seen).toMatch(/^Count /);
     expect(rendered(<RightAnswer answer={answer} shown={shown} given={false} />).seen).toBe(
       `${rightAnswer(task).text}significant figures`,
     );

@@ -53,15 +53,15 @@ const WRITTEN_IN = [
 function Verdict({ result, task }: { readonly result: AttemptResult; readonly task: ExerciseTask }): ReactNode {
   const { by } = task.picture.answered;
   const told = {
-    number: 'Value, digits and unit are as they should be.',
-    count: 'Counted as they count.',
-    choice: 'That is the one.',
-    marks: 'Everything found, and nothing else marked.',
+    number: 'Value, digits and unit are correct.',
+    count: 'You counted the right digits.',
+    choice: 'That is the right one.',
+    marks: 'You found everything, and marked nothing else.',
   }[by];
   return (
     <div className="mt-5" role="status">
       {result.verdict === 'unreadable' && (
-        <Notice tone="doubt" title="That cannot be read as an answer">
+        <Notice tone="doubt" title="This is not an answer yet">
           <p>{result.message}</p>
         </Notice>
       )}
@@ -73,8 +73,8 @@ function Verdict({ result, task }: { readonly result: AttemptResult; readonly ta
       {(result.verdict === 'slip' || result.verdict === 'record' || result.verdict === 'unexplained') && (
         <Findings
           result={result}
-          record="The value is right; how it is written is not yet."
-          unexplained="It is not the right answer, and nothing known here leads to it. Go through it once more, step by step."
+          record="The value is right. The way it is written is not right yet."
+          unexplained="This is not the right answer. No known slip explains it. Go through it again, step by step."
         />
       )}
       {result.answer && <RightAnswer answer={result.answer} shown={task.picture} given={result.verdict === 'sound'} />}

@@ -25,11 +25,7 @@ export function complete(marks: readonly MarkSet[]): readonly Marked[] {
 export function MarksLine({ table, marks, onChange }: MarksLineProps): ReactNode {
   const numerals = useNumerals();
   if (marks.length === 0)
-    return (
-      <p className="mt-6 border-y border-hairline py-4 text-muted">
-        Touch a cell of the table to mark it, headings too.
-      </p>
-    );
+    return <p className="mt-6 border-y border-hairline py-4 text-muted">Press a cell or a heading to mark it.</p>;
   return (
     <ul className="mt-6 border-b border-hairline">
       {marks.map(({ cell, fault }) => {

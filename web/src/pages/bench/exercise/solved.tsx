@@ -53,7 +53,7 @@ function Faults({
   );
 }
 
-/** How the right answer comes about, once an exercise is closed. */
+/** How the right answer is worked out, once an exercise is closed. */
 export function Solved({
   answer: { solution },
   shown,

@@ -43,8 +43,8 @@ export default function ClassShelf({
     >
       {teaches && (
         <p className="mt-2 max-w-prose text-muted">
-          Tick the tools your class has met: the mix is drawn from them. A tool that you demonstrate or set is ticked by
-          itself. To give a tool to your class, copy its link from the address line.
+          Tick the tools that your class knows. The mix uses them. A tool that you demonstrate or set is ticked
+          automatically. To share a tool, copy its address from the browser.
         </p>
       )}
       {meet.error && (

@@ -116,7 +116,7 @@ export function useVisitorBench(items: VisitorItems): BenchSource {
   const submit = useCallback(
     async (shown: BenchTask, attempt: NewAttempt): Promise<AttemptResult> => {
       const found = round?.tasks.find((one) => one.shown.id === shown.id);
-      if (!found) throw new Error('This belongs to another round.');
+      if (!found) throw new Error('This reading belongs to another round.');
       const { judged } = await judging();
       const before = tried.filter((one) => one.taskId === shown.id && one.diagnosis?.verdict !== 'unreadable');
       const tryNumber = before.length + 1;

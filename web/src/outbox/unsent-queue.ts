@@ -1,7 +1,7 @@
 import { RefusedError, ServerFaultError } from '../api/request.ts';
 
 /** Something written that the server has not acknowledged yet. */
-export interface Letter {
+export interface UnsentEntry {
   readonly id: string;
   /** Whose session it belongs to; it is never sent under another. */
   readonly personId: string;
@@ -9,23 +9,23 @@ export interface Letter {
   readonly body: unknown;
 }
 
-/** A letter the server will not take, kept so that what was written can be read and sent again. */
+/** A entry the server will not take, kept so that what was written can be read and sent again. */
 export interface Returned {
-  readonly letter: Letter;
+  readonly entry: UnsentEntry;
   readonly message: string;
 }
 
 export interface OutboxState {
-  readonly waiting: readonly Letter[];
+  readonly waiting: readonly UnsentEntry[];
   readonly returned: readonly Returned[];
   /** True once a try has failed and until the next one succeeds. */
   readonly stuck: boolean;
 }
 
-/** A letter as the browser keeps it between visits. */
-export interface KeptLetter {
-  readonly letter: Letter;
-  /** When it was written, by the device's clock; letters go out in this order. */
+/** A entry as the browser keeps it between visits. */
+export interface StoredEntry {
+  readonly entry: UnsentEntry;
+  /** When it was written, by the device's clock; entries go out in this order. */
   readonly at: number;
   /** Why the server would not take it, or null while it waits. */
   readonly refusal: string | null;
@@ -33,9 +33,9 @@ export interface KeptLetter {
 
 /** What the queue needs from around it. */
 export interface Carrier {
-  send(letter: Letter): Promise<unknown>;
-  kept(): Promise<readonly KeptLetter[]>;
-  keep(kept: KeptLetter): Promise<void>;
+  send(entry: UnsentEntry): Promise<unknown>;
+  kept(): Promise<readonly StoredEntry[]>;
+  keep(kept: StoredEntry): Promise<void>;
   forget(id: string): Promise<void>;
   pause(milliseconds: number): Promise<void>;
   now(): number;
@@ -43,7 +43,7 @@ export interface Carrier {
 
 export const FIRST_WAIT = 700;
 export const LONGEST_WAIT = 6000;
-/** A letter on which the server itself fails this often no longer holds up those after it. */
+/** A entry on which the server itself fails this often no longer holds up those after it. */
 export const FAULTS_BORNE = 4;
 
 const NOTHING: OutboxState = { waiting: [], returned: [], stuck: false };
@@ -54,17 +54,17 @@ interface Settle {
 }
 
 /**
- * Letters to the server, sent in the order in which they were written, each kept in the browser until it is acknowledged, and tried
- * again until it is. A reload, or another tab, continues where the page left off; the server stores a letter sent twice once.
+ * Entries to the server, sent in the order in which they were written, each kept in the browser until it is acknowledged, and tried
+ * again until it is. A reload, or another tab, continues where the page left off; the server stores a entry sent twice once.
  */
-export class LetterQueue {
+export class UnsentQueue {
   private state: OutboxState = NOTHING;
   /** The part of it that is the business of whoever is at the screen. */
   private shown: OutboxState = NOTHING;
   private readonly listeners = new Set<() => void>();
   private readonly settles = new Map<string, Settle>();
   private readonly faults = new Map<string, number>();
-  /** Who is at the screen, and whose session carries letters: nobody’s once it has ended. */
+  /** Who is at the screen, and whose session carries entries: nobody’s once it has ended. */
   private owner: string | null = null;
   private personId: string | null = null;
   private sending = false;
@@ -90,54 +90,54 @@ export class LetterQueue {
     void this.loaded.then(() => this.send());
   }
 
-  /** Puts a letter in. The promise settles with the server's answer, however long that takes. */
-  post<Answer>(letter: Letter): Promise<Answer> {
+  /** Puts a entry in. The promise settles with the server's answer, however long that takes. */
+  post<Answer>(entry: UnsentEntry): Promise<Answer> {
     return new Promise<Answer>((resolve, reject) => {
-      this.settles.set(letter.id, { resolve, reject });
-      this.update({ waiting: [...this.state.waiting, letter] });
-      void this.keep(letter, null).then(() => this.send());
+      this.settles.set(entry.id, { resolve, reject });
+      this.update({ waiting: [...this.state.waiting, entry] });
+      void this.keep(entry, null).then(() => this.send());
     });
   }
 
-  /** Puts a letter that was returned at the end of the queue again. */
+  /** Puts a entry that was returned at the end of the queue again. */
   sendAgain(id: string): void {
-    const found = this.state.returned.find(({ letter }) => letter.id === id);
+    const found = this.state.returned.find(({ entry }) => entry.id === id);
     if (!found) return;
     this.faults.delete(id);
     this.update({
       returned: this.state.returned.filter((one) => one !== found),
-      waiting: [...this.state.waiting, found.letter],
+      waiting: [...this.state.waiting, found.entry],
     });
-    void this.keep(found.letter, null).then(() => this.send());
+    void this.keep(found.entry, null).then(() => this.send());
   }
 
-  /** Forgets a letter the server did not take. */
-  putAside(id: string): void {
-    this.update({ returned: this.state.returned.filter(({ letter }) => letter.id !== id) });
+  /** Forgets a entry the server did not take. */
+  discard(id: string): void {
+    this.update({ returned: this.state.returned.filter(({ entry }) => entry.id !== id) });
     void this.carrier.forget(id).catch(() => undefined);
   }
 
   private async load(): Promise<void> {
     const kept = [...(await this.carrier.kept().catch(() => []))].sort((a, b) => a.at - b.at);
-    const known = new Set(this.state.waiting.map((letter) => letter.id));
+    const known = new Set(this.state.waiting.map((entry) => entry.id));
     const waiting = kept
-      .filter(({ letter, refusal }) => refusal === null && !known.has(letter.id))
-      .map(({ letter }) => letter);
-    const returned = kept.flatMap(({ letter, refusal }) => (refusal === null ? [] : [{ letter, message: refusal }]));
+      .filter(({ entry, refusal }) => refusal === null && !known.has(entry.id))
+      .map(({ entry }) => entry);
+    const returned = kept.flatMap(({ entry, refusal }) => (refusal === null ? [] : [{ entry, message: refusal }]));
     this.update({ waiting: [...waiting, ...this.state.waiting], returned: [...returned, ...this.state.returned] });
   }
 
-  private keep(letter: Letter, refusal: string | null): Promise<void> {
+  private keep(entry: UnsentEntry, refusal: string | null): Promise<void> {
     // A browser without storage (a private window) still sends; it only forgets on reload.
-    return this.carrier.keep({ letter, at: this.carrier.now(), refusal }).catch(() => undefined);
+    return this.carrier.keep({ entry, at: this.carrier.now(), refusal }).catch(() => undefined);
   }
 
   private update(change: Partial<OutboxState>): void {
     this.state = { ...this.state, ...change };
-    const isMine = ({ personId }: Letter): boolean => personId === this.owner;
+    const isMine = ({ personId }: UnsentEntry): boolean => personId === this.owner;
     this.shown = {
       waiting: this.state.waiting.filter(isMine),
-      returned: this.state.returned.filter(({ letter }) => isMine(letter)),
+      returned: this.state.returned.filter(({ entry }) => isMine(entry)),
       stuck: this.state.stuck,
     };
     this.listeners.forEach((listener) => listener());
@@ -147,29 +147,29 @@ export class LetterQueue {
     if (this.sending) return;
     this.sending = true;
     try {
-      for (let letter = this.next(); letter; letter = this.next()) await this.sendOne(letter);
+      for (let entry = this.next(); entry; entry = this.next()) await this.sendOne(entry);
     } finally {
       this.sending = false;
     }
   }
 
-  private next(): Letter | undefined {
-    return this.personId === null ? undefined : this.state.waiting.find((letter) => letter.personId === this.personId);
+  private next(): UnsentEntry | undefined {
+    return this.personId === null ? undefined : this.state.waiting.find((entry) => entry.personId === this.personId);
   }
 
-  private async sendOne(letter: Letter): Promise<void> {
+  private async sendOne(entry: UnsentEntry): Promise<void> {
     try {
-      const answer = await this.carrier.send(letter);
-      this.leave(letter, {});
-      await this.carrier.forget(letter.id).catch(() => undefined);
-      this.settle(letter, ({ resolve }) => resolve(answer));
+      const answer = await this.carrier.send(entry);
+      this.leave(entry, {});
+      await this.carrier.forget(entry.id).catch(() => undefined);
+      this.settle(entry, ({ resolve }) => resolve(answer));
       this.wait = FIRST_WAIT;
     } catch (error) {
-      if (this.isFinal(letter, error)) {
+      if (this.isFinal(entry, error)) {
         const message = (error as Error).message;
-        this.leave(letter, { returned: [...this.state.returned, { letter, message }] });
-        await this.keep(letter, message);
-        this.settle(letter, ({ reject }) => reject(error));
+        this.leave(entry, { returned: [...this.state.returned, { entry, message }] });
+        await this.keep(entry, message);
+        this.settle(entry, ({ reject }) => reject(error));
         return;
       }
       this.update({ stuck: true });
@@ -178,11 +178,11 @@ export class LetterQueue {
     }
   }
 
-  /** Whether the answer will stay the same however often the letter is sent. */
-  private isFinal(letter: Letter, error: unknown): boolean {
+  /** Whether the answer will stay the same however often the entry is sent. */
+  private isFinal(entry: UnsentEntry, error: unknown): boolean {
     if (error instanceof ServerFaultError) {
-      const faults = (this.faults.get(letter.id) ?? 0) + 1;
-      this.faults.set(letter.id, faults);
+      const faults = (this.faults.get(entry.id) ?? 0) + 1;
+      this.faults.set(entry.id, faults);
       return faults >= FAULTS_BORNE;
     }
     return error instanceof RefusedError && !this.canMend(error);
@@ -194,13 +194,13 @@ export class LetterQueue {
     return status === 401 || status === 429;
   }
 
-  private leave(letter: Letter, change: Partial<OutboxState>): void {
-    this.update({ stuck: false, ...change, waiting: this.state.waiting.filter((other) => other.id !== letter.id) });
+  private leave(entry: UnsentEntry, change: Partial<OutboxState>): void {
+    this.update({ stuck: false, ...change, waiting: this.state.waiting.filter((other) => other.id !== entry.id) });
   }
 
-  private settle(letter: Letter, how: (settle: Settle) => void): void {
-    const settle = this.settles.get(letter.id);
-    this.settles.delete(letter.id);
+  private settle(entry: UnsentEntry, how: (settle: Settle) => void): void {
+    const settle = this.settles.get(entry.id);
+    this.settles.delete(entry.id);
     if (settle) how(settle);
   }
 }

@@ -3,26 +3,26 @@ import { RefusedError, ServerFaultError, UnreachableError } from '../api/request
 import {
   FAULTS_BORNE,
   FIRST_WAIT,
-  LetterQueue,
+  UnsentQueue,
   LONGEST_WAIT,
   type Carrier,
-  type KeptLetter,
-  type Letter,
-} from './letter-queue.ts';
+  type StoredEntry,
+  type UnsentEntry,
+} from './unsent-queue.ts';
 
 const INES = 'ines';
-const letter = (id: string, personId = INES): Letter => ({ id, personId, path: '/attempts', body: { entry: id } });
+const entry = (id: string, personId = INES): UnsentEntry => ({ id, personId, path: '/attempts', body: { entry: id } });
 const refused = (status: number, message = 'no'): RefusedError => new RefusedError(status, message, null, null);
 
 interface World extends Carrier {
-  readonly storage: Map<string, KeptLetter>;
+  readonly storage: Map<string, StoredEntry>;
   readonly sent: string[];
   readonly pauses: number[];
   /** What each sending does, in turn; then it answers. */
   script: (Error | 'answer')[];
 }
 
-function world(storage = new Map<string, KeptLetter>()): World {
+function world(storage = new Map<string, StoredEntry>()): World {
   let clock = 0;
   return {
     storage,
@@ -35,7 +35,7 @@ function world(storage = new Map<string, KeptLetter>()): World {
       return next === 'answer' ? Promise.resolve(`answer to ${one.id}`) : Promise.reject(next);
     },
     kept: () => Promise.resolve([...storage.values()]),
-    keep: (kept) => Promise.resolve(void storage.set(kept.letter.id, kept)),
+    keep: (kept) => Promise.resolve(void storage.set(kept.entry.id, kept)),
     forget: (id) => Promise.resolve(void storage.delete(id)),
     pause(milliseconds) {
       this.pauses.push(milliseconds);
@@ -45,17 +45,17 @@ function world(storage = new Map<string, KeptLetter>()): World {
   };
 }
 
-function opened(carrier: World, personId: string | null = INES): LetterQueue {
-  const queue = new LetterQueue(carrier);
+function opened(carrier: World, personId: string | null = INES): UnsentQueue {
+  const queue = new UnsentQueue(carrier);
   queue.open(personId);
   return queue;
 }
 
-describe('a letter', () => {
+describe('a entry', () => {
   it('is kept before it is sent and forgotten once acknowledged', async () => {
     const carrier = world();
     const queue = opened(carrier);
-    const answer = queue.post(letter('a'));
+    const answer = queue.post(entry('a'));
     expect(queue.snapshot().waiting).toHaveLength(1);
     await expect(answer).resolves.toBe('answer to a');
     expect(queue.snapshot().waiting).toEqual([]);
@@ -68,7 +68,7 @@ describe('a letter', () => {
     const queue = opened(carrier);
     const states: boolean[] = [];
     queue.subscribe(() => states.push(queue.snapshot().stuck));
-    await expect(queue.post(letter('a'))).resolves.toBe('answer to a');
+    await expect(queue.post(entry('a'))).resolves.toBe('answer to a');
     expect(carrier.sent).toHaveLength(7);
     expect(carrier.pauses).toEqual([FIRST_WAIT, 1400, 2800, 5600, LONGEST_WAIT, LONGEST_WAIT]);
     expect(states).toContain(true);
@@ -79,9 +79,9 @@ describe('a letter', () => {
     const carrier = world();
     const queue = opened(carrier);
     carrier.script = [new UnreachableError('gone'), new UnreachableError('gone')];
-    await queue.post(letter('a'));
+    await queue.post(entry('a'));
     carrier.script = [new UnreachableError('gone')];
-    await queue.post(letter('b'));
+    await queue.post(entry('b'));
     expect(carrier.pauses.at(-1)).toBe(FIRST_WAIT);
   });
 
@@ -89,11 +89,11 @@ describe('a letter', () => {
     const carrier = world();
     carrier.script = [refused(409, 'already finished')];
     const queue = opened(carrier);
-    const first = queue.post(letter('a'));
-    const second = queue.post(letter('b'));
+    const first = queue.post(entry('a'));
+    const second = queue.post(entry('b'));
     await expect(first).rejects.toThrow('already finished');
     await expect(second).resolves.toBe('answer to b');
-    expect(queue.snapshot().returned).toEqual([{ letter: letter('a'), message: 'already finished' }]);
+    expect(queue.snapshot().returned).toEqual([{ entry: entry('a'), message: 'already finished' }]);
     expect(carrier.storage.get('a')?.refusal).toBe('already finished');
   });
 
@@ -101,18 +101,18 @@ describe('a letter', () => {
     const carrier = world();
     carrier.script = Array.from({ length: FAULTS_BORNE }, () => new ServerFaultError('went wrong'));
     const queue = opened(carrier);
-    await expect(queue.post(letter('a'))).rejects.toThrow('went wrong');
+    await expect(queue.post(entry('a'))).rejects.toThrow('went wrong');
     expect(carrier.sent).toHaveLength(FAULTS_BORNE);
-    expect(carrier.storage.get('a')?.letter).toEqual(letter('a'));
+    expect(carrier.storage.get('a')?.entry).toEqual(entry('a'));
   });
 
   it('handed back can be sent again, or put aside', async () => {
     const carrier = world();
     carrier.script = [refused(400), refused(400)];
     const queue = opened(carrier);
-    await expect(queue.post(letter('a'))).rejects.toThrow();
-    await expect(queue.post(letter('b'))).rejects.toThrow();
-    queue.putAside('b');
+    await expect(queue.post(entry('a'))).rejects.toThrow();
+    await expect(queue.post(entry('b'))).rejects.toThrow();
+    queue.discard('b');
     expect(carrier.storage.has('b')).toBe(false);
     queue.sendAgain('a');
     await until(() => queue.snapshot().waiting.length === 0);
@@ -139,7 +139,7 @@ describe('the session', () => {
     const carrier = world();
     carrier.script = [refused(401)];
     const queue = opened(carrier);
-    const answer = queue.post(letter('a'));
+    const answer = queue.post(entry('a'));
     await until(() => queue.snapshot().stuck);
     expect(carrier.sent).toEqual(['a']);
     expect(carrier.storage.has('a')).toBe(true);
@@ -147,14 +147,14 @@ describe('the session', () => {
     await expect(answer).resolves.toBe('answer to a');
   });
 
-  it('of somebody else never carries a letter', async () => {
+  it('of somebody else never carries a entry', async () => {
     const carrier = world();
     carrier.script = [refused(401)];
     const queue = opened(carrier);
-    void queue.post(letter('a'));
+    void queue.post(entry('a'));
     await until(() => queue.snapshot().stuck);
     queue.open('somebody else');
-    await expect(queue.post(letter('b', 'somebody else'))).resolves.toBe('answer to b');
+    await expect(queue.post(entry('b', 'somebody else'))).resolves.toBe('answer to b');
     expect(carrier.sent).toEqual(['a', 'b']);
     expect(queue.snapshot().waiting).toEqual([]);
     expect(carrier.storage.has('a')).toBe(true);
@@ -164,53 +164,53 @@ describe('the session', () => {
     const carrier = world();
     carrier.script = [refused(400, 'no such place'), refused(401)];
     const queue = opened(carrier);
-    await expect(queue.post(letter('back'))).rejects.toThrow();
-    void queue.post(letter('a'));
+    await expect(queue.post(entry('back'))).rejects.toThrow();
+    void queue.post(entry('a'));
     await until(() => queue.snapshot().stuck);
     queue.open('somebody else');
     expect(queue.snapshot()).toMatchObject({ waiting: [], returned: [] });
     queue.open(null);
     expect(queue.snapshot()).toMatchObject({ waiting: [], returned: [] });
     queue.open(INES);
-    expect(queue.snapshot().returned.map((one) => one.letter.id)).toEqual(['back']);
+    expect(queue.snapshot().returned.map((one) => one.entry.id)).toEqual(['back']);
     await until(() => carrier.sent.filter((id) => id === 'a').length === 2);
   });
 
   it('is told a plain 403 at once', async () => {
     const carrier = world();
     carrier.script = [refused(403, 'You are not in this class.')];
-    await expect(opened(carrier).post(letter('a'))).rejects.toThrow('not in this class');
+    await expect(opened(carrier).post(entry('a'))).rejects.toThrow('not in this class');
     expect(carrier.pauses).toEqual([]);
   });
 
   it('waits when it asks too often', async () => {
     const carrier = world();
     carrier.script = [refused(429)];
-    await expect(opened(carrier).post(letter('a'))).resolves.toBe('answer to a');
+    await expect(opened(carrier).post(entry('a'))).resolves.toBe('answer to a');
     expect(carrier.pauses).toEqual([FIRST_WAIT]);
   });
 });
 
 describe('a reload', () => {
   it('sends what was left, in the order in which it was written, and shows what had been returned', async () => {
-    const storage = new Map<string, KeptLetter>([
-      ['later', { letter: letter('later'), at: 20, refusal: null }],
-      ['earlier', { letter: letter('earlier'), at: 10, refusal: null }],
-      ['back', { letter: letter('back'), at: 5, refusal: 'already finished' }],
+    const storage = new Map<string, StoredEntry>([
+      ['later', { entry: entry('later'), at: 20, refusal: null }],
+      ['earlier', { entry: entry('earlier'), at: 10, refusal: null }],
+      ['back', { entry: entry('back'), at: 5, refusal: 'already finished' }],
     ]);
     const carrier = world(storage);
     const queue = opened(carrier);
     await until(() => carrier.sent.length === 2 && queue.snapshot().waiting.length === 0);
     expect(carrier.sent).toEqual(['earlier', 'later']);
-    expect(queue.snapshot().returned.map((one) => one.letter.id)).toEqual(['back']);
+    expect(queue.snapshot().returned.map((one) => one.entry.id)).toEqual(['back']);
     await until(() => storage.size === 1);
   });
 
-  it('loses nothing that is written before the kept letters have been read', async () => {
-    const storage = new Map<string, KeptLetter>([['old', { letter: letter('old'), at: -1, refusal: null }]]);
+  it('loses nothing that is written before the kept entries have been read', async () => {
+    const storage = new Map<string, StoredEntry>([['old', { entry: entry('old'), at: -1, refusal: null }]]);
     const carrier = world(storage);
     const queue = opened(carrier);
-    await queue.post(letter('new'));
+    await queue.post(entry('new'));
     await until(() => queue.snapshot().waiting.length === 0);
     expect([...carrier.sent].sort()).toEqual(['new', 'old']);
     await until(() => storage.size === 0);
@@ -221,6 +221,6 @@ describe('a reload', () => {
     carrier.kept = () => Promise.reject(new Error('no storage'));
     carrier.keep = () => Promise.reject(new Error('no storage'));
     carrier.forget = () => Promise.reject(new Error('no storage'));
-    await expect(opened(carrier).post(letter('a'))).resolves.toBe('answer to a');
+    await expect(opened(carrier).post(entry('a'))).resolves.toBe('answer to a');
   });
 });
