@@ -78,6 +78,10 @@ const VIEWS = {
     const put = page.getByRole('button', { name: /^(Put|Hang) the/ });
     if (await put.first().isVisible()) await put.last().click();
   },
+  shelf: async (page) => {
+    await page.goto('/shelf');
+    await page.getByRole('heading', { name: 'Take a tool' }).waitFor();
+  },
   numbers: async (page) => {
     await page.goto('/numbers');
     await page.getByRole('combobox', { name: 'In another unit' }).selectOption('kg/m^3');
@@ -85,18 +89,21 @@ const VIEWS = {
     await page.locator('.katex .cancel-lap').first().waitFor({ state: 'attached' });
   },
   practice: async (page) => {
-    // What one of several weighs, with all the digits that a calculator gives.
-    const each = ([told, weight]) => String(Number((Number(weight.text) / Number.parseInt(told, 10)).toPrecision(10)));
-    const { tasks } = await round(
-      page,
-      ['multiply-divide'],
-      ({ story }) => /together/.test(story[2]) && each(story).length > 9,
-    );
-    const wrong = each(tasks[0].picture.story);
+    // A density with all the digits that a calculator gives.
+    const given = (story, unit) => story.find((part) => typeof part !== 'string' && unit.test(part.unit));
+    const density = ({ story }) => {
+      const [mass, volume] = [given(story, /^g$/), given(story, /^(mL|cm\^?[3³])$/)];
+      return mass && volume && story.filter((part) => typeof part !== 'string').length === 2
+        ? String(Number((mass.text / volume.text).toPrecision(10)))
+        : '';
+    };
+    const { tasks } = await round(page, ['multiply-divide'], (picture) => density(picture).length > 9);
+    const wrong = density(tasks[0].picture);
+    const unit = given(tasks[0].picture.story, /^(mL|cm)/).unit;
     await page.goto('/numbers/practice');
     const answer = page.getByRole('textbox', { name: 'Your result, with its unit' });
     for (const then of [/second try next/, /the right result/]) {
-      await answer.fill(`${wrong} g`);
+      await answer.fill(`${wrong} g/${unit}`);
       await answer.press('Enter');
       await page.getByText(then).waitFor();
     }
@@ -130,7 +137,10 @@ const VIEWS = {
     await page.getByRole('table').waitFor();
   },
   'class-student': async (page) => {
-    await page.getByRole('link', { name: 'Dilnoza H.' }).click();
+    await page
+      .getByRole('row', { name: /Dilnoza H\./ })
+      .getByRole('link')
+      .click();
     await page
       .getByRole('button', { name: /Read at the wall/ })
       .first()
@@ -138,11 +148,12 @@ const VIEWS = {
   },
   rounds: async (page) => {
     await page.goto('/rounds');
-    await page
-      .getByRole('listitem')
-      .filter({ hasText: 'Cylinders, to begin with' })
-      .getByRole('button', { name: 'Show the students' })
-      .click();
+    await page.getByRole('button', { name: 'New practice set' }).click();
+    await page.getByLabel('Cylinders').check();
+    await page.getByLabel('Burettes').check();
+    await page.getByText('All slips that can happen here').waitFor();
+    await page.getByText(/^Loading/).waitFor({ state: 'hidden' });
+    await page.getByRole('img', { name: 'The tool of the example' }).waitFor();
   },
   'rounds-on-paper': async (page) => {
     await page.getByRole('link', { name: 'Print the sheets' }).click();
@@ -151,10 +162,6 @@ const VIEWS = {
   cabinet: async (page) => {
     await page.goto('/cabinet');
     await page.getByRole('table').waitFor();
-  },
-  'cabinet-balance': async (page) => {
-    await page.getByRole('link', { name: 'B-01' }).click();
-    await page.getByRole('img', { name: /checks/ }).waitFor();
   },
   'house-rules': async (page) => {
     await page.goto('/rules');

@@ -288,7 +288,7 @@ const REACHED: readonly [
         aims: ['zero-ignored'],
         wanted: ({ handled }) => handled === 'close',
       });
-      await page.getByRole('button', { name: 'Name its parts' }).click();
+      await page.getByRole('button', { name: 'Name the parts' }).click();
       await expect(page.getByText('depth rod')).toBeVisible();
     },
   ],

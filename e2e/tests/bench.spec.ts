@@ -24,7 +24,7 @@ test('keys do everything: loupe, hints, words, rules and the list of keys', asyn
   await page.goto('/');
   await page.getByRole('slider').focus();
   await page.keyboard.press('h');
-  await expect(page.getByText('Level the beam: move the eye')).toBeVisible();
+  await expect(page.getByText('Level your eye: move it')).toBeVisible();
   await page.keyboard.press('d');
   await expect(page.getByText(/^The surface lies/)).toBeVisible();
   await page.keyboard.press('l');

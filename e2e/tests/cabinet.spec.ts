@@ -34,14 +34,14 @@ test('two teachers change one tool: the later one is told, keeps what was typed,
   const other = await browser.newPage({ baseURL: new URL(page.url()).origin });
   await enterAs(other, 'administrator');
   await toolPage(other, 'C-02');
-  await other.getByRole('textbox', { name: 'Who or where' }).fill('bench 6');
+  await other.getByRole('textbox', { name: 'Where it is, or who has it' }).fill('bench 6');
   await other.getByRole('button', { name: 'Change it' }).click();
   await expect(other.getByText('Changed.', { exact: true })).toBeVisible();
-  await page.getByRole('textbox', { name: 'Who or where' }).fill('bench 5');
+  await page.getByRole('textbox', { name: 'Where it is, or who has it' }).fill('bench 5');
   await page.getByRole('button', { name: 'Change it' }).click();
   await expect(page.getByRole('alert')).toContainText(/changed C-02 while you were writing/);
   await expect(page.getByText(/left it: code C-02, kept bench 6/)).toBeVisible();
-  await expect(page.getByRole('textbox', { name: 'Who or where' })).toHaveValue('bench 5');
+  await expect(page.getByRole('textbox', { name: 'Where it is, or who has it' })).toHaveValue('bench 5');
   await page.getByRole('button', { name: 'Replace it with mine' }).click();
   await expect(page.getByText('Changed.', { exact: true })).toBeVisible();
   await page.goto('/cabinet');

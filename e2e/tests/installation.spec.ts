@@ -77,7 +77,7 @@ test('the administrator invites a teacher, who makes a class and imports its lis
   await list.fill('first name,last name\nInes,Varga\n,Bielak\nInes,Varga');
   await maren.getByRole('button', { name: 'Add 3 to the class' }).click();
   await expect(maren.getByText('Row 2, first name: The first name is missing.')).toBeVisible();
-  await expect(maren.getByText('Row 3, first name: The same name stands in row 1')).toBeVisible();
+  await expect(maren.getByText('Row 3, first name: The same name is in row 1')).toBeVisible();
   await expect(list).toHaveValue(/Bielak/);
   await maren.getByLabel('CSV file', { exact: true }).setInputFiles({
     name: 'heron.csv',
@@ -106,7 +106,7 @@ test('a student joins with code, name and a PIN of their own, and reads', async 
   await page.goto(`${server.base}/sign-in`);
   await page.getByLabel('Class code').fill('AAA-222');
   await page.getByRole('button', { name: 'Find my class' }).click();
-  await expect(page.getByText('No class is open under this code.')).toBeVisible();
+  await expect(page.getByText('There is no open class with this code.')).toBeVisible();
   await page.getByLabel('Class code').fill(code.toLowerCase());
   await page.getByRole('button', { name: 'Find my class' }).click();
   await expect(page.getByRole('option')).toHaveText(['choose', 'Ines V.', 'Tomasz B.']);
@@ -135,7 +135,7 @@ test('a student joins with code, name and a PIN of their own, and reads', async 
   await page.getByLabel('Your name').selectOption({ label: 'Ines V.' });
   await page.getByLabel('PIN').fill('0000');
   await page.getByRole('button', { name: 'Sign in' }).first().click();
-  await expect(page.getByText('This PIN does not fit the name.')).toBeVisible();
+  await expect(page.getByText('This PIN is wrong for this name.')).toBeVisible();
 });
 
 test('the teacher resets the PIN, renews and closes the code, puts a student away, exports and deletes', async ({

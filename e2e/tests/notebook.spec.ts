@@ -43,7 +43,7 @@ test('a group finds a density with its uncertainty, corrects a cell, and the tea
 
   await page.getByRole('button', { name: /^Density, trial 1, .*: show the working/ }).click();
   await expect(page.getByRole('dialog').locator('.katex .mfrac').first()).toBeVisible();
-  await expect(page.getByRole('dialog')).toContainText('keeps as many figures as its poorest factor');
+  await expect(page.getByRole('dialog')).toContainText('has as many figures as the factor with the fewest');
   await page.keyboard.press('Escape');
   await expect(page.getByText('Everything is saved.')).toBeVisible();
 
@@ -69,7 +69,7 @@ test('while the server cannot be reached nothing written is lost', async ({ page
       : route.continue(),
   );
   await fillCell(page, 'Water after, trial 2', '23.6');
-  await expect(page.getByText(/Not saved: 1 kept here/)).toBeVisible();
+  await expect(page.getByText(/Not saved: 1 waiting/)).toBeVisible();
   await page.reload();
   await expect(page.getByRole('button', { name: 'Water after, trial 2, 23.6' })).toBeVisible();
   await page.unroute('**/events');
@@ -100,7 +100,7 @@ test('a group chooses its tools, leaves a trial out with a reason, and hands the
   await expect(page.getByRole('heading', { name: /^3 trials/ })).toBeVisible();
   await page.getByRole('button', { name: 'Exclude trial 3' }).click();
   await page.getByRole('button', { name: 'Exclude it' }).click();
-  await expect(page.getByText('without a reason it counts')).toBeVisible();
+  await expect(page.getByText('Without a reason the trial counts')).toBeVisible();
   await page.getByLabel('What went wrong').fill('a bubble under the washers');
   await page.getByRole('button', { name: 'Exclude it' }).click();
   await expect(page.getByText('excluded: a bubble under the washers (IV)')).toBeVisible();

@@ -18,13 +18,13 @@ test('while the server cannot be reached readings go on; their entries wait here
     await expect(page.getByText('the right reading')).toBeHidden();
     await page.getByRole('button', { name: 'Go on to the next reading' }).click();
   }
-  await expect(page.getByText('Not saved: 5 kept here')).toBeVisible();
+  await expect(page.getByText('Not saved: 5 waiting')).toBeVisible();
 
   // A reload in the meantime loses nothing.
   await page.reload();
-  await expect(page.getByText('Not saved: 5 kept here')).toBeVisible();
+  await expect(page.getByText('Not saved: 5 waiting')).toBeVisible();
   await page.unroute('**/attempts');
-  await expect(page.getByText('Not saved: 5 kept here')).toBeHidden({ timeout: 20_000 });
+  await expect(page.getByText('Not saved: 5 waiting')).toBeHidden({ timeout: 20_000 });
   await page.reload();
   // The wrong one has a try left, and is where the round goes on.
   await expect(page.getByText('Reading 2 of 10')).toBeVisible();

@@ -33,7 +33,7 @@ test('the database stops in the middle: nothing typed is lost, and nothing ackno
     await cell.click();
     await page.getByRole('textbox', { name: 'Water after, trial 2', exact: true }).fill('23.4');
     await page.keyboard.press('Enter');
-    await expect(page.getByText(/Not saved: 1 kept here/)).toBeVisible();
+    await expect(page.getByText(/Not saved: 1 waiting/)).toBeVisible();
     await expect(page.getByRole('button', { name: 'Water after, trial 2, 23.4' })).toBeVisible();
     await page.reload();
     await expect(page.getByText(/The server cannot be reached just now/)).toBeVisible({ timeout: 30_000 });

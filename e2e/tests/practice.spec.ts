@@ -115,7 +115,7 @@ test('a teacher sets conversions, a student works them where numbers are, and th
     .getByText('Feet and inches')
     .locator('..')
     .locator('..')
-    .getByRole('link', { name: 'To the numbers' })
+    .getByRole('link', { name: 'Go to Numbers' })
     .click();
   await page.getByText('Feet and inches').locator('..').locator('..').getByRole('button', { name: 'Begin' }).click();
   await expect(page.getByText('Exercise 1 of 2')).toBeVisible();

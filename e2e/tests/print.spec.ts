@@ -96,8 +96,8 @@ test('a round on paper: sheets with a key as PDF, typed in by code, diagnosed li
   await expect(page.getByText('999 mL')).toHaveCSS('text-decoration-line', 'line-through');
 
   await teacher.goto('/rounds');
-  await teacher.getByLabel('Code of a sheet').fill(own.code.toLowerCase().replace('-', ' '));
-  await teacher.getByRole('button', { name: 'Type it in' }).click();
+  await teacher.getByLabel('Sheet code').fill(own.code.toLowerCase().replace('-', ' '));
+  await teacher.getByRole('button', { name: 'Enter answers' }).click();
   await expect(teacher.getByText(`Sheet ${own.code}, Ines Varga`)).toBeVisible();
   await teacher.getByRole('textbox').fill('half a cup');
   await teacher.getByRole('button', { name: 'Save one answer' }).click();

@@ -57,7 +57,7 @@ test('a teacher changes the house rules; the next readings follow them, and thos
   await expect(teacher.getByRole('button', { name: 'Use these rules' })).toBeDisabled();
   await page.goto('/record');
   await expect(
-    page.getByRole('button', { name: new RegExp(`${halves(tasks[0]!).replace('.', ',')} cm³.*sound`) }).first(),
+    page.getByRole('button', { name: new RegExp(`${halves(tasks[0]!).replace('.', ',')} cm³.*correct`) }).first(),
   ).toBeVisible();
   await room.close();
 });

@@ -15,7 +15,7 @@ test('what a partner has not sent yet stays with its owner: it shows on nobody e
   await page.getByRole('button', { name: /^Water before, trial 1/ }).click();
   await page.getByRole('textbox', { name: 'Water before, trial 1', exact: true }).fill('21.4');
   await page.keyboard.press('Enter');
-  await expect(page.getByText(/1 kept here/)).toBeVisible();
+  await expect(page.getByText(/1 waiting/)).toBeVisible();
   await signOut(page);
 
   const sample = { code: 'HRN-947', pin: '2468' };
@@ -28,7 +28,7 @@ test('what a partner has not sent yet stays with its owner: it shows on nobody e
   await expect(page.getByRole('button', { name: 'Sign out' })).toBeVisible();
   await page.goto(notebookPage);
   await expect(page.getByRole('button', { name: 'Water before, trial 1, empty' })).toBeVisible();
-  await expect(page.getByText(/kept here|Saving/)).toHaveCount(0);
+  await expect(page.getByText(/waiting|Saving/)).toHaveCount(0);
   await expect(page.getByRole('button', { name: 'Hand in' })).toBeEnabled();
   await page.unroute('**/events');
   await signOut(page);

@@ -151,5 +151,5 @@ test('a micrometer is turned until its ratchet clicks; forced, it says so', asyn
   expect(await thimble.getAttribute('aria-valuenow')).toBe(before);
   await answer(page, `${(picture.openX - 0.02 - (picture.closedX ?? 0)).toFixed(3)} mm`);
   // Keys lead to whole tenths of a division, wherever the faces touched: two steps are two divisions to half a tenth.
-  await expect(page.getByText(/It was forced by 0\.0(19|20|21) mm/)).toBeVisible();
+  await expect(page.getByText(/You forced it 0\.0(19|20|21) mm/)).toBeVisible();
 });

@@ -80,7 +80,7 @@ test('a burette: who does not notice what was left in it is told, and the readin
   await expect(page.getByText('Correct reading')).toBeVisible();
   await expect(page.getByText('How you handled it')).toBeVisible();
   await expect(
-    page.getByText(picture.left === 'funnel' ? /funnel was still in the burette/ : /bubble of air in the tip/),
+    page.getByText(picture.left === 'funnel' ? /funnel was still in the burette/ : /air bubble in the tip/),
   ).toBeVisible();
 });
 
