@@ -17,11 +17,13 @@ async function writeWith(page: Page, decimalMark: HouseRules['decimalMark']): Pr
   expect(answer.status()).toBeLessThan(300);
 }
 
-/** Numbers with a point that somebody sees or hears on the page; what somebody has typed stays as it was typed. */
+/** Numbers with a point that somebody sees or hears on the page. */
 function withPoint(page: Page): Promise<string[]> {
   return page.evaluate(() => {
+    // What somebody typed stays as it was typed.
+    for (const typed of document.querySelectorAll<HTMLElement>('[data-typed]')) typed.hidden = true;
     const texts = [document.body.innerText];
-    for (const element of document.querySelectorAll('svg text')) texts.push(element.textContent ?? '');
+    for (const element of document.querySelectorAll('svg text')) texts.push(element.innerHTML);
     for (const element of document.querySelectorAll('*'))
       for (const name of ['aria-label', 'aria-valuetext', 'placeholder', 'title', 'alt'])
         texts.push(element.getAttribute(name) ?? '');

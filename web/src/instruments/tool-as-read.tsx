@@ -1,3 +1,4 @@
+import { useNumerals } from '../numbers/decimal-mark.ts';
 import { instrumentById, type PathPiece, type Picture, type Remark } from '@green-beam/core';
 import { useMemo, type ReactNode } from 'react';
 import { createSight } from './sight/sight.ts';
@@ -27,5 +28,6 @@ export function ToolAsRead({ picture, eyeHeight = 0, remarks = NONE, wrongPath =
     return view.unnoticed?.(read, remarks) ?? read;
   }, [view, picture, remarks]);
   const { name } = instrumentById(picture.instrumentId);
-  return <ToolStage picture={picture} name={name} sight={sight} state={state} closed wrongPath={wrongPath} />;
+  const numerals = useNumerals();
+  return <ToolStage picture={picture} name={numerals(name)} sight={sight} state={state} closed wrongPath={wrongPath} />;
 }

@@ -50,8 +50,11 @@ function Attempt({ attempt }: { readonly attempt: AttemptShown }): ReactNode {
         onClick={() => setOpen(!open)}
       >
         <span className="text-small text-muted">{format(new Date(attempt.at), 'd MMM, HH:mm')}</span>
-        <span>{name}</span>
-        <span className={`${inWords ? 'text-small' : 'font-mono'} ${attempt.verdict === 'sound' ? '' : 'text-slip'}`}>
+        <span>{numerals(name)}</span>
+        <span
+          data-typed
+          className={`${inWords ? 'text-small' : 'font-mono'} ${attempt.verdict === 'sound' ? '' : 'text-slip'}`}
+        >
           {entered(attempt.entry) || '–'}
         </span>
         <span>

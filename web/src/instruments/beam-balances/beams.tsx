@@ -1,3 +1,4 @@
+import { useNumerals } from '../../numbers/decimal-mark.ts';
 import type { BeamPicture, DrawnBeam } from '@green-beam/core';
 import { memo, useId, type ReactNode } from 'react';
 import { Light } from '../light.tsx';
@@ -19,6 +20,7 @@ interface BeamProps {
 
 /** One bar with its scale on its face and its notches in its upper edge. */
 function Bar({ beam, y, layout, face }: BeamProps): ReactNode {
+  const numerals = useNumerals();
   const x = (mm: number): number => beamX(layout, mm);
   const { bar } = layout;
   const edge = beam.notches
@@ -45,7 +47,7 @@ function Bar({ beam, y, layout, face }: BeamProps): ReactNode {
           />
           {label !== null && (
             <text x={x(at)} y={y + bar - 3} textAnchor="middle" stroke="none" fontSize="13" className="font-mono">
-              {label}
+              {numerals(label)}
             </text>
           )}
         </g>

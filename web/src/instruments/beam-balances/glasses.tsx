@@ -1,3 +1,4 @@
+import { useNumerals } from '../../numbers/decimal-mark.ts';
 import type { BeamPicture, DrawnBeam } from '@green-beam/core';
 import { memo, useCallback, useMemo, type ReactNode } from 'react';
 import { Layer, SlidingLayer } from '../layers.tsx';
@@ -16,6 +17,7 @@ export const SlidingFace = memo(function SlidingFace({
   readonly beam: DrawnBeam;
   readonly scale: number;
 }): ReactNode {
+  const numerals = useNumerals();
   return (
     <g className="own-ink" stroke={INK} fill={INK}>
       <rect x={-10 * scale} y="0" width={(beam.length + 20) * scale} height={FACE} fill="#e7ebe8" stroke="#8d9793" />
@@ -30,7 +32,7 @@ export const SlidingFace = memo(function SlidingFace({
           />
           {label !== null && (
             <text x={x * scale} y="74" textAnchor="middle" stroke="none" fontSize="26" className="font-mono">
-              {label}
+              {numerals(label)}
             </text>
           )}
         </g>

@@ -1,3 +1,4 @@
+import { useNumerals } from '../../numbers/decimal-mark.ts';
 import { useRef, type ReactNode } from 'react';
 import { useDrag } from '../sight/drag.ts';
 
@@ -19,6 +20,7 @@ const PARTS = 10;
 /** The reading glass over the vernier: dragged along it, or moved by keys. */
 export function GlassRail({ over, length, scale, zeroAt, y, height, onMove }: GlassRailProps): ReactNode {
   const rail = useRef<SVGGElement>(null);
+  const numerals = useNumerals();
   const place = (parts: number): void => onMove(Math.min(length, Math.max(0, parts / PARTS)));
   const handlers = useDrag(rail, {
     disabled: false,
@@ -38,7 +40,7 @@ export function GlassRail({ over, length, scale, zeroAt, y, height, onMove }: Gl
       aria-valuemin={0}
       aria-valuemax={Math.round(length)}
       aria-valuenow={Math.round(over)}
-      aria-valuetext={`over ${over.toFixed(1)} millimetres of the vernier`}
+      aria-valuetext={numerals(`over ${over.toFixed(1)} millimetres of the vernier`)}
       className="cursor-ew-resize touch-none outline-none [&:focus-visible_.halo]:opacity-100"
       {...handlers}
     >

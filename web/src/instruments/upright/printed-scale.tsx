@@ -1,3 +1,4 @@
+import { useNumerals } from '../../numbers/decimal-mark.ts';
 import type { DrawnMark } from '@green-beam/core';
 import { memo, type ReactNode } from 'react';
 import type { Seen } from '../sight/sight.ts';
@@ -22,6 +23,7 @@ interface MarksProps {
 
 /** The engraved lines that lie in the view, with their numerals. */
 function Marks({ picture, marks, view, side, weight, size }: MarksProps): ReactNode {
+  const numerals = useNumerals();
   const sign = side === 'left' ? 1 : -1;
   const width = printedWidth(picture) * view.scale;
   return (
@@ -45,7 +47,7 @@ function Marks({ picture, marks, view, side, weight, size }: MarksProps): ReactN
                 className="font-mono"
                 textAnchor={side === 'left' ? 'start' : 'end'}
               >
-                {label.replace('-', '−')}
+                {numerals(label.replace('-', '−'))}
               </text>
             )}
           </g>

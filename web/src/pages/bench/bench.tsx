@@ -12,8 +12,8 @@ const VisitorShelf = lazy(() => import('./shelf/visitor-shelf.tsx'));
 
 /** What of the bench an address names. */
 interface At {
-  /** What stands after /bench/; null at the bench itself, where what was begun goes on. */
-  readonly name: string | null;
+  /** What is on the bench by its name in the address; without one, what was begun goes on. Null while nothing has been there. */
+  readonly bench: { readonly name: string | null } | null;
   readonly onShelf: boolean;
   /** A name that no tool has. */
   readonly unknown: string | null;
@@ -24,9 +24,9 @@ function useAt(): At {
   const unknown = name !== null && toolsAt(name) === null ? name : null;
   const onShelf = useLocation().pathname === '/shelf' || unknown !== null;
   // While one looks at the shelf, what is on the bench stays there.
-  const [last, setLast] = useState(onShelf ? null : name);
-  if (!onShelf && name !== last) setLast(name);
-  return { name: onShelf ? last : name, onShelf, unknown };
+  const [last, setLast] = useState<{ readonly name: string | null } | null>(onShelf ? null : { name });
+  if (!onShelf && name !== last?.name) setLast({ name });
+  return { bench: onShelf ? last : { name }, onShelf, unknown };
 }
 
 /** The bench with its shelf of tools: for visitors at once, for a class with everything kept. */
@@ -37,22 +37,24 @@ export function Bench({
   readonly signedIn: SignedIn | null;
   readonly classId: string | null;
 }): ReactNode {
-  const { name, onShelf, unknown } = useAt();
+  const { bench, onShelf, unknown } = useAt();
   const [begun, setBegun] = useState<readonly string[]>([]);
   const member = signedIn && classId ? { signedIn, classId } : null;
   return (
     <>
-      <Activity mode={onShelf ? 'hidden' : 'visible'}>
-        {member ? (
-          <ClassBench
-            key={[member.signedIn.person.id, classId, name].join(' ')}
-            {...member}
-            taken={name === null ? null : toolsAt(name)}
-          />
-        ) : (
-          <VisitorRounds name={name} onBegun={setBegun} />
-        )}
-      </Activity>
+      {bench && (
+        <Activity mode={onShelf ? 'hidden' : 'visible'}>
+          {member ? (
+            <ClassBench
+              key={[member.signedIn.person.id, classId, bench.name].join(' ')}
+              {...member}
+              taken={bench.name === null ? null : toolsAt(bench.name)}
+            />
+          ) : (
+            <VisitorRounds name={bench.name} onBegun={setBegun} />
+          )}
+        </Activity>
+      )}
       {onShelf && (
         <Suspense
           fallback={

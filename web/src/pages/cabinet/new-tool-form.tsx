@@ -1,3 +1,4 @@
+import { useNumerals } from '../../numbers/decimal-mark.ts';
 import { newTool } from '@green-beam/contract';
 import { instrumentById, instrumentIds, SKILLS } from '@green-beam/core';
 import { yupResolver } from '@hookform/resolvers/yup';
@@ -18,6 +19,7 @@ const FAMILIES = SKILLS.map((skill) => ({
 /** Puts one tool into the cabinet. */
 export function NewToolForm({ classId, onDone }: { readonly classId: string; readonly onDone: () => void }): ReactNode {
   const change = useCabinetChange(classId);
+  const numerals = useNumerals();
   const { register, handleSubmit, formState } = useForm({
     resolver: yupResolver(newTool),
     defaultValues: {
@@ -49,7 +51,7 @@ export function NewToolForm({ classId, onDone }: { readonly classId: string; rea
               <optgroup key={id} label={name}>
                 {tools.map((tool) => (
                   <option key={tool.id} value={tool.id}>
-                    {tool.name}
+                    {numerals(tool.name)}
                   </option>
                 ))}
               </optgroup>

@@ -122,6 +122,7 @@ interface WallProps {
 
 function Wall({ rules, onRead }: WallProps): ReactNode {
   const [asked] = useSearchParams();
+  const numerals = useNumerals();
   const [shown, setShown] = useState((): OnWall => ({
     toolId: DEMONSTRATED.find(({ id }) => id === asked.get('tool'))?.id ?? 'burette-50',
     seed: newSeed(),
@@ -180,7 +181,7 @@ function Wall({ rules, onRead }: WallProps): ReactNode {
             <ToolStage
               key={`${shown.toolId} ${shown.seed} ${String(shown.value)} ${shown.eye}`}
               picture={picture}
-              name={instrumentById(shown.toolId).name}
+              name={numerals(instrumentById(shown.toolId).name)}
               sight={sight}
               onRestEye={() => undefined}
               wrongPath={
@@ -207,7 +208,7 @@ function Wall({ rules, onRead }: WallProps): ReactNode {
         >
           {DEMONSTRATED.map((tool) => (
             <option key={tool.id} value={tool.id}>
-              {tool.name}
+              {numerals(tool.name)}
             </option>
           ))}
         </select>

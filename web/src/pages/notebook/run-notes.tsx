@@ -1,3 +1,4 @@
+import { useNumerals } from '../../numbers/decimal-mark.ts';
 import type { RunPage } from '@green-beam/contract';
 import { MATERIALS, type EvaluatedRun } from '@green-beam/core';
 import { useId, useState, type ReactNode } from 'react';
@@ -60,12 +61,15 @@ function Written({ label, text }: { readonly label: string; readonly text: strin
 
 /** What belongs to the whole run: the accepted value, what was seen, the temperature of the water. */
 export function RunChoices({ page, evaluated, onWrite }: NotesProps): ReactNode {
+  const numerals = useNumerals();
   const text = (slot: string): string => currentIn(evaluated, slot)?.text ?? '';
   const chosen = text('accepted');
   const observed = page.protocol.quantities.filter((quantity) => quantity.kind === 'observed');
   const materials = MATERIALS.filter((material) => material.phase === 'solid').map((material): [string, string] => [
     material.id,
-    `${material.name}, ${material.density[0]}${material.density[1] === material.density[0] ? '' : ` to ${material.density[1]}`}`,
+    numerals(
+      `${material.name}, ${material.density[0]}${material.density[1] === material.density[0] ? '' : ` to ${material.density[1]}`}`,
+    ),
   ]);
   const isMaterial = materials.some(([id]) => id === chosen);
   if (!page.mayWrite)
@@ -92,7 +96,7 @@ export function RunChoices({ page, evaluated, onWrite }: NotesProps): ReactNode 
       <OneLine
         label={OWN_VALUE}
         standing={isMaterial ? '' : chosen}
-        placeholder="8.80"
+        placeholder={numerals('8.80')}
         onWrite={(value) => onWrite('accepted', value)}
       />
       {observed.map((quantity) => (

@@ -1,3 +1,4 @@
+import { useNumerals } from '../../numbers/decimal-mark.ts';
 import type { RunPage, ToolChoice } from '@green-beam/contract';
 import {
   namedToolText,
@@ -56,6 +57,7 @@ interface TrialProps extends Writing {
 
 function Trial({ page, row, columns, onWrite, onWorking }: TrialProps): ReactNode {
   const { trial, cells, excluded } = row;
+  const numerals = useNumerals();
   const written = Object.values(cells).some((cell) => cell.kind === 'reading' || cell.kind === 'unusable');
   return (
     <tr className={`border-b border-hairline ${excluded ? 'text-muted' : ''}`}>
@@ -77,7 +79,7 @@ function Trial({ page, row, columns, onWrite, onWorking }: TrialProps): ReactNod
               <button
                 type="button"
                 className="min-h-11"
-                aria-label={`${label}, ${cell.text}: show the working`}
+                aria-label={`${label}, ${numerals(cell.text)}: show the working`}
                 onClick={() => onWorking(trial, id)}
               >
                 <CellShown cell={cell} people={page.people} />

@@ -59,7 +59,7 @@ export function TapeLine({
         aria-label={`Line ${number}`}
         aria-invalid={mistake !== null}
         aria-describedby={mistake ? messageId : undefined}
-        placeholder={number === 1 ? 'm = 24.31 g' : 'a number, a calculation, a name ='}
+        placeholder={number === 1 ? numerals('m = 24.31 g') : 'a number, a calculation, a name ='}
         autoComplete="off"
         autoCapitalize="off"
         spellCheck={false}

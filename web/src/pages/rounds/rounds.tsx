@@ -1,3 +1,4 @@
+import { useNumerals } from '../../numbers/decimal-mark.ts';
 import type { SetRoundProgress, SetRoundShown } from '@green-beam/contract';
 import { practiceSlipById, SKILLS, subjectById, type Subject } from '@green-beam/core';
 import { format } from 'date-fns';
@@ -99,6 +100,7 @@ function SetRound({
   readonly round: SetRoundShown;
   readonly onWithdraw: () => void;
 }): ReactNode {
+  const numerals = useNumerals();
   const [open, setOpen] = useState(false);
   const finished = round.progress.filter((one) => one.finishedAt !== null).length;
   const begun = round.progress.filter((one) => one.done > 0).length - finished;
@@ -117,7 +119,7 @@ function SetRound({
           {finished} of {round.progress.length} finished{begun > 0 ? `, ${begun} under way` : ''}
         </span>
       </div>
-      <p className="text-muted">{conditions(round)}</p>
+      <p className="text-muted">{numerals(conditions(round))}</p>
       <div className="-ml-5 flex flex-wrap">
         {round.onPaper && !round.withdrawn && (
           <Link to={`/rounds/${round.id}/print`} className={buttonClass('quiet')}>

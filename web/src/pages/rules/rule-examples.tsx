@@ -1,3 +1,4 @@
+import { useNumerals } from '../../numbers/decimal-mark.ts';
 import { expectedReading, instrumentById, readingTask, type HouseRules } from '@green-beam/core';
 import type { ReactNode } from 'react';
 import { MeasuredNumber } from '../../numbers/measured-number.tsx';
@@ -15,6 +16,7 @@ const EXAMPLES: readonly { readonly tool: string; readonly situation: { value: n
 
 /** What the rules make of a few readings, while they are being chosen. */
 export function RuleExamples({ rules }: { readonly rules: HouseRules }): ReactNode {
+  const numerals = useNumerals();
   return (
     <aside aria-label="Examples" className="self-start border-l border-hairline pl-6 wide:sticky wide:top-6">
       <h2 className="text-lg font-bold">By these rules</h2>
@@ -25,15 +27,19 @@ export function RuleExamples({ rules }: { readonly rules: HouseRules }): ReactNo
           return (
             <div key={tool + String(difference)} className="border-t border-hairline py-2">
               <dt className="text-small text-muted">
-                {instrumentById(tool).name}
-                {difference
-                  ? `, from ${situation.from ?? 0} to ${situation.value} mL`
-                  : `, ${situation.value} ${instrumentById(tool).unit}`.replace('-', '−')}
+                {numerals(
+                  instrumentById(tool).name +
+                    (difference
+                      ? `, from ${situation.from ?? 0} to ${situation.value} mL`
+                      : `, ${situation.value} ${instrumentById(tool).unit}`.replace('-', '−')),
+                )}
               </dt>
               <dd className="flex items-baseline justify-between">
                 <MeasuredNumber text={text} unit={unit} className="text-xl" />
                 <span className="font-mono text-small text-muted">
-                  {accepts[0] === accepts[1] ? 'only this' : `${accepts[0]} to ${accepts[1]}`.replaceAll('-', '−')}
+                  {accepts[0] === accepts[1]
+                    ? 'only this'
+                    : numerals(`${accepts[0]} to ${accepts[1]}`.replaceAll('-', '−'))}
                 </span>
               </dd>
             </div>

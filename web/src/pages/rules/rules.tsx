@@ -1,3 +1,4 @@
+import { useNumerals } from '../../numbers/decimal-mark.ts';
 import type { RulesShown } from '@green-beam/contract';
 import { contradictionIn, PRESETS, RULE_CHOICES, SKILLS, type Estimate, type HouseRules } from '@green-beam/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
@@ -26,6 +27,7 @@ interface RowProps {
 }
 
 function Row({ label, value, options, changed, error, onChange }: RowProps): ReactNode {
+  const numerals = useNumerals();
   return (
     <label className="grid items-center gap-x-4 border-t border-hairline py-1 sm:grid-cols-[17rem_minmax(0,1fr)]">
       <span className={changed ? 'font-semibold' : 'text-muted'}>{label}</span>
@@ -38,7 +40,7 @@ function Row({ label, value, options, changed, error, onChange }: RowProps): Rea
         >
           {options.map(([code, words]) => (
             <option key={code} value={code}>
-              {words}
+              {numerals(words)}
             </option>
           ))}
         </select>

@@ -1,3 +1,4 @@
+import { useNumerals } from '../../../numbers/decimal-mark.ts';
 import { instrumentById } from '@green-beam/core';
 import { useCallback, useLayoutEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
@@ -32,6 +33,7 @@ export function TaskView({ task, source, of, onNext }: TaskViewProps): ReactNode
   const closed = last?.closed ?? false;
   const steps = useReveal(last?.verdict === 'sound' ? null : (last?.answer?.reveal ?? null));
   const { name } = instrumentById(task.picture.instrumentId);
+  const numerals = useNumerals();
 
   // With the picture that shows it: whatever the focus brings into sight does not move a moment later.
   useLayoutEffect(() => {
@@ -71,7 +73,7 @@ export function TaskView({ task, source, of, onNext }: TaskViewProps): ReactNode
       <div className="mx-auto w-full min-w-0 wide:max-w-[max(34rem,calc((100vh-15.5rem)*1.4))]">
         <ToolStage
           picture={picture}
-          name={name}
+          name={numerals(name)}
           sight={sight}
           state={state}
           handling={handling}

@@ -1,3 +1,4 @@
+import { useNumerals } from '../../../numbers/decimal-mark.ts';
 import { completeRules, pictureOf, plainTask, toolFamilies, type Picture, type ToolFamily } from '@green-beam/core';
 import { useMemo, type ReactNode } from 'react';
 import { Link } from 'react-router';
@@ -36,6 +37,7 @@ function Family({
   standing,
   tick,
 }: { readonly family: ToolFamily } & Pick<ShelfProps, 'standing' | 'tick'>): ReactNode {
+  const numerals = useNumerals();
   const picture = useMemo(() => pictureFor(family), [family]);
   const { id, name, tools } = family;
   const several = tools.length > 1;
@@ -69,12 +71,12 @@ function Family({
       <ul>
         {tools.map((tool) => (
           <li key={tool.id} className="flex min-h-11 items-center gap-x-3 border-b border-hairline">
-            {tick?.(tool.id, tool.name)}
+            {tick?.(tool.id, numerals(tool.name))}
             <Link
               to={`/bench/${tool.id}`}
               className="py-2 underline decoration-hairline decoration-2 underline-offset-4"
             >
-              {capital(tool.name)}
+              {numerals(capital(tool.name))}
             </Link>
             <span className="ml-auto text-right text-small text-muted">{standing(tool.id, [tool.id])}</span>
           </li>

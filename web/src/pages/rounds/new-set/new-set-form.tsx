@@ -1,3 +1,4 @@
+import { DecimalMark, useNumerals, withMark } from '../../../numbers/decimal-mark.ts';
 import { newSetRound, type NewSetRound, type SetRoundShown } from '@green-beam/contract';
 import {
   completeRules,
@@ -10,7 +11,7 @@ import {
 } from '@green-beam/core';
 import { yupResolver } from '@hookform/resolvers/yup';
 import { useQuery, type UseMutationResult } from '@tanstack/react-query';
-import { useEffect, useMemo, useState, type ReactNode } from 'react';
+import { useContext, useEffect, useMemo, useState, type ReactNode } from 'react';
 import { useForm } from 'react-hook-form';
 import { ask } from '../../../api/request.ts';
 import { useHouseRules } from '../../../rules/house-rules.ts';
@@ -55,6 +56,8 @@ export function NewSetForm({ classId, change, onDone }: NewSetFormProps): ReactN
     },
   });
   const { errors, dirtyFields } = formState;
+  const numerals = useNumerals();
+  const mark = useContext(DecimalMark);
   const [families, setFamilies] = useState<readonly string[]>([]);
   const [kinds, setKinds] = useState<readonly string[]>([]);
   const [aims, chosen, onPaper, toolIds, preset] = watch(['aims', 'studentIds', 'onPaper', 'toolIds', 'preset']);
@@ -82,8 +85,8 @@ export function NewSetForm({ classId, change, onDone }: NewSetFormProps): ReactN
   const hasOwnTitle = dirtyFields.title ?? false;
   useEffect(() => {
     const named = tools.filter(({ id }) => toolIds.includes(id));
-    if (!hasOwnTitle) setValue('title', suggestedTitle(named.length > 0 ? kinds : subjectIds, named));
-  }, [hasOwnTitle, subjectIds, kinds, toolIds, tools, setValue]);
+    if (!hasOwnTitle) setValue('title', withMark(suggestedTitle(named.length > 0 ? kinds : subjectIds, named), mark));
+  }, [hasOwnTitle, subjectIds, kinds, toolIds, tools, mark, setValue]);
   const choose = (chosenFamilies: readonly string[], chosenKinds: readonly string[]): void => {
     setFamilies(chosenFamilies);
     setKinds(chosenKinds);
@@ -225,7 +228,7 @@ export function NewSetForm({ classId, change, onDone }: NewSetFormProps): ReactN
               legend="Your own tools, with the zero errors they have"
               options={tools.map(({ id, code, instrumentId }) => ({
                 id,
-                name: `${code}, ${instrumentById(instrumentId).name}`,
+                name: numerals(`${code}, ${instrumentById(instrumentId).name}`),
               }))}
               chosen={toolIds}
               onChange={(ids) => {
