@@ -83,7 +83,7 @@ test('a round on paper: sheets with a key as PDF, typed in by code, diagnosed li
   expect(text(letter)).not.toContain('For the teacher only');
 
   await enterAs(page, 'student');
-  await page.getByRole('link', { name: `Type in sheet ${own.code}` }).click();
+  await page.getByRole('link', { name: `Enter answers of sheet ${own.code}` }).click();
   await expect(page.getByRole('heading', { name: 'Three cylinders on paper', level: 1 })).toBeVisible();
   const [right] = own.readings.map(({ picture }) => readPicture(picture as LiquidColumnPicture).text);
   const lines = page.getByRole('textbox');

@@ -14,8 +14,8 @@ test('a visitor takes the micrometer off the shelf; what was begun waits as it w
   await expect(page.getByText('Reading 1 of 10').filter({ visible: true })).toBeVisible();
 
   // Two readings are shown, and the tool is put aside for another one.
-  for (let reading = 1; reading <= 2; reading += 1) {
-    await page.getByRole('textbox').filter({ visible: true }).fill('1 mm');
+  for (let done = 1; done <= 2; done += 1) {
+    await page.getByRole('textbox', { name: reading }).filter({ visible: true }).fill('1 mm');
     await page.getByRole('button', { name: 'Check' }).click();
     await page.getByRole('button', { name: 'Show me' }).click();
     await page.getByRole('button', { name: 'Next reading' }).click();
@@ -46,7 +46,7 @@ test('a link leads to its tool, for a visitor and for a teacher; one that names 
 
 test('a student puts a round aside and goes on with it later; the shelf says how far it has come', async ({ page }) => {
   await enterAs(page, 'student', '/bench/clock');
-  await page.getByRole('textbox').fill('1:00:00');
+  await page.getByRole('textbox', { name: reading }).fill('1:00:00');
   await page.getByRole('button', { name: 'Check' }).click();
   await page.getByRole('button', { name: 'Show me' }).click();
   await page.getByRole('button', { name: 'Next reading' }).click();

@@ -183,7 +183,7 @@ test('a hydrometer: the ranges are tried from the lightest up, and a heavy one f
   await page.getByRole('button', { name: '1.00–1.10' }).click();
   await expect(page.getByText('It has sunk')).toBeVisible();
   await page.getByRole('button', { name: '0.70–0.80' }).click();
-  await expect(page.getByText('rides with all of its scale above')).toBeVisible();
+  await expect(page.getByText('All of its scale is above the liquid')).toBeVisible();
   await page.getByRole('button', { name: '0.90–1.00' }).click();
   await levelTheEye(page);
   await answer(page, `${writtenOn(picture, readAt(picture, picture.surfaceY))} g/mL`);

@@ -51,7 +51,7 @@ export async function seedSetRounds(now: Date): Promise<void> {
       hints: false,
       onPaper: true,
       dueAt: setHours(startOfDay(addDays(now, 2)), 9),
-      createdAt: subDays(now, 1),
+      createdAt: subDays(now, 2),
     },
     {
       ...base,

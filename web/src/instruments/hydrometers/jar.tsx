@@ -1,4 +1,5 @@
 import { useId, type ReactNode } from 'react';
+import { useTyping } from '../../ui/typing.ts';
 import { useNarrow } from '../../ui/use-narrow.ts';
 import { Layer, Stage } from '../layers.tsx';
 import { Light } from '../light.tsx';
@@ -18,6 +19,8 @@ const JAR = { halfWidth: 34, height: 318, surface: 92 };
 const WALL = 2.4;
 const FOOT = 52;
 const HIGH = 22;
+/** What is left of the stage while a reading is typed on a phone: the surface, and what floats in it. */
+const TYPED = { from: 110, to: 420 };
 /** Shot in the foot of a float, from its axis and above its end. */
 const BALLAST = [
   [-4.2, 14],
@@ -39,6 +42,7 @@ export function Jar({ picture, float }: JarProps): ReactNode {
   const scale = 1.42;
   const x = box.x + box.width / 2;
   const id = useId();
+  const typing = useTyping();
   const { halfWidth, height, surface } = JAR;
   // The liquid has climbed the wall a little.
   const liquid = `M${-halfWidth} ${surface - 2.5}Q${-halfWidth + 2} ${surface} ${-halfWidth + 6} ${surface}H${halfWidth - 6}Q${halfWidth - 2} ${surface} ${halfWidth} ${surface - 2.5}V${height}H${-halfWidth}Z`;
@@ -49,7 +53,7 @@ export function Jar({ picture, float }: JarProps): ReactNode {
         ? `A jar of ${picture.liquid}. The hydrometer rides with all of its scale above the liquid`
         : `A jar of ${picture.liquid}. The hydrometer has sunk to the bottom`;
   return (
-    <Stage box={box} label={label}>
+    <Stage box={box} part={typing ? TYPED : undefined} label={label}>
       <Layer box={box}>
         <g transform={`translate(${x} 92) scale(${scale})`} strokeLinejoin="round">
           {float !== null && float < FLOATS && (

@@ -1,4 +1,5 @@
 import { memo, useId, type ReactNode } from 'react';
+import { useNumerals } from '../../../numbers/decimal-mark.ts';
 import { printedWidth } from '../geometry.ts';
 import type { Upright } from '../look.ts';
 
@@ -41,6 +42,7 @@ export const WholeTool = memo(function WholeTool({ picture, scale, shown, markAt
   const every = stepBetween(picture.marks, scale, ROOM.line);
   const lines = picture.marks.filter((_, i) => i % every === 0);
   const labels = sparseLabels(picture, scale);
+  const numerals = useNumerals();
   return (
     <g>
       <clipPath id={id}>
@@ -81,7 +83,7 @@ export const WholeTool = memo(function WholeTool({ picture, scale, shown, markAt
           fill="var(--color-ink)"
           className="font-mono"
         >
-          {label?.replace('-', '−')}
+          {label === null ? '' : numerals(label.replace('-', '−'))}
         </text>
       ))}
       <rect

@@ -74,7 +74,7 @@ function Verdict({ result, task }: { readonly result: AttemptResult; readonly ta
         <Findings
           result={result}
           record="The value is right. The way it is written is not right yet."
-          unexplained="This is not the right answer. No known slip explains it. Go through it again, step by step."
+          unexplained="This is not the right answer. Go through it again, step by step."
         />
       )}
       {result.answer && <RightAnswer answer={result.answer} shown={task.picture} given={result.verdict === 'sound'} />}
