@@ -61,7 +61,7 @@ export function SortableTable<Row extends { readonly id: string }>({
                   <th
                     key={header.id}
                     scope="col"
-                    className={`pr-4 align-bottom text-small font-semibold ${STAYS} ${isTall ? STAYS_ON_TOP : ''}`}
+                    className={`${isTall ? 'pr-2' : 'pr-4'} align-bottom text-small font-semibold ${STAYS} ${isTall ? STAYS_ON_TOP : ''}`}
                     aria-sort={WAYS[way]}
                   >
                     {column.getCanSort() ? (

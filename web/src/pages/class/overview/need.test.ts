@@ -1,6 +1,6 @@
 import type { BoardCell, BoardRow, Lately } from '@green-beam/contract';
 import { describe, expect, it } from 'vitest';
-import { byNeed, mostShared, quietFor, toVisit } from './need.ts';
+import { byNeed, mostShared, quietFor, toVisit, weakest } from './need.ts';
 
 const NOW = new Date(2026, 4, 12, 10, 30).getTime();
 
@@ -51,6 +51,22 @@ describe('who needs the teacher', () => {
     ['who never began', { lastSeen: null, underWay: true }, null],
   ])('is quiet or not, %s', (_when, lately, minutes) => {
     expect(quietFor(row('Hana', [], lately), NOW)).toBe(minutes);
+  });
+});
+
+describe('the skill that needs work most', () => {
+  const often = (sound: number, skill = 'burettes'): BoardCell => ({
+    ...cell(skill, sound, 10),
+    slips: [{ id: 'upside-down', count: 3, lastSeen: ago(1) }],
+  });
+
+  it.each([
+    ['nothing is weak', [often(6)], null],
+    ['it is too early to say', [{ ...often(0), readings: 4 }], null],
+    ['no slip is made often', [cell('burettes', 1, 10, [['upside-down', 1]])], null],
+    ['two are weak', [often(5), often(3, 'rulers')], 'rulers'],
+  ])('when %s', (_when, skills, skill) => {
+    expect(weakest(row('Amara', skills))?.skill ?? null).toBe(skill);
   });
 });
 

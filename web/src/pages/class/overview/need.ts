@@ -11,6 +11,19 @@ export function partRight({ readings, sound }: BoardCell): number | null {
   return readings < ENOUGH_ITEMS ? null : sound / readings;
 }
 
+/** Below this part of right first tries a skill needs work, and a slip that was made so often is worth naming. */
+const NEEDS_WORK = 0.6;
+const OFTEN = 3;
+
+/** The skill that needs work most, with a slip behind it; null when there is none. */
+export function weakest({ skills }: BoardRow): BoardCell | null {
+  const weak = skills.flatMap((cell) => {
+    const part = partRight(cell);
+    return part !== null && part < NEEDS_WORK && (cell.slips[0]?.count ?? 0) >= OFTEN ? [{ cell, part }] : [];
+  });
+  return weak.sort((a, b) => a.part - b.part)[0]?.cell ?? null;
+}
+
 /** For how many minutes somebody has been quiet in the middle of a round; null when nothing is the matter. */
 export function quietFor({ lately }: BoardRow, now: number): number | null {
   if (!lately.underWay || lately.lastSeen === null) return null;

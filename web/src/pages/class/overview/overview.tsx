@@ -8,7 +8,7 @@ import { ask } from '../../../api/request.ts';
 import { Failed, Loading } from '../../../ui/notice.tsx';
 import { SortableTable } from '../../../ui/sortable-table.tsx';
 import { useNow } from '../../../ui/use-now.ts';
-import { byNeed, partRight } from './need.ts';
+import { byNeed, partRight, weakest } from './need.ts';
 import { SkillCell } from './skill-cell.tsx';
 import { SkillDetails, type OpenedCell } from './skill-details.tsx';
 import { WhatToDo } from './what-to-do.tsx';
@@ -20,6 +20,16 @@ const column = createColumnHelper<BoardRow>();
 
 function cellOf(row: BoardRow, skill: string): BoardCell | undefined {
   return row.skills.find((one) => one.skill === skill);
+}
+
+/** So many columns a slip that is written out reaches over. */
+const ROOM_FOR_SLIP = 4;
+
+/** Where long words of a heading can be parted: all the skills have to stand beside each other. */
+const PARTED = /(Gradu|Volu|glass|Thermo|Hydro|Micro|Calcu|Conver)(?=[a-z])/g;
+
+function parted(name: string): string {
+  return name.replace(PARTED, '$1\u00AD');
 }
 
 function columnsFor(skills: readonly (typeof SKILLS)[number][], onOpen: (opened: OpenedCell) => void) {
@@ -35,7 +45,7 @@ function columnsFor(skills: readonly (typeof SKILLS)[number][], onOpen: (opened:
         </Link>
       ),
     }),
-    ...skills.map(({ id, name }) =>
+    ...skills.map(({ id, name }, place) =>
       column.accessor(
         (row) => {
           const cell = cellOf(row, id);
@@ -43,13 +53,16 @@ function columnsFor(skills: readonly (typeof SKILLS)[number][], onOpen: (opened:
         },
         {
           id,
-          header: name,
+          header: parted(name),
           cell: ({ row: { original: row } }) => {
             const cell = cellOf(row, id);
             return (
               <SkillCell
                 cell={cell}
                 label={`${row.label}, ${name}`}
+                slipTo={
+                  !cell || weakest(row) !== cell ? null : place + ROOM_FOR_SLIP < skills.length ? 'right' : 'left'
+                }
                 onOpen={(from) => cell && onOpen({ row, skillName: name, cell, from })}
               />
             );
@@ -70,7 +83,7 @@ function BoardTable({ rows }: { readonly rows: BoardRow[] }): ReactNode {
         rows={rows}
         columns={columns}
         isTall
-        cellClass="pr-3 align-top min-w-20 first:min-w-0 first:pr-5"
+        cellClass="pr-2 align-top min-w-14 first:min-w-0 first:pr-4"
       />
       {opened && <SkillDetails opened={opened} onClose={() => setOpened(null)} />}
     </>

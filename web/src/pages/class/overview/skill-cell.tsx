@@ -3,14 +3,12 @@ import { practiceSlipById } from '@green-beam/core';
 import type { ReactNode } from 'react';
 import { partRight } from './need.ts';
 
-/** Below this part of right first tries, the commonest slip stands under the bar, if it was made often enough. */
-const NEEDS_WORK = 0.6;
-const OFTEN = 3;
-
 interface SkillCellProps {
   readonly cell: BoardCell | undefined;
   /** What the bar is about, for who does not see it. */
   readonly label: string;
+  /** The side to which the commonest slip is written out under the bar; null where it is not. */
+  readonly slipTo: 'left' | 'right' | null;
   readonly onOpen: (from: HTMLElement) => void;
 }
 
@@ -19,7 +17,7 @@ function inWords({ sound, readings }: BoardCell, part: number | null): string {
 }
 
 /** How much of a skill was right at the first try, as a bar; under it the commonest slip of who needs help. */
-export function SkillCell({ cell, label, onOpen }: SkillCellProps): ReactNode {
+export function SkillCell({ cell, label, slipTo, onOpen }: SkillCellProps): ReactNode {
   if (!cell) {
     return (
       <span className="block pt-1.5 text-muted">
@@ -40,12 +38,14 @@ export function SkillCell({ cell, label, onOpen }: SkillCellProps): ReactNode {
       <span className="sr-only">
         {label}: {inWords(cell, part)}.
       </span>
-      <span className={`block h-2.5 w-12 ${part === null ? 'border border-muted/60' : 'bg-hairline/70'}`}>
+      <span className={`block h-2.5 w-11 ${part === null ? 'border border-muted/60' : 'bg-hairline/70'}`}>
         {part !== null && <span className="block h-full bg-ink" style={{ width: `${100 * part}%` }} />}
       </span>
-      {part !== null && part < NEEDS_WORK && worst && worst.count >= OFTEN && (
-        <span className="mt-1 block text-[0.8125rem] leading-tight text-slip">
-          {practiceSlipById(worst.id).name} <span className="font-mono">{worst.count}</span>
+      {slipTo !== null && worst && (
+        <span
+          className={`mt-1 flex w-11 text-[0.8125rem] leading-tight whitespace-nowrap text-slip ${slipTo === 'left' ? 'justify-end' : ''}`}
+        >
+          {practiceSlipById(worst.id).name}&nbsp;<span className="font-mono">{worst.count}</span>
         </span>
       )}
     </button>
