@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import { Failed, Loading } from '../ui/notice.tsx';
 import { AttemptList } from './attempt-list.tsx';
-import { useSetRounds } from './rounds/set-rounds.ts';
+import { useSetRounds } from './use-set-rounds.ts';
 import { SetRoundsDone } from './set-rounds-done.tsx';
 import { SkillLines } from './skill-lines.tsx';
 import { useRecord } from './use-record.ts';

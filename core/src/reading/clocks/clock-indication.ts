@@ -41,7 +41,7 @@ export function clockResolution({ division }: Clock): Resolution {
   return { ...resolutionOf(division, 'displayed'), step: division, place: 0, onClock: true };
 }
 
-export const CLOCK_WORDS = {
+const CLOCK_WORDS = {
   digit: 'This clock shows seconds, and a time is written as far as the clock shows it.',
   zero: 'A clock shows two digits for the seconds, zeros too.',
 };

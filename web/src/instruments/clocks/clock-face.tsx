@@ -2,7 +2,7 @@ import type { ClockView } from '@green-beam/core';
 import type { ReactNode } from 'react';
 
 /** Radius of the dial’s outer circle of lines, in the units of its drawing. */
-export const DIAL = 100;
+const DIAL = 100;
 
 const LINES = Array.from({ length: 60 }, (_, line) => line);
 const NUMBERS = Array.from({ length: 12 }, (_, i) => i + 1);

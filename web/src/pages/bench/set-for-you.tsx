@@ -2,7 +2,7 @@ import type { SetRoundShown } from '@green-beam/contract';
 import { format, isPast } from 'date-fns';
 import { useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
-import { useSetRounds } from '../rounds/set-rounds.ts';
+import { useSetRounds } from '../use-set-rounds.ts';
 
 function isOpen({ progress }: SetRoundShown): boolean {
   return progress.some((one) => one.finishedAt === null);

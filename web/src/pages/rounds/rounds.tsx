@@ -9,7 +9,7 @@ import { Confirm } from '../../ui/confirm.tsx';
 import { Field } from '../../ui/field.tsx';
 import { Failed, Loading } from '../../ui/notice.tsx';
 import { NewSetForm } from './new-set/new-set-form.tsx';
-import { useSetRoundChange, useSetRounds } from './set-rounds.ts';
+import { useSetRoundChange, useSetRounds } from '../use-set-rounds.ts';
 
 /** A tool is called as it is, a kind of exercise as a topic. */
 function inASentence({ name, domain }: Subject): string {

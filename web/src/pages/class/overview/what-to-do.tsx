@@ -3,7 +3,7 @@ import { practiceSlipById, toolFamilies } from '@green-beam/core';
 import { format } from 'date-fns';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
-import { useSetRounds } from '../../rounds/set-rounds.ts';
+import { useSetRounds } from '../../use-set-rounds.ts';
 import { mostShared, quietFor, toVisit, type SharedSlip } from './need.ts';
 
 const NAMED = 3;

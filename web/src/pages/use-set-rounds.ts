@@ -1,6 +1,6 @@
 import type { NewSetRound, SetRoundShown } from '@green-beam/contract';
 import { useMutation, useQuery, useQueryClient, type UseMutationResult } from '@tanstack/react-query';
-import { ask } from '../../api/request.ts';
+import { ask } from '../api/request.ts';
 
 const keyOf = (classId: string): readonly unknown[] => ['set-rounds', classId];
 
