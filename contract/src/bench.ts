@@ -48,7 +48,7 @@ export interface BenchRound {
   readonly title: string | null;
   /** What it was drawn from; none for a mix of the tools the class has met. */
   readonly subjectIds: readonly string[];
-  /** What it is judged by: the class’s rules when it was drawn, or a school of thought of its own. */
+  /** What it is judged by: the class’s rules when it was drawn, or a method of its own. */
   readonly rules: RulesShown;
   readonly tasks: readonly BenchTask[];
   /** Readings already taken, in divisions from the true value; only of closed tasks. */

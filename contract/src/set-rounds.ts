@@ -31,7 +31,7 @@ export const newSetRound = object({
       (value: string | null | undefined) => value === null || value === undefined || !Number.isNaN(Date.parse(value)),
     ),
   studentIds: array().of(string().uuid('That is not a student.').required()).max(200).nullable().default(null),
-  /** Id of a school of thought this round is read by; none means the class’s own rules. */
+  /** Id of a method this round is read by; none means the class’s own rules. */
   preset: string().max(60).nullable().default(null),
   /** Printed and read from paper, with one try and no hints, rather than on the bench. */
   onPaper: boolean().default(false),

@@ -100,7 +100,7 @@ describe('a round that is set', () => {
     expect((await begin(student, id)).status).toBe(201);
   });
 
-  it('can have a school of thought of its own, which changes nothing for the class', async () => {
+  it('can have a method of its own, which changes nothing for the class', async () => {
     const before = (await teacher.get(url('/rules'))).body;
     const shown = await set({ title: 'Halves', subjectIds: ['cylinder-50'], aims: [], preset: 'half-a-division' });
     expect(shown.rulesName).toBe('Half a division');

@@ -57,7 +57,7 @@ describe('completing rules', () => {
 });
 
 describe('presets', () => {
-  it('are the three named schools, each complete', () => {
+  it('are the three named methods, each complete', () => {
     expect(PRESETS.map((preset) => preset.name)).toEqual(['Estimate one digit', 'Half a division', 'Least count']);
     for (const { rules } of PRESETS) expect(completeRules(rules)).toEqual(rules);
     expect(PRESETS[0]!.rules).toEqual(DEFAULT_RULES);

@@ -31,7 +31,7 @@ export const RULE_CHOICES = {
 type Chosen = { readonly [Rule in keyof typeof RULE_CHOICES]: (typeof RULE_CHOICES)[Rule][number] };
 export type Estimate = Chosen['estimate'];
 
-/** The school of thought a class works by: one immutable object, stored with whatever was judged by it. */
+/** The method a class works by: one immutable object, stored with whatever was judged by it. */
 export interface HouseRules extends Chosen {
   /** The percent error a class calls good. */
   readonly goodPercentError: number;
@@ -62,7 +62,7 @@ export const DEFAULT_RULES: HouseRules = Object.freeze({
   quotedFactors: [],
 });
 
-/** The named schools a class can start from. */
+/** The named methods a class can start from. */
 export const PRESETS: readonly { readonly id: string; readonly name: string; readonly rules: HouseRules }[] = [
   { id: 'estimate-one-digit', name: 'Estimate one digit', rules: DEFAULT_RULES },
   {

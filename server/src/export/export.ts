@@ -1,5 +1,6 @@
 import { CORE_VERSION } from '@green-beam/core';
 import { labelOf } from '../auth/labels.ts';
+import { metTools } from '../bench/met-tools.ts';
 import { isFor } from '../bench/set-rounds.ts';
 import { Attempt, Round, SetRound, Task } from '../models/bench.ts';
 import { Tool, ToolNoteRow } from '../models/cabinet.ts';
@@ -85,12 +86,13 @@ async function roundsOf(classId: string, personId: string): Promise<unknown[]> {
     where: { classId, personId },
     order: [['position', 'ASC']],
   });
-  return rounds.map(({ id, setRoundId, sheetCode, subjectIds, createdAt }) => ({
+  return rounds.map(({ id, setRoundId, sheetCode, subjectIds, createdAt, takenUpAt }) => ({
     id,
     setRoundId,
     sheetCode,
     subjectIds,
     at: createdAt,
+    takenUpAt,
     tasks: tasks.filter((task) => task.roundId === id).map((task) => task.id),
   }));
 }
@@ -225,6 +227,7 @@ export async function exportClass(schoolClass: SchoolClass): Promise<Record<stri
     class: { id: schoolClass.id, name: schoolClass.name },
     students: await Promise.all(students.map(studentPart)),
     setRounds: await setRoundsPart(schoolClass.id),
+    metTools: metTools(schoolClass),
     cabinet: await cabinetPart(schoolClass.id),
     houseRules: await rulesPart(schoolClass.id),
     runs: await runsOf(

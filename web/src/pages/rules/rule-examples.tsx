@@ -3,7 +3,7 @@ import { expectedReading, instrumentById, readingTask, type HouseRules } from '@
 import type { ReactNode } from 'react';
 import { MeasuredNumber } from '../../numbers/measured-number.tsx';
 
-/** Points on scales whose reading depends on the school of thought. */
+/** Points on scales whose reading depends on the method. */
 const EXAMPLES: readonly { readonly tool: string; readonly situation: { value: number; from?: number } }[] = [
   { tool: 'cylinder-50', situation: { value: 37.43 } },
   { tool: 'cylinder-500', situation: { value: 263 } },

@@ -228,7 +228,7 @@ function Editor({ classId, present, unfolded, onUnfold, onSaved }: EditorProps):
   );
 }
 
-/** The class’s school of thought, stated once; everything follows it. */
+/** The class’s method, chosen once; everything follows it. */
 export default function Rules({ classId }: { readonly classId: string | null }): ReactNode {
   const { rules, error } = useHouseRules(classId);
   // What is being changed stays on the page, whatever a colleague saves meanwhile.
