@@ -74,7 +74,7 @@ export function Onward({ work, what, isLast, nextRef, ready = true, onCheck, onN
   const closed = last?.closed ?? false;
   const tried = last !== null && last.verdict !== 'unreadable';
   return (
-    <div className="typing:mt-2 mt-6 flex flex-wrap gap-3">
+    <div className="typing:mt-2 mt-4 flex flex-wrap gap-3">
       {closed || notChecked ? (
         <Button ref={nextRef} onClick={onNext}>
           {!closed ? `Go on to the next ${what}` : isLast ? 'Finish the round' : `Next ${what}`}

@@ -84,7 +84,7 @@ export function TaskView({ task, source, of, onNext }: TaskViewProps): ReactNode
           rightPath={steps}
         />
       </div>
-      <section className="typing:flex typing:flex-col pb-6 wide:pt-6" aria-label="The question">
+      <section className="typing:flex typing:flex-col pb-2 wide:pt-1" aria-label="The question">
         <p className="typing:hidden flex flex-wrap justify-between gap-x-4 text-small font-semibold text-muted">
           <span>
             {progressOf('Reading', task, of, reading)}
@@ -127,7 +127,7 @@ export function TaskView({ task, source, of, onNext }: TaskViewProps): ReactNode
           onCheck={check}
           onNext={onNext}
         />
-        <div className="typing:order-1 mt-4 -ml-5 flex flex-wrap">
+        <div className="typing:order-1 mt-2 -ml-5 flex flex-wrap">
           {view.hasLoupe && (
             <Button look="quiet" aria-pressed={loupe} onClick={toggleLoupe}>
               Loupe
