@@ -110,10 +110,7 @@ test('the overview stands on one screen: what to do now, then who needs the teac
   await expect(page.getByRole('dialog')).toHaveCount(0);
 });
 
-/** What is left of a phone’s page while its keyboard is open, in pixels. */
-const ABOVE_THE_KEYBOARD = 430;
-
-for (const tool of [
+const ONE_OF_EACH = [
   'ruler-millimetre',
   'cylinder-50',
   'beaker-250',
@@ -128,7 +125,22 @@ for (const tool of [
   'beam-balance-hundredth',
   'digital-balance-tenth',
   'clock',
-])
+];
+
+test('a teacher’s bench is one screen high, whatever the tool', async ({ page }) => {
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await signIn(page, 'teacher');
+  for (const tool of ONE_OF_EACH) {
+    await page.goto(`/bench/${tool}`);
+    await expect(page.getByRole('textbox', { name: reading })).toBeVisible();
+    expect([tool, await page.evaluate(() => document.documentElement.scrollHeight)]).toEqual([tool, 800]);
+  }
+});
+
+/** What is left of a phone’s page while its keyboard is open, in pixels. */
+const ABOVE_THE_KEYBOARD = 430;
+
+for (const tool of ONE_OF_EACH)
   test(`${tool}: on a phone with its keyboard open, scale, question, field and Check are seen together`, async ({
     page,
   }) => {
