@@ -26,10 +26,10 @@ const BELIEVED: Record<string, RegExp> = {
   'planned-time-counts': /as planned|not the planned one/,
   'uncertainties-subtracted': /difference of the two|uncertainties cancel/,
   'repeats-prove-the-value': /proved/,
-  'same-value-same-claim': /say the same|all four digits|does not matter/,
+  'same-value-same-claim': /say the same|[Aa]ll four digits|does not matter/,
 };
 const TRUE =
-  /density of the whole|precise and not accurate|mean is accurate|three different claims|worked out with \d+ min \d+ s|at most by|only against a standard|shows only|cannot be told/;
+  /density of the whole|precise and not accurate|mean is accurate|three different things|worked out with \d+ min \d+ s|at most by|Only a standard mass|cannot be told/;
 
 describe('choosing a statement', () => {
   it.each(slipsIn('choose-statement'))('%s: is named first', (slip) => {
@@ -161,7 +161,7 @@ describe('spotting errors', () => {
   });
 
   it.each([
-    ['', 'Nothing is marked yet'],
+    ['', 'You have marked nothing yet'],
     ['7', '“7” is not'],
     ['7z', '“7z” is not'],
     ['99a', 'no cell 99'],
