@@ -92,7 +92,7 @@ test('a round on paper: sheets with a key as PDF, typed in by code, diagnosed li
   await page.reload();
   await expect(lines.nth(1)).toHaveValue('999 mL');
   await page.getByRole('button', { name: 'Save 2 answers' }).click();
-  await expect(page.getByText('sound', { exact: true })).toBeVisible();
+  await expect(page.getByText('correct', { exact: true })).toBeVisible();
   await expect(page.getByText('999 mL')).toHaveCSS('text-decoration-line', 'line-through');
 
   await teacher.goto('/rounds');
