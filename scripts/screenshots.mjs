@@ -89,26 +89,19 @@ const VIEWS = {
     await page.locator('.katex .cancel-lap').first().waitFor({ state: 'attached' });
   },
   practice: async (page) => {
-    // A density with all the digits that a calculator gives.
-    const given = (story, unit) => story.find((part) => typeof part !== 'string' && unit.test(part.unit));
-    const density = ({ story }) => {
-      const [mass, volume] = [given(story, /^g$/), given(story, /^(mL|cm\^?[3³])$/)];
-      return mass && volume && story.filter((part) => typeof part !== 'string').length === 2
-        ? String(Number((mass.text / volume.text).toPrecision(10)))
-        : '';
-    };
-    const { tasks } = await round(page, ['multiply-divide'], (picture) => density(picture).length > 9);
-    const wrong = density(tasks[0].picture);
-    const unit = given(tasks[0].picture.story, /^(mL|cm)/).unit;
+    // The volume of a rod with all the digits that a calculator gives.
+    const { tasks } = await round(page, ['multiply-divide'], ({ story }) => /rod is/.test(story[0]));
+    const [diameter, length] = tasks[0].picture.story.filter((part) => typeof part !== 'string');
+    const wrong = `${(Math.PI * (diameter.text / 2) ** 2 * length.text).toPrecision(9)} cm^3`;
     await page.goto('/numbers/practice');
     const answer = page.getByRole('textbox', { name: 'Your result, with its unit' });
     for (const then of [/second try next/, /the right result/]) {
-      await answer.fill(`${wrong} g/${unit}`);
+      await answer.fill(wrong);
       await answer.press('Enter');
       await page.getByText(then).waitFor();
     }
     await page.locator('.katex').first().waitFor();
-    await page.getByText(/^Why .* figures\?$/).click();
+    await page.getByText(/^Why /).first().click();
   },
   'spot-the-error': async (page) => {
     await round(page, ['spot-the-error'], ({ answered }) => answered.rows[2][3]?.startsWith('−'));
@@ -152,7 +145,7 @@ const VIEWS = {
     await page.getByLabel('Cylinders').check();
     await page.getByLabel('Burettes').check();
     await page.getByText('All slips that can happen here').waitFor();
-    await page.getByText(/^Loading/).waitFor({ state: 'hidden' });
+    await page.getByText('Loading the slips').waitFor({ state: 'hidden' });
     await page.getByRole('img', { name: 'The tool of the example' }).waitFor();
   },
   'rounds-on-paper': async (page) => {
