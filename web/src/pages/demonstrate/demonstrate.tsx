@@ -199,12 +199,12 @@ function Wall({ rules, onRead }: WallProps): ReactNode {
         </div>
         {readAs && <Aloud task={readAs} shown={shown} />}
       </main>
-      <footer className="flex flex-wrap items-center gap-x-4 gap-y-1 border-t border-hairline px-8 py-2">
+      <footer className="flex flex-wrap items-center gap-x-3 gap-y-1 border-t border-hairline px-8 py-2">
         <select
           aria-label="Tool"
           value={shown.toolId}
           onChange={(event) => again({ toolId: event.target.value, value: null })}
-          className="min-h-11 w-48 bg-surface px-2"
+          className="min-h-11 w-40 bg-surface px-2"
         >
           {DEMONSTRATED.map((tool) => (
             <option key={tool.id} value={tool.id}>
@@ -246,7 +246,7 @@ function Wall({ rules, onRead }: WallProps): ReactNode {
           aria-label="Slip"
           value={shown.slip ?? ''}
           onChange={(event) => change({ slip: event.target.value === '' ? null : event.target.value })}
-          className="min-h-11 w-52 bg-surface px-2"
+          className="min-h-11 w-40 bg-surface px-2"
         >
           <option value="">no slip</option>
           {slips.map((id) => (

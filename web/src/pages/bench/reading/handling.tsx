@@ -21,7 +21,7 @@ export function Handling({
       {cautions.length > 0 && !closed && (
         <details className="mt-2 text-small">
           <summary className="min-h-8 cursor-pointer font-semibold text-doubt">
-            Take care: {cautions[0]?.replace(/:.*|\.$/, '').toLowerCase()}
+            Take care: {cautions[0]?.replace(/[.:].*$/s, '').toLowerCase()}
           </summary>
           <ul className="mt-1 pl-4">
             {cautions.map((caution) => (
