@@ -129,6 +129,16 @@ const ONE_OF_EACH = [
   'clock',
 ];
 
+test('a teacher’s bench is one screen high, whatever the tool', async ({ page }) => {
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await signIn(page, 'teacher');
+  for (const tool of ONE_OF_EACH) {
+    await page.goto(`/bench/${tool}`);
+    await expect(page.getByRole('group').first()).toBeVisible();
+    await expect.poll(() => page.evaluate(() => document.documentElement.scrollHeight), { message: tool }).toBe(800);
+  }
+});
+
 /** What is left of a phone’s page while its keyboard is open, in pixels. */
 const ABOVE_THE_KEYBOARD = 430;
 
