@@ -110,7 +110,8 @@ function VisitorRoutes({ demo }: { readonly demo: boolean }): ReactNode {
 /** The whole interface: who is here decides which places there are. */
 export function App(): ReactNode {
   const { state, signedIn, failed } = useSession();
-  const classId = useCurrentClass(signedIn);
+  const { classId: known, error } = useCurrentClass(signedIn);
+  const classId = known ?? null;
   const { rules } = useRulesHere(classId);
   const personId = signedIn?.person.id ?? null;
   useEffect(() => outbox.open(personId), [personId]);
@@ -120,10 +121,8 @@ export function App(): ReactNode {
   return (
     <DecimalMark value={rules?.rules.decimalMark ?? 'point'}>
       {!fullWindow && <Header known={state !== undefined} signedIn={signedIn} classId={classId} />}
-      {!state && !failed && (
-        <div className="px-7">
-          <Loading what="your place" />
-        </div>
+      {(!state || known === undefined) && !failed && (
+        <div className="px-7">{error ? <Failed error={error} /> : <Loading what="your class" />}</div>
       )}
       {failed && (
         <div className="px-7">
@@ -136,7 +135,7 @@ export function App(): ReactNode {
           />
         </div>
       )}
-      {state && (
+      {state && known !== undefined && (
         <Suspense
           fallback={
             <div className="px-7">

@@ -26,9 +26,15 @@ export function useClasses(signedIn: SignedIn | null): {
   return { classes: data, error };
 }
 
-/** The class the pages are about: a student's own, or the one a teacher has chosen. */
-export function useCurrentClass(signedIn: SignedIn | null): string | null {
-  const { classes } = useClasses(signedIn);
+/** The class the pages are about. */
+interface CurrentClass {
+  /** A student's own, or the one a teacher has chosen; null where there is none, undefined until the server has said which there are. */
+  readonly classId: string | null | undefined;
+  readonly error: Error | null;
+}
+
+export function useCurrentClass(signedIn: SignedIn | null): CurrentClass {
+  const { classes, error } = useClasses(signedIn);
   const chosen = useSyncExternalStore(
     (listener) => {
       listeners.add(listener);
@@ -36,7 +42,9 @@ export function useCurrentClass(signedIn: SignedIn | null): string | null {
     },
     () => localStorage.getItem(STORE),
   );
-  if (signedIn?.class) return signedIn.class.id;
-  const open = classes?.filter((one) => !one.archived) ?? [];
-  return classes?.find((one) => one.id === chosen)?.id ?? open[0]?.id ?? classes?.[0]?.id ?? null;
+  if (signedIn === null || signedIn.role === 'student') return { classId: signedIn?.class?.id ?? null, error: null };
+  if (!classes) return { classId: undefined, error };
+  const open = classes.filter((one) => !one.archived);
+  const current = classes.find((one) => one.id === chosen) ?? open[0] ?? classes[0];
+  return { classId: current?.id ?? null, error: null };
 }
