@@ -1,6 +1,6 @@
-import { useNumerals } from '../numbers/decimal-mark.ts';
 import { instrumentById, type PathPiece, type Picture, type Remark } from '@green-beam/core';
 import { useMemo, type ReactNode } from 'react';
+import { useNumerals } from '../numbers/decimal-mark.ts';
 import { createSight } from './sight/sight.ts';
 import { ToolStage } from './tool-stage.tsx';
 import { viewOf } from './views.ts';

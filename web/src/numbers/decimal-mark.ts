@@ -1,5 +1,5 @@
 import type { HouseRules } from '@green-beam/core';
-import { createContext, useContext } from 'react';
+import { createContext, useCallback, useContext } from 'react';
 
 /** The decimal mark of the class; numbers are kept and sent with a point, and shown with this. */
 export const DecimalMark = createContext<HouseRules['decimalMark']>('point');
@@ -14,8 +14,8 @@ export function latexWithMark(latex: string, mark: HouseRules['decimalMark']): s
   return mark === 'point' ? latex : latex.replace(/(\d)\.(?=\d)/g, '$1{,}');
 }
 
-/** Puts the class’s decimal mark into texts. */
+/** Puts the class’s decimal mark into texts; the same function for as long as the mark is the same. */
 export function useNumerals(): (text: string) => string {
   const mark = useContext(DecimalMark);
-  return (text) => withMark(text, mark);
+  return useCallback((text: string) => withMark(text, mark), [mark]);
 }

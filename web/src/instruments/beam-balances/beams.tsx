@@ -1,6 +1,6 @@
-import { useNumerals } from '../../numbers/decimal-mark.ts';
 import type { BeamPicture, DrawnBeam } from '@green-beam/core';
 import { memo, useId, type ReactNode } from 'react';
+import { useNumerals } from '../../numbers/decimal-mark.ts';
 import { Light } from '../light.tsx';
 import { barTop, beamX, ZERO_AT, type BalanceLayout } from './geometry.ts';
 

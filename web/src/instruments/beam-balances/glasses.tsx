@@ -1,6 +1,6 @@
-import { useNumerals } from '../../numbers/decimal-mark.ts';
 import type { BeamPicture, DrawnBeam } from '@green-beam/core';
 import { memo, useCallback, useMemo, type ReactNode } from 'react';
+import { useNumerals } from '../../numbers/decimal-mark.ts';
 import { Layer, SlidingLayer } from '../layers.tsx';
 import type { Balance, BalanceNow } from './balance.ts';
 import { glassFrom, type BalanceLayout } from './geometry.ts';

@@ -1,6 +1,6 @@
 import { describeRiders, type BeamPicture } from '@green-beam/core';
-import { useCallback, useContext, useId, useRef, type ReactNode } from 'react';
-import { DecimalMark, withMark } from '../../numbers/decimal-mark.ts';
+import { useCallback, useId, useRef, type ReactNode } from 'react';
+import { useNumerals } from '../../numbers/decimal-mark.ts';
 import { Light } from '../light.tsx';
 import { useDrag } from '../sight/drag.ts';
 import type { Balance, BalanceNow } from './balance.ts';
@@ -94,7 +94,7 @@ interface HandleProps extends RiderProps {
 /** Where a rider is taken hold of: dragged along its beam, or moved by keys from notch to notch or by parts of a line. */
 export function RiderHandle({ picture, rider, layout, balance, onRest }: HandleProps): ReactNode {
   const rail = useRef<SVGGElement>(null);
-  const mark = useContext(DecimalMark);
+  const numerals = useNumerals();
   const beam = picture.beams[rider];
   const notches = beam?.notches ?? [];
   const [first, next] = [beam?.marks[0]?.x ?? 0, beam?.marks[1]?.x ?? 1];
@@ -104,13 +104,12 @@ export function RiderHandle({ picture, rider, layout, balance, onRest }: HandleP
   const valueText = useCallback(
     ({ riderX }: BalanceNow): Record<string, string | number> => ({
       'aria-valuenow': Math.round((riderX[rider] ?? 0) / unit),
-      'aria-valuetext': withMark(
+      'aria-valuetext': numerals(
         describeRiders({ ...picture, beams: beam ? [beam] : [] }, [riderX[rider] ?? 0]).replace(/^.*?, is /, ''),
-        mark,
       ),
       transform: `translate(${beamX(layout, riderX[rider] ?? 0).toFixed(2)} ${barTop(layout, rider)})`,
     }),
-    [picture, beam, layout, rider, unit, mark],
+    [picture, beam, layout, rider, unit, numerals],
   );
   const grip = useWeighed<SVGGElement>(balance, valueText);
   const handlers = useDrag(rail, {
@@ -140,7 +139,7 @@ export function RiderHandle({ picture, rider, layout, balance, onRest }: HandleP
         ref={grip}
         role="slider"
         tabIndex={0}
-        aria-label={withMark(nameOf(picture, rider), mark)}
+        aria-label={numerals(nameOf(picture, rider))}
         aria-valuemin={0}
         aria-valuemax={Math.round((beam?.length ?? 0) / unit)}
         className="outline-none [&:focus-visible_.halo]:opacity-100"

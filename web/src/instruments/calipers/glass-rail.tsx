@@ -1,5 +1,5 @@
-import { useNumerals } from '../../numbers/decimal-mark.ts';
 import { useRef, type ReactNode } from 'react';
+import { useNumerals } from '../../numbers/decimal-mark.ts';
 import { useDrag } from '../sight/drag.ts';
 
 interface GlassRailProps {

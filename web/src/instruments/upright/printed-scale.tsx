@@ -1,6 +1,6 @@
-import { useNumerals } from '../../numbers/decimal-mark.ts';
 import type { DrawnMark } from '@green-beam/core';
 import { memo, type ReactNode } from 'react';
+import { useNumerals } from '../../numbers/decimal-mark.ts';
 import type { Seen } from '../sight/sight.ts';
 import { MARK_INSET, printedWidth, rise, scaleDepth } from './geometry.ts';
 import type { Upright, View } from './look.ts';

@@ -1,10 +1,10 @@
-import { useNumerals } from '../../numbers/decimal-mark.ts';
 import { newTool } from '@green-beam/contract';
 import { instrumentById, instrumentIds, SKILLS } from '@green-beam/core';
 import { yupResolver } from '@hookform/resolvers/yup';
 import type { ReactNode } from 'react';
 import { useForm } from 'react-hook-form';
 import { RefusedError } from '../../api/request.ts';
+import { useNumerals } from '../../numbers/decimal-mark.ts';
 import { Button } from '../../ui/button.tsx';
 import { Field } from '../../ui/field.tsx';
 import { useCabinetChange } from './use-cabinet.ts';

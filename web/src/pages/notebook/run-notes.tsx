@@ -1,7 +1,7 @@
-import { useNumerals } from '../../numbers/decimal-mark.ts';
 import type { RunPage } from '@green-beam/contract';
 import { MATERIALS, type EvaluatedRun } from '@green-beam/core';
 import { useId, useState, type ReactNode } from 'react';
+import { useNumerals } from '../../numbers/decimal-mark.ts';
 import { currentIn } from './use-run.ts';
 
 const COMPARE = 'Compare with';

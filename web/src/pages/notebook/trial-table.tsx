@@ -1,4 +1,3 @@
-import { useNumerals } from '../../numbers/decimal-mark.ts';
 import type { RunPage, ToolChoice } from '@green-beam/contract';
 import {
   namedToolText,
@@ -8,6 +7,7 @@ import {
   type ReadQuantity,
 } from '@green-beam/core';
 import { useState, type ReactNode } from 'react';
+import { useNumerals } from '../../numbers/decimal-mark.ts';
 import { ColumnHeading } from './column-heading.tsx';
 import { LeaveOut } from './leave-out.tsx';
 import { CellEditor, CellShown, wordsFor } from './trial-cell.tsx';

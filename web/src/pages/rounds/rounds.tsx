@@ -1,9 +1,9 @@
-import { useNumerals } from '../../numbers/decimal-mark.ts';
 import type { SetRoundProgress, SetRoundShown } from '@green-beam/contract';
 import { practiceSlipById, SKILLS, subjectById, type Subject } from '@green-beam/core';
 import { format } from 'date-fns';
 import { useState, type ReactNode } from 'react';
 import { Link, useNavigate } from 'react-router';
+import { useNumerals } from '../../numbers/decimal-mark.ts';
 import { Button, buttonClass } from '../../ui/button.tsx';
 import { Confirm } from '../../ui/confirm.tsx';
 import { Field } from '../../ui/field.tsx';

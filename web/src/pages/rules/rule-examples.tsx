@@ -1,6 +1,6 @@
-import { useNumerals } from '../../numbers/decimal-mark.ts';
 import { expectedReading, instrumentById, readingTask, type HouseRules } from '@green-beam/core';
 import type { ReactNode } from 'react';
+import { useNumerals } from '../../numbers/decimal-mark.ts';
 import { MeasuredNumber } from '../../numbers/measured-number.tsx';
 
 /** Points on scales whose reading depends on the method. */

@@ -1,9 +1,9 @@
-import { useNumerals } from '../../numbers/decimal-mark.ts';
 import type { RulesShown } from '@green-beam/contract';
 import { contradictionIn, PRESETS, RULE_CHOICES, SKILLS, type Estimate, type HouseRules } from '@green-beam/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState, type ReactNode } from 'react';
 import { ask } from '../../api/request.ts';
+import { useNumerals } from '../../numbers/decimal-mark.ts';
 import { useHouseRules } from '../../rules/house-rules.ts';
 import { FIRST_QUESTIONS, RULE_GROUPS, RULE_WORDS, type ChoiceRule } from '../../rules/rule-words.ts';
 import { Button } from '../../ui/button.tsx';

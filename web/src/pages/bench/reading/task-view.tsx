@@ -1,9 +1,9 @@
-import { useNumerals } from '../../../numbers/decimal-mark.ts';
 import { instrumentById } from '@green-beam/core';
 import { useCallback, useLayoutEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { ToolStage } from '../../../instruments/tool-stage.tsx';
 import { viewOf } from '../../../instruments/views.ts';
+import { useNumerals } from '../../../numbers/decimal-mark.ts';
 import { Button } from '../../../ui/button.tsx';
 import { useTyping } from '../../../ui/typing.ts';
 import { useShortcuts } from '../../../ui/shortcuts.ts';

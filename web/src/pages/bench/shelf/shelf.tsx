@@ -1,8 +1,8 @@
-import { useNumerals } from '../../../numbers/decimal-mark.ts';
 import { completeRules, pictureOf, plainTask, toolFamilies, type Picture, type ToolFamily } from '@green-beam/core';
 import { useMemo, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { PaperPicture } from '../../../instruments/paper-picture.tsx';
+import { useNumerals } from '../../../numbers/decimal-mark.ts';
 import { Notice } from '../../../ui/notice.tsx';
 import { MIX } from './tools-at.ts';
 

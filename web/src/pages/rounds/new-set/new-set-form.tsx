@@ -1,4 +1,3 @@
-import { DecimalMark, useNumerals, withMark } from '../../../numbers/decimal-mark.ts';
 import { newSetRound, type NewSetRound, type SetRoundShown } from '@green-beam/contract';
 import {
   completeRules,
@@ -11,9 +10,10 @@ import {
 } from '@green-beam/core';
 import { yupResolver } from '@hookform/resolvers/yup';
 import { useQuery, type UseMutationResult } from '@tanstack/react-query';
-import { useContext, useEffect, useMemo, useState, type ReactNode } from 'react';
+import { useEffect, useMemo, useState, type ReactNode } from 'react';
 import { useForm } from 'react-hook-form';
 import { ask } from '../../../api/request.ts';
+import { useNumerals } from '../../../numbers/decimal-mark.ts';
 import { useHouseRules } from '../../../rules/house-rules.ts';
 import { Button } from '../../../ui/button.tsx';
 import { Field } from '../../../ui/field.tsx';
@@ -57,7 +57,6 @@ export function NewSetForm({ classId, change, onDone }: NewSetFormProps): ReactN
   });
   const { errors, dirtyFields } = formState;
   const numerals = useNumerals();
-  const mark = useContext(DecimalMark);
   const [families, setFamilies] = useState<readonly string[]>([]);
   const [kinds, setKinds] = useState<readonly string[]>([]);
   const [aims, chosen, onPaper, toolIds, preset] = watch(['aims', 'studentIds', 'onPaper', 'toolIds', 'preset']);
@@ -85,8 +84,8 @@ export function NewSetForm({ classId, change, onDone }: NewSetFormProps): ReactN
   const hasOwnTitle = dirtyFields.title ?? false;
   useEffect(() => {
     const named = tools.filter(({ id }) => toolIds.includes(id));
-    if (!hasOwnTitle) setValue('title', withMark(suggestedTitle(named.length > 0 ? kinds : subjectIds, named), mark));
-  }, [hasOwnTitle, subjectIds, kinds, toolIds, tools, mark, setValue]);
+    if (!hasOwnTitle) setValue('title', numerals(suggestedTitle(named.length > 0 ? kinds : subjectIds, named)));
+  }, [hasOwnTitle, subjectIds, kinds, toolIds, tools, numerals, setValue]);
   const choose = (chosenFamilies: readonly string[], chosenKinds: readonly string[]): void => {
     setFamilies(chosenFamilies);
     setKinds(chosenKinds);
