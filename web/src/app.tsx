@@ -1,4 +1,4 @@
-import { lazy, Suspense, useEffect, type ReactNode } from 'react';
+import { lazy, useEffect, type ReactNode } from 'react';
 import { Navigate, Route, Routes, useLocation } from 'react-router';
 import type { SignedIn } from '@green-beam/contract';
 import { useSession } from './api/session.ts';
@@ -9,6 +9,7 @@ import { Bench } from './pages/bench/bench.tsx';
 import { useCurrentClass } from './pages/current-class.ts';
 import { Header } from './pages/header.tsx';
 import { useRulesHere } from './rules/house-rules.ts';
+import { FetchedPage } from './ui/fetched-page.tsx';
 import { Failed, Loading } from './ui/notice.tsx';
 
 const SignIn = lazy(() => import('./pages/sign-in/sign-in.tsx'));
@@ -136,15 +137,9 @@ export function App(): ReactNode {
         </div>
       )}
       {state && known !== undefined && (
-        <Suspense
-          fallback={
-            <div className="px-7">
-              <Loading what="the page" />
-            </div>
-          }
-        >
+        <FetchedPage what="the page">
           {signedIn ? <SignedInRoutes signedIn={signedIn} classId={classId} /> : <VisitorRoutes demo={state.demo} />}
-        </Suspense>
+        </FetchedPage>
       )}
     </DecimalMark>
   );

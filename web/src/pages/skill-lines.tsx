@@ -1,10 +1,7 @@
 import type { SkillSummary } from '@green-beam/contract';
 import { practiceSlipById, SKILLS } from '@green-beam/core';
 import type { ReactNode } from 'react';
-
-function capital(words: string): string {
-  return words.charAt(0).toUpperCase() + words.slice(1);
-}
+import { capital } from './capital.ts';
 
 /** With fewer items of a skill nothing is said of it. */
 export const ENOUGH_ITEMS = 5;

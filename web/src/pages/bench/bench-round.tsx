@@ -1,9 +1,10 @@
 import type { BenchRound, BenchTask } from '@green-beam/contract';
-import { lazy, Suspense, useState, type ReactNode } from 'react';
+import { lazy, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { RecordStrip } from '../../charts/record-strip.tsx';
 import { useJudgedBy } from '../../rules/house-rules.ts';
 import { Button } from '../../ui/button.tsx';
+import { FetchedPage } from '../../ui/fetched-page.tsx';
 import { Failed, Loading } from '../../ui/notice.tsx';
 import { isExercise, isFinished, isReading, rightAtFirst, type BenchSource } from './bench-source.ts';
 import { TaskView } from './reading/task-view.tsx';
@@ -97,15 +98,9 @@ function Item({
   if (isReading(task)) return <TaskView key={task.id} task={task} {...at} />;
   return (
     isExercise(task) && (
-      <Suspense
-        fallback={
-          <div className="flex-1 px-7">
-            <Loading what="the exercise" />
-          </div>
-        }
-      >
+      <FetchedPage what="the exercise">
         <ExerciseView key={task.id} task={task} {...at} />
-      </Suspense>
+      </FetchedPage>
     )
   );
 }

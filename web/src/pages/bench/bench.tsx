@@ -1,7 +1,7 @@
 import type { SignedIn } from '@green-beam/contract';
-import { Activity, lazy, Suspense, useState, type ReactNode } from 'react';
+import { Activity, lazy, useState, type ReactNode } from 'react';
 import { useLocation, useMatch } from 'react-router';
-import { Loading } from '../../ui/notice.tsx';
+import { FetchedPage } from '../../ui/fetched-page.tsx';
 import { toolsAt } from './shelf/tools-at.ts';
 import { VisitorRounds } from './visitor/visitor-rounds.tsx';
 
@@ -56,15 +56,9 @@ export function Bench({
         </Activity>
       )}
       {onShelf && (
-        <Suspense
-          fallback={
-            <div className="px-7">
-              <Loading what="the shelf" />
-            </div>
-          }
-        >
+        <FetchedPage what="the shelf">
           {member ? <ClassShelf {...member} unknown={unknown} /> : <VisitorShelf begun={begun} unknown={unknown} />}
-        </Suspense>
+        </FetchedPage>
       )}
     </>
   );

@@ -1,20 +1,15 @@
 import { newTool } from '@green-beam/contract';
-import { instrumentById, instrumentIds, SKILLS } from '@green-beam/core';
+import { toolFamilies } from '@green-beam/core';
 import { yupResolver } from '@hookform/resolvers/yup';
 import type { ReactNode } from 'react';
 import { useForm } from 'react-hook-form';
 import { RefusedError } from '../../api/request.ts';
 import { useNumerals } from '../../numbers/decimal-mark.ts';
-import { Button } from '../../ui/button.tsx';
 import { Field } from '../../ui/field.tsx';
+import { FormEnd } from '../../ui/form-end.tsx';
 import { useCabinetChange } from './use-cabinet.ts';
 
-const FAMILIES = SKILLS.map((skill) => ({
-  ...skill,
-  tools: instrumentIds()
-    .map(instrumentById)
-    .filter((tool) => tool.skill === skill.id),
-}));
+const FAMILIES = toolFamilies();
 
 /** Puts one tool into the cabinet. */
 export function NewToolForm({ classId, onDone }: { readonly classId: string; readonly onDone: () => void }): ReactNode {
@@ -72,18 +67,13 @@ export function NewToolForm({ classId, onDone }: { readonly classId: string; rea
           </select>
         </label>
       </div>
-      {change.error && refusedCode === undefined && (
-        <p role="alert" className="mt-3 text-slip">
-          {change.error.message}
-        </p>
-      )}
-      <div className="mt-4 flex gap-3">
-        <Button type="submit" disabled={change.isPending}>
-          Add the tool
-        </Button>
-        <Button look="quiet" onClick={onDone}>
-          Cancel
-        </Button>
+      <div className="mt-4">
+        <FormEnd
+          action="Add the tool"
+          isSending={change.isPending}
+          error={refusedCode === undefined ? change.error : null}
+          onCancel={onDone}
+        />
       </div>
     </form>
   );

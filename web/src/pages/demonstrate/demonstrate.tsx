@@ -277,7 +277,7 @@ function Wall({ rules, onRead }: WallProps): ReactNode {
 /** Any tool at any value for the front of the room, read aloud step by step with a keyboard or a clicker. */
 export default function Demonstrate({ classId }: { readonly classId: string | null }): ReactNode {
   const { rules, error } = useHouseRules(classId);
-  const { mutate: meet } = useMeetTool(classId ?? '');
+  const { meet } = useMeetTool(classId ?? '');
   const onRead = useCallback((toolId: string) => meet({ toolId, met: true }), [meet]);
   if (rules) return <Wall rules={rules.rules} onRead={onRead} />;
   return (

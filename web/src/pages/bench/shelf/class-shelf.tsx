@@ -16,7 +16,7 @@ export default function ClassShelf({
   readonly unknown: string | null;
 }): ReactNode {
   const { data, error, refetch } = useShelf(classId);
-  const meet = useMeetTool(classId);
+  const { meet, error: refused } = useMeetTool(classId);
   if (!data)
     return (
       <main className="mx-auto w-full max-w-7xl px-4 py-8 wide:px-7">
@@ -36,7 +36,7 @@ export default function ClassShelf({
             aria-label={`The class has met the ${name}`}
             className="size-5 shrink-0 accent-beam"
             checked={data.met.includes(toolId)}
-            onChange={(event) => meet.mutate({ toolId, met: event.target.checked })}
+            onChange={(event) => meet({ toolId, met: event.target.checked })}
           />
         ),
       })}
@@ -47,9 +47,9 @@ export default function ClassShelf({
           automatically. To share a tool, copy its address from the browser.
         </p>
       )}
-      {meet.error && (
+      {refused && (
         <p role="alert" className="mt-2 text-slip">
-          The tick was not saved. {meet.error.message}
+          The tick was not saved. {refused.message}
         </p>
       )}
     </Shelf>

@@ -4,6 +4,7 @@ import { Link } from 'react-router';
 import { PaperPicture } from '../../../instruments/paper-picture.tsx';
 import { useNumerals } from '../../../numbers/decimal-mark.ts';
 import { Notice } from '../../../ui/notice.tsx';
+import { capital } from '../../capital.ts';
 import { MIX } from './tools-at.ts';
 
 const FAMILIES = toolFamilies();
@@ -22,10 +23,6 @@ interface ShelfProps {
   readonly children?: ReactNode;
   /** What a teacher ticks at each tool. */
   readonly tick?: (toolId: string, name: string) => ReactNode;
-}
-
-function capital(words: string): string {
-  return words.charAt(0).toUpperCase() + words.slice(1);
 }
 
 function pictureFor({ tools: [first] }: ToolFamily): Picture {

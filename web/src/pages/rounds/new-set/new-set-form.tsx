@@ -15,8 +15,8 @@ import { useForm } from 'react-hook-form';
 import { ask } from '../../../api/request.ts';
 import { useNumerals } from '../../../numbers/decimal-mark.ts';
 import { useHouseRules } from '../../../rules/house-rules.ts';
-import { Button } from '../../../ui/button.tsx';
 import { Field } from '../../../ui/field.tsx';
+import { FormEnd } from '../../../ui/form-end.tsx';
 import { useToolChoices } from '../../cabinet/use-cabinet.ts';
 import { AimsChoice } from './aims-choice.tsx';
 import { ExampleItem } from './example-item.tsx';
@@ -241,19 +241,7 @@ export function NewSetForm({ classId, change, onDone }: NewSetFormProps): ReactN
       </div>
       <div className="flex flex-col gap-4 wide:border-l wide:border-hairline wide:pl-6">
         <ExampleItem subjectIds={worked} aims={aims} onPaper={onPaper} rules={rules} />
-        {change.error && (
-          <p role="alert" className="text-slip">
-            {change.error.message}
-          </p>
-        )}
-        <div className="flex items-center gap-3">
-          <Button type="submit" disabled={change.isPending}>
-            Set this practice
-          </Button>
-          <Button look="quiet" onClick={onDone}>
-            Cancel
-          </Button>
-        </div>
+        <FormEnd action="Set this practice" isSending={change.isPending} error={change.error} onCancel={onDone} />
       </div>
     </form>
   );
