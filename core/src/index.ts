@@ -61,6 +61,7 @@ export { hasScale, plainTask } from './reading/demonstration.ts';
 export { drawTask, slipsOn, AimError, type DrawOptions } from './reading/drawing/draw-task.ts';
 export { predictedEntries } from './reading/drawing/predictions.ts';
 export { expectedReading, readingStep } from './reading/expected-reading.ts';
+export { withArticle } from './reading/words/article.ts';
 export { cautionsFor, hintsFor, questionFor, revealOf } from './reading/in-words.ts';
 export { EYE_REACH, SituationError } from './reading/indication/situation-error.ts';
 export { numberWritten, writtenUnitOf, type ExpectedReading } from './reading/indication/written.ts';

@@ -2,6 +2,7 @@ import type { DigitalCaliper, Micrometer, VernierCaliper } from '../../instrumen
 import type { Action, Remark } from '../actions.ts';
 import type { Posed } from '../indication/indication.ts';
 import { MOST_OFF, type JawsSituation } from './jaws-situation.ts';
+import { withArticle } from '../words/article.ts';
 
 /** A tool with jaws or faces that are brought to a thing. */
 type JawsTool = VernierCaliper | Micrometer | DigitalCaliper;
@@ -164,7 +165,7 @@ export function jawsRemarks(bench: JawsOnBench<JawsTool, JawsSituation>, words: 
       oval !== undefined && !bench.bothWays,
       {
         id: 'one-way-only',
-        text: `You measured it one way only. A ${thing} is seldom round. Turn it by a right angle, measure again, and take the mean.`,
+        text: `You measured it one way only, and ${withArticle(thing)} is seldom round. Turn it by a right angle, measure again, and take the mean.`,
       },
     ],
     [

@@ -34,7 +34,7 @@ function withColons(plain: string): Entry | null {
     const decimals = seconds.split('.')[1]?.length ?? 0;
     return timeWritten(
       `${sign}${first}:${two(second)}:${seconds}`,
-      -decimals,
+      0 - decimals,
       COMPLETE.includes(unit) ? 'fits' : 'wrong',
     );
   }
@@ -52,7 +52,7 @@ function withNames(plain: string): Entry | null {
   const last = (seconds ?? '0').replace(',', '.');
   const decimals = last.split('.')[1]?.length ?? 0;
   const clock = `${sign === '-' ? '-' : ''}${hours ?? '0'}:${two(minutes ?? '0')}:${two(last)}`;
-  return timeWritten(clock, seconds === undefined ? TO_THE_MINUTE : -decimals);
+  return timeWritten(clock, seconds === undefined ? TO_THE_MINUTE : 0 - decimals);
 }
 
 /**

@@ -1,4 +1,4 @@
-import type { CaliperPicture, RevealStep } from '@green-beam/core';
+import { type CaliperPicture, type RevealStep, withArticle } from '@green-beam/core';
 import { useCallback, useEffect, useMemo, useState, type ReactNode } from 'react';
 import { Button } from '../../ui/button.tsx';
 import { useTyping } from '../../ui/typing.ts';
@@ -173,7 +173,7 @@ export default function CaliperStage({
       <Stage
         box={layout.box}
         part={typing ? TYPED : undefined}
-        label={`${name}${between ? ` with a ${picture.thing.name}` : ' with nothing between its jaws'}. Choose “In words” for a description.`}
+        label={`${name}${between ? ` with ${withArticle(picture.thing.name)}` : ' with nothing between its jaws'}. Choose “In words” for a description.`}
       >
         <WholeCaliper picture={picture} sight={sight} box={layout.box} at={whole} between={between} turned={turned} />
         <Layer box={layout.box}>

@@ -1,4 +1,4 @@
-import type { MicrometerPicture } from '@green-beam/core';
+import { type MicrometerPicture, withArticle } from '@green-beam/core';
 import { useCallback, useEffect, useMemo, useState, type ReactNode } from 'react';
 import { useTyping } from '../../ui/typing.ts';
 import { useNarrow } from '../../ui/use-narrow.ts';
@@ -84,7 +84,7 @@ export default function MicrometerStage({
       <Stage
         box={box}
         part={typing ? { from: view.datum - 150, to: Math.min(box.height, view.datum + 150) } : undefined}
-        label={`${name}${between ? ` with a ${picture.thing.name} between its faces` : ' with nothing between its faces'}. Choose “In words” for a description.`}
+        label={`${name}${between ? ` with ${withArticle(picture.thing.name)} between its faces` : ' with nothing between its faces'}. Choose “In words” for a description.`}
       >
         <WholeMicrometer
           picture={picture}

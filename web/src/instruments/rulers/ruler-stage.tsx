@@ -1,4 +1,4 @@
-import type { PathPiece, RevealStep, RulerPicture } from '@green-beam/core';
+import { type PathPiece, type RevealStep, type RulerPicture, withArticle } from '@green-beam/core';
 import { useCallback, useMemo, type ReactNode } from 'react';
 import { useTyping } from '../../ui/typing.ts';
 import { useNarrow } from '../../ui/use-narrow.ts';
@@ -207,7 +207,7 @@ export default function RulerStage({
     <Stage
       box={box}
       part={typing ? TYPED : undefined}
-      label={`${name} with a ${picture.thing.name} at it. Choose “In words” for a description.`}
+      label={`${name} with ${withArticle(picture.thing.name)} at it. Choose “In words” for a description.`}
     >
       <Layer box={box}>
         <g transform={`translate(${wholeAt.x} ${wholeAt.y})`}>
