@@ -51,7 +51,7 @@ function opened(carrier: World, personId: string | null = INES): UnsentQueue {
   return queue;
 }
 
-describe('a entry', () => {
+describe('an entry', () => {
   it('is kept before it is sent and forgotten once acknowledged', async () => {
     const carrier = world();
     const queue = opened(carrier);
@@ -147,7 +147,7 @@ describe('the session', () => {
     await expect(answer).resolves.toBe('answer to a');
   });
 
-  it('of somebody else never carries a entry', async () => {
+  it('of somebody else never carries an entry', async () => {
     const carrier = world();
     carrier.script = [refused(401)];
     const queue = opened(carrier);

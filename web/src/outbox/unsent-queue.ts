@@ -9,7 +9,7 @@ export interface UnsentEntry {
   readonly body: unknown;
 }
 
-/** A entry the server will not take, kept so that what was written can be read and sent again. */
+/** An entry the server will not take, kept so that what was written can be read and sent again. */
 export interface Returned {
   readonly entry: UnsentEntry;
   readonly message: string;
@@ -22,7 +22,7 @@ export interface OutboxState {
   readonly stuck: boolean;
 }
 
-/** A entry as the browser keeps it between visits. */
+/** An entry as the browser keeps it between visits. */
 export interface StoredEntry {
   readonly entry: UnsentEntry;
   /** When it was written, by the device's clock; entries go out in this order. */
@@ -43,7 +43,7 @@ export interface Carrier {
 
 export const FIRST_WAIT = 700;
 export const LONGEST_WAIT = 6000;
-/** A entry on which the server itself fails this often no longer holds up those after it. */
+/** An entry on which the server itself fails this often no longer holds up those after it. */
 export const FAULTS_BORNE = 4;
 
 const NOTHING: OutboxState = { waiting: [], returned: [], stuck: false };
@@ -55,7 +55,7 @@ interface Settle {
 
 /**
  * Entries to the server, sent in the order in which they were written, each kept in the browser until it is acknowledged, and tried
- * again until it is. A reload, or another tab, continues where the page left off; the server stores a entry sent twice once.
+ * again until it is. A reload, or another tab, continues where the page left off; the server stores an entry sent twice once.
  */
 export class UnsentQueue {
   private state: OutboxState = NOTHING;
@@ -90,7 +90,7 @@ export class UnsentQueue {
     void this.loaded.then(() => this.send());
   }
 
-  /** Puts a entry in. The promise settles with the server's answer, however long that takes. */
+  /** Puts an entry in. The promise settles with the server's answer, however long that takes. */
   post<Answer>(entry: UnsentEntry): Promise<Answer> {
     return new Promise<Answer>((resolve, reject) => {
       this.settles.set(entry.id, { resolve, reject });
@@ -99,7 +99,7 @@ export class UnsentQueue {
     });
   }
 
-  /** Puts a entry that was returned at the end of the queue again. */
+  /** Puts an entry that was returned at the end of the queue again. */
   sendAgain(id: string): void {
     const found = this.state.returned.find(({ entry }) => entry.id === id);
     if (!found) return;
@@ -111,7 +111,7 @@ export class UnsentQueue {
     void this.keep(found.entry, null).then(() => this.send());
   }
 
-  /** Forgets a entry the server did not take. */
+  /** Forgets an entry the server did not take. */
   discard(id: string): void {
     this.update({ returned: this.state.returned.filter(({ entry }) => entry.id !== id) });
     void this.carrier.forget(id).catch(() => undefined);
