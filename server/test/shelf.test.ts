@@ -95,6 +95,46 @@ describe('the shelf of tools', () => {
     expect(await met('burette-50', false)).toEqual(['clock']);
   });
 
+  it('notes a tool that is set only once, and keeps what a teacher has ticked off', async () => {
+    await teacher.post(`${path}/shelf/met`, { toolId: 'caliper-tenth', met: true });
+    const set = {
+      title: 'Length',
+      subjectIds: ['caliper-tenth', 'ruler-inch'],
+      length: 5,
+      aims: [],
+      tries: 2,
+      hints: true,
+    };
+    expect((await teacher.post(`${path}/set-rounds`, set)).status).toBe(201);
+    const { met } = await shelf();
+    expect(met.filter((id) => id === 'caliper-tenth')).toHaveLength(1);
+    expect(met).toContain('ruler-inch');
+  });
+
+  it('is exported with the class', async () => {
+    const { met } = await shelf();
+    const { body } = await teacher.get(`${path}/export`);
+    expect(body.metTools).toEqual(met);
+    const rounds = body.students.flatMap((one: { rounds: readonly object[] }) => one.rounds);
+    expect(rounds.length).toBeGreaterThan(0);
+    for (const { at, takenUpAt } of rounds)
+      expect(new Date(takenUpAt).getTime()).toBeGreaterThanOrEqual(new Date(at).getTime());
+  });
+
+  it('is ticked by teachers of the class alone, while it is not archived', async () => {
+    const tick = { toolId: 'clock', met: true };
+    expect((await student.post(`${path}/shelf/met`, tick)).status).toBe(403);
+    const elsewhere = await makeSchool('elsewhere');
+    const stranger = await asTeacher(server.base, elsewhere.teacher.email);
+    expect((await stranger.post(`${path}/shelf/met`, tick)).status).toBe(404);
+    expect((await stranger.get(`${path}/shelf`)).status).toBe(404);
+    await teacher.send('PATCH', path, { archived: true });
+    const refused = await teacher.post(`${path}/shelf/met`, tick);
+    expect(refused.status).toBe(409);
+    expect(refused.body.message).toContain('archived');
+    await teacher.send('PATCH', path, { archived: false });
+  });
+
   it('names what is no tool', async () => {
     const answer = await teacher.post(`${path}/shelf/met`, { toolId: 'astrolabe' });
     expect(answer.status).toBe(400);

@@ -7,7 +7,7 @@ export function NotePad({ asked = 'Note for yourself' }: { readonly asked?: stri
   const [text, setText] = useState('');
   return (
     <form
-      className="mt-2"
+      className="mt-1"
       onSubmit={(event) => {
         event.preventDefault();
         if (text.trim() === '') return;
@@ -22,7 +22,7 @@ export function NotePad({ asked = 'Note for yourself' }: { readonly asked?: stri
           ))}
         </ul>
       )}
-      <label htmlFor={id} className="mt-1 flex items-baseline gap-3 text-small text-muted">
+      <label htmlFor={id} className="flex items-baseline gap-3 text-small text-muted">
         {asked}
         <input
           id={id}

@@ -6,15 +6,15 @@ interface ButtonProps extends ButtonHTMLAttributes<HTMLButtonElement> {
 }
 
 const LOOKS = {
-  main: 'border-ink bg-ink text-white hover:bg-beam hover:border-beam',
-  plain: 'border-ink bg-transparent text-ink hover:bg-wash',
+  main: 'px-5 border-ink bg-ink text-white hover:bg-beam hover:border-beam',
+  plain: 'px-5 border-ink bg-transparent text-ink hover:bg-wash',
   quiet:
-    'border-transparent bg-transparent text-ink underline decoration-hairline decoration-2 underline-offset-4 hover:decoration-beam',
-  danger: 'border-slip bg-transparent text-slip hover:bg-slip hover:text-white',
+    'px-2 border-transparent bg-transparent text-ink underline decoration-hairline decoration-2 underline-offset-4 hover:decoration-beam',
+  danger: 'px-5 border-slip bg-transparent text-slip hover:bg-slip hover:text-white',
 } as const;
 
 export function buttonClass(look: keyof typeof LOOKS = 'main'): string {
-  return `inline-flex min-h-11 items-center justify-center gap-2 rounded-sm border-[1.5px] px-5 font-semibold transition-colors disabled:cursor-not-allowed disabled:opacity-50 ${LOOKS[look]}`;
+  return `inline-flex min-h-11 items-center justify-center gap-2 rounded-sm border-[1.5px] font-semibold transition-colors disabled:cursor-not-allowed disabled:opacity-50 ${LOOKS[look]}`;
 }
 
 /** A button; one `main` on a page, for the one thing to do. */

@@ -83,7 +83,7 @@ export default function Tap({
         )}
       </div>
       {burette && !run && (
-        <div className="-ml-5 flex flex-wrap">
+        <div className="-ml-2 flex flex-wrap">
           <Button look="quiet" onClick={() => clear('clear-top', 'funnel', 'The funnel is out.')}>
             Clear the top
           </Button>

@@ -252,7 +252,7 @@ export default function CaliperStage({
       </Stage>
       <div className="flex flex-wrap items-center gap-x-6">
         {!byHand && <LookedAt views={views.map((one) => one.name)} shown={view} onChange={look} />}
-        <Button look="quiet" className="typing:hidden -ml-5" aria-pressed={named} onClick={() => setNamed(!named)}>
+        <Button look="quiet" className="typing:hidden -ml-2" aria-pressed={named} onClick={() => setNamed(!named)}>
           {named ? 'Hide the names' : 'Name the parts'}
         </Button>
       </div>

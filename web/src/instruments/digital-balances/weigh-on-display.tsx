@@ -71,7 +71,7 @@ function Keys({
             : `Put the ${weighables.thing.name} ${pan.vessel ? 'in' : 'on'}`}
         </Button>
       </div>
-      <div className="mt-1 -ml-5 flex flex-wrap">
+      <div className="mt-1 -mx-2 flex flex-wrap">
         {CARE.filter(({ fineOnly }) => fine || !fineOnly).map(({ action, name }) => (
           <Button key={action} look="quiet" onClick={() => mend(action)}>
             {name}

@@ -152,7 +152,7 @@ export default function Faces<S extends HeldState>({
         )}
         {children}
       </div>
-      <div className="-ml-5 flex flex-wrap">
+      <div className="-ml-2 flex flex-wrap">
         <Button look="quiet" onClick={wipe}>
           Wipe the {name}
         </Button>

@@ -66,15 +66,26 @@ interface OnwardProps {
   readonly ready?: boolean;
   readonly onCheck: () => void;
   readonly onNext: () => void;
+  /** What helps, as quiet buttons beside the one thing to do. */
+  readonly children?: ReactNode;
 }
 
-/** The one thing to do: check, ask to be shown, or go on. */
-export function Onward({ work, what, isLast, nextRef, ready = true, onCheck, onNext }: OnwardProps): ReactNode {
+/** The one thing to do: check, ask to be shown, or go on; and what helps with it. */
+export function Onward({
+  work,
+  what,
+  isLast,
+  nextRef,
+  ready = true,
+  onCheck,
+  onNext,
+  children,
+}: OnwardProps): ReactNode {
   const { last, notChecked, sending } = work;
   const closed = last?.closed ?? false;
   const tried = last !== null && last.verdict !== 'unreadable';
   return (
-    <div className="typing:mt-2 mt-4 flex flex-wrap gap-3">
+    <div className="typing:mt-2 mt-4 flex flex-wrap items-center gap-x-3 gap-y-1">
       {closed || notChecked ? (
         <Button ref={nextRef} onClick={onNext}>
           {!closed ? `Go on to the next ${what}` : isLast ? 'Finish the round' : `Next ${what}`}
@@ -91,6 +102,7 @@ export function Onward({ work, what, isLast, nextRef, ready = true, onCheck, onN
           )}
         </>
       )}
+      <div className="-mx-2 flex flex-wrap">{children}</div>
     </div>
   );
 }

@@ -92,7 +92,7 @@ export function Writers({ signedIn, classId, writer, onChoose }: WritersProps): 
       {adding ? (
         <AddPartner signedIn={signedIn} classId={classId} onDone={() => setAdding(false)} />
       ) : (
-        <Button look="quiet" className="-ml-5" onClick={() => setAdding(true)}>
+        <Button look="quiet" className="-ml-2" onClick={() => setAdding(true)}>
           A partner joins
         </Button>
       )}

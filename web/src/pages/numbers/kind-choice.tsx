@@ -26,11 +26,11 @@ export function KindChoice({ title, onChoose }: KindChoiceProps): ReactNode {
       <ul className="mt-4">
         {GROUPS.map(({ id, name, kinds }) => (
           <li key={id} className="grid items-baseline border-t border-hairline py-1 sm:grid-cols-[13rem_1fr]">
-            <Button look="quiet" className="-ml-5 justify-start" onClick={() => onChoose(kinds.map((kind) => kind.id))}>
+            <Button look="quiet" className="-ml-2 justify-start" onClick={() => onChoose(kinds.map((kind) => kind.id))}>
               {name}
             </Button>
             {kinds.length > 1 && (
-              <span className="flex flex-wrap max-sm:-ml-5">
+              <span className="flex flex-wrap max-sm:-ml-2">
                 {kinds.map((kind) => (
                   <Button key={kind.id} look="quiet" className="font-normal" onClick={() => onChoose([kind.id])}>
                     {kind.name}

@@ -120,7 +120,7 @@ function SetRound({
         </span>
       </div>
       <p className="text-muted">{numerals(conditions(round))}</p>
-      <div className="-ml-5 flex flex-wrap">
+      <div className="-ml-2 flex flex-wrap">
         {round.onPaper && !round.withdrawn && (
           <Link to={`/rounds/${round.id}/print`} className={buttonClass('quiet')}>
             Print the sheets

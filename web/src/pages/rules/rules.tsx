@@ -259,7 +259,7 @@ export default function Rules({ classId }: { readonly classId: string | null }):
             <p>The class works by “{theirs.name}” now. Your choices here are not saved.</p>
             <Button
               look="quiet"
-              className="-ml-5"
+              className="-ml-2"
               onClick={() => {
                 setOpened(theirs);
                 setSaved(false);

@@ -192,14 +192,13 @@ export default function ExerciseView({ task, source, of, onNext }: ExerciseViewP
           ready={ready}
           onCheck={check}
           onNext={onNext}
-        />
-        {!closed && task.hints.length > 0 && (
-          <div className="mt-4 -ml-5">
+        >
+          {!closed && task.hints.length > 0 && (
             <Button look="quiet" onClick={nextHint} disabled={work.hints >= task.hints.length}>
               Hint
             </Button>
-          </div>
-        )}
+          )}
+        </Onward>
       </section>
       {closed && last?.answer && rules && (
         <div className="min-w-0 pb-8 wide:col-start-1 wide:row-start-2">

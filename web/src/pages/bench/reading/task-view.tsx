@@ -126,8 +126,7 @@ export function TaskView({ task, source, of, onNext }: TaskViewProps): ReactNode
           nextRef={next}
           onCheck={check}
           onNext={onNext}
-        />
-        <div className="typing:order-1 mt-2 -ml-5 flex flex-wrap">
+        >
           {view.hasLoupe && (
             <Button look="quiet" aria-pressed={loupe} onClick={toggleLoupe}>
               Loupe
@@ -141,7 +140,7 @@ export function TaskView({ task, source, of, onNext }: TaskViewProps): ReactNode
           <Button look="quiet" aria-pressed={described} onClick={describe}>
             In words
           </Button>
-        </div>
+        </Onward>
       </section>
     </div>
   );

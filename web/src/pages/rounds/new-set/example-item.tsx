@@ -43,7 +43,7 @@ export function ExampleItem({ subjectIds, aims, onPaper, rules }: ExampleItemPro
             )}
           </div>
           <p className="mt-2 font-bold">{example.question}</p>
-          <Button look="quiet" className="-ml-5" onClick={() => setSeed(seed + 1)}>
+          <Button look="quiet" className="-ml-2" onClick={() => setSeed(seed + 1)}>
             New example
           </Button>
         </>
