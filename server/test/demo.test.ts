@@ -1,11 +1,13 @@
 import { evaluateRun, PRACTICE_SLIPS } from '@green-beam/core';
-import { differenceInDays } from 'date-fns';
+import { differenceInDays, differenceInMinutes, subMinutes } from 'date-fns';
+import { Op } from 'sequelize';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { openDatabase } from '../src/database.ts';
-import { DEMO_CLASS, DEMO_CLASS_CODE, DEMO_OTHER_CLASS, DEMO_PIN } from '../src/demo/people.ts';
+import { DEMO_CLASS, DEMO_CLASS_CODE, DEMO_OTHER_CLASS, DEMO_PIN, HERON_STUDENTS } from '../src/demo/people.ts';
 import { seedDemo } from '../src/demo/seed.ts';
 import { boardOf } from '../src/classes/board.ts';
-import { Attempt } from '../src/models/bench.ts';
+import { stuckOn } from '../src/classes/lately.ts';
+import { Attempt, Task } from '../src/models/bench.ts';
 import { Student } from '../src/models/classes.ts';
 import { RunEventRow, RunRow } from '../src/models/notebook.ts';
 import { School } from '../src/models/people.ts';
@@ -53,6 +55,27 @@ describe('the sample class', () => {
     const share = board.flatMap(({ skills }) => skills.map(({ readings, sound }) => sound / readings));
     expect(Math.min(...share)).toBeLessThan(0.75);
     expect(Math.max(...share)).toBeGreaterThan(0.85);
+  });
+
+  it('has a lesson under way: one student is stuck, two have stopped, three are away', async () => {
+    const today = await Attempt.findAll({
+      where: { classId: DEMO_CLASS, createdAt: { [Op.gt]: subMinutes(NOW, 15) } },
+      order: [['serverOrder', 'DESC']],
+    });
+    const open = await Task.findAll({ where: { classId: DEMO_CLASS, closedAt: null } });
+    const named = (which: (personId: string) => boolean): string[] =>
+      HERON_STUDENTS.filter(({ id }) => which(id))
+        .map(({ givenName }) => givenName)
+        .sort();
+    const entriesOf = (id: string): Attempt[] => today.filter(({ personId }) => personId === id);
+    expect(named((id) => entriesOf(id).length === 0)).toEqual(['Ines', 'Tereza', 'Vaida']);
+    expect(named((id) => stuckOn(entriesOf(id).map(({ slips }) => slips)) !== null)).toEqual(['Bao']);
+    expect(named((id) => entriesOf(id).length > 0 && open.some(({ personId }) => personId === id))).toEqual([
+      'Kofi',
+      'Umut',
+    ]);
+    for (const one of HERON_STUDENTS.filter(({ givenName }) => ['Kofi', 'Umut'].includes(givenName)))
+      expect(differenceInMinutes(NOW, entriesOf(one.id)[0]!.createdAt)).toBeGreaterThanOrEqual(10);
   });
 
   it('has two finished laboratories with a mistake in each, and one that is running', async () => {
