@@ -1,3 +1,5 @@
+import type { BenchRound, BenchTask } from '@green-beam/contract';
+import { cautionsAbout, drawTask, noteOn, pictureOf, questionOn } from '@green-beam/core';
 import { enterAs, expect, signIn, test } from './world.ts';
 
 const reading = 'Your reading, with its unit';
@@ -129,15 +131,41 @@ const ONE_OF_EACH = [
   'clock',
 ];
 
-test('a teacher’s bench is one screen high, whatever the tool', async ({ page }) => {
-  await page.setViewportSize({ width: 1280, height: 800 });
-  await signIn(page, 'teacher');
-  for (const tool of ONE_OF_EACH) {
-    await page.goto(`/bench/${tool}`);
-    await expect(page.getByRole('group').first()).toBeVisible();
-    await expect.poll(() => page.evaluate(() => document.documentElement.scrollHeight), { message: tool }).toBe(800);
-  }
-});
+const DRAWN = 300;
+
+/** Of many items of a tool, the one about which most is said and with which most can be done. */
+function wordiest(tool: string): Pick<BenchTask, 'question' | 'picture' | 'cautions'> {
+  const items = Array.from({ length: DRAWN }, (_, seed) => {
+    const task = drawTask(tool, { seed });
+    return { question: questionOn(task), picture: pictureOf(task), cautions: cautionsAbout(task) };
+  });
+  const words = ({ question, picture, cautions }: (typeof items)[number]): number =>
+    question.length + (noteOn(picture) ?? '').length + cautions.join('').length + JSON.stringify(picture).length / 50;
+  return items.reduce((most, item) => (words(item) > words(most) ? item : most));
+}
+
+for (const role of ['teacher', 'student'] as const)
+  test(`a ${role}’s bench is one screen high, whatever the tool and the item`, async ({ page }) => {
+    await page.setViewportSize({ width: 1280, height: 800 });
+    await signIn(page, role);
+    let item: ReturnType<typeof wordiest> | null = null;
+    await page.route('**/rounds/taken-up', async (route) => {
+      const response = await route.fetch();
+      const round = (await response.json()) as BenchRound;
+      const open = round.tasks.findIndex(({ state }) => state !== 'closed');
+      await route.fulfill({
+        response,
+        json: { ...round, tasks: round.tasks.map((task, i) => (i === open ? { ...task, ...item } : task)) },
+      });
+    });
+    for (const tool of ONE_OF_EACH) {
+      item = wordiest(tool);
+      await page.goto(`/bench/${tool}`);
+      await expect(page.getByRole('heading', { level: 1 })).toHaveText(item.question);
+      await expect(page.getByRole('group').first()).toBeVisible();
+      await expect.poll(() => page.evaluate(() => document.documentElement.scrollHeight), { message: tool }).toBe(800);
+    }
+  });
 
 /** What is left of a phone’s page while its keyboard is open, in pixels. */
 const ABOVE_THE_KEYBOARD = 430;
