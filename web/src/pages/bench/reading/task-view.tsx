@@ -70,7 +70,7 @@ export function TaskView({ task, source, of, onNext }: TaskViewProps): ReactNode
   };
   return (
     <div className="typing:content-start typing:pt-1 mx-auto grid w-full max-w-7xl flex-1 grid-cols-1 gap-x-6 gap-y-2 px-4 pt-4 wide:grid-cols-[minmax(0,1fr)_24rem] wide:px-7">
-      <div className="mx-auto w-full min-w-0 wide:max-w-[max(34rem,calc((100vh-15.5rem)*1.4))]">
+      <div className="mx-auto w-full min-w-0 wide:max-w-[max(34rem,calc((100vh-16rem)*1.4))]">
         <ToolStage
           picture={picture}
           name={numerals(name)}
