@@ -92,7 +92,7 @@ function SayToEverybody({ rows, now }: { readonly rows: readonly BoardRow[]; rea
 function standingOf({ progress, dueAt }: SetRoundShown): string {
   const finished = progress.filter((one) => one.finishedAt !== null).length;
   const atWork = progress.filter((one) => one.done > 0).length - finished;
-  const due = dueAt === null ? '' : ` Due ${format(new Date(dueAt), 'EEE d MMM, HH:mm')}.`;
+  const due = dueAt === null ? '' : ` Due ${format(new Date(dueAt), 'EEE\u00a0d\u00a0MMM, HH:mm')}.`;
   return `${finished} of ${progress.length} finished, ${atWork} at work, ${progress.length - finished - atWork} not begun.${due}`;
 }
 
