@@ -10,8 +10,7 @@ import {
   type PracticeTask,
 } from './practice-task.ts';
 import { isExerciseKind } from '../exercises/kinds.ts';
-import { instrumentById } from '../instruments/catalogue.ts';
-import { canBeMadeTogether } from '../reading/drawing/draw-task.ts';
+import { canBeToldTogether } from '../reading/drawing/draw-task.ts';
 import { shuffled } from '../simulation/shuffled.ts';
 import { EXERCISE_SLIPS } from '../exercises/slips/registry.ts';
 import { SLIPS } from '../reading/slips.ts';
@@ -141,8 +140,8 @@ function candidatesOn(subject: Subject, rules: HouseRules): Candidate[] {
 /** Two slips that one item of a tool has room for; an exercise is aimed at one. */
 function pairsOn({ domain, id }: Subject, slips: readonly string[], rules: HouseRules): string[][] {
   if (domain !== 'reading') return [];
-  const pairs = slips.flatMap((first, i) => slips.slice(i + 1).map((second) => [first, second]));
-  return pairs.filter((pair) => canBeMadeTogether(instrumentById(id), pair, rules));
+  const pairs = slips.flatMap((first, i) => slips.slice(i + 1).map((second) => [first, second] as const));
+  return pairs.filter((pair) => canBeToldTogether(id, pair, rules)).map((pair) => [...pair]);
 }
 
 /** Worked out once for each subject and set of rules: complete rules never change. */

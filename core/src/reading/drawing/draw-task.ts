@@ -125,33 +125,54 @@ export function drawSituation(
   return familyOf(instrument).draw(instrument, aimed);
 }
 
-/** A slip that can be told in fewer than so many of so many situations is not aimed at: good items would be too hard to find. */
-const CHANCES = 80;
-const ENOUGH = 2;
+/** What can be told in fewer than so many of so many situations is not aimed at: good items would be too hard to find. */
+const FOR_ONE = { chances: 80, enough: 2 };
+/** Of two slips together more is asked: there are many pairs, and a seldom one is no loss. */
+const FOR_TWO = { chances: 8, enough: 1 };
 
-/** Whether a slip can be made on an instrument and told from every other: on a coarse scale a small shift of the eye cannot. */
-function canBeTold(slip: KnownSlip, instrument: Instrument, rules: HouseRules): boolean {
-  if (!canBeMadeTogether(instrument, [slip.id], rules)) return false;
-  const random = seededRandom(1);
-  let told = 0;
-  for (let chance = 0; chance < CHANCES && told < ENOUGH; chance += 1) {
-    const situation = drawSituation(instrument, random, [slip.id], rules);
-    if (answered(asLaid(readingTask(instrument.id, situation, rules)), [slip]).all) told += 1;
-  }
-  return told === ENOUGH;
+/** Tasks on an instrument, drawn for some slips, one after the other. */
+function* drawnFor(
+  instrument: Instrument,
+  aim: readonly KnownSlip[],
+  rules: HouseRules,
+  seed: number,
+): Generator<ReadingTask, never> {
+  const random = seededRandom(seed);
+  const ids = aim.map(({ id }) => id);
+  for (;;) yield asLaid(readingTask(instrument.id, drawSituation(instrument, random, ids, rules), rules));
 }
 
 /** So many situations are looked at for slips that can be made in one of them. */
 const LOOKED_AT = 20;
 
 /** Whether some drawn situation leaves room for every one of these slips. */
-export function canBeMadeTogether(instrument: Instrument, aim: readonly string[], rules: HouseRules): boolean {
-  if (aim.some((id) => slipOn(instrument, id) === null)) return false;
-  const random = seededRandom(2);
+function canBeMadeTogether(instrument: Instrument, aim: readonly KnownSlip[], rules: HouseRules): boolean {
+  if (aim.some(({ id }) => slipOn(instrument, id) === null)) return false;
+  const drawn = drawnFor(instrument, aim, rules, 2);
   return Array.from({ length: LOOKED_AT }).some(() => {
-    const task = asLaid(readingTask(instrument.id, drawSituation(instrument, random, aim, rules), rules));
-    return aim.every((id) => predictedEntries(task, { id }).length > 0);
+    const task = drawn.next().value;
+    return aim.every((slip) => predictedEntries(task, slip).length > 0);
   });
+}
+
+/** Whether slips can be made on an instrument, each told from every other: on a coarse scale a small shift of the eye cannot. */
+function canBeTold(instrument: Instrument, aim: readonly KnownSlip[], rules: HouseRules): boolean {
+  if (!canBeMadeTogether(instrument, aim, rules)) return false;
+  const drawn = drawnFor(instrument, aim, rules, 1);
+  const { chances, enough } = aim.length > 1 ? FOR_TWO : FOR_ONE;
+  let told = 0;
+  for (let chance = 0; chance < chances && told < enough; chance += 1)
+    if (answered(drawn.next().value, aim).all) told += 1;
+  return told === enough;
+}
+
+/** Whether one item of a tool can be aimed at two slips at once. */
+export function canBeToldTogether(
+  instrumentId: string,
+  [first, second]: readonly [string, string],
+  rules: HouseRules,
+): boolean {
+  return canBeTold(instrumentById(instrumentId), [slipById(first), slipById(second)], rules);
 }
 
 /** Worked out once for each tool and set of rules: complete rules never change. */
@@ -166,7 +187,7 @@ export function slipsOn(instrumentId: string, rules?: Partial<HouseRules>): read
   const known = POSSIBLE.get(complete) ?? new Map<string, readonly string[]>();
   POSSIBLE.set(complete, known);
   const possible =
-    known.get(instrumentId) ?? SLIPS.filter((slip) => canBeTold(slip, instrument, complete)).map((slip) => slip.id);
+    known.get(instrumentId) ?? SLIPS.filter((slip) => canBeTold(instrument, [slip], complete)).map((slip) => slip.id);
   known.set(instrumentId, possible);
   return possible;
 }
@@ -179,9 +200,12 @@ function checkAim(instrument: Instrument, aim: readonly string[], rules: HouseRu
   return slips;
 }
 
+/** How often a situation is drawn anew that is beyond the scale. */
+const REDRAWN = 80;
+
 /** A tool’s own error may put what was drawn for another beyond its scale; then another is drawn. */
 function untilPossible(draw: () => ReadingTask): ReadingTask {
-  for (let chance = 1; chance < CHANCES; chance += 1) {
+  for (let chance = 1; chance < REDRAWN; chance += 1) {
     try {
       return draw();
     } catch (error) {
