@@ -1,97 +1,90 @@
 import { randomUUID } from 'node:crypto';
 import autocannon from 'autocannon';
 import pg from 'pg';
+import { answerTo, instrumentIds, practiceTask, unitAsked, type Situation } from '../../core/src/index.ts';
+import { classOf, post, type SignedIn } from './students.ts';
 
 const BASE = process.env['BASE_URL'] ?? '';
+const STUDENTS = 200;
 const CONNECTIONS = 8;
 const SECONDS = 8;
+const TOOLS = instrumentIds();
 
-interface Session {
-  readonly cookie: string;
-  readonly token: string;
-  readonly classId: string;
+/** One entry of one student, ready to be sent. */
+interface Sending {
+  readonly student: SignedIn;
+  readonly body: string;
 }
 
-function cookieOf(response: Response, before: string): string {
-  return (
-    response.headers
-      .getSetCookie()
-      .map((line) => line.split(';')[0])
-      .join('; ') || before
-  );
-}
-
-async function signIn(): Promise<Session> {
-  const first = await fetch(`${BASE}/api/session`);
-  const { csrfToken } = (await first.json()) as { csrfToken: string };
-  const cookie = cookieOf(first, '');
-  const second = await fetch(`${BASE}/api/session/demo`, {
-    method: 'POST',
-    headers: { cookie, 'content-type': 'application/json', 'x-csrf-token': csrfToken },
-    body: '{"role":"student"}',
-  });
-  const state = (await second.json()) as { csrfToken: string; signedIn: { class: { id: string } } };
-  return { cookie: cookieOf(second, cookie), token: state.csrfToken, classId: state.signedIn.class.id };
-}
-
-async function tasksFor({ cookie, token, classId }: Session, rounds: number): Promise<string[]> {
-  const headers = { cookie, 'content-type': 'application/json', 'x-csrf-token': token };
-  const all: string[] = [];
-  for (let i = 0; i < rounds; i += 1) {
-    const round = (await (
-      await fetch(`${BASE}/api/classes/${classId}/rounds`, {
-        method: 'POST',
-        headers,
-        body: '{"subjectIds":["cylinder-50"]}',
-      })
-    ).json()) as { tasks: { id: string }[] };
-    all.push(...round.tasks.map((task) => task.id));
-  }
-  return all;
-}
-
-function body(taskId: string): string {
-  return JSON.stringify({
+function sending(student: SignedIn, taskId: string, entry: string): Sending {
+  const attempt = {
     id: randomUUID(),
     taskId,
     kind: 'reading',
-    entry: '12.3 mL',
+    entry,
     eyeHeight: 0,
     actions: [],
     hints: 0,
     timeTaken: 5000,
-  });
+  };
+  return { student, body: JSON.stringify(attempt) };
 }
 
-/** Answered attempts through HTTP, judged and stored; each task takes two. */
-async function throughHttp(session: Session): Promise<number> {
-  const tasks = await tasksFor(session, 600);
+/** Every other item is right at once, the others at the second try; the tools are dealt out to the students in turn. */
+async function entriesOf(students: readonly SignedIn[], pool: pg.Pool): Promise<Sending[]> {
+  const all: Sending[][] = [];
+  for (const [i, student] of students.entries()) {
+    const subjectIds = [TOOLS[i % TOOLS.length]];
+    const { id } = await post<{ id: string }>(BASE, student, `/classes/${student.classId}/rounds`, { subjectIds });
+    const { rows } = await pool.query<{ id: string; subject_id: string; situation: Situation }>(
+      'select id, subject_id, situation from tasks where class_id = $1 and round_id = $2 order by position',
+      [student.classId, id],
+    );
+    all.push(
+      rows.flatMap((row, position) => {
+        const task = practiceTask(row.subject_id, row.situation);
+        const { text } = answerTo(task);
+        const right = sending(student, row.id, `${text} ${unitAsked(task)}`);
+        return position % 2 === 0 ? [right] : [sending(student, row.id, `${text}7`), right];
+      }),
+    );
+  }
+  // One entry of each student after the other, as in a classroom.
+  const longest = Math.max(...all.map((entries) => entries.length));
+  return Array.from({ length: longest }, (_, i) => all.flatMap((entries) => entries.slice(i, i + 1))).flat();
+}
+
+/** Answered attempts through HTTP, judged and stored. */
+async function throughHttp(entries: readonly Sending[]): Promise<number> {
   let next = 0;
+  const start = performance.now();
   const result = await autocannon({
     url: BASE,
     connections: CONNECTIONS,
-    duration: SECONDS,
+    amount: entries.length,
     requests: [
       {
         method: 'POST',
-        path: `/api/classes/${session.classId}/attempts`,
-        headers: { cookie: session.cookie, 'content-type': 'application/json', 'x-csrf-token': session.token },
-        setupRequest: (request) => ({ ...request, body: body(tasks[Math.floor(next++ / 2) % tasks.length] ?? '') }),
+        setupRequest: (request) => {
+          const { student, body } = entries[next++ % entries.length] as Sending;
+          return { ...request, path: `/api/classes/${student.classId}/attempts`, headers: student.headers, body };
+        },
       },
     ],
   });
   if (result.non2xx > result['2xx'] / 100)
-    throw new Error(`${result.non2xx} of the requests were refused; the figure would not count.`);
-  return result['2xx'] / result.duration;
+    throw new Error(`${result.non2xx} of ${entries.length} requests were refused; the figure would not count.`);
+  return (1000 * result['2xx']) / (performance.now() - start);
 }
 
 /** The same rows inserted with nothing else around them. */
-async function bare(): Promise<number> {
-  const pool = new pg.Pool({ connectionString: process.env['DATABASE_URL'], max: CONNECTIONS });
+async function bare(pool: pg.Pool): Promise<number> {
   const { rows } = await pool.query('select * from attempts order by server_order desc limit 1');
   const columns = Object.keys(rows[0]).filter((name) => name !== 'server_order' && name !== 'created_at');
   const values = columns.map((name) =>
-    ['situation', 'picture', 'actions', 'diagnosis'].includes(name) ? JSON.stringify(rows[0][name]) : rows[0][name],
+    ['situation', 'picture', 'actions', 'remarks', 'diagnosis'].includes(name)
+      ? JSON.stringify(rows[0][name])
+      : rows[0][name],
   );
   const statement = `insert into attempts (${columns.join(', ')}) values (${columns.map((_, i) => `$${i + 1}`).join(', ')})`;
   const start = performance.now();
@@ -106,15 +99,17 @@ async function bare(): Promise<number> {
     }
   };
   await Promise.all(Array.from({ length: CONNECTIONS }, work));
-  const perSecond = done / ((performance.now() - start) / 1000);
-  await pool.end();
-  return perSecond;
+  return done / ((performance.now() - start) / 1000);
 }
 
-const session = await signIn();
-const http = await throughHttp(session);
-const alone = await bare();
-process.stdout.write(`answered attempts through HTTP with storage: ${Math.round(http)} per second\n`);
+const pool = new pg.Pool({ connectionString: process.env['DATABASE_URL'], max: CONNECTIONS });
+const entries = await entriesOf(await classOf(BASE, STUDENTS), pool);
+const http = await throughHttp(entries);
+const alone = await bare(pool);
+await pool.end();
+process.stdout.write(
+  `answered attempts through HTTP with storage, ${STUDENTS} students, ${TOOLS.length} tools: ${Math.round(http)} per second of ${entries.length}\n`,
+);
 process.stdout.write(
   `the same insert bare with pg: ${Math.round(alone)} per second (ratio ${(alone / http).toFixed(1)})\n`,
 );

@@ -15,6 +15,7 @@ import * as tapes from './migrations/0011-tapes.ts';
 import * as setRoundsTold from './migrations/0012-set-rounds-told.ts';
 import * as shelf from './migrations/0013-shelf.ts';
 import * as notifyClass from './migrations/0014-notify-class.ts';
+import * as beliefsBehind from './migrations/0015-beliefs-behind.ts';
 
 const MIGRATIONS = [
   firstLight,
@@ -31,6 +32,7 @@ const MIGRATIONS = [
   setRoundsTold,
   shelf,
   notifyClass,
+  beliefsBehind,
 ];
 
 /** Brings the database to the present shape; each migration runs once, in its own transaction. */

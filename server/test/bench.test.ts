@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { answerTo, CORE_VERSION, type Situation } from '@green-beam/core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { taskOf } from '../src/bench/show.ts';
+import { knownOf } from '../src/bench/tutor.ts';
 import { Attempt, Task } from '../src/models/bench.ts';
 import { rulesOf } from '../src/rules.ts';
 import { openClassroom, streamOf, type Visitor, type TestServer } from './harness.ts';
@@ -10,10 +11,18 @@ let server: TestServer;
 let student: Visitor;
 let teacher: Visitor;
 let classId = '';
+let schoolId = '';
 let studentId = '';
 
 beforeAll(async () => {
-  ({ server, student, studentId, classId, teacherSignedIn: teacher } = await openClassroom());
+  ({
+    server,
+    student,
+    studentId,
+    classId,
+    school: { id: schoolId },
+    teacherSignedIn: teacher,
+  } = await openClassroom());
 });
 afterAll(() => server.stop());
 
@@ -200,15 +209,14 @@ it('attempts cannot be rewritten', async () => {
 
 describe('what is believed of a student', () => {
   it('follows the first tries, and is forgotten with the student', async () => {
-    const { StudentBelief } = await import('../src/models/tutor.ts');
-    const before = (await StudentBelief.findOne({ where: { classId, personId: studentId } }))!.readings;
+    const { readings: before } = (await knownOf({ classId, schoolId, personId: studentId })).reading;
     for (const task of (await round()).slice(0, 3)) {
       await student.post(url('/attempts'), attempt(task.id, '3.3 g'));
       await student.post(url('/attempts'), attempt(task.id, '3.3 g'));
     }
-    const row = (await StudentBelief.findOne({ where: { classId, personId: studentId } }))!;
-    expect(row.readings).toBe(before + 3);
-    expect(Object.values(row.belief).reduce((sum, weight) => sum + weight, 0)).toBeCloseTo(1, 9);
+    const { readings, belief } = (await knownOf({ classId, schoolId, personId: studentId })).reading;
+    expect(readings).toBe(before + 3);
+    expect(Object.values(belief).reduce((sum, weight) => sum + weight, 0)).toBeCloseTo(1, 9);
   });
 });
 

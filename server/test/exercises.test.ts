@@ -10,7 +10,7 @@ import {
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { taskOf } from '../src/bench/show.ts';
 import { Attempt, Task } from '../src/models/bench.ts';
-import { StudentBelief } from '../src/models/tutor.ts';
+import { knownOf } from '../src/bench/tutor.ts';
 import { rulesOf } from '../src/rules.ts';
 import { openClassroom, type TestServer, type Visitor } from './harness.ts';
 
@@ -18,10 +18,18 @@ let server: TestServer;
 let teacher: Visitor;
 let student: Visitor;
 let classId: string;
+let schoolId: string;
 let studentId: string;
 
 beforeAll(async () => {
-  ({ server, teacherSignedIn: teacher, student, classId, studentId } = await openClassroom());
+  ({
+    server,
+    teacherSignedIn: teacher,
+    student,
+    classId,
+    studentId,
+    school: { id: schoolId },
+  } = await openClassroom());
 });
 afterAll(() => server.stop());
 
@@ -154,7 +162,7 @@ describe('an answer', () => {
   });
 
   it('counts for the board, the record and the tutor, with habits of reading left alone', async () => {
-    const before = await StudentBelief.findOne({ where: { classId, personId: studentId, domain: 'reading' } });
+    const before = await knownOf({ classId, schoolId, personId: studentId });
     const [task] = await round(['add-subtract']);
     await student.post(url('/attempts'), entered(task!.id, rightEntry(await stored(task!.id))));
     const [row] = (await teacher.get(url('/board'))).body.filter(({ id }: { id: string }) => id === studentId);
@@ -165,12 +173,9 @@ describe('an answer', () => {
       question: expect.any(String),
       picture: { kind: 'exercise' },
     });
-    expect(
-      (await StudentBelief.findOne({ where: { classId, personId: studentId, domain: 'calculating' } }))!.readings,
-    ).toBeGreaterThan(0);
-    expect(
-      (await StudentBelief.findOne({ where: { classId, personId: studentId, domain: 'reading' } }))?.readings,
-    ).toBe(before?.readings);
+    const after = await knownOf({ classId, schoolId, personId: studentId });
+    expect(after.calculating.readings).toBe(before.calculating.readings + 1);
+    expect(after.reading).toEqual(before.reading);
   });
 
   it('grows harder with what goes right', async () => {

@@ -170,7 +170,7 @@ export function drawRound(
 export async function createRound(round: RoundFor): Promise<Round> {
   const { classId, schoolId, personId, subjectIds, set } = round;
   const id = randomUUID();
-  const [knowledge, worked] = await Promise.all([knownOf(classId, personId), workedBy(classId, personId, subjectIds)]);
+  const [knowledge, worked] = await Promise.all([knownOf(round), workedBy(classId, personId, subjectIds)]);
   const tasks = drawRound(round, { knowledge, worked }, randomInt(2 ** 47), id);
   const sequelize = Round.sequelize;
   if (!sequelize) throw new Error('The database is not open.');

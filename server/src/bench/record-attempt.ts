@@ -1,12 +1,11 @@
 import type { AttemptResult } from '@green-beam/contract';
-import { subjectById, type PracticeTask, type SlipHistory } from '@green-beam/core';
+import { subjectById, type SlipHistory } from '@green-beam/core';
 import type { Transaction } from 'sequelize';
 import { Attempt, Task } from '../models/bench.ts';
 import { notFound, Refusal } from '../refusal.ts';
 import { rulesOf } from '../rules.ts';
 import { judgeAttempt, type Entered } from './attempt-row.ts';
 import { attemptResult } from './show.ts';
-import { domainOf, keep, knownOf, learned } from './tutor.ts';
 
 /** The priors look back over this many attempts, so that an old habit fades. */
 const REMEMBERED = 60;
@@ -26,19 +25,6 @@ async function historyOf(task: Task, transaction: Transaction): Promise<SlipHist
   const slips: Record<string, number> = {};
   for (const attempt of recent) for (const id of attempt.slips) slips[id] = (slips[id] ?? 0) + 1;
   return { readings: recent.length, slips };
-}
-
-/** Keeps what an entry tells of the student’s habits. */
-async function learn(
-  task: Task,
-  drawn: PracticeTask,
-  read: PracticeTask,
-  entry: string,
-  transaction: Transaction,
-): Promise<void> {
-  const domain = domainOf(read);
-  const knowledge = learned(await knownOf(task.classId, task.personId, transaction), drawn, read, entry);
-  await keep(task, domain, knowledge[domain], transaction);
 }
 
 /** Whose task it is. */
@@ -78,11 +64,8 @@ export async function recordAttempt({ classId, personId, taskId }: TaskOf, body:
         'This item is already finished, perhaps in another tab. Go on to the next one. This entry did not count.',
       );
     const tryNumber = before.filter((attempt) => attempt.verdict !== 'unreadable').length + 1;
-    const { row, closes, drawn, read } = judgeAttempt(task, body, tryNumber, rules, await historyOf(task, transaction));
+    const { row, closes } = judgeAttempt(task, body, tryNumber, rules, await historyOf(task, transaction));
     const attempt = await Attempt.build(row).save({ transaction, returning: false });
-    // A second try knows what the first one was told; only what is written unprompted tells a habit.
-    if (tryNumber === 1 && row.diagnosis && row.verdict !== 'unreadable')
-      await learn(task, drawn, read, body.entry, transaction);
     if (closes) await task.update({ closedAt: new Date() }, { transaction });
     return attemptResult(attempt, rules, closes, [...before, attempt]);
   });

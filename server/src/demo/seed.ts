@@ -26,8 +26,6 @@ import { seedCabinet } from './sample-cabinet.ts';
 import { seedRuns } from './sample-runs.ts';
 import { FIRST_ROUND, LESSON_SET, seedSetRounds } from './sample-set-rounds.ts';
 
-const DOMAINS = ['reading', 'calculating'] as const;
-
 async function seedTeachers(): Promise<void> {
   for (const { id, givenName, familyName, email, role } of SAMPLE_TEACHERS) {
     await Person.create({ id, schoolId: DEMO_SCHOOL, givenName, familyName });
@@ -74,11 +72,10 @@ async function seedClass(
     .flatMap((work) => work.attempts)
     .sort((a, b) => (a.createdAt?.getTime() ?? 0) - (b.createdAt?.getTime() ?? 0));
   await Attempt.bulkCreate(attempts);
+  const last = await Attempt.max<string, Attempt>('serverOrder', { where: { classId } });
   await meetTools(classId, [...new Set(attempts.map(({ subjectId }) => subjectId))]);
   await Promise.all(
-    works.flatMap(({ known }, i) =>
-      DOMAINS.map((domain) => keep({ classId, schoolId, personId: students[i]?.id ?? '' }, domain, known[domain])),
-    ),
+    works.map(({ known }, i) => keep({ classId, schoolId, personId: students[i]?.id ?? '' }, known, last)),
   );
 }
 

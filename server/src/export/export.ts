@@ -1,6 +1,7 @@
 import { CORE_VERSION } from '@green-beam/core';
 import { labelOf } from '../auth/labels.ts';
 import { metTools } from '../bench/met-tools.ts';
+import { DOMAINS, knownOf } from '../bench/tutor.ts';
 import { isFor } from '../bench/set-rounds.ts';
 import { Attempt, Round, SetRound, Task } from '../models/bench.ts';
 import { Tool, ToolNoteRow } from '../models/cabinet.ts';
@@ -8,7 +9,6 @@ import { HouseRulesVersion, Student, type SchoolClass } from '../models/classes.
 import { RunEventRow, RunMember, RunRow } from '../models/notebook.ts';
 import { Person } from '../models/people.ts';
 import { Tape } from '../models/tapes.ts';
-import { StudentBelief } from '../models/tutor.ts';
 import { rosterOf } from '../classes/roster.ts';
 
 /** The format is described in docs/export.md. */
@@ -97,9 +97,12 @@ async function roundsOf(classId: string, personId: string): Promise<unknown[]> {
   }));
 }
 
-async function beliefOf(classId: string, personId: string): Promise<unknown> {
-  const rows = await StudentBelief.findAll({ where: { classId, personId } });
-  return rows.map(({ domain, belief, onceLikely, readings }) => ({ domain, habits: belief, onceLikely, readings }));
+async function beliefOf(student: Student): Promise<unknown> {
+  const known = await knownOf(student);
+  return DOMAINS.map((domain) => {
+    const { belief, onceLikely, readings } = known[domain];
+    return { domain, habits: belief, onceLikely, readings };
+  }).filter(({ readings }) => readings > 0);
 }
 
 async function tapesOf(personId: string): Promise<unknown[]> {
@@ -107,14 +110,15 @@ async function tapesOf(personId: string): Promise<unknown[]> {
   return tapes.map(({ id, lines, changedAt }) => ({ id, lines, at: changedAt }));
 }
 
-async function studentPart({ classId, personId, person, archivedAt }: Student): Promise<Record<string, unknown>> {
+async function studentPart(student: Student): Promise<Record<string, unknown>> {
+  const { classId, personId, person, archivedAt } = student;
   return {
     id: personId,
     name: person ? labelOf(person, 'full') : null,
     archivedAt,
     rounds: await roundsOf(classId, personId),
     attempts: await attemptsOf(classId, personId),
-    belief: await beliefOf(classId, personId),
+    belief: await beliefOf(student),
     tapes: await tapesOf(personId),
   };
 }

@@ -10,6 +10,8 @@ export class StudentBelief extends Model<InferAttributes<StudentBelief>, InferCr
   declare belief: Belief;
   declare onceLikely: string[];
   declare readings: number;
+  /** `serverOrder` of the last entry that it takes into account. */
+  declare reaches: string;
 }
 
 export function defineTutor(sequelize: Sequelize): void {
@@ -22,6 +24,7 @@ export function defineTutor(sequelize: Sequelize): void {
       belief: DataTypes.JSONB,
       onceLikely: DataTypes.ARRAY(DataTypes.TEXT),
       readings: DataTypes.INTEGER,
+      reaches: DataTypes.BIGINT,
     },
     { sequelize, tableName: 'beliefs' },
   );

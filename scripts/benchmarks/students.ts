@@ -1,0 +1,68 @@
+import { randomUUID } from 'node:crypto';
+
+/** Somebody signed in: what is sent with every request. */
+export interface SignedIn {
+  readonly classId: string;
+  readonly headers: Readonly<Record<string, string>>;
+}
+
+const PIN = '2468';
+
+class Door {
+  private cookie = '';
+  private token = '';
+
+  constructor(private readonly base: string) {}
+
+  get headers(): Record<string, string> {
+    return { cookie: this.cookie, 'content-type': 'application/json', 'x-csrf-token': this.token };
+  }
+
+  async ask<Answer>(method: string, path: string, body?: unknown): Promise<Answer> {
+    const response = await fetch(`${this.base}/api${path}`, {
+      method,
+      headers: this.headers,
+      ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+    });
+    const set = response.headers.getSetCookie().map((line) => line.split(';')[0]);
+    if (set.length > 0) this.cookie = set.join('; ');
+    if (!response.ok) throw new Error(`${method} ${path} answered ${response.status}: ${await response.text()}`);
+    const answer = (await response.json()) as Answer & { csrfToken?: string };
+    if (answer.csrfToken) this.token = answer.csrfToken;
+    return answer;
+  }
+}
+
+async function enter(base: string, path: string, body: unknown): Promise<Door> {
+  const door = new Door(base);
+  await door.ask('GET', '/session');
+  await door.ask('POST', path, body);
+  return door;
+}
+
+/** A new class of so many students, all signed in. */
+export async function classOf(base: string, count: number): Promise<SignedIn[]> {
+  const teacher = await enter(base, '/session/demo', { role: 'teacher' });
+  const { id: classId } = await teacher.ask<{ id: string }>('POST', '/classes', {
+    name: `Load ${randomUUID().slice(0, 8)}`,
+  });
+  const { code } = await teacher.ask<{ code: string }>('GET', `/classes/${classId}`);
+  const rows = Array.from({ length: count }, (_, i) => ({ firstName: 'Student', lastName: `Number${i}` }));
+  await teacher.ask('POST', `/classes/${classId}/students`, { rows });
+  const visitor = new Door(base);
+  await visitor.ask('GET', '/session');
+  const { students } = await visitor.ask<{ students: { id: string }[] }>('POST', '/session/class', { code });
+  const signedIn: SignedIn[] = [];
+  for (const { id: studentId } of students) {
+    const { headers } = await enter(base, '/session/student', { code, studentId, pin: PIN });
+    signedIn.push({ classId, headers });
+  }
+  return signedIn;
+}
+
+/** Asks for something as JSON. */
+export async function post<Answer>(base: string, { headers }: SignedIn, path: string, body: unknown): Promise<Answer> {
+  const response = await fetch(`${base}/api${path}`, { method: 'POST', headers, body: JSON.stringify(body) });
+  if (!response.ok) throw new Error(`${path} answered ${response.status}: ${await response.text()}`);
+  return (await response.json()) as Answer;
+}

@@ -1,0 +1,67 @@
+import { randomUUID } from 'node:crypto';
+import type { BenchRound } from '@green-beam/contract';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { knownOf, NOTHING_KNOWN } from '../src/bench/tutor.ts';
+import { Attempt } from '../src/models/bench.ts';
+import { StudentBelief } from '../src/models/tutor.ts';
+import { openClassroom, type Classroom } from './harness.ts';
+
+let room: Classroom;
+
+beforeAll(async () => {
+  room = await openClassroom();
+});
+afterAll(() => room.server.stop());
+
+const who = () => ({ classId: room.classId, schoolId: room.school.id, personId: room.studentId });
+const kept = (): Promise<number> => StudentBelief.count({ where: { classId: room.classId } });
+
+async function enterWithoutUnit(count: number): Promise<void> {
+  const { body } = await room.student.post(`/classes/${room.classId}/rounds`, { subjectIds: ['cylinder-50'] });
+  for (const { id: taskId } of (body as BenchRound).tasks.slice(0, count))
+    await room.student.post(`/classes/${room.classId}/attempts`, {
+      id: randomUUID(),
+      taskId,
+      kind: 'reading',
+      entry: '31.4',
+      eyeHeight: 0,
+      actions: [],
+      hints: 0,
+      timeTaken: 4000,
+    });
+}
+
+/** Stores the first student’s entries as if somebody else had written them some minutes ago. */
+async function sameAgo(personId: string, minutes: number): Promise<void> {
+  const entries = await Attempt.findAll({ attributes: { exclude: ['serverOrder'] }, where: { classId: room.classId } });
+  const createdAt = new Date(Date.now() - minutes * 60_000);
+  await Attempt.bulkCreate(entries.map((entry) => ({ ...entry.get(), id: randomUUID(), personId, createdAt })));
+}
+
+describe('what is known of a student', () => {
+  it('is nothing before the first entry', async () => {
+    expect(await knownOf(who())).toEqual(NOTHING_KNOWN);
+    expect(await kept()).toBe(0);
+  });
+
+  it('takes the newest entries into account, and is not kept before they have settled', async () => {
+    await enterWithoutUnit(3);
+    const known = await knownOf(who());
+    expect(known.reading.readings).toBe(3);
+    expect(known.reading.belief['unit-missing']).toBeGreaterThan(
+      NOTHING_KNOWN.reading.belief['unit-missing'] ?? Infinity,
+    );
+    expect(await kept()).toBe(0);
+    expect(await knownOf(who())).toEqual(known);
+  });
+
+  it('is kept once they have settled; it comes out the same, and nothing is counted twice', async () => {
+    const other = { ...who(), personId: room.students[1] ?? '' };
+    await sameAgo(other.personId, 2);
+    const known = await knownOf(who());
+    for (let again = 0; again < 2; again += 1) {
+      expect(await knownOf(other)).toEqual(known);
+      expect(await kept()).toBe(2);
+    }
+  });
+});
