@@ -16,6 +16,7 @@ import * as setRoundsTold from './migrations/0012-set-rounds-told.ts';
 import * as shelf from './migrations/0013-shelf.ts';
 import * as notifyClass from './migrations/0014-notify-class.ts';
 import * as beliefsBehind from './migrations/0015-beliefs-behind.ts';
+import * as oneTryAtATime from './migrations/0016-one-try-at-a-time.ts';
 
 const MIGRATIONS = [
   firstLight,
@@ -33,6 +34,7 @@ const MIGRATIONS = [
   shelf,
   notifyClass,
   beliefsBehind,
+  oneTryAtATime,
 ];
 
 /** Brings the database to the present shape; each migration runs once, in its own transaction. */

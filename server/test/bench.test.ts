@@ -109,6 +109,36 @@ describe('a round', () => {
     expect(body.slips[0].id).toBe('eye-high');
   });
 
+  it('gives tries that come at once their numbers one after the other, and stores no third', async () => {
+    const [task] = await round();
+    const sent = ['0.3 mL', '0.4 mL', '0.5 mL', '0.6 mL'].map((entry) => attempt(task!.id, entry));
+    const answers = await Promise.all(sent.map((body) => student.post(url('/attempts'), body)));
+    expect(answers.map(({ status }) => status).sort()).toEqual([200, 200, 409, 409]);
+    const taken = answers.filter(({ status }) => status === 200).map(({ body }) => [body.tryNumber, body.closed]);
+    expect(taken.sort()).toEqual([
+      [1, false],
+      [2, true],
+    ]);
+    expect(await Attempt.count({ where: { classId, taskId: task!.id } })).toBe(2);
+  });
+
+  it('stores an entry that is sent many times at once only once, and answers each alike', async () => {
+    const [task] = await round();
+    const body = attempt(task!.id, '0.3 mL');
+    const answers = await Promise.all(Array.from({ length: 6 }, () => student.post(url('/attempts'), body)));
+    expect(new Set(answers.map(({ status, text }) => `${status} ${text}`)).size).toBe(1);
+    expect(answers[0]!.status).toBe(200);
+    expect(await Attempt.count({ where: { classId, taskId: task!.id } })).toBe(1);
+  });
+
+  it('refuses an entry whose number another one has', async () => {
+    const [first, second] = await round();
+    const body = attempt(first!.id, '0.3 mL');
+    await student.post(url('/attempts'), body);
+    const answer = await student.post(url('/attempts'), { ...body, taskId: second!.id });
+    expect([answer.status, answer.body.field]).toEqual([409, 'id']);
+  });
+
   it('shows the answer after the second try, and no third is taken', async () => {
     const [task] = await round();
     await student.post(url('/attempts'), attempt(task!.id, '0.3 mL'));

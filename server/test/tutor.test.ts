@@ -2,8 +2,8 @@ import { randomUUID } from 'node:crypto';
 import type { BenchRound } from '@green-beam/contract';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { knownOf, NOTHING_KNOWN } from '../src/bench/tutor.ts';
-import { Attempt } from '../src/models/bench.ts';
 import { StudentBelief } from '../src/models/tutor.ts';
+import { sameSomeMinutesAgo } from './entries-ago.ts';
 import { openClassroom, type Classroom } from './harness.ts';
 
 let room: Classroom;
@@ -31,13 +31,6 @@ async function enterWithoutUnit(count: number): Promise<void> {
     });
 }
 
-/** Stores the first student’s entries as if somebody else had written them some minutes ago. */
-async function sameAgo(personId: string, minutes: number): Promise<void> {
-  const entries = await Attempt.findAll({ attributes: { exclude: ['serverOrder'] }, where: { classId: room.classId } });
-  const createdAt = new Date(Date.now() - minutes * 60_000);
-  await Attempt.bulkCreate(entries.map((entry) => ({ ...entry.get(), id: randomUUID(), personId, createdAt })));
-}
-
 describe('what is known of a student', () => {
   it('is nothing before the first entry', async () => {
     expect(await knownOf(who())).toEqual(NOTHING_KNOWN);
@@ -57,7 +50,7 @@ describe('what is known of a student', () => {
 
   it('is kept once they have settled; it comes out the same, and nothing is counted twice', async () => {
     const other = { ...who(), personId: room.students[1] ?? '' };
-    await sameAgo(other.personId, 2);
+    await sameSomeMinutesAgo({ classId: room.classId, personId: room.studentId }, other.personId, 2);
     const known = await knownOf(who());
     for (let again = 0; again < 2; again += 1) {
       expect(await knownOf(other)).toEqual(known);

@@ -14,7 +14,7 @@ import {
 } from '@green-beam/core';
 import type { CreationAttributes } from 'sequelize';
 import type { Attempt, Task } from '../models/bench.ts';
-import { taskOf } from './show.ts';
+import { taskOf, type JudgedEntry } from './show.ts';
 
 type TaskRow = Pick<Task, 'classId' | 'id' | 'schoolId' | 'personId' | 'subjectId' | 'situation' | 'rulesVersion'> & {
   readonly tries?: number | undefined;
@@ -28,7 +28,7 @@ export type Entered = Omit<NewAttempt, 'taskId' | 'timeTaken'> & {
 
 /** An entry judged by the situation at Enter, as it will be stored, and whether it closes the task. */
 export interface JudgedAttempt {
-  readonly row: CreationAttributes<Attempt>;
+  readonly row: CreationAttributes<Attempt> & JudgedEntry;
   /** The task as it was set, and as it stood at Enter. */
   readonly drawn: PracticeTask;
   readonly read: PracticeTask;

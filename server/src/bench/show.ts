@@ -46,8 +46,14 @@ export function benchTask(row: Task, rules: HouseRules, attempts: readonly Attem
   };
 }
 
+/** An entry as far as it is told about. */
+export type JudgedEntry = Pick<
+  Attempt,
+  'id' | 'taskId' | 'subjectId' | 'situation' | 'actions' | 'remarks' | 'tryNumber' | 'verdict' | 'diagnosis'
+>;
+
 /** Ticks of the record strip; only for closed tasks, since a distance from the true value gives it away. */
-export function stripMarks(attempts: readonly Attempt[]): StripMark[] {
+export function stripMarks(attempts: readonly JudgedEntry[]): StripMark[] {
   return attempts.flatMap((attempt) => {
     const offBy = attempt.diagnosis?.offBy;
     return offBy === null || offBy === undefined
@@ -57,17 +63,17 @@ export function stripMarks(attempts: readonly Attempt[]): StripMark[] {
 }
 
 /** What was remarked on how the tool was handled; what was stored before remarks were kept is remarked on anew. */
-function remarksFor(attempt: Attempt, rules: HouseRules): Remark[] {
+function remarksFor(attempt: JudgedEntry, rules: HouseRules): Remark[] {
   const task = taskOf(attempt, rules);
   return attempt.remarks ?? (isExerciseTask(task) ? [] : remarksOn(task, doneIn(attempt.actions)));
 }
 
 /** What the student is told about an attempt; the answer only when the task is closed. */
 export function attemptResult(
-  attempt: Attempt,
+  attempt: JudgedEntry,
   rules: HouseRules,
   closed: boolean,
-  onTask: readonly Attempt[],
+  onTask: readonly JudgedEntry[],
 ): AttemptResult {
   const feedback = feedbackOn(taskOf(attempt, rules), attempt.diagnosis, closed, remarksFor(attempt, rules));
   return {
