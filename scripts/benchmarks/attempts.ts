@@ -89,11 +89,12 @@ async function bare(pool: pg.Pool): Promise<number> {
   const statement = `insert into attempts (${columns.join(', ')}) values (${columns.map((_, i) => `$${i + 1}`).join(', ')})`;
   const start = performance.now();
   let done = 0;
+  let tries = 1000;
   const work = async (): Promise<void> => {
     while (performance.now() - start < SECONDS * 1000) {
       await pool.query(
         statement,
-        columns.map((name, i) => (name === 'id' ? randomUUID() : values[i])),
+        columns.map((name, i) => (name === 'id' ? randomUUID() : name === 'try_number' ? (tries += 1) : values[i])),
       );
       done += 1;
     }
