@@ -32,15 +32,20 @@ export async function signedInAdministrator(request: Request): Promise<Caller> {
   return caller;
 }
 
+/** The class that a request names, if it is one of the school of whoever asks. */
+async function classOfSchool(request: Request): Promise<SchoolClass | null> {
+  const { identity } = request.session;
+  return identity
+    ? SchoolClass.findOne({ where: { id: idFrom(request, 'classId'), schoolId: identity.schoolId } })
+    : null;
+}
+
 /**
  * The one place where reach into a class is decided. Another school's class is nowhere (404); a class of one's own school to which
  * one does not belong is refused (403); administrators reach every class of their school.
  */
 export async function classInReach(request: Request): Promise<ClassAccess> {
-  const caller = await signedIn(request);
-  const schoolClass = await SchoolClass.findOne({
-    where: { id: idFrom(request, 'classId'), schoolId: caller.schoolId },
-  });
+  const [caller, schoolClass] = await Promise.all([signedIn(request), classOfSchool(request)]);
   if (!schoolClass) throw notFound();
   if (caller.role === 'student') {
     if (caller.classId !== schoolClass.id) throw new Refusal(403, 'You are not in this class.');

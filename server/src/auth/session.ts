@@ -1,8 +1,8 @@
 import type { Role, SessionState, SignedIn } from '@green-beam/contract';
 import type { Request } from 'express';
-import type { Transaction } from 'sequelize';
-import { HouseRulesVersion, SchoolClass, Student } from '../models/classes.ts';
-import { Account, Person, School } from '../models/people.ts';
+import { QueryTypes, type Transaction } from 'sequelize';
+import { HouseRulesVersion, SchoolClass } from '../models/classes.ts';
+import { Person, School } from '../models/people.ts';
 import { labelOf } from './labels.ts';
 
 declare module 'express-session' {
@@ -52,27 +52,39 @@ export async function endSessionsOf(personId: string, transaction?: Transaction)
 /** Somebody whose account or place on the roster still exists. */
 export interface Caller extends Identity {
   readonly role: Role;
-  readonly person: Person;
+  readonly person: Pick<Person, 'givenName' | 'familyName'>;
+}
+
+interface FoundPerson extends Pick<Person, 'givenName' | 'familyName'> {
+  /** Of an account; null for who has none. */
+  readonly role: 'teacher' | 'administrator' | null;
+  /** Who of those at the screen is on the roster of the class. */
+  readonly here: readonly string[];
+}
+
+async function personBehind({ personId, schoolId, classId, partners }: Identity): Promise<FoundPerson | null> {
+  const { sequelize } = Person;
+  if (!sequelize) throw new Error('The database is not open.');
+  const [found] = await sequelize.query<FoundPerson>(
+    `select given_name "givenName", family_name "familyName",
+       (select role from accounts where person_id = people.id) role,
+       array(select person_id from students where class_id = $3 and person_id = any($4) and archived_at is null) here
+     from people where id = $1 and school_id = $2 and deleted_at is null`,
+    { bind: [personId, schoolId, classId, [personId, ...partners]], type: QueryTypes.SELECT },
+  );
+  return found ?? null;
 }
 
 /** The person behind a request, or null when nobody is signed in or the account is gone. */
 export async function callerOf(request: Request): Promise<Caller | null> {
   const { identity } = request.session;
-  if (!identity) return null;
-  const { personId, classId, partners } = identity;
-  const [person, here, account] = await Promise.all([
-    Person.findOne({ where: { id: personId, schoolId: identity.schoolId, deletedAt: null } }),
-    classId === null
-      ? []
-      : Student.findAll({ where: { classId, personId: [personId, ...partners], archivedAt: null } }),
-    classId === null ? Account.findByPk(personId) : null,
-  ]);
-  if (!person) return null;
-  if (classId !== null) {
-    const isHere = (id: string): boolean => here.some((student) => student.personId === id);
-    return isHere(personId) ? { ...identity, partners: partners.filter(isHere), role: 'student', person } : null;
-  }
-  return account ? { ...identity, role: account.role, person } : null;
+  const found = identity ? await personBehind(identity) : null;
+  if (!identity || !found) return null;
+  const { here, role, givenName, familyName } = found;
+  const person = { givenName, familyName };
+  if (identity.classId === null) return role ? { ...identity, role, person } : null;
+  const partners = identity.partners.filter((id) => here.includes(id));
+  return here.includes(identity.personId) ? { ...identity, partners, role: 'student', person } : null;
 }
 
 async function shown(caller: Caller): Promise<SignedIn> {
