@@ -1,5 +1,5 @@
 import { checkNode, chromiumPath, installPackages } from './packages.mjs';
-import { buildPages } from './build-pages.mjs';
+import { build } from './build.mjs';
 import { run } from './processes.mjs';
 import { orSayWhy, withOwnDatabase, withSampleServer } from './serve.mjs';
 
@@ -7,7 +7,7 @@ import { orSayWhy, withOwnDatabase, withSampleServer } from './serve.mjs';
 async function bench() {
   checkNode();
   installPackages();
-  buildPages();
+  build();
   run(process.execPath, ['--import', 'tsx', 'scripts/benchmarks/diagnoses.ts']);
   run(process.execPath, ['--import', 'tsx', 'scripts/benchmarks/choices.ts']);
   run(process.execPath, ['--import', 'tsx', 'scripts/benchmarks/calculations.ts']);

@@ -1,5 +1,5 @@
 import { resolve } from 'node:path';
-import { buildPages } from './build-pages.mjs';
+import { build } from './build.mjs';
 import { checkNode, chromiumPath, installPackages } from './packages.mjs';
 import { ROOT } from './processes.mjs';
 import { orSayWhy, withOwnDatabase, withSampleServer } from './serve.mjs';
@@ -203,7 +203,7 @@ async function shoot(base) {
 async function screenshots() {
   checkNode();
   installPackages();
-  buildPages();
+  build();
   await withOwnDatabase('screenshots', (url) => withSampleServer(url, shoot));
 }
 

@@ -1,5 +1,5 @@
 import { resolve } from 'node:path';
-import { buildPages } from './build-pages.mjs';
+import { build } from './build.mjs';
 import { checkNode, installPackages } from './packages.mjs';
 import { copyCluster, ownDatabase, removeCluster, sessionSecret } from './postgres.mjs';
 import { ended, freePort, isFree, ROOT, start } from './processes.mjs';
@@ -18,7 +18,7 @@ export function serverEnvironment(url, extra = {}) {
 
 /** Starts the server process itself. */
 export function startServer(environment, options = {}) {
-  return start(process.execPath, ['--import', 'tsx', resolve(ROOT, 'server', 'src', 'main.ts')], {
+  return start(process.execPath, ['--enable-source-maps', resolve(ROOT, 'server', 'dist', 'main.js')], {
     env: environment,
     ...options,
   });
@@ -41,7 +41,7 @@ export async function serve(cluster, extra) {
   installPackages();
   const database = await ownDatabase(cluster);
   try {
-    buildPages();
+    build();
     const server = startServer(serverEnvironment(database.url, { ...extra, PORT: await portToUse() }));
     for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill('SIGTERM'));
     process.exitCode = await ended(server);

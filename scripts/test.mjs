@@ -1,6 +1,6 @@
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { resolve } from 'node:path';
-import { buildPages } from './build-pages.mjs';
+import { build } from './build.mjs';
 import { checkNode, chromiumPath, installPackages, pdfPrograms } from './packages.mjs';
 import { listen, ROOT } from './processes.mjs';
 import { orSayWhy, withOwnDatabase, withSampleCluster, withSampleServer } from './serve.mjs';
@@ -108,7 +108,7 @@ async function test() {
   const results = (await Promise.all([checks(), check('Lint', 'npx', ['eslint', '.'])])).flat();
   console.log('\nUnit tests …');
   results.push(await unitTests());
-  buildPages();
+  build();
   console.log('\nEnd-to-end tests …');
   results.push(...(await (process.env.DATABASE_URL ? allGroups(null) : withSampleCluster(allGroups))));
   const total = (key) => results.reduce((sum, result) => sum + result[key], 0);
