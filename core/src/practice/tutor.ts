@@ -140,8 +140,8 @@ function candidatesOn(subject: Subject, rules: HouseRules): Candidate[] {
 /** Two slips that one item of a tool has room for; an exercise is aimed at one. */
 function pairsOn({ domain, id }: Subject, slips: readonly string[], rules: HouseRules): string[][] {
   if (domain !== 'reading') return [];
-  const pairs = slips.flatMap((first, i) => slips.slice(i + 1).map((second) => [first, second] as const));
-  return pairs.filter((pair) => canBeToldTogether(id, pair, rules)).map((pair) => [...pair]);
+  const pairs = slips.flatMap((first, i) => slips.slice(i + 1).map((second) => [first, second]));
+  return pairs.filter((pair) => canBeToldTogether(id, pair, rules));
 }
 
 /** Worked out once for each subject and set of rules: complete rules never change. */

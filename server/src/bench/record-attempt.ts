@@ -41,5 +41,9 @@ export async function recordAttempt(where: TaskOf, body: Entered): Promise<Attem
     const { row, closes } = judgeAttempt(task, body, tryNumber, rules, await historyOf(task));
     if (await store(row, closes)) return attemptResult(row, rules, closes, [...before, row]);
   }
-  throw new Refusal(409, 'This entry has the number of another one. Load the page again and enter it once more.', 'id');
+  throw new Refusal(
+    409,
+    'Another entry has the same number already. Load the page again and enter your reading once more.',
+    'id',
+  );
 }

@@ -166,13 +166,9 @@ function canBeTold(instrument: Instrument, aim: readonly KnownSlip[], rules: Hou
   return told === enough;
 }
 
-/** Whether one item of a tool can be aimed at two slips at once. */
-export function canBeToldTogether(
-  instrumentId: string,
-  [first, second]: readonly [string, string],
-  rules: HouseRules,
-): boolean {
-  return canBeTold(instrumentById(instrumentId), [slipById(first), slipById(second)], rules);
+/** Whether one item of a tool can be aimed at several slips at once. */
+export function canBeToldTogether(instrumentId: string, aim: readonly string[], rules: HouseRules): boolean {
+  return canBeTold(instrumentById(instrumentId), aim.map(slipById), rules);
 }
 
 /** Worked out once for each tool and set of rules: complete rules never change. */

@@ -102,7 +102,7 @@ export function Onward({
           )}
         </>
       )}
-      <div className="-mx-2 flex flex-wrap">{children}</div>
+      {children && <div className="-mx-2 flex flex-wrap">{children}</div>}
     </div>
   );
 }
