@@ -1,4 +1,4 @@
-import { Sequelize } from 'sequelize';
+import { Sequelize, type Model, type ModelStatic } from 'sequelize';
 import { defineModels } from './models/define.ts';
 
 /** Opens the pool and binds the models to it. */
@@ -11,5 +11,12 @@ export function openDatabase(url: string): Sequelize {
     dialectOptions: { connectionTimeoutMillis: 4000 },
   });
   defineModels(sequelize);
+  return sequelize;
+}
+
+/** The database that a model is bound to. @throws Error before it was opened. */
+export function databaseOf(model: ModelStatic<Model>): Sequelize {
+  const { sequelize } = model;
+  if (!sequelize) throw new Error('The database is not open.');
   return sequelize;
 }

@@ -1,6 +1,7 @@
 import type { Role, SessionState, SignedIn } from '@green-beam/contract';
 import type { Request } from 'express';
 import { QueryTypes, type Transaction } from 'sequelize';
+import { databaseOf } from '../database.ts';
 import { HouseRulesVersion, SchoolClass } from '../models/classes.ts';
 import { Person, School } from '../models/people.ts';
 import { labelOf } from './labels.ts';
@@ -43,7 +44,7 @@ export function endSession(request: Request): Promise<void> {
 
 /** Ends every session of a person, after a reset of PIN or password. */
 export async function endSessionsOf(personId: string, transaction?: Transaction): Promise<void> {
-  await Person.sequelize?.query(`delete from sessions where sess -> 'identity' ->> 'personId' = :personId`, {
+  await databaseOf(Person).query(`delete from sessions where sess -> 'identity' ->> 'personId' = :personId`, {
     replacements: { personId },
     ...(transaction ? { transaction } : {}),
   });
@@ -63,8 +64,7 @@ interface FoundPerson extends Pick<Person, 'givenName' | 'familyName'> {
 }
 
 async function personBehind({ personId, schoolId, classId, partners }: Identity): Promise<FoundPerson | null> {
-  const { sequelize } = Person;
-  if (!sequelize) throw new Error('The database is not open.');
+  const sequelize = databaseOf(Person);
   const [found] = await sequelize.query<FoundPerson>(
     `select given_name "givenName", family_name "familyName",
        (select role from accounts where person_id = people.id) role,

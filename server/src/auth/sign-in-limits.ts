@@ -1,5 +1,6 @@
 import { differenceInSeconds } from 'date-fns';
 import { rateLimit, type RateLimitRequestHandler } from 'express-rate-limit';
+import { databaseOf } from '../database.ts';
 import { SignInFailure } from '../models/people.ts';
 import { Refusal } from '../refusal.ts';
 
@@ -24,7 +25,7 @@ export async function checkMayTry(accountKey: string): Promise<void> {
 }
 
 export async function countFailure(accountKey: string): Promise<void> {
-  await SignInFailure.sequelize?.query(
+  await databaseOf(SignInFailure).query(
     `insert into sign_in_failures (account_key, failures, last_at) values (:accountKey, 1, now())
      on conflict (account_key) do update set failures = sign_in_failures.failures + 1, last_at = now()`,
     { replacements: { accountKey } },

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { UseLink } from '@green-beam/contract';
 import { UniqueConstraintError, type Transaction } from 'sequelize';
+import { databaseOf } from '../database.ts';
 import { Account, OneTimeLinkRow, Person, School } from '../models/people.ts';
 import { Refusal } from '../refusal.ts';
 import { hashSecret } from './passwords.ts';
@@ -42,8 +43,7 @@ async function setPassword(personId: string, password: string, transaction: Tran
 
 /** Uses a link, once: of two people who press at the same moment one is told that it has been used. */
 export async function takeUpLink(link: OneTimeLinkRow, chosen: UseLink): Promise<Account> {
-  const sequelize = OneTimeLinkRow.sequelize;
-  if (!sequelize) throw new Error('The database is not open.');
+  const sequelize = databaseOf(OneTimeLinkRow);
   try {
     return await sequelize.transaction(async (transaction) => {
       const [used] = await OneTimeLinkRow.update(

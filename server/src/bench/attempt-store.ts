@@ -1,4 +1,5 @@
 import { QueryTypes, UniqueConstraintError, type CreationAttributes } from 'sequelize';
+import { databaseOf } from '../database.ts';
 import { Attempt, type Task } from '../models/bench.ts';
 import type { JudgedEntry } from './show.ts';
 
@@ -95,7 +96,6 @@ export async function store(row: CreationAttributes<Attempt>, closes: boolean): 
 }
 
 function ask<Row extends object>(statement: string, bind: unknown[]): Promise<Row[]> {
-  const { sequelize } = Attempt;
-  if (!sequelize) throw new Error('The database is not open.');
+  const sequelize = databaseOf(Attempt);
   return sequelize.query<Row>(statement, { bind, type: QueryTypes.SELECT });
 }

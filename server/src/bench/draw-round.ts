@@ -24,6 +24,7 @@ import {
 } from '@green-beam/core';
 import type { CreationAttributes } from 'sequelize';
 import { newSheetCode } from '../classes/codes.ts';
+import { databaseOf } from '../database.ts';
 import { Round, Task, type SetRound } from '../models/bench.ts';
 import { tellOf, workedBy, type Worked } from './levels.ts';
 import { placeOf } from './place.ts';
@@ -172,8 +173,7 @@ export async function createRound(round: RoundFor): Promise<Round> {
   const id = randomUUID();
   const [knowledge, worked] = await Promise.all([knownOf(round), workedBy(classId, personId, subjectIds)]);
   const tasks = drawRound(round, { knowledge, worked }, randomInt(2 ** 47), id);
-  const sequelize = Round.sequelize;
-  if (!sequelize) throw new Error('The database is not open.');
+  const sequelize = databaseOf(Round);
   return sequelize.transaction(async (transaction) => {
     const stored = await Round.create(
       {

@@ -1,5 +1,6 @@
 import { isExerciseKind, levelAfter, type Exercise, type Level } from '@green-beam/core';
 import { QueryTypes } from 'sequelize';
+import { databaseOf } from '../database.ts';
 import { Attempt, Task } from '../models/bench.ts';
 
 /** So many exercises of each kind are looked back over. */
@@ -22,8 +23,8 @@ export function tellOf(exercise: Exercise): string {
 /** What a student has worked of some kinds of exercises. */
 export async function workedBy(classId: string, personId: string, subjectIds: readonly string[]): Promise<Worked> {
   const kinds = subjectIds.filter(isExerciseKind);
-  const sequelize = Attempt.sequelize;
-  if (kinds.length === 0 || !sequelize) return NOTHING_WORKED;
+  if (kinds.length === 0) return NOTHING_WORKED;
+  const sequelize = databaseOf(Attempt);
   const firsts = await sequelize.query<{ subject_id: string; sound: boolean }>(
     `select subject_id, sound from (
        select subject_id, verdict = 'sound' sound, server_order, row_number() over (partition by subject_id order by server_order desc) back

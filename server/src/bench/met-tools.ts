@@ -1,4 +1,5 @@
 import { FIRST_TOOLS, instrumentIds } from '@green-beam/core';
+import { databaseOf } from '../database.ts';
 import { SchoolClass } from '../models/classes.ts';
 import { Refusal } from '../refusal.ts';
 
@@ -22,7 +23,7 @@ export function checkTool(id: string): void {
 export async function meetTools(classId: string, ids: readonly string[]): Promise<void> {
   const met = ids.filter((id) => instrumentIds().includes(id));
   if (met.length === 0) return;
-  await SchoolClass.sequelize?.query(
+  await databaseOf(SchoolClass).query(
     `update classes set met_tools = array(select distinct unnest(met_tools || array[:met]::text[])) where id = :classId`,
     { replacements: { met, classId } },
   );
@@ -30,7 +31,7 @@ export async function meetTools(classId: string, ids: readonly string[]): Promis
 
 /** Notes that a class has not met a tool after all. */
 export async function unmeetTool(classId: string, id: string): Promise<void> {
-  await SchoolClass.sequelize?.query(
+  await databaseOf(SchoolClass).query(
     `update classes set met_tools = array_remove(met_tools, :id) where id = :classId`,
     {
       replacements: { id, classId },

@@ -15,6 +15,7 @@ import type { ClassAccess } from '../auth/access.ts';
 import { labelOf } from '../auth/labels.ts';
 import { addRules } from '../classes/change-rules.ts';
 import { rosterOf } from '../classes/roster.ts';
+import { databaseOf } from '../database.ts';
 import { Attempt, SetRound } from '../models/bench.ts';
 import { Tool } from '../models/cabinet.ts';
 import { HouseRulesVersion } from '../models/classes.ts';
@@ -34,8 +35,7 @@ interface Counted {
 
 /** How far everybody has come in every set round of a class. */
 async function counts(classId: string): Promise<Counted[]> {
-  const sequelize = Attempt.sequelize;
-  if (!sequelize) return [];
+  const sequelize = databaseOf(Attempt);
   return sequelize.query<Counted>(
     `select rounds.set_round_id, rounds.person_id, rounds.sheet_code, count(tasks.closed_at)::int done,
        count(*) filter (where exists (select 1 from attempts where attempts.class_id = tasks.class_id and attempts.task_id = tasks.id and try_number = 1 and verdict = 'sound'))::int right_at_first,

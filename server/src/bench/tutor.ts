@@ -9,6 +9,7 @@ import {
   type PracticeTask,
 } from '@green-beam/core';
 import { QueryTypes } from 'sequelize';
+import { databaseOf } from '../database.ts';
 import type { Attempt, Task } from '../models/bench.ts';
 import { StudentBelief } from '../models/tutor.ts';
 import { rulesOf } from '../rules.ts';
@@ -80,8 +81,7 @@ const AT_ONCE = 500;
 
 /** First tries after an entry, the oldest first. A second try knows what the first one was told; only what is written unprompted tells a habit. */
 async function firstTriesAfter({ classId, personId }: StudentOf, reaches: string): Promise<FirstTry[]> {
-  const sequelize = StudentBelief.sequelize;
-  if (!sequelize) return [];
+  const sequelize = databaseOf(StudentBelief);
   return sequelize.query<FirstTry>(
     `select a.server_order, a.subject_id, t.situation drawn, a.situation read, a.entry, a.rules_version,
        a.created_at < now() - interval '${SETTLED}' settled

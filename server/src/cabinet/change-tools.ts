@@ -11,6 +11,7 @@ import { CheckError, checkError, checkZeroError, hasZeroError, instrumentById, i
 import { UniqueConstraintError, type Transaction } from 'sequelize';
 import { ValidationError } from 'yup';
 import type { ClassAccess } from '../auth/access.ts';
+import { databaseOf } from '../database.ts';
 import { Tool, ToolNoteRow } from '../models/cabinet.ts';
 import { notFound, Refusal } from '../refusal.ts';
 import { toolsShown } from './tools-shown.ts';
@@ -162,7 +163,7 @@ export async function importTools(changing: Changing, rows: readonly unknown[]):
   );
   if (errors.length > 0) return { added: 0, errors };
   const good = checked.flatMap((one) => ('good' in one ? [one.good] : []));
-  await Tool.sequelize?.transaction(async (transaction) => {
+  await databaseOf(Tool).transaction(async (transaction) => {
     for (const { zeroError, ...tool } of good) {
       const added = await addTool(changing, tool, transaction);
       if (zeroError !== null)

@@ -1,6 +1,7 @@
 import type { NewRules, RulesShown } from '@green-beam/contract';
 import { completeRules, contradictionIn, type HouseRules } from '@green-beam/core';
 import type { Transaction } from 'sequelize';
+import { databaseOf } from '../database.ts';
 import { HouseRulesVersion, SchoolClass } from '../models/classes.ts';
 import { notFound, Refusal } from '../refusal.ts';
 
@@ -28,8 +29,7 @@ export async function changeRules(
   const rules = completeRules(given);
   const contradiction = contradictionIn(rules);
   if (contradiction) throw contradiction;
-  const sequelize = SchoolClass.sequelize;
-  if (!sequelize) throw new Error('The database is not open.');
+  const sequelize = databaseOf(SchoolClass);
   return sequelize.transaction(async (transaction) => {
     const schoolClass = await SchoolClass.findOne({
       where: { id: classId },

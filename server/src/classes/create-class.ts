@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { DEFAULT_RULES, PRESETS, type HouseRules } from '@green-beam/core';
+import { databaseOf } from '../database.ts';
 import { ClassTeacher, HouseRulesVersion, SchoolClass } from '../models/classes.ts';
 import { newClassCode } from './codes.ts';
 
@@ -19,8 +20,7 @@ export async function createClass({
   id = randomUUID(),
   code = newClassCode(),
 }: NewClassFor): Promise<SchoolClass> {
-  const sequelize = SchoolClass.sequelize;
-  if (!sequelize) throw new Error('The database is not open.');
+  const sequelize = databaseOf(SchoolClass);
   return sequelize.transaction(async (transaction) => {
     const schoolClass = await SchoolClass.create({ id, schoolId, name, code }, { transaction });
     await HouseRulesVersion.create(

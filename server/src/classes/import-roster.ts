@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { rosterRow, type RosterResult, type RosterRow } from '@green-beam/contract';
 import { ValidationError } from 'yup';
+import { databaseOf } from '../database.ts';
 import { Student, type SchoolClass } from '../models/classes.ts';
 import { Person } from '../models/people.ts';
 import { rosterOf } from './roster.ts';
@@ -61,8 +62,7 @@ export async function importRoster(schoolClass: SchoolClass, rows: readonly unkn
     givenName: firstName,
     familyName: lastName || null,
   }));
-  const sequelize = Student.sequelize;
-  await sequelize?.transaction(async (transaction) => {
+  await databaseOf(Student).transaction(async (transaction) => {
     await Person.bulkCreate(people, { transaction });
     await Student.bulkCreate(
       people.map((person) => ({ classId, schoolId, personId: person.id, pinHash: null })),

@@ -1,5 +1,6 @@
 import type { Transaction } from 'sequelize';
 import { endSessionsOf } from '../auth/session.ts';
+import { databaseOf } from '../database.ts';
 import { Attempt, Round, Task } from '../models/bench.ts';
 import { SchoolClass, Student } from '../models/classes.ts';
 import { Person } from '../models/people.ts';
@@ -7,8 +8,7 @@ import { Tape } from '../models/tapes.ts';
 import { StudentBelief } from '../models/tutor.ts';
 
 function inTransaction<T>(work: (transaction: Transaction) => Promise<T>): Promise<T> {
-  const sequelize = SchoolClass.sequelize;
-  if (!sequelize) throw new Error('The database is not open.');
+  const sequelize = databaseOf(SchoolClass);
   return sequelize.transaction(work);
 }
 

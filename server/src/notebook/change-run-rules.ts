@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { CORE_VERSION } from '@green-beam/core';
+import { databaseOf } from '../database.ts';
 import { RunEventRow } from '../models/notebook.ts';
 import { Refusal } from '../refusal.ts';
 import type { RunAccess } from './run-access.ts';
@@ -17,8 +18,7 @@ export async function changeRunRules({ run, schoolClass, caller }: RunAccess): P
     throw new Refusal(409, 'This page has been handed in, so its rules stay as they are. Return it first.');
   if (run.rulesVersion === schoolClass.rulesVersion)
     throw new Refusal(409, 'This page already uses the present class rules.');
-  const sequelize = RunEventRow.sequelize;
-  if (!sequelize) throw new Error('The database is not open.');
+  const sequelize = databaseOf(RunEventRow);
   const key = { classId: run.classId, runId: run.id };
   await sequelize.transaction(async (transaction) => {
     const before = await RunEventRow.findOne({

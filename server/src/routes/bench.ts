@@ -16,6 +16,7 @@ import { createRound } from '../bench/draw-round.ts';
 import { recordAttempt } from '../bench/record-attempt.ts';
 import { checkSubjects } from '../bench/set-rounds.ts';
 import { attemptShown, benchTask, stripMarks } from '../bench/show.ts';
+import { databaseOf } from '../database.ts';
 import { HouseRulesVersion, Student } from '../models/classes.ts';
 import { Attempt, Round, SetRound, Task } from '../models/bench.ts';
 import { notFound } from '../refusal.ts';
@@ -92,8 +93,7 @@ async function attemptPage(
 }
 
 async function skillSummaries(classId: string, personId: string): Promise<SkillSummary[]> {
-  const sequelize = Attempt.sequelize;
-  if (!sequelize) return [];
+  const sequelize = databaseOf(Attempt);
   const replacements = { classId, personId };
   const skills = await sequelize.query<{ skill: string; readings: number; sound: number }>(
     `select skill, count(distinct task_id)::int readings, count(*) filter (where verdict = 'sound' and try_number = 1)::int sound

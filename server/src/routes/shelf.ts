@@ -4,14 +4,14 @@ import { QueryTypes } from 'sequelize';
 import { checkNotArchived, classInReach, classTaught } from '../auth/access.ts';
 import { checkTool, meetTools, metTools, unmeetTool } from '../bench/met-tools.ts';
 import { roundsAside } from '../bench/own-practice.ts';
+import { databaseOf } from '../database.ts';
 import { Attempt } from '../models/bench.ts';
 import { SchoolClass } from '../models/classes.ts';
 import { validated } from '../validated.ts';
 
 /** How somebody has read each tool: how many readings, and how many of them right at the first try. */
 async function standings(classId: string, personId: string): Promise<ToolStanding[]> {
-  const sequelize = Attempt.sequelize;
-  if (!sequelize) return [];
+  const sequelize = databaseOf(Attempt);
   return sequelize.query<ToolStanding>(
     `select subject_id "toolId", count(distinct task_id)::int readings, count(*) filter (where verdict = 'sound' and try_number = 1)::int "rightAtFirst"
      from attempts where class_id = :classId and person_id = :personId group by subject_id`,
