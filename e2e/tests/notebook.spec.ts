@@ -59,6 +59,41 @@ test('a group finds a density with its uncertainty, corrects a cell, and the tea
   await room.close();
 });
 
+test('a page answered before an entry was stored, and coming in after it, takes nothing away', async ({ page }) => {
+  await enterAs(page, 'student', '/notebook');
+  await page.getByText('Tin ballast ingot').click();
+  await fillCell(page, 'Dry mass, trial 4', '54.29');
+  const answered: (() => void)[] = [];
+  const held = new Promise<void>((resolve) => answered.push(resolve));
+  let isHolding = true;
+  await page.route(/\/runs\/[\w-]+$/, async (route) => {
+    const response = await route.fetch();
+    if (isHolding) await held;
+    await route.fulfill({ response });
+  });
+  await fillCell(page, 'Water before, trial 4', '21.0');
+  const stored = page.waitForResponse(
+    (response) => response.ok() && (response.request().postData() ?? '').includes('after.4'),
+  );
+  const name = 'Water after, trial 4, 27.4';
+  await fillCell(page, 'Water after, trial 4', '27.4');
+  await page.evaluate((label) => {
+    const watch = new MutationObserver(() => {
+      const isShown = [...document.querySelectorAll('button')].some((cell) => cell.textContent?.startsWith(label));
+      if (!isShown) document.body.dataset['gone'] = 'yes';
+    });
+    watch.observe(document.body, { subtree: true, childList: true, attributes: true, characterData: true });
+  }, name);
+  await stored;
+  const old = page.waitForResponse((response) => /\/runs\/[\w-]+$/.test(response.url()));
+  isHolding = false;
+  answered.forEach((release) => release());
+  await old;
+  await expect(page.getByText('Everything is saved.')).toBeVisible();
+  await expect(page.getByRole('button', { name })).toBeVisible();
+  expect(await page.evaluate(() => document.body.dataset['gone'] ?? 'never')).toBe('never');
+});
+
 test('while the server cannot be reached nothing written is lost', async ({ page }) => {
   await enterAs(page, 'student', '/notebook');
   await page.getByText('Tin ballast ingot').click();

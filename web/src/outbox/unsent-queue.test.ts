@@ -1,4 +1,4 @@
-import { describe, expect, it } from 'vitest';
+import { describe, expect, it, vi } from 'vitest';
 import { RefusedError, ServerFaultError, UnreachableError } from '../api/request.ts';
 import {
   FAULTS_BORNE,
@@ -58,8 +58,14 @@ describe('an entry', () => {
     const answer = queue.post(entry('a'));
     expect(queue.snapshot().waiting).toHaveLength(1);
     await expect(answer).resolves.toBe('answer to a');
-    expect(queue.snapshot().waiting).toEqual([]);
+    await vi.waitFor(() => expect(queue.snapshot().waiting).toEqual([]));
     expect(carrier.storage.size).toBe(0);
+  });
+
+  it('is shown as waiting until whoever wrote it has its answer, so that it is at no moment nowhere', async () => {
+    const queue = opened(world());
+    const waiting = await queue.post(entry('a')).then(() => queue.snapshot().waiting);
+    expect(waiting).toEqual([entry('a')]);
   });
 
   it('is sent again, with longer and longer pauses, until the server can be reached', async () => {

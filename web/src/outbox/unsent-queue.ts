@@ -160,9 +160,10 @@ export class UnsentQueue {
   private async sendOne(entry: UnsentEntry): Promise<void> {
     try {
       const answer = await this.carrier.send(entry);
-      this.leave(entry, {});
-      await this.carrier.forget(entry.id).catch(() => undefined);
+      // Whoever waits for the answer takes it over before the entry goes, so that what was written is at every moment shown.
       this.settle(entry, ({ resolve }) => resolve(answer));
+      await this.carrier.forget(entry.id).catch(() => undefined);
+      this.leave(entry, {});
       this.wait = FIRST_WAIT;
     } catch (error) {
       if (this.isFinal(entry, error)) {

@@ -21,12 +21,21 @@ function asEvent(event: NewRunEvent): RunEvent {
   return { ...event, replaces: event.replaces ?? null, reason: event.reason ?? null, order: null };
 }
 
+/** Entries are never taken out of a log: those known already stay, even where a page answered earlier comes in later. */
+function withKnown(fetched: RunPage, known: RunPage | undefined): RunPage {
+  const ids = new Set(fetched.events.map(({ id }) => id));
+  return { ...fetched, events: [...fetched.events, ...(known?.events ?? []).filter(({ id }) => !ids.has(id))] };
+}
+
 /** @param writer who is writing, among those signed in at this screen. */
 export function useRun(classId: string, runId: string, signedIn: SignedIn, writer: string): RunOnPage {
   const queries = useQueryClient();
   const path = `/classes/${classId}/runs/${runId}`;
   const key = useMemo(() => ['run', classId, runId], [classId, runId]);
-  const { data: page, error } = useQuery({ queryKey: key, queryFn: () => ask<RunPage>('GET', path) });
+  const { data: page, error } = useQuery({
+    queryKey: key,
+    queryFn: async () => withKnown(await ask<RunPage>('GET', path), queries.getQueryData<RunPage>(key)),
+  });
   const { waiting } = useOutbox();
   const unsent = useMemo(
     () =>
