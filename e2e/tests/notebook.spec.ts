@@ -61,8 +61,9 @@ test('a group finds a density with its uncertainty, corrects a cell, and the tea
 
 test('a page answered before an entry was stored, and coming in after it, takes nothing away', async ({ page }) => {
   await enterAs(page, 'student', '/notebook');
-  await page.getByText('Tin ballast ingot').click();
-  await fillCell(page, 'Dry mass, trial 4', '54.29');
+  await page.getByLabel('What you measure').fill('Lead seal');
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await fillCell(page, 'Dry mass, trial 1', '54.29');
   const answered: (() => void)[] = [];
   const held = new Promise<void>((resolve) => answered.push(resolve));
   let isHolding = true;
@@ -71,12 +72,12 @@ test('a page answered before an entry was stored, and coming in after it, takes 
     if (isHolding) await held;
     await route.fulfill({ response });
   });
-  await fillCell(page, 'Water before, trial 4', '21.0');
+  await fillCell(page, 'Water before, trial 1', '21.0');
   const stored = page.waitForResponse(
-    (response) => response.ok() && (response.request().postData() ?? '').includes('after.4'),
+    (response) => response.ok() && (response.request().postData() ?? '').includes('after.1'),
   );
-  const name = 'Water after, trial 4, 27.4';
-  await fillCell(page, 'Water after, trial 4', '27.4');
+  const name = 'Water after, trial 1, 27.4';
+  await fillCell(page, 'Water after, trial 1', '27.4');
   await page.evaluate((label) => {
     const watch = new MutationObserver(() => {
       const isShown = [...document.querySelectorAll('button')].some((cell) => cell.textContent?.startsWith(label));
