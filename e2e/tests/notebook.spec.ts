@@ -93,6 +93,7 @@ test('a page answered before an entry was stored, and coming in after it, takes 
   await expect(page.getByText('Everything is saved.')).toBeVisible();
   await expect(page.getByRole('button', { name })).toBeVisible();
   expect(await page.evaluate(() => document.body.dataset['gone'] ?? 'never')).toBe('never');
+  await page.unrouteAll({ behavior: 'ignoreErrors' });
 });
 
 test('while the server cannot be reached nothing written is lost', async ({ page }) => {
