@@ -78,7 +78,7 @@ test('a laboratory column names the very balance, and what it shows at zero is t
   await toolPage(teacher, 'B-02');
   await teacher.getByRole('textbox', { name: 'It shows at zero, g' }).fill('0.02');
   await teacher.getByRole('button', { name: 'Save the check' }).last().click();
-  await expect(teacher.getByText('+0.02 g', { exact: true })).toBeVisible();
+  await expect(teacher.getByText('+0.02 g', { exact: true }).first()).toBeVisible();
   await teacher.close();
   await enterAs(page, 'student', '/notebook');
   await page.getByText('Tin ballast ingot').click();
