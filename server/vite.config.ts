@@ -4,5 +4,16 @@ import { defineConfig } from 'vite';
 export default defineConfig({
   root: import.meta.dirname,
   ssr: { noExternal: [/^@green-beam\//] },
-  build: { ssr: 'src/main.ts', outDir: 'dist', target: 'node20', sourcemap: true },
+  build: {
+    ssr: true,
+    outDir: 'dist',
+    target: 'node20',
+    sourcemap: true,
+    rolldownOptions: {
+      // What runs by itself: the start, each server process, and each thread that draws.
+      input: { main: 'src/main.ts', serve: 'src/serve.ts', 'drawing-thread': 'src/drawing/thread.ts' },
+      // All in one folder: processes and threads are found beside who starts them.
+      output: { entryFileNames: '[name].js', chunkFileNames: '[name]-[hash].js' },
+    },
+  },
 });

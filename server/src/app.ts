@@ -12,6 +12,7 @@ import type pg from 'pg';
 import type { Logger } from 'pino';
 import type { Sequelize } from 'sequelize';
 import type { Config } from './config.ts';
+import type { Drawing } from './drawing/drawing.ts';
 import type { ClassEvents } from './live/class-events.ts';
 import { notFound, refusalHandler } from './refusal.ts';
 import { benchRoutes } from './routes/bench.ts';
@@ -33,6 +34,7 @@ export interface Parts {
   readonly sequelize: Sequelize;
   readonly sessionPool: pg.Pool;
   readonly events: ClassEvents;
+  readonly drawing: Drawing;
   readonly logger: Logger;
 }
 
@@ -83,7 +85,7 @@ function sessions({ config, sessionPool }: Parts): express.RequestHandler {
 }
 
 function api(parts: Parts): express.Router {
-  const { config, sequelize, events } = parts;
+  const { config, sequelize, events, drawing } = parts;
   const { csrfSynchronisedProtection, generateToken } = csrfSync({
     getTokenFromRequest: (request) => request.header('x-csrf-token'),
   });
@@ -101,13 +103,13 @@ function api(parts: Parts): express.Router {
   });
   routes.use(
     sessionRoutes(config, (request) => generateToken(request)),
-    classRoutes(sequelize),
+    classRoutes(sequelize, drawing),
     schoolRoutes(),
     rulesRoutes(),
-    setRoundRoutes(),
+    setRoundRoutes(drawing),
     cabinetRoutes(),
-    sheetRoutes(),
-    benchRoutes(),
+    sheetRoutes(drawing),
+    benchRoutes(drawing),
     shelfRoutes(),
     notebookRoutes(),
     tapeRoutes(),

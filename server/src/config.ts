@@ -1,3 +1,5 @@
+import { availableParallelism } from 'node:os';
+
 /** Settings, read once from the environment. */
 export interface Config {
   readonly databaseUrl: string;
@@ -11,6 +13,12 @@ export interface Config {
   /** How many proxies stand in front, for the address of a request. */
   readonly proxies: number;
   readonly tls: { readonly key: string; readonly certificate: string } | null;
+  /** Server processes on this machine. */
+  readonly processes: number;
+  /** Connections to the database that each of them may hold, for requests and for sessions; one more hears of events. */
+  readonly connections: { readonly requests: number; readonly sessions: number };
+  /** Threads in each of them that draw rounds. */
+  readonly drawingThreads: number;
   /** Folder of the built pages. */
   readonly pages: string;
 }
@@ -27,10 +35,26 @@ function wholeNumber(name: string, value: string | undefined, otherwise: number)
   return number;
 }
 
+/** Connections that all processes together may hold; PostgreSQL allows 100 unless it is told otherwise. */
+const CONNECTIONS = 80;
+/** More than so many bring one process nothing. */
+const MOST_REQUESTS = 12;
+const MOST_SESSIONS = 6;
+
+function share(processes: number, connections: number): Config['connections'] {
+  const each = Math.floor(connections / processes) - 1;
+  if (each < 2)
+    throw new Error(`DATABASE_CONNECTIONS: ${connections} are too few for ${processes} processes, which need 3 each.`);
+  const sessions = Math.min(MOST_SESSIONS, Math.max(1, Math.floor(each / 3)));
+  return { sessions, requests: Math.min(MOST_REQUESTS, each - sessions) };
+}
+
 export function readConfig(environment: NodeJS.ProcessEnv): Config {
   const { TLS_KEY: key, TLS_CERT: certificate } = environment;
   const tls = key && certificate ? { key, certificate } : null;
   const proxies = wholeNumber('PROXIES', environment['PROXIES'], 0);
+  const cores = availableParallelism();
+  const processes = Math.max(1, wholeNumber('PROCESSES', environment['PROCESSES'], cores));
   return {
     databaseUrl: required('DATABASE_URL', environment['DATABASE_URL']),
     host: environment['HOST'] ?? '127.0.0.1',
@@ -40,6 +64,12 @@ export function readConfig(environment: NodeJS.ProcessEnv): Config {
     secureCookies: tls !== null || proxies > 0,
     proxies,
     tls,
+    processes,
+    connections: share(
+      processes,
+      wholeNumber('DATABASE_CONNECTIONS', environment['DATABASE_CONNECTIONS'], CONNECTIONS),
+    ),
+    drawingThreads: Math.ceil(cores / processes),
     pages: required('GREEN_BEAM_PAGES', environment['GREEN_BEAM_PAGES']),
   };
 }

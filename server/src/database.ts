@@ -2,11 +2,12 @@ import { Sequelize, type Model, type ModelStatic } from 'sequelize';
 import { defineModels } from './models/define.ts';
 
 /** Opens the pool and binds the models to it. */
-export function openDatabase(url: string): Sequelize {
+/** @param connections that it may hold at most. */
+export function openDatabase(url: string, connections: number): Sequelize {
   const sequelize = new Sequelize(url, {
     dialect: 'postgres',
     logging: false,
-    pool: { max: 12, min: 1, acquire: 8000, idle: 30_000 },
+    pool: { max: connections, min: 1, acquire: 8000, idle: 30_000 },
     define: { underscored: true, timestamps: false },
     dialectOptions: { connectionTimeoutMillis: 4000 },
   });

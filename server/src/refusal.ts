@@ -1,11 +1,5 @@
 import type { Problem } from '@green-beam/contract';
-import {
-  AimError,
-  HouseRuleError,
-  SituationError,
-  UnknownInstrumentError,
-  UnknownProtocolError,
-} from '@green-beam/core';
+import { HouseRuleError, SituationError, UnknownInstrumentError, UnknownProtocolError } from '@green-beam/core';
 import type { ErrorRequestHandler } from 'express';
 import type { Logger } from 'pino';
 import { ConnectionError, DatabaseError } from 'sequelize';
@@ -24,7 +18,7 @@ export class Refusal extends Error {
 
 export const notFound = (): Refusal => new Refusal(404, 'There is nothing at this address.');
 
-const NAMED_BY_CORE = [AimError, HouseRuleError, SituationError, UnknownInstrumentError, UnknownProtocolError];
+const NAMED_BY_CORE = [HouseRuleError, SituationError, UnknownInstrumentError, UnknownProtocolError];
 /** PostgreSQL classes for a connection that broke or a server that is stopping. */
 const LOST_CONNECTION = /^(08|57P)/;
 

@@ -239,12 +239,12 @@ it('attempts cannot be rewritten', async () => {
 
 describe('what is believed of a student', () => {
   it('follows the first tries, and is forgotten with the student', async () => {
-    const { readings: before } = (await knownOf({ classId, schoolId, personId: studentId })).reading;
+    const { readings: before } = (await knownOf({ classId, schoolId, personId: studentId }, server.drawing)).reading;
     for (const task of (await round()).slice(0, 3)) {
       await student.post(url('/attempts'), attempt(task.id, '3.3 g'));
       await student.post(url('/attempts'), attempt(task.id, '3.3 g'));
     }
-    const { readings, belief } = (await knownOf({ classId, schoolId, personId: studentId })).reading;
+    const { readings, belief } = (await knownOf({ classId, schoolId, personId: studentId }, server.drawing)).reading;
     expect(readings).toBe(before + 3);
     expect(Object.values(belief).reduce((sum, weight) => sum + weight, 0)).toBeCloseTo(1, 9);
   });

@@ -1,3 +1,4 @@
+import { availableParallelism } from 'node:os';
 import { describe, expect, it } from 'vitest';
 import { labelOf } from '../src/auth/labels.ts';
 import { hashSecret, secretMatches } from '../src/auth/passwords.ts';
@@ -8,7 +9,7 @@ const BASE = { DATABASE_URL: 'postgres://x', SESSION_SECRET: 's', GREEN_BEAM_PAG
 
 describe('settings', () => {
   it('serve on loopback, without demonstration doors, over plain HTTP', () => {
-    expect(readConfig(BASE)).toEqual({
+    expect(readConfig({ ...BASE, PROCESSES: '1' })).toEqual({
       databaseUrl: 'postgres://x',
       sessionSecret: 's',
       pages: '/pages',
@@ -18,7 +19,31 @@ describe('settings', () => {
       secureCookies: false,
       proxies: 0,
       tls: null,
+      processes: 1,
+      connections: { requests: 12, sessions: 6 },
+      drawingThreads: availableParallelism(),
     });
+  });
+
+  it('run a process on each core, with a thread for drawing in each', () => {
+    const { processes, drawingThreads } = readConfig(BASE);
+    expect({ processes, drawingThreads }).toEqual({ processes: availableParallelism(), drawingThreads: 1 });
+  });
+
+  it.each([1, 2, 3, 4, 8, 16, 24])(
+    'let %d processes hold no more connections together than the database allows',
+    (count) => {
+      const { connections } = readConfig({ ...BASE, PROCESSES: String(count) });
+      expect(connections.requests).toBeGreaterThanOrEqual(1);
+      expect(connections.sessions).toBeGreaterThanOrEqual(1);
+      expect(count * (connections.requests + connections.sessions + 1)).toBeLessThanOrEqual(80);
+    },
+  );
+
+  it('name DATABASE_CONNECTIONS when there are too few', () => {
+    expect(() => readConfig({ ...BASE, PROCESSES: '4', DATABASE_CONNECTIONS: '10' })).toThrow(
+      /^DATABASE_CONNECTIONS: 10/,
+    );
   });
 
   it.each(['DATABASE_URL', 'SESSION_SECRET', 'GREEN_BEAM_PAGES'])('need %s', (name) => {

@@ -21,7 +21,7 @@ let sequelize: ReturnType<typeof openDatabase>;
 
 beforeAll(async () => {
   server = await startTestServer();
-  sequelize = openDatabase(server.databaseUrl);
+  sequelize = openDatabase(server.databaseUrl, 4);
   await seedDemo(sequelize, { fresh: false, now: NOW });
 }, 120_000);
 afterAll(async () => {

@@ -162,7 +162,7 @@ describe('an answer', () => {
   });
 
   it('counts for the board, the record and the tutor, with habits of reading left alone', async () => {
-    const before = await knownOf({ classId, schoolId, personId: studentId });
+    const before = await knownOf({ classId, schoolId, personId: studentId }, server.drawing);
     const [task] = await round(['add-subtract']);
     await student.post(url('/attempts'), entered(task!.id, rightEntry(await stored(task!.id))));
     const [row] = (await teacher.get(url('/board'))).body.filter(({ id }: { id: string }) => id === studentId);
@@ -173,7 +173,7 @@ describe('an answer', () => {
       question: expect.any(String),
       picture: { kind: 'exercise' },
     });
-    const after = await knownOf({ classId, schoolId, personId: studentId });
+    const after = await knownOf({ classId, schoolId, personId: studentId }, server.drawing);
     expect(after.calculating.readings).toBe(before.calculating.readings + 1);
     expect(after.reading).toEqual(before.reading);
   });
@@ -229,7 +229,7 @@ describe('a round that a teacher sets', () => {
       length: 3,
       aims: ['percent-of-measured'],
     });
-    expect([status, body.field]).toEqual([400, 'aim']);
+    expect([status, body.field]).toEqual([400, 'aims']);
   });
 
   it('on paper has exercises with their answers in the key, and takes what was written', async () => {

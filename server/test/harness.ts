@@ -6,6 +6,7 @@ import { createApp } from '../src/app.ts';
 import { hashSecret } from '../src/auth/passwords.ts';
 import { createClass } from '../src/classes/create-class.ts';
 import { openDatabase } from '../src/database.ts';
+import { drawingInThreads, type Drawing } from '../src/drawing/drawing.ts';
 import { ClassEvents } from '../src/live/class-events.ts';
 import { migrate } from '../src/migrate.ts';
 import { Student, type SchoolClass } from '../src/models/classes.ts';
@@ -24,6 +25,7 @@ async function administer(statement: string): Promise<void> {
 export interface TestServer {
   readonly base: string;
   readonly databaseUrl: string;
+  readonly drawing: Drawing;
   stop(): Promise<void>;
 }
 
@@ -34,12 +36,6 @@ export async function startTestServer(): Promise<TestServer> {
   const url = new URL(ADMIN_URL);
   url.pathname = `/${name}`;
   const databaseUrl = url.toString();
-  const sequelize = openDatabase(databaseUrl);
-  await migrate(sequelize);
-  const logger = pino({ level: 'silent' });
-  const sessionPool = new pg.Pool({ connectionString: databaseUrl, max: 4 });
-  const events = new ClassEvents(databaseUrl, logger);
-  await events.start();
   const config = {
     databaseUrl,
     host: '127.0.0.1',
@@ -49,16 +45,28 @@ export async function startTestServer(): Promise<TestServer> {
     secureCookies: false,
     proxies: 0,
     tls: null,
+    processes: 1,
+    connections: { requests: 12, sessions: 4 },
+    drawingThreads: 1,
     pages: import.meta.dirname,
   };
-  const server = createApp({ config, sequelize, sessionPool, events, logger }).listen(0, '127.0.0.1');
+  const sequelize = openDatabase(databaseUrl, config.connections.requests);
+  await migrate(sequelize);
+  const logger = pino({ level: 'silent' });
+  const sessionPool = new pg.Pool({ connectionString: databaseUrl, max: config.connections.sessions });
+  const events = new ClassEvents(databaseUrl, logger);
+  await events.start();
+  const drawing = drawingInThreads(config.drawingThreads, logger);
+  const server = createApp({ config, sequelize, sessionPool, events, drawing, logger }).listen(0, '127.0.0.1');
   await new Promise((resolve) => server.once('listening', resolve));
   return {
     base: `http://127.0.0.1:${(server.address() as AddressInfo).port}/api`,
     databaseUrl,
+    drawing,
     stop: async () => {
       server.closeAllConnections();
       server.close();
+      await drawing.close();
       await events.stop();
       await sessionPool.end();
       await sequelize.close();

@@ -147,7 +147,7 @@ describe('a round that is set', () => {
     ['length', { length: 31 }],
     ['length', { length: 2.5 }],
     ['aims', { aims: ['sleepy'] }],
-    ['aim', { aims: ['sign-lost'] }],
+    ['aims', { aims: ['sign-lost'] }],
     ['tries', { tries: 9 }],
     ['dueAt', { dueAt: 'tomorrow-ish' }],
     ['studentIds', { studentIds: [] }],

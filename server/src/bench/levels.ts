@@ -1,24 +1,11 @@
-import { isExerciseKind, levelAfter, type Exercise, type Level } from '@green-beam/core';
+import { isExerciseKind, levelAfter, type Exercise } from '@green-beam/core';
 import { QueryTypes } from 'sequelize';
 import { databaseOf } from '../database.ts';
+import { NOTHING_WORKED, tellOf, type Worked } from '../drawing/worked.ts';
 import { Attempt, Task } from '../models/bench.ts';
 
 /** So many exercises of each kind are looked back over. */
 const REMEMBERED = 40;
-
-/** What somebody has worked before: how hard the next exercise of each kind is to be, and those that have been set. */
-export interface Worked {
-  readonly levels: ReadonlyMap<string, Level>;
-  /** Each as `tellOf` tells it. */
-  readonly seen: ReadonlySet<string>;
-}
-
-export const NOTHING_WORKED: Worked = { levels: new Map(), seen: new Set() };
-
-/** What makes an exercise the one it is: what is told, what is given, and what is to be chosen from. */
-export function tellOf(exercise: Exercise): string {
-  return JSON.stringify({ ...exercise, level: 0 });
-}
 
 /** What a student has worked of some kinds of exercises. */
 export async function workedBy(classId: string, personId: string, subjectIds: readonly string[]): Promise<Worked> {

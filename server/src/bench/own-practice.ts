@@ -1,7 +1,9 @@
 import type { RoundAside } from '@green-beam/contract';
 import { literal, Op } from 'sequelize';
 import { Round, Task } from '../models/bench.ts';
-import { createRound, type RoundFor } from './draw-round.ts';
+import type { RoundFor } from '../drawing/draw-round.ts';
+import type { Drawing } from '../drawing/drawing.ts';
+import { createRound } from './create-round.ts';
 
 type Person = Pick<RoundFor, 'classId' | 'personId'>;
 
@@ -24,9 +26,9 @@ async function unfinished({ classId, personId }: Person, subjectIds?: readonly s
 }
 
 /** A round of one’s own practice: the one on the same tools that was put aside, or a new one. */
-export async function ownPractice(round: Omit<RoundFor, 'set'>): Promise<Round> {
+export async function ownPractice(round: Omit<RoundFor, 'set'>, drawing: Drawing): Promise<Round> {
   const [aside] = await unfinished(round, round.subjectIds);
-  if (!aside) return createRound({ ...round, set: null });
+  if (!aside) return createRound({ ...round, set: null }, drawing);
   return aside.update({ takenUpAt: new Date() });
 }
 

@@ -1,21 +1,13 @@
 import { randomUUID } from 'node:crypto';
 import type { NewSetRound, SetRoundProgress, SetRoundShown } from '@green-beam/contract';
-import {
-  planForAims,
-  practiceSlipById,
-  PRACTICE_SLIPS,
-  PRESETS,
-  shownOnPaper,
-  isExerciseKind,
-  subjectIds,
-  subjectsNamed,
-} from '@green-beam/core';
+import { practiceSlipById, PRACTICE_SLIPS, PRESETS, shownOnPaper, isExerciseKind, subjectIds } from '@green-beam/core';
 import { QueryTypes } from 'sequelize';
 import type { ClassAccess } from '../auth/access.ts';
 import { labelOf } from '../auth/labels.ts';
 import { addRules } from '../classes/change-rules.ts';
 import { rosterOf } from '../classes/roster.ts';
 import { databaseOf } from '../database.ts';
+import type { Drawing } from '../drawing/drawing.ts';
 import { Attempt, SetRound } from '../models/bench.ts';
 import { Tool } from '../models/cabinet.ts';
 import { HouseRulesVersion } from '../models/classes.ts';
@@ -106,7 +98,7 @@ export function checkSubjects(ids: readonly string[]): void {
 }
 
 /** Checks what the schema cannot know: that tools, slips, students and rules are there, and that the aims can be met. */
-async function check({ schoolClass }: ClassAccess, body: NewSetRound): Promise<void> {
+async function check({ schoolClass }: ClassAccess, body: NewSetRound, drawing: Drawing): Promise<void> {
   checkSubjects(body.subjectIds);
   const slip = body.aims.find((id) => !PRACTICE_SLIPS.some((known) => known.id === id));
   const moving = body.onPaper ? body.aims.find((id) => !shownOnPaper(id)) : undefined;
@@ -126,7 +118,7 @@ async function check({ schoolClass }: ClassAccess, body: NewSetRound): Promise<v
     throw new Refusal(400, `“${body.preset}” is not a method known here.`, 'preset');
   const rules =
     PRESETS.find(({ id }) => id === body.preset)?.rules ?? (await rulesOf(schoolClass.id, schoolClass.rulesVersion));
-  if (body.aims.length > 0) planForAims(subjectsNamed(body.subjectIds), body.aims, 1, 1, rules);
+  if (body.aims.length > 0) await drawing.checkAims(body.subjectIds, body.aims, rules);
 }
 
 /** The kinds of the tools named, or the kinds chosen where none is. @throws Refusal for a tool that is not to be used. */
@@ -141,9 +133,9 @@ async function kindsOf(classId: string, { toolIds, subjectIds: kinds }: NewSetRo
   return [...new Set([...tools.map(({ instrumentId }) => instrumentId), ...kinds.filter(isExerciseKind)])];
 }
 
-/** Sets a round. @throws Refusal or AimError naming the field. */
-export async function setRound(access: ClassAccess, body: NewSetRound): Promise<SetRound> {
-  await check(access, body);
+/** Sets a round. @throws Refusal naming the field. */
+export async function setRound(access: ClassAccess, body: NewSetRound, drawing: Drawing): Promise<SetRound> {
+  await check(access, body, drawing);
   const { id: classId, schoolId } = access.schoolClass;
   const preset = PRESETS.find(({ id }) => id === body.preset);
   const rulesVersion = preset ? await addRules({ classId, schoolId }, preset.name, preset.rules) : null;

@@ -11,6 +11,7 @@ import {
 import type { ClassAccess } from '../auth/access.ts';
 import { labelOf } from '../auth/labels.ts';
 import { rosterOf, type NamedStudent } from '../classes/roster.ts';
+import type { Drawing } from '../drawing/drawing.ts';
 import { Attempt, Round, SetRound, Task } from '../models/bench.ts';
 import { Person } from '../models/people.ts';
 import { notFound, Refusal } from '../refusal.ts';
@@ -51,14 +52,18 @@ const TOGETHER = 4;
  * joins the class later has a sheet at the next call.
  * @throws Refusal when it is not on paper (404), was taken back (409), or nobody is there to print for (409).
  */
-export async function printedRound({ schoolClass }: ClassAccess, setRoundId: string): Promise<PrintedRound> {
+export async function printedRound(
+  { schoolClass }: ClassAccess,
+  setRoundId: string,
+  drawing: Drawing,
+): Promise<PrintedRound> {
   const { id: classId, schoolId } = schoolClass;
   const set = await SetRound.findOne({ where: { classId, id: setRoundId } });
   if (!set?.onPaper) throw notFound();
   const roster = (await rosterOf(classId, 'present')).filter(({ personId }) => isFor(set, personId));
   if (roster.length === 0) throw new Refusal(409, 'Nobody is in this class yet, so there is no sheet to print.');
   const sheetOf = async ({ personId, person }: NamedStudent): Promise<PrintedSheet> => {
-    const round = await ownRound({ classId, schoolId, personId }, set, schoolClass.rulesVersion);
+    const round = await ownRound({ classId, schoolId, personId }, set, schoolClass.rulesVersion, drawing);
     const tasks = await tasksOf(classId, round.id);
     const rules = await rulesByVersion(
       classId,

@@ -23,11 +23,11 @@ import {
 import { addMinutes, addSeconds, subDays, subMinutes } from 'date-fns';
 import type { CreationAttributes } from 'sequelize';
 import { judgeAttempt } from '../bench/attempt-row.ts';
-import { drawRound, type RoundFor } from '../bench/draw-round.ts';
+import { drawRound, type RoundFor } from '../drawing/draw-round.ts';
 import { placeOf } from '../bench/place.ts';
 import type { Attempt, Round, Task } from '../models/bench.ts';
-import { NOTHING_WORKED, tellOf } from '../bench/levels.ts';
-import { learned, NOTHING_KNOWN, type Knowledge } from '../bench/tutor.ts';
+import { learned, NOTHING_KNOWN, type Knowledge } from '../drawing/knowledge.ts';
+import { NOTHING_WORKED, tellOf } from '../drawing/worked.ts';
 import type { SampleStudent } from './people.ts';
 
 /** Rows of three weeks of reading by one student. */

@@ -1,8 +1,10 @@
 import { CORE_VERSION } from '@green-beam/core';
 import { labelOf } from '../auth/labels.ts';
 import { metTools } from '../bench/met-tools.ts';
-import { DOMAINS, knownOf } from '../bench/tutor.ts';
+import { knownOf } from '../bench/tutor.ts';
 import { isFor } from '../bench/set-rounds.ts';
+import type { Drawing } from '../drawing/drawing.ts';
+import { DOMAINS } from '../drawing/knowledge.ts';
 import { Attempt, Round, SetRound, Task } from '../models/bench.ts';
 import { Tool, ToolNoteRow } from '../models/cabinet.ts';
 import { HouseRulesVersion, Student, type SchoolClass } from '../models/classes.ts';
@@ -97,8 +99,8 @@ async function roundsOf(classId: string, personId: string): Promise<unknown[]> {
   }));
 }
 
-async function beliefOf(student: Student): Promise<unknown> {
-  const known = await knownOf(student);
+async function beliefOf(student: Student, drawing: Drawing): Promise<unknown> {
+  const known = await knownOf(student, drawing);
   return DOMAINS.map((domain) => {
     const { belief, onceLikely, readings } = known[domain];
     return { domain, habits: belief, onceLikely, readings };
@@ -110,7 +112,7 @@ async function tapesOf(personId: string): Promise<unknown[]> {
   return tapes.map(({ id, lines, changedAt }) => ({ id, lines, at: changedAt }));
 }
 
-async function studentPart(student: Student): Promise<Record<string, unknown>> {
+async function studentPart(student: Student, drawing: Drawing): Promise<Record<string, unknown>> {
   const { classId, personId, person, archivedAt } = student;
   return {
     id: personId,
@@ -118,7 +120,7 @@ async function studentPart(student: Student): Promise<Record<string, unknown>> {
     archivedAt,
     rounds: await roundsOf(classId, personId),
     attempts: await attemptsOf(classId, personId),
-    belief: await beliefOf(student),
+    belief: await beliefOf(student, drawing),
     tapes: await tapesOf(personId),
   };
 }
@@ -198,6 +200,7 @@ async function rulesPart(classId: string): Promise<unknown[]> {
 export async function exportStudent(
   schoolClass: SchoolClass,
   personId: string,
+  drawing: Drawing,
 ): Promise<Record<string, unknown> | null> {
   const student = await Student.findOne({
     where: { classId: schoolClass.id, personId },
@@ -210,7 +213,7 @@ export async function exportStudent(
     version: 2,
     core: CORE_VERSION,
     class: { id: schoolClass.id, name: schoolClass.name },
-    student: await studentPart(student),
+    student: await studentPart(student, drawing),
     setRounds: await setRoundsPart(schoolClass.id, personId),
     houseRules: await rulesPart(schoolClass.id),
     runs: await runsOf(
@@ -221,7 +224,7 @@ export async function exportStudent(
 }
 
 /** Everything kept of one class, as JSON. */
-export async function exportClass(schoolClass: SchoolClass): Promise<Record<string, unknown>> {
+export async function exportClass(schoolClass: SchoolClass, drawing: Drawing): Promise<Record<string, unknown>> {
   const students = await rosterOf(schoolClass.id, 'all');
   const runs = await RunRow.findAll({ attributes: ['id'], where: { classId: schoolClass.id } });
   return {
@@ -229,7 +232,7 @@ export async function exportClass(schoolClass: SchoolClass): Promise<Record<stri
     version: 2,
     core: CORE_VERSION,
     class: { id: schoolClass.id, name: schoolClass.name },
-    students: await Promise.all(students.map(studentPart)),
+    students: await Promise.all(students.map((student) => studentPart(student, drawing))),
     setRounds: await setRoundsPart(schoolClass.id),
     metTools: metTools(schoolClass),
     cabinet: await cabinetPart(schoolClass.id),

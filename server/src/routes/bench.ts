@@ -12,11 +12,12 @@ import { checkNotArchived, classInReach, classTaught } from '../auth/access.ts';
 import { beginSetRound } from '../bench/begin-set-round.ts';
 import { practisedTools } from '../bench/met-tools.ts';
 import { ownPractice } from '../bench/own-practice.ts';
-import { createRound } from '../bench/draw-round.ts';
+import { createRound } from '../bench/create-round.ts';
 import { recordAttempt } from '../bench/record-attempt.ts';
 import { checkSubjects } from '../bench/set-rounds.ts';
 import { attemptShown, benchTask, stripMarks } from '../bench/show.ts';
 import { databaseOf } from '../database.ts';
+import type { Drawing } from '../drawing/drawing.ts';
 import { HouseRulesVersion, Student } from '../models/classes.ts';
 import { Attempt, Round, SetRound, Task } from '../models/bench.ts';
 import { notFound } from '../refusal.ts';
@@ -125,7 +126,7 @@ async function recordOf(
 }
 
 /** Rounds, attempts and records. */
-export function benchRoutes(): Router {
+export function benchRoutes(drawing: Drawing): Router {
   const routes = Router();
 
   routes.get('/classes/:classId/rounds/current', async (request, response) => {
@@ -144,19 +145,15 @@ export function benchRoutes(): Router {
     const { subjectIds, setRoundId } = await validated(request, newRound);
     const person = { classId: schoolClass.id, schoolId: schoolClass.schoolId, personId: caller.personId };
     if (setRoundId !== null) {
-      response.status(201).json(await roundShown(await beginSetRound(person, setRoundId, schoolClass.rulesVersion)));
+      const round = await beginSetRound(person, setRoundId, schoolClass.rulesVersion, drawing);
+      response.status(201).json(await roundShown(round));
       return;
     }
     checkSubjects(subjectIds);
     const rules = await rulesOf(schoolClass.id, schoolClass.rulesVersion);
-    const round = await createRound({
-      ...person,
-      subjectIds,
-      mixed: practisedTools(schoolClass),
-      rules,
-      rulesVersion: schoolClass.rulesVersion,
-      set: null,
-    });
+    const mixed = practisedTools(schoolClass);
+    const { rulesVersion } = schoolClass;
+    const round = await createRound({ ...person, subjectIds, mixed, rules, rulesVersion, set: null }, drawing);
     response.status(201).json(await roundShown(round));
   });
 
@@ -166,15 +163,18 @@ export function benchRoutes(): Router {
     const { subjectIds } = await validated(request, newRound);
     checkSubjects(subjectIds);
     const { id: classId, schoolId, rulesVersion } = schoolClass;
-    const round = await ownPractice({
-      classId,
-      schoolId,
-      personId: caller.personId,
-      subjectIds,
-      mixed: practisedTools(schoolClass),
-      rules: await rulesOf(classId, rulesVersion),
-      rulesVersion,
-    });
+    const round = await ownPractice(
+      {
+        classId,
+        schoolId,
+        personId: caller.personId,
+        subjectIds,
+        mixed: practisedTools(schoolClass),
+        rules: await rulesOf(classId, rulesVersion),
+        rulesVersion,
+      },
+      drawing,
+    );
     response.json(await roundShown(round));
   });
 

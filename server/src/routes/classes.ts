@@ -15,6 +15,7 @@ import { endSessionsOf } from '../auth/session.ts';
 import { boardOf } from '../classes/board.ts';
 import { newClassCode } from '../classes/codes.ts';
 import { createClass } from '../classes/create-class.ts';
+import type { Drawing } from '../drawing/drawing.ts';
 import { exportClass, exportStudent } from '../export/export.ts';
 import { importRoster } from '../classes/import-roster.ts';
 import { rosterOf } from '../classes/roster.ts';
@@ -77,7 +78,7 @@ async function studentOf(classId: string, personId: string): Promise<Student> {
 }
 
 /** Classes, their roster, code and teachers, the board, and what becomes of the data. */
-export function classRoutes(sequelize: Sequelize): Router {
+export function classRoutes(sequelize: Sequelize, drawing: Drawing): Router {
   const routes = Router();
 
   routes.get('/classes', async (request, response) => {
@@ -131,7 +132,7 @@ export function classRoutes(sequelize: Sequelize): Router {
 
   routes.get('/classes/:classId/export', async (request, response) => {
     const { schoolClass } = await classTaught(request);
-    download(response, schoolClass.name, await exportClass(schoolClass));
+    download(response, schoolClass.name, await exportClass(schoolClass, drawing));
   });
 
   routes.post('/classes/:classId/students', async (request, response) => {
@@ -161,7 +162,7 @@ export function classRoutes(sequelize: Sequelize): Router {
 
   routes.get('/classes/:classId/students/:studentId/export', async (request, response) => {
     const { schoolClass } = await classTaught(request);
-    const data = await exportStudent(schoolClass, idFrom(request, 'studentId'));
+    const data = await exportStudent(schoolClass, idFrom(request, 'studentId'), drawing);
     if (!data) throw notFound();
     download(response, `${schoolClass.name} student`, data);
   });

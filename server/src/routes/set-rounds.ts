@@ -2,12 +2,13 @@ import { newSetRound } from '@green-beam/contract';
 import { Router } from 'express';
 import { checkNotArchived, classInReach, classTaught } from '../auth/access.ts';
 import { setRound, setRoundsShown } from '../bench/set-rounds.ts';
+import type { Drawing } from '../drawing/drawing.ts';
 import { SetRound } from '../models/bench.ts';
 import { notFound } from '../refusal.ts';
 import { idFrom, validated } from '../validated.ts';
 
 /** Rounds that teachers set: seen by whom they are for, set and taken back by the class’s teachers. */
-export function setRoundRoutes(): Router {
+export function setRoundRoutes(drawing: Drawing): Router {
   const routes = Router();
 
   routes.get('/classes/:classId/set-rounds', async (request, response) => {
@@ -17,7 +18,7 @@ export function setRoundRoutes(): Router {
   routes.post('/classes/:classId/set-rounds', async (request, response) => {
     const access = await classTaught(request);
     checkNotArchived(access.schoolClass);
-    await setRound(access, await validated(request, newSetRound));
+    await setRound(access, await validated(request, newSetRound), drawing);
     response.status(201).json(await setRoundsShown(access));
   });
 

@@ -2,16 +2,17 @@ import { newSheetAnswers } from '@green-beam/contract';
 import { Router } from 'express';
 import { checkNotArchived, classInReach, classTaught } from '../auth/access.ts';
 import { printedRound, sheetShown, takeSheetAnswers } from '../bench/sheets.ts';
+import type { Drawing } from '../drawing/drawing.ts';
 import { idFrom, validated } from '../validated.ts';
 
 /** Rounds on paper: printed by the class’s teachers, typed in by them or by whose sheet it is. */
-export function sheetRoutes(): Router {
+export function sheetRoutes(drawing: Drawing): Router {
   const routes = Router();
 
   routes.post('/classes/:classId/set-rounds/:setRoundId/sheets', async (request, response) => {
     const access = await classTaught(request);
     checkNotArchived(access.schoolClass);
-    response.json(await printedRound(access, idFrom(request, 'setRoundId')));
+    response.json(await printedRound(access, idFrom(request, 'setRoundId'), drawing));
   });
 
   routes.get('/classes/:classId/sheets/:code', async (request, response) => {

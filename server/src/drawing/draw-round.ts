@@ -1,4 +1,4 @@
-import { randomInt, randomUUID } from 'node:crypto';
+import { randomUUID } from 'node:crypto';
 import type { ToolChoice } from '@green-beam/contract';
 import {
   CORE_VERSION,
@@ -23,12 +23,9 @@ import {
   type Subject,
 } from '@green-beam/core';
 import type { CreationAttributes } from 'sequelize';
-import { newSheetCode } from '../classes/codes.ts';
-import { databaseOf } from '../database.ts';
-import { Round, Task, type SetRound } from '../models/bench.ts';
-import { tellOf, workedBy, type Worked } from './levels.ts';
-import { placeOf } from './place.ts';
-import { knownOf, toRevisit, type Knowledge } from './tutor.ts';
+import type { SetRound, Task } from '../models/bench.ts';
+import { toRevisit, type Knowledge } from './knowledge.ts';
+import { tellOf, type Worked } from './worked.ts';
 
 const ROUND_LENGTH = 10;
 
@@ -165,30 +162,4 @@ export function drawRound(
   // On a sheet what takes its whole width comes last, so that the other pictures stand in pairs.
   const ordered = onPaper ? tasks.toSorted((a, b) => Number(widthOf(a.picture)) - Number(widthOf(b.picture))) : tasks;
   return ordered.map((task, position) => ({ ...task, position }));
-}
-
-/** Draws and stores a round: chosen by what is known of the student, or by what the teacher aims at. */
-export async function createRound(round: RoundFor): Promise<Round> {
-  const { classId, schoolId, personId, subjectIds, set } = round;
-  const id = randomUUID();
-  const [knowledge, worked] = await Promise.all([knownOf(round), workedBy(classId, personId, subjectIds)]);
-  const tasks = drawRound(round, { knowledge, worked }, randomInt(2 ** 47), id);
-  const sequelize = databaseOf(Round);
-  return sequelize.transaction(async (transaction) => {
-    const stored = await Round.create(
-      {
-        classId,
-        schoolId,
-        personId,
-        subjectIds: [...subjectIds],
-        place: placeOf(subjectIds),
-        setRoundId: set?.id ?? null,
-        sheetCode: set?.onPaper ? newSheetCode() : null,
-        id,
-      },
-      { transaction },
-    );
-    await Task.bulkCreate(tasks, { transaction });
-    return stored;
-  });
 }

@@ -1,0 +1,60 @@
+import { DEFAULT_RULES, subjectIds, type HouseRules } from '@green-beam/core';
+import type { Logger } from 'pino';
+import { Piscina } from 'piscina';
+import type { CreationAttributes } from 'sequelize';
+import type { Task } from '../models/bench.ts';
+import { Refusal } from '../refusal.ts';
+import type { DrawnFor, RoundFor } from './draw-round.ts';
+import type { FirstTry, Knowledge } from './knowledge.ts';
+import type * as thread from './thread.ts';
+
+/** What takes too long for the thread that answers requests: it is done in threads of its own, in the order in which it is asked for. */
+export interface Drawing {
+  /** The rows of a round, drawn but not stored. */
+  round(round: RoundFor, from: DrawnFor, seed: number, roundId: string): Promise<CreationAttributes<Task>[]>;
+  learnedFrom(known: Knowledge, tries: readonly FirstTry[]): Promise<Knowledge>;
+  /** @throws Refusal where a slip cannot be told apart on any of the tools or exercises. */
+  checkAims(subjectIds: readonly string[], aims: readonly string[], rules: HouseRules): Promise<void>;
+  /** Works out beforehand, between what is asked for, what the first round of each subject would have to wait for. */
+  prepare(): Promise<void>;
+  close(): Promise<void>;
+}
+
+type Jobs = typeof thread;
+type Answer<Name extends keyof Jobs> = Extract<ReturnType<Jobs[Name]>, { answer: unknown }>['answer'];
+
+/** Under development and in tests the threads read the sources, otherwise what the build has made of them. */
+const FROM_SOURCE = import.meta.url.endsWith('.ts');
+
+function openThreads(count: number, logger: Logger): Piscina {
+  const threads = new Piscina({
+    filename: new URL(FROM_SOURCE ? './thread-from-source.js' : './drawing-thread.js', import.meta.url).href,
+    minThreads: 0,
+    maxThreads: count,
+    idleTimeout: Infinity,
+    // A round waits for its turn; whoever asks for one is told by the limits when there are too many.
+    maxQueue: Infinity,
+  });
+  // What was asked of a thread that ends is refused; the next one starts with what is asked next.
+  threads.on('error', (error) => logger.error({ err: error }, 'a thread that draws has ended'));
+  return threads;
+}
+
+/** @param count of threads. */
+export function drawingInThreads(count: number, logger: Logger): Drawing {
+  const threads = openThreads(count, logger);
+  const ask = async <Name extends keyof Jobs>(name: Name, order: Parameters<Jobs[Name]>[0]): Promise<Answer<Name>> => {
+    const outcome = (await threads.run(order, { name })) as thread.Outcome<Answer<Name>>;
+    if ('refused' in outcome) throw new Refusal(400, outcome.refused, 'aims');
+    return outcome.answer;
+  };
+  return {
+    round: (round, from, seed, roundId) => ask('round', { round, from, seed, roundId }),
+    learnedFrom: (known, tries) => ask('learning', { known, tries }),
+    checkAims: (named, aims, rules) => ask('aiming', { subjectIds: named, aims, rules }),
+    prepare: async () => {
+      for (const subjectId of subjectIds()) await ask('preparing', { subjectId, rules: DEFAULT_RULES });
+    },
+    close: () => threads.close({ force: true }),
+  };
+}

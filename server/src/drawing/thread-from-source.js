@@ -1,0 +1,5 @@
+import { register } from 'tsx/esm/api';
+
+// Where the server runs from its sources, a thread has to be told how to read them.
+register();
+export const { round, learning, aiming, preparing } = await import('./thread.ts');

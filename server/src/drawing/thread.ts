@@ -1,0 +1,71 @@
+import {
+  AimError,
+  planForAims,
+  planForBelief,
+  PRIORS,
+  subjectById,
+  subjectsNamed,
+  type HouseRules,
+} from '@green-beam/core';
+import type { CreationAttributes } from 'sequelize';
+import type { Task } from '../models/bench.ts';
+import { drawRound, type DrawnFor, type RoundFor } from './draw-round.ts';
+import { learnedFrom, type FirstTry, type Knowledge } from './knowledge.ts';
+
+/** What comes back from a thread, where only plain data can pass: the answer, or which aim cannot be met. */
+export type Outcome<Answer> = { readonly answer: Answer } | { readonly refused: string };
+
+function outcome<Answer>(work: () => Answer): Outcome<Answer> {
+  try {
+    return { answer: work() };
+  } catch (error) {
+    if (error instanceof AimError) return { refused: error.message };
+    throw error;
+  }
+}
+
+export interface RoundOrder {
+  readonly round: RoundFor;
+  readonly from: DrawnFor;
+  readonly seed: number;
+  readonly roundId: string;
+}
+
+export function round({ round: ordered, from, seed, roundId }: RoundOrder): Outcome<CreationAttributes<Task>[]> {
+  return outcome(() => drawRound(ordered, from, seed, roundId));
+}
+
+export interface LearningOrder {
+  readonly known: Knowledge;
+  readonly tries: readonly FirstTry[];
+}
+
+export function learning({ known, tries }: LearningOrder): Outcome<Knowledge> {
+  return outcome(() => learnedFrom(known, tries));
+}
+
+export interface AimsOrder {
+  readonly subjectIds: readonly string[];
+  readonly aims: readonly string[];
+  readonly rules: HouseRules;
+}
+
+/** Refuses what a round cannot aim at on some tools or exercises. */
+export function aiming({ subjectIds, aims, rules }: AimsOrder): Outcome<void> {
+  return outcome(() => {
+    planForAims(subjectsNamed(subjectIds), aims, 1, 1, rules);
+  });
+}
+
+export interface PreparingOrder {
+  readonly subjectId: string;
+  readonly rules: HouseRules;
+}
+
+/** Works out what can be told apart on a tool or in a kind of exercise, which the first round on it would have to wait for. */
+export function preparing({ subjectId, rules }: PreparingOrder): Outcome<void> {
+  const subject = subjectById(subjectId);
+  return outcome(() => {
+    planForBelief(PRIORS[subject.domain], { subjects: [subject], count: 1, seed: 1, rules });
+  });
+}

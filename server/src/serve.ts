@@ -1,0 +1,52 @@
+import { readFileSync } from 'node:fs';
+import { createServer as createPlainServer } from 'node:http';
+import { createServer as createTlsServer } from 'node:https';
+import pg from 'pg';
+import { pino } from 'pino';
+import { createApp } from './app.ts';
+import { readConfig } from './config.ts';
+import { openDatabase } from './database.ts';
+import { drawingInThreads } from './drawing/drawing.ts';
+import { ClassEvents } from './live/class-events.ts';
+import { orSayWhy } from './or-say-why.ts';
+
+const logger = pino({ level: process.env['LOG_LEVEL'] ?? 'warn' });
+
+/**
+ * How long an idle connection stays open, in ms: longer than a student thinks between two readings, and than reverse proxies keep one,
+ * so that no request goes out on a connection that is being closed.
+ */
+const KEPT_OPEN = 75_000;
+
+/** One of the server's processes: answers requests until it is told to stop. */
+async function serve(): Promise<void> {
+  const config = readConfig(process.env);
+  const { connections } = config;
+  const sequelize = openDatabase(config.databaseUrl, connections.requests);
+  const sessionPool = new pg.Pool({ connectionString: config.databaseUrl, max: connections.sessions });
+  sessionPool.on('error', (error) => logger.warn({ err: error }, 'a session connection was lost'));
+  const events = new ClassEvents(config.databaseUrl, logger);
+  await events.start();
+  const drawing = drawingInThreads(config.drawingThreads, logger);
+  const app = createApp({ config, sequelize, sessionPool, events, drawing, logger });
+  const server = config.tls
+    ? createTlsServer({ key: readFileSync(config.tls.key), cert: readFileSync(config.tls.certificate) }, app)
+    : createPlainServer(app);
+  server.keepAliveTimeout = KEPT_OPEN;
+  await new Promise<void>((resolve, reject) => server.once('error', reject).listen(config.port, config.host, resolve));
+  drawing.prepare().catch((error: unknown) => logger.warn({ err: error }, 'rounds could not be prepared'));
+
+  const stop = async (): Promise<void> => {
+    server.close();
+    server.closeAllConnections();
+    await drawing.close();
+    await events.stop();
+    await sessionPool.end();
+    await sequelize.close();
+    process.exit(0);
+  };
+  process.once('SIGTERM', () => void stop());
+  process.once('SIGINT', () => void stop());
+}
+
+orSayWhy(serve());
