@@ -55,7 +55,7 @@ function runningPort(programs, data) {
 
 async function startCluster(programs, data, wanted) {
   const port = wanted ?? (await freePort());
-  const options = `-p ${port} -c listen_addresses=127.0.0.1 -c unix_socket_directories='' -c max_connections=100 -c log_min_messages=fatal`;
+  const options = `-p ${port} -c listen_addresses=127.0.0.1 -c unix_socket_directories='' -c max_connections=100 -c log_min_messages=fatal -c default_toast_compression=lz4`;
   must(
     asOwner(`${programs}/pg_ctl`, [
       '-D',

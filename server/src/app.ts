@@ -12,8 +12,10 @@ import type pg from 'pg';
 import type { Logger } from 'pino';
 import type { Sequelize } from 'sequelize';
 import type { Config } from './config.ts';
+import { askPrepared } from './database.ts';
 import type { Drawing } from './drawing/drawing.ts';
 import type { ClassEvents } from './live/class-events.ts';
+import { plainJson } from './plain-json.ts';
 import { notFound, refusalHandler } from './refusal.ts';
 import { benchRoutes } from './routes/bench.ts';
 import { cabinetRoutes } from './routes/cabinet.ts';
@@ -32,7 +34,6 @@ import { tapeRoutes } from './routes/tapes.ts';
 export interface Parts {
   readonly config: Config;
   readonly sequelize: Sequelize;
-  readonly sessionPool: pg.Pool;
   readonly events: ClassEvents;
   readonly drawing: Drawing;
   readonly logger: Logger;
@@ -72,14 +73,18 @@ const contentSecurityPolicy = (secure: boolean) => ({
   },
 });
 
-function sessions({ config, sessionPool }: Parts): express.RequestHandler {
+function sessions({ config, sequelize }: Parts): express.RequestHandler {
   const Store = connectPgSimple(session);
+  // The store asks for nothing of a pool but this.
+  const pool = {
+    query: async (statement: string, values: unknown[]) => ({ rows: await askPrepared(sequelize, statement, values) }),
+  } as unknown as pg.Pool;
   return session({
     name: 'green-beam',
     secret: config.sessionSecret,
     resave: false,
     saveUninitialized: false,
-    store: new Store({ pool: sessionPool, tableName: 'sessions', disableTouch: true, pruneSessionInterval: 15 * 60 }),
+    store: new Store({ pool, tableName: 'sessions', disableTouch: true, pruneSessionInterval: 15 * 60 }),
     cookie: { httpOnly: true, sameSite: 'lax', secure: config.secureCookies, maxAge: SESSION_HOURS * 3600 * 1000 },
   });
 }
@@ -96,7 +101,7 @@ function api(parts: Parts): express.Router {
     response.json({ ok: true });
   });
 
-  routes.use(express.json({ limit: '300kb' }), sessions(parts), csrfSynchronisedProtection);
+  routes.use(express.json({ limit: '300kb' }), plainJson, sessions(parts), csrfSynchronisedProtection);
   routes.use((_request, response, next) => {
     response.set('cache-control', 'no-store');
     next();

@@ -13,10 +13,10 @@ export interface Config {
   /** How many proxies stand in front, for the address of a request. */
   readonly proxies: number;
   readonly tls: { readonly key: string; readonly certificate: string } | null;
-  /** Server processes on this machine. */
+  /** Server processes on this machine: one on each core but one, which the database has. */
   readonly processes: number;
-  /** Connections to the database that each of them may hold, for requests and for sessions; one more hears of events. */
-  readonly connections: { readonly requests: number; readonly sessions: number };
+  /** Connections to the database that each of them may hold for requests; one more hears of events. */
+  readonly connections: number;
   /** Threads in each of them that draw rounds. */
   readonly drawingThreads: number;
   /** Folder of the built pages. */
@@ -38,15 +38,13 @@ function wholeNumber(name: string, value: string | undefined, otherwise: number)
 /** Connections that all processes together may hold; PostgreSQL allows 100 unless it is told otherwise. */
 const CONNECTIONS = 80;
 /** More than so many bring one process nothing. */
-const MOST_REQUESTS = 12;
-const MOST_SESSIONS = 6;
+const MOST = 16;
 
-function share(processes: number, connections: number): Config['connections'] {
+function share(processes: number, connections: number): number {
   const each = Math.floor(connections / processes) - 1;
-  if (each < 2)
-    throw new Error(`DATABASE_CONNECTIONS: ${connections} are too few for ${processes} processes, which need 3 each.`);
-  const sessions = Math.min(MOST_SESSIONS, Math.max(1, Math.floor(each / 3)));
-  return { sessions, requests: Math.min(MOST_REQUESTS, each - sessions) };
+  if (each < 1)
+    throw new Error(`DATABASE_CONNECTIONS: ${connections} are too few for ${processes} processes, which need 2 each.`);
+  return Math.min(MOST, each);
 }
 
 export function readConfig(environment: NodeJS.ProcessEnv): Config {
@@ -54,7 +52,7 @@ export function readConfig(environment: NodeJS.ProcessEnv): Config {
   const tls = key && certificate ? { key, certificate } : null;
   const proxies = wholeNumber('PROXIES', environment['PROXIES'], 0);
   const cores = availableParallelism();
-  const processes = Math.max(1, wholeNumber('PROCESSES', environment['PROCESSES'], cores));
+  const processes = Math.max(1, wholeNumber('PROCESSES', environment['PROCESSES'], cores - 1));
   return {
     databaseUrl: required('DATABASE_URL', environment['DATABASE_URL']),
     host: environment['HOST'] ?? '127.0.0.1',

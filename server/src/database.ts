@@ -1,3 +1,5 @@
+import { createHash } from 'node:crypto';
+import pg from 'pg';
 import { Sequelize, type Model, type ModelStatic } from 'sequelize';
 import { defineModels } from './models/define.ts';
 
@@ -20,4 +22,45 @@ export function databaseOf(model: ModelStatic<Model>): Sequelize {
   const { sequelize } = model;
   if (!sequelize) throw new Error('The database is not open.');
   return sequelize;
+}
+
+/** The name under which a connection keeps the plan of a statement. */
+const NAMES = new Map<string, string>();
+
+function nameOf(statement: string): string {
+  const name = NAMES.get(statement) ?? createHash('sha256').update(statement).digest('hex').slice(0, 32);
+  NAMES.set(statement, name);
+  return name;
+}
+
+/**
+ * Asks a statement that comes with many requests, which each connection plans but once: to parse and to plan it takes the database
+ * longer than to carry it out. What stands in it is the same each time, and what changes are its values.
+ * @param values of $1, $2 and so on.
+ */
+export async function askPrepared<Row extends object>(
+  { connectionManager }: Sequelize,
+  statement: string,
+  values: readonly unknown[],
+): Promise<Row[]> {
+  const connection = await connectionManager.getConnection({ type: 'write' });
+  try {
+    const { rows } = await (connection as pg.Client).query<Row>({
+      name: nameOf(statement),
+      text: statement,
+      values: [...values],
+    });
+    connectionManager.releaseConnection(connection);
+    return rows;
+  } catch (error) {
+    // What the database itself says leaves the connection as it was; anything else may have broken it.
+    if (error instanceof pg.DatabaseError) connectionManager.releaseConnection(connection);
+    else await connectionManager.destroyConnection(connection);
+    throw error;
+  }
+}
+
+/** Whether a statement was refused because what it stores is to be unique and is there already. */
+export function isTaken(error: unknown): boolean {
+  return error instanceof pg.DatabaseError && error.code === '23505';
 }

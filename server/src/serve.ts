@@ -1,7 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { createServer as createPlainServer } from 'node:http';
 import { createServer as createTlsServer } from 'node:https';
-import pg from 'pg';
 import { pino } from 'pino';
 import { createApp } from './app.ts';
 import { readConfig } from './config.ts';
@@ -21,14 +20,11 @@ const KEPT_OPEN = 75_000;
 /** One of the server's processes: answers requests until it is told to stop. */
 async function serve(): Promise<void> {
   const config = readConfig(process.env);
-  const { connections } = config;
-  const sequelize = openDatabase(config.databaseUrl, connections.requests);
-  const sessionPool = new pg.Pool({ connectionString: config.databaseUrl, max: connections.sessions });
-  sessionPool.on('error', (error) => logger.warn({ err: error }, 'a session connection was lost'));
+  const sequelize = openDatabase(config.databaseUrl, config.connections);
   const events = new ClassEvents(config.databaseUrl, logger);
   await events.start();
   const drawing = drawingInThreads(config.drawingThreads, logger);
-  const app = createApp({ config, sequelize, sessionPool, events, drawing, logger });
+  const app = createApp({ config, sequelize, events, drawing, logger });
   const server = config.tls
     ? createTlsServer({ key: readFileSync(config.tls.key), cert: readFileSync(config.tls.certificate) }, app)
     : createPlainServer(app);
@@ -41,7 +37,6 @@ async function serve(): Promise<void> {
     server.closeAllConnections();
     await drawing.close();
     await events.stop();
-    await sessionPool.end();
     await sequelize.close();
     process.exit(0);
   };

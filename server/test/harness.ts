@@ -46,18 +46,17 @@ export async function startTestServer(): Promise<TestServer> {
     proxies: 0,
     tls: null,
     processes: 1,
-    connections: { requests: 12, sessions: 4 },
+    connections: 12,
     drawingThreads: 1,
     pages: import.meta.dirname,
   };
-  const sequelize = openDatabase(databaseUrl, config.connections.requests);
+  const sequelize = openDatabase(databaseUrl, config.connections);
   await migrate(sequelize);
   const logger = pino({ level: 'silent' });
-  const sessionPool = new pg.Pool({ connectionString: databaseUrl, max: config.connections.sessions });
   const events = new ClassEvents(databaseUrl, logger);
   await events.start();
   const drawing = drawingInThreads(config.drawingThreads, logger);
-  const server = createApp({ config, sequelize, sessionPool, events, drawing, logger }).listen(0, '127.0.0.1');
+  const server = createApp({ config, sequelize, events, drawing, logger }).listen(0, '127.0.0.1');
   await new Promise((resolve) => server.once('listening', resolve));
   return {
     base: `http://127.0.0.1:${(server.address() as AddressInfo).port}/api`,
@@ -68,7 +67,6 @@ export async function startTestServer(): Promise<TestServer> {
       server.close();
       await drawing.close();
       await events.stop();
-      await sessionPool.end();
       await sequelize.close();
       await administer(`drop database ${name} with (force)`);
     },

@@ -77,7 +77,7 @@ describe('whatever is typed gets a verdict, and is stored as it was typed', () =
     if (body.verdict === 'unreadable') expect(body.message).toMatch(/\w/);
     const stored = await Attempt.findOne({ where: { classId, id: body.attemptId } });
     // PostgreSQL holds neither a null character nor half a surrogate pair; both stay visible as something else.
-    expect(stored?.entry).toBe(entry.replace('\u0000', '\\0').replace('\ud800', '\ufffd'));
+    expect(stored?.entry).toBe(entry.replace('\u0000', '\u2400').replace('\ud800', '\ufffd'));
   });
 
   it.each([
@@ -126,6 +126,22 @@ describe('a body that cannot be one names its field', () => {
       body: JSON.stringify({ entry: 'x'.repeat(400_000) }),
     });
     expect(large.status).toBe(413);
+  });
+
+  it.each([
+    ['{"__proto__": {"isAdmin": true}}', '__proto__'],
+    ['{"subjectIds": [{"constructor": {"prototype": 1}}]}', 'subjectIds[0].constructor'],
+    ['{"a\\u0000b": 1}', 'a\u0000b'],
+    [`${'{"a":'.repeat(17)}1${'}'.repeat(17)}`, Array.from({ length: 17 }, () => 'a').join('.')],
+    [JSON.stringify({ subjectIds: Array.from({ length: 20_001 }, () => 0) }), 'subjectIds[19998]'],
+    ['[1, 2]', null],
+  ])('nor does %.40s reach a schema', async (sent, field) => {
+    const response = await fetch(`${server.base}/classes/${classId}/rounds`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json', cookie: student.cookies, 'x-csrf-token': student.token },
+      body: sent,
+    });
+    expect([response.status, ((await response.json()) as { field: unknown }).field]).toEqual([400, field]);
   });
 
   it('a round names a tool that is not on the bench', async () => {

@@ -1,8 +1,8 @@
 import type { Request } from 'express';
-import { ClassTeacher, SchoolClass } from '../models/classes.ts';
+import type { SchoolClass } from '../models/classes.ts';
 import { notFound, Refusal } from '../refusal.ts';
 import { idFrom } from '../validated.ts';
-import { callerOf, type Caller } from './session.ts';
+import { callerOf, callerOfClass, type Caller } from './session.ts';
 
 /** A class somebody may enter, and as what. */
 export interface ClassAccess {
@@ -11,10 +11,12 @@ export interface ClassAccess {
   readonly as: 'student' | 'teacher';
 }
 
+const nobody = (): Refusal => new Refusal(401, 'Sign in first. What you wrote is still in this browser.');
+
 /** @throws Refusal (401) when nobody is signed in. */
 export async function signedIn(request: Request): Promise<Caller> {
   const caller = await callerOf(request);
-  if (!caller) throw new Refusal(401, 'Sign in first. What you wrote is still in this browser.');
+  if (!caller) throw nobody();
   return caller;
 }
 
@@ -32,29 +34,21 @@ export async function signedInAdministrator(request: Request): Promise<Caller> {
   return caller;
 }
 
-/** The class that a request names, if it is one of the school of whoever asks. */
-async function classOfSchool(request: Request): Promise<SchoolClass | null> {
-  const { identity } = request.session;
-  return identity
-    ? SchoolClass.findOne({ where: { id: idFrom(request, 'classId'), schoolId: identity.schoolId } })
-    : null;
-}
-
 /**
  * The one place where reach into a class is decided. Another school's class is nowhere (404); a class of one's own school to which
  * one does not belong is refused (403); administrators reach every class of their school.
  */
 export async function classInReach(request: Request): Promise<ClassAccess> {
-  const [caller, schoolClass] = await Promise.all([signedIn(request), classOfSchool(request)]);
+  const found = await callerOfClass(request, idFrom(request, 'classId'));
+  if (!found) throw nobody();
+  const { caller, schoolClass, teaches } = found;
   if (!schoolClass) throw notFound();
   if (caller.role === 'student') {
     if (caller.classId !== schoolClass.id) throw new Refusal(403, 'You are not in this class.');
     return { schoolClass, caller, as: 'student' };
   }
-  const teaches =
-    caller.role === 'administrator' ||
-    (await ClassTeacher.count({ where: { classId: schoolClass.id, personId: caller.personId } })) > 0;
-  if (!teaches) throw new Refusal(403, 'You do not teach this class. Ask one of its teachers to add you.');
+  if (!teaches && caller.role !== 'administrator')
+    throw new Refusal(403, 'You do not teach this class. Ask one of its teachers to add you.');
   return { schoolClass, caller, as: 'teacher' };
 }
 

@@ -1,7 +1,7 @@
 import type { Role, SessionState, SignedIn } from '@green-beam/contract';
 import type { Request } from 'express';
-import { QueryTypes, type Transaction } from 'sequelize';
-import { databaseOf } from '../database.ts';
+import type { InferAttributes, Transaction } from 'sequelize';
+import { askPrepared, databaseOf } from '../database.ts';
 import { HouseRulesVersion, SchoolClass } from '../models/classes.ts';
 import { Person, School } from '../models/people.ts';
 import { labelOf } from './labels.ts';
@@ -56,35 +56,67 @@ export interface Caller extends Identity {
   readonly person: Pick<Person, 'givenName' | 'familyName'>;
 }
 
-interface FoundPerson extends Pick<Person, 'givenName' | 'familyName'> {
+interface Found extends Pick<Person, 'givenName' | 'familyName'> {
   /** Of an account; null for who has none. */
   readonly role: 'teacher' | 'administrator' | null;
   /** Who of those at the screen is on the roster of the class. */
   readonly here: readonly string[];
+  readonly teaches: boolean;
+  readonly schoolClass: InferAttributes<SchoolClass> | null;
 }
 
-async function personBehind({ personId, schoolId, classId, partners }: Identity): Promise<FoundPerson | null> {
-  const sequelize = databaseOf(Person);
-  const [found] = await sequelize.query<FoundPerson>(
+/** Who is behind an identity, and the class they ask for where it is one of their school: at every request, and so in one statement. */
+async function find(
+  { personId, schoolId, classId, partners }: Identity,
+  asksFor: string | null,
+): Promise<Found | null> {
+  const [found] = await askPrepared<Found>(
+    databaseOf(Person),
     `select given_name "givenName", family_name "familyName",
        (select role from accounts where person_id = people.id) role,
-       array(select person_id from students where class_id = $3 and person_id = any($4) and archived_at is null) here
+       array(select person_id from students where class_id = $3 and person_id = any($4) and archived_at is null) here,
+       exists(select 1 from class_teachers where class_id = $5 and person_id = $1) teaches,
+       (select json_build_object('id', id, 'schoolId', school_id, 'name', name, 'code', code, 'codeOpen', code_open,
+          'rulesVersion', rules_version, 'metTools', met_tools, 'archivedAt', archived_at)
+        from classes where id = $5 and school_id = $2) "schoolClass"
      from people where id = $1 and school_id = $2 and deleted_at is null`,
-    { bind: [personId, schoolId, classId, [personId, ...partners]], type: QueryTypes.SELECT },
+    [personId, schoolId, classId, [personId, ...partners], asksFor],
   );
   return found ?? null;
+}
+
+function callerFrom(identity: Identity, { here, role, givenName, familyName }: Found): Caller | null {
+  const person = { givenName, familyName };
+  if (identity.classId === null) return role ? { ...identity, role, person } : null;
+  const partners = identity.partners.filter((id) => here.includes(id));
+  return here.includes(identity.personId) ? { ...identity, partners, role: 'student', person } : null;
+}
+
+/** Somebody, and the class they ask for. */
+export interface CallerOfClass {
+  readonly caller: Caller;
+  /** Null where their school has no such class. */
+  readonly schoolClass: SchoolClass | null;
+  /** Whether they are one of its teachers. */
+  readonly teaches: boolean;
+}
+
+/** The person behind a request, and the class it is about; null when nobody is signed in or the account is gone. */
+export async function callerOfClass(request: Request, classId: string): Promise<CallerOfClass | null> {
+  const { identity } = request.session;
+  const found = identity ? await find(identity, classId) : null;
+  const caller = identity && found ? callerFrom(identity, found) : null;
+  if (!caller || !found) return null;
+  const row = found.schoolClass;
+  const schoolClass = row && SchoolClass.build(row, { isNewRecord: false, raw: true });
+  return { caller, schoolClass, teaches: found.teaches };
 }
 
 /** The person behind a request, or null when nobody is signed in or the account is gone. */
 export async function callerOf(request: Request): Promise<Caller | null> {
   const { identity } = request.session;
-  const found = identity ? await personBehind(identity) : null;
-  if (!identity || !found) return null;
-  const { here, role, givenName, familyName } = found;
-  const person = { givenName, familyName };
-  if (identity.classId === null) return role ? { ...identity, role, person } : null;
-  const partners = identity.partners.filter((id) => here.includes(id));
-  return here.includes(identity.personId) ? { ...identity, partners, role: 'student', person } : null;
+  const found = identity ? await find(identity, null) : null;
+  return identity && found ? callerFrom(identity, found) : null;
 }
 
 async function shown(caller: Caller): Promise<SignedIn> {

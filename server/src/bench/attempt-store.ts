@@ -1,5 +1,6 @@
-import { QueryTypes, UniqueConstraintError, type CreationAttributes } from 'sequelize';
-import { databaseOf } from '../database.ts';
+import { subjectById, subjectIds } from '@green-beam/core';
+import type { CreationAttributes } from 'sequelize';
+import { askPrepared, databaseOf, isTaken } from '../database.ts';
 import { Attempt, type Task } from '../models/bench.ts';
 import type { JudgedEntry } from './show.ts';
 
@@ -16,7 +17,15 @@ export interface TaskInWork extends Pick<
   'classId' | 'id' | 'schoolId' | 'personId' | 'subjectId' | 'situation' | 'rulesVersion' | 'tries' | 'closedAt'
 > {
   readonly before: readonly JudgedEntry[];
+  /** The slips in this student’s latest entries on the same skill, the newest first. */
+  readonly latestSlips: readonly (readonly string[])[];
 }
+
+/** So many entries are looked back over, so that an old habit fades. */
+const REMEMBERED = 60;
+
+/** The skill of each tool and kind of exercise, for the database. */
+const SKILLS = JSON.stringify(Object.fromEntries(subjectIds().map((id) => [id, subjectById(id).skill])));
 
 /** @returns null where this student has no such task. */
 export async function taskInWork({ classId, personId, taskId }: TaskOf): Promise<TaskInWork | null> {
@@ -27,24 +36,15 @@ export async function taskInWork({ classId, personId, taskId }: TaskOf): Promise
        coalesce((select json_agg(json_build_object('id', a.id, 'taskId', a.task_id, 'subjectId', a.subject_id,
            'situation', a.situation, 'actions', a.actions, 'remarks', a.remarks, 'tryNumber', a.try_number,
            'verdict', a.verdict, 'diagnosis', a.diagnosis) order by a.server_order)
-         from attempts a where a.class_id = t.class_id and a.task_id = t.id), '[]') before
+         from attempts a where a.class_id = t.class_id and a.task_id = t.id), '[]') before,
+       coalesce((select json_agg(slips order by server_order desc) from (
+           select slips, server_order from attempts
+           where class_id = $1 and person_id = $3 and skill = $4::jsonb ->> t.subject_id
+           order by server_order desc limit ${REMEMBERED}) latest), '[]') "latestSlips"
      from tasks t where class_id = $1 and id = $2 and person_id = $3`,
-    [classId, taskId, personId],
+    [classId, taskId, personId, SKILLS],
   );
   return task ?? null;
-}
-
-/** The slips in a student’s latest entries on one skill, the newest first. */
-export async function latestSlips(
-  { classId, personId }: Pick<Task, 'classId' | 'personId'>,
-  skill: string,
-  count: number,
-): Promise<string[][]> {
-  const rows = await ask<{ readonly slips: string[] }>(
-    `select slips from attempts where class_id = $1 and person_id = $2 and skill = $3 order by server_order desc limit $4`,
-    [classId, personId, skill, count],
-  );
-  return rows.map(({ slips }) => slips);
 }
 
 /**
@@ -90,12 +90,11 @@ export async function store(row: CreationAttributes<Attempt>, closes: boolean): 
     );
     return stored.length > 0;
   } catch (error) {
-    if (error instanceof UniqueConstraintError) return false;
+    if (isTaken(error)) return false;
     throw error;
   }
 }
 
-function ask<Row extends object>(statement: string, bind: unknown[]): Promise<Row[]> {
-  const sequelize = databaseOf(Attempt);
-  return sequelize.query<Row>(statement, { bind, type: QueryTypes.SELECT });
+function ask<Row extends object>(statement: string, values: readonly unknown[]): Promise<Row[]> {
+  return askPrepared<Row>(databaseOf(Attempt), statement, values);
 }

@@ -1,20 +1,16 @@
 import type { AttemptResult } from '@green-beam/contract';
-import { subjectById, type SlipHistory } from '@green-beam/core';
+import type { SlipHistory } from '@green-beam/core';
 import { notFound, Refusal } from '../refusal.ts';
 import { rulesOf } from '../rules.ts';
 import { judgeAttempt, type Entered } from './attempt-row.ts';
-import { latestSlips, store, taskInWork, type TaskInWork, type TaskOf } from './attempt-store.ts';
+import { store, taskInWork, type TaskInWork, type TaskOf } from './attempt-store.ts';
 import { attemptResult } from './show.ts';
 
-/** The priors look back over this many attempts, so that an old habit fades. */
-const REMEMBERED = 60;
-
 /** What this student's recent attempts on the same skill showed. */
-async function historyOf(task: TaskInWork): Promise<SlipHistory> {
-  const recent = await latestSlips(task, subjectById(task.subjectId).skill, REMEMBERED);
+function historyOf({ latestSlips }: TaskInWork): SlipHistory {
   const slips: Record<string, number> = {};
-  for (const id of recent.flat()) slips[id] = (slips[id] ?? 0) + 1;
-  return { readings: recent.length, slips };
+  for (const id of latestSlips.flat()) slips[id] = (slips[id] ?? 0) + 1;
+  return { readings: latestSlips.length, slips };
 }
 
 /** So often an entry is judged anew that was overtaken by another one on its task. */
@@ -38,7 +34,7 @@ export async function recordAttempt(where: TaskOf, body: Entered): Promise<Attem
         'This item is already finished, perhaps in another tab. Go on to the next one. This entry did not count.',
       );
     const tryNumber = before.filter(({ verdict }) => verdict !== 'unreadable').length + 1;
-    const { row, closes } = judgeAttempt(task, body, tryNumber, rules, await historyOf(task));
+    const { row, closes } = judgeAttempt(task, body, tryNumber, rules, historyOf(task));
     if (await store(row, closes)) return attemptResult(row, rules, closes, [...before, row]);
   }
   throw new Refusal(
