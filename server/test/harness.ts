@@ -11,6 +11,7 @@ import { ClassEvents } from '../src/live/class-events.ts';
 import { migrate } from '../src/migrate.ts';
 import { Student, type SchoolClass } from '../src/models/classes.ts';
 import { Account, Person, School } from '../src/models/people.ts';
+import { holdToOneConnectionEach } from './one-connection-each.ts';
 
 const ADMIN_URL = process.env['DATABASE_URL'] ?? '';
 
@@ -52,6 +53,7 @@ export async function startTestServer(): Promise<TestServer> {
   };
   const sequelize = openDatabase(databaseUrl, config.connections);
   await migrate(sequelize);
+  holdToOneConnectionEach(sequelize);
   const logger = pino({ level: 'silent' });
   const events = new ClassEvents(databaseUrl, logger);
   await events.start();
