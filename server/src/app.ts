@@ -13,6 +13,7 @@ import type { Logger } from 'pino';
 import type { Sequelize } from 'sequelize';
 import type { Config } from './config.ts';
 import { askPrepared } from './database.ts';
+import { heldUp } from './held-up.ts';
 import type { Drawing } from './drawing/drawing.ts';
 import type { ClassEvents } from './live/class-events.ts';
 import { plainJson } from './plain-json.ts';
@@ -98,7 +99,7 @@ function api(parts: Parts): express.Router {
 
   routes.get('/health', async (_request, response) => {
     await sequelize.query('select 1');
-    response.json({ ok: true });
+    response.json({ ok: true, delay: heldUp() });
   });
 
   routes.use(express.json({ limit: '300kb' }), plainJson, sessions(parts), csrfSynchronisedProtection);

@@ -50,7 +50,7 @@ export function drawingInThreads(count: number, logger: Logger): Drawing {
   };
   return {
     round: (round, from, seed, roundId) => ask('round', { round, from, seed, roundId }),
-    learnedFrom: (known, tries) => ask('learning', { known, tries }),
+    learnedFrom: (knowledge, tries) => ask('learning', { knowledge, tries }),
     checkAims: (named, aims, rules) => ask('aiming', { subjectIds: named, aims, rules }),
     prepare: async () => {
       for (const subjectId of subjectIds()) await ask('preparing', { subjectId, rules: DEFAULT_RULES });

@@ -1,5 +1,6 @@
 import {
   AimError,
+  completeRules,
   planForAims,
   planForBelief,
   PRIORS,
@@ -24,6 +25,11 @@ function outcome<Answer>(work: () => Answer): Outcome<Answer> {
   }
 }
 
+/** With rules as this thread knows them: a copy comes with each order, and what was worked out from equal ones is to be found again. */
+function known<Order extends { readonly rules: HouseRules }>(order: Order): Order {
+  return { ...order, rules: completeRules(order.rules) };
+}
+
 export interface RoundOrder {
   readonly round: RoundFor;
   readonly from: DrawnFor;
@@ -32,16 +38,16 @@ export interface RoundOrder {
 }
 
 export function round({ round: ordered, from, seed, roundId }: RoundOrder): Outcome<CreationAttributes<Task>[]> {
-  return outcome(() => drawRound(ordered, from, seed, roundId));
+  return outcome(() => drawRound(known(ordered), from, seed, roundId));
 }
 
 export interface LearningOrder {
-  readonly known: Knowledge;
+  readonly knowledge: Knowledge;
   readonly tries: readonly FirstTry[];
 }
 
-export function learning({ known, tries }: LearningOrder): Outcome<Knowledge> {
-  return outcome(() => learnedFrom(known, tries));
+export function learning({ knowledge, tries }: LearningOrder): Outcome<Knowledge> {
+  return outcome(() => learnedFrom(knowledge, tries.map(known)));
 }
 
 export interface AimsOrder {
@@ -53,7 +59,7 @@ export interface AimsOrder {
 /** Refuses what a round cannot aim at on some tools or exercises. */
 export function aiming({ subjectIds, aims, rules }: AimsOrder): Outcome<void> {
   return outcome(() => {
-    planForAims(subjectsNamed(subjectIds), aims, 1, 1, rules);
+    planForAims(subjectsNamed(subjectIds), aims, 1, 1, completeRules(rules));
   });
 }
 
@@ -66,6 +72,6 @@ export interface PreparingOrder {
 export function preparing({ subjectId, rules }: PreparingOrder): Outcome<void> {
   const subject = subjectById(subjectId);
   return outcome(() => {
-    planForBelief(PRIORS[subject.domain], { subjects: [subject], count: 1, seed: 1, rules });
+    planForBelief(PRIORS[subject.domain], { subjects: [subject], count: 1, seed: 1, rules: completeRules(rules) });
   });
 }
