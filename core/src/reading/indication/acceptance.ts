@@ -106,9 +106,16 @@ export function lessWhatIsTakenOff(
   return roundToPlace(new Decimal(reading).minus(off), resolution.place, rules.rounding);
 }
 
+/** Worked out once for each indication. */
+const ACCEPTED = new WeakMap<Indication, readonly number[]>();
+
 /** Every number that counts as right, lowest first: readings, less what is taken off; none that is off the scale. */
-export function acceptedAnswers(indication: Indication): number[] {
-  return answersAnywhere(indication).filter((answer) => isOnScale(indication, answer));
+export function acceptedAnswers(indication: Indication): readonly number[] {
+  const known = ACCEPTED.get(indication);
+  if (known) return known;
+  const accepted = answersAnywhere(indication).filter((answer) => isOnScale(indication, answer));
+  ACCEPTED.set(indication, accepted);
+  return accepted;
 }
 
 function answersAnywhere(indication: Indication): number[] {

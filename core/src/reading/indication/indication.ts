@@ -67,16 +67,24 @@ export function indicationFrom<T, S extends AnySituation & { readonly from?: num
   posed: Posed<T, S>,
   known: Known,
 ): Indication<T, S> {
-  const asked = askedIn(posed.situation);
-  const { mark, subtracted } = known;
+  const { tool, situation, rules } = posed;
+  const { resolution, mark, subtracted, words, answer, isDifference, subtractedIsRead, standsAtMark, graduation } =
+    known;
+  const asked = askedIn(situation);
+  const isDelivered = asked === 'delivered';
   return {
-    ...posed,
+    tool,
+    situation,
+    rules,
     asked,
-    isDifference: asked === 'delivered',
-    standsAtMark: true,
-    answer: withoutDust(withoutDust(mark ?? 0) - subtracted),
-    ...known,
-    subtractedIsRead: known.subtractedIsRead ?? known.isDifference ?? asked === 'delivered',
-    graduation: known.graduation ?? null,
+    resolution,
+    mark,
+    subtracted,
+    answer: answer ?? withoutDust(withoutDust(mark ?? 0) - subtracted),
+    subtractedIsRead: subtractedIsRead ?? isDifference ?? isDelivered,
+    isDifference: isDifference ?? isDelivered,
+    standsAtMark: standsAtMark ?? true,
+    graduation: graduation ?? null,
+    words,
   };
 }

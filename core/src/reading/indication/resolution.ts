@@ -46,9 +46,20 @@ const SIXTEENTHS: Readonly<Record<Estimate, ReadingStep>> = {
  */
 export function stepOfDivision(division: number, estimate: Estimate): ReadingStep {
   if (division === SIXTEENTH) return SIXTEENTHS[estimate];
+  const known = STEPS[estimate].get(division);
+  if (known) return known;
   const step = stepOf(division, estimate);
-  return { step, place: -decimalsOf(step) };
+  const found = { step, place: -decimalsOf(step) };
+  STEPS[estimate].set(division, found);
+  return found;
 }
+
+/** Those of the divisions there are, worked out once. */
+const STEPS: Readonly<Record<Estimate, Map<number, ReadingStep>>> = {
+  tenths: new Map(),
+  'half-division': new Map(),
+  'nearest-division': new Map(),
+};
 
 function stepOf(division: number, estimate: Estimate): number {
   if (estimate === 'nearest-division') return division;

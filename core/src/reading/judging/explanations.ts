@@ -62,19 +62,23 @@ interface Meant {
   readonly value: number;
   /** Place of the last digit meant; null where the writing does not tell. */
   readonly place: number | null;
+  /** One of the last digit meant; 0 where the writing does not tell. */
+  readonly lastUnit: number;
   readonly prior: number;
   readonly slip: DigitsSlip | null;
 }
 
 function asWritten({ value, place }: Entry): Meant {
-  return { ids: [], value, place, prior: 1, slip: null };
+  return { ids: [], value, place, lastUnit: 10 ** place, prior: 1, slip: null };
 }
 
 /** What the digits of an entry may have been meant for: just what they say, or, with zeros at their end that only hold places, less. */
 function meanings(entry: Entry, rateOf: RateOf): Meant[] {
   const text = entryText(entry);
   const holdsPlaces =
-    entry.surePlace > entry.place ? [{ ...asWritten(entry), place: entry.surePlace, prior: HOLDS_PLACES }] : [];
+    entry.surePlace > entry.place
+      ? [{ ...asWritten(entry), place: entry.surePlace, lastUnit: 10 ** entry.surePlace, prior: HOLDS_PLACES }]
+      : [];
   return [
     asWritten(entry),
     ...holdsPlaces,
@@ -83,6 +87,7 @@ function meanings(entry: Entry, rateOf: RateOf): Meant[] {
         ids: [slip.id],
         value,
         place: placeTells ? entry.place : null,
+        lastUnit: placeTells ? 10 ** entry.place : 0,
         prior: rateOf(slip) * part,
         slip,
       })),
@@ -104,14 +109,23 @@ function toTheMinute(seconds: number, written: number): number {
   return [Math.trunc(minutes), Math.round(minutes)].filter((one) => one * 60 === written).length / 2;
 }
 
+/** Whether a number can have been meant at all by who came to a hypothesis: most of them are far from it. */
+function isWithinReach({ value, estimated, measure }: Hypothesis, meant: Meant): boolean {
+  const distance = Math.abs(meant.value - value);
+  if (estimated === 'not') return distance <= HAIR;
+  const { place, lastUnit, band, onClock } = measure;
+  if (onClock && Math.max(place, meant.place ?? place) > TENS) return true;
+  return distance <= 2 * Math.max(10 * lastUnit, meant.lastUnit) + band;
+}
+
 /** How likely somebody who came to a hypothesis writes the number meant; 0 when it is not consistent with it. */
 function likelihood(hypothesis: Hypothesis, meant: Meant): number {
+  if (!isWithinReach(hypothesis, meant)) return 0;
+  if (hypothesis.estimated === 'not') return 1;
   const distance = Math.abs(meant.value - hypothesis.value);
-  if (hypothesis.estimated === 'not') return distance <= HAIR ? 1 : 0;
   const { step, place, band, scatter, badly, onClock } = hypothesis.measure;
   const coarsest = Math.max(place, meant.place ?? place);
   if (onClock && coarsest > TENS) return toTheMinute(hypothesis.value, meant.value);
-  if (distance > 2 * 10 ** Math.max(place + 1, coarsest) + band) return 0;
   const falls = fallsAbout(hypothesis);
   // What may be written for the point seen: rounded to a step, and scattered.
   const widest = hypothesis.estimated === 'badly' ? badly.most : Math.max(band - step / 2, WIDEST * scatter);

@@ -2,7 +2,7 @@ import { familyOf } from '../families.ts';
 import { marksBeside } from '../indication/acceptance.ts';
 import type { Indication } from '../indication/indication.ts';
 import { droppedDigit } from '../slips/form.ts';
-import type { CorrectionSlip, CountSlip, Estimated, SightSlip, Slip } from '../slips/slip.ts';
+import type { CorrectionSlip, Counted, CountSlip, Estimated, SightSlip, Slip } from '../slips/slip.ts';
 import { measureWith, type Measure } from './measure.ts';
 
 /** What a student has done before: how many readings, and how many of them showed each slip. */
@@ -67,26 +67,55 @@ function stagesOf({ tool }: Indication): Stages {
   return stages;
 }
 
-/** What can have been seen: the truth, each slip of sight, and each pair of them. */
-function sightings(indication: Indication, value: number, rateOf: RateOf, measure: Measure): Hypothesis[] {
-  const asSeen = { estimated: 'carefully' as const, measure, form: [], off: indication.subtracted };
-  const single = stagesOf(indication).sight.flatMap((slip): Hypothesis[] => {
-    const shift = slip.shift(indication);
-    return shift === null ? [] : [{ ids: [slip.id], value: value + shift, prior: rateOf(slip), ...asSeen }];
-  });
-  const pairs = single.flatMap((first, i) =>
-    single.slice(i + 1).map((second): Hypothesis => ({
-      ids: [...first.ids, ...second.ids],
-      value: first.value + second.value - value,
-      prior: first.prior * second.prior,
-      ...asSeen,
-    })),
-  );
-  return [{ ids: [], value, prior: 1, ...asSeen }, ...single, ...pairs];
+/** What every hypothesis of one indication is reckoned from. */
+interface Reckoning {
+  readonly indication: Indication;
+  readonly rateOf: RateOf;
+  readonly measure: Measure;
+  readonly sight: readonly SightSlip[];
+  readonly count: readonly CountSlip[];
+  /** Each with what comes out where the mark is read rightly. */
+  readonly corrections: readonly {
+    readonly slip: CorrectionSlip;
+    readonly ofTheMark: ReturnType<CorrectionSlip['corrected']>;
+  }[];
 }
 
+function reckoningOf(indication: Indication, mark: number, rateOf: RateOf, measure: Measure): Reckoning {
+  const { sight, count, correction } = stagesOf(indication);
+  const corrections = correction.map((slip) => ({ slip, ofTheMark: slip.corrected(indication, mark) }));
+  // The mean of two readings stands at no mark: what was miscounted in either of them cannot be told from it.
+  return { indication, rateOf, measure, sight, count: indication.standsAtMark ? count : [], corrections };
+}
+
+/** What can have been seen: the truth, each slip of sight, and each pair of them. */
+function sightings({ indication, rateOf, measure, sight }: Reckoning, value: number): Hypothesis[] {
+  const seen = (ids: readonly string[], at: number, prior: number): Hypothesis => ({
+    ids,
+    value: at,
+    prior,
+    estimated: 'carefully',
+    measure,
+    form: NO_FORM,
+    off: indication.subtracted,
+  });
+  const single: Hypothesis[] = [];
+  for (const slip of sight) {
+    const shift = slip.shift(indication);
+    if (shift !== null) single.push(seen([slip.id], value + shift, rateOf(slip)));
+  }
+  const pairs: Hypothesis[] = [];
+  single.forEach((first, i) => {
+    for (const second of single.slice(i + 1))
+      pairs.push(seen([...first.ids, ...second.ids], first.value + second.value - value, first.prior * second.prior));
+  });
+  return [seen([], value, 1), ...single, ...pairs];
+}
+
+const NO_FORM: readonly string[] = [];
+
 /** Where estimating adds no place, who does not estimate writes the last mark passed or the nearest one. */
-function stoppedAtMarks(indication: Indication, seen: Hypothesis, rateOf: RateOf): Hypothesis[] {
+function stoppedAtMarks({ indication, rateOf }: Reckoning, seen: Hypothesis): Hypothesis[] {
   if (seen.ids.length > 1) return [];
   return marksBeside(indication, seen.value)
     .filter((mark) => Math.abs(mark - seen.value) > seen.measure.step / 2)
@@ -99,53 +128,45 @@ function stoppedAtMarks(indication: Indication, seen: Hypothesis, rateOf: RateOf
     }));
 }
 
+/** What somebody writes by who has taken a division for another size, or stops at another place. */
+function measureBy(indication: Indication, seen: Measure, { place, division }: Counted): Measure {
+  if (place !== undefined) return { ...seen, place, step: 10 ** place, lastUnit: 10 ** place };
+  return division === undefined ? seen : measureWith(indication, division);
+}
+
 /** A mark counted wrongly: alone, or, where two marks are counted, both of them the same way. */
-function countedWrongly(indication: Indication, slip: CountSlip, seen: Hypothesis, rateOf: RateOf): Hypothesis[] {
+function countedWrongly({ indication, rateOf }: Reckoning, slip: CountSlip, seen: Hypothesis): Hypothesis[] {
+  const ways = slip.counted(indication, seen.value);
+  if (ways.length === 0) return [];
   const atStart = indication.isDifference ? slip.counted(indication, seen.off) : [];
-  return slip
-    .counted(indication, seen.value)
-    .flatMap(({ value, estimated, part, division, place }, way): Hypothesis[] => {
-      const one: Hypothesis = {
-        ...seen,
-        ids: [...seen.ids, slip.id],
-        value,
-        prior: seen.prior * rateOf(slip) * part,
-        estimated,
-        measure:
-          place !== undefined
-            ? { ...seen.measure, place, step: 10 ** place }
-            : division === undefined
-              ? seen.measure
-              : measureWith(indication, division),
-      };
-      const start = atStart[way];
-      return start === undefined
-        ? [one]
-        : [
-            { ...one, prior: one.prior / 2 },
-            { ...one, prior: one.prior / 2, off: start.value },
-          ];
-    });
+  const ids = [...seen.ids, slip.id];
+  const wrong: Hypothesis[] = [];
+  ways.forEach((way, i) => {
+    const { value, estimated, part } = way;
+    const start = atStart[i];
+    const prior = (seen.prior * rateOf(slip) * part) / (start === undefined ? 1 : 2);
+    const { form, off } = seen;
+    const one = { ids, value, prior, estimated, measure: measureBy(indication, seen.measure, way), form, off };
+    wrong.push(one);
+    if (start !== undefined) wrong.push({ ...one, off: start.value });
+  });
+  return wrong;
 }
 
 /** The number written for a mark: what is to be taken off is taken off, or a slip is made over it. */
-function answers(indication: Indication, read: Hypothesis, rateOf: RateOf): Hypothesis[] {
-  const right = { ...read, value: read.value - read.off };
-  if (read.ids.length > 1) return [right];
-  const wrong = stagesOf(indication).correction.flatMap((slip) => {
-    // Where the reading does not enter, as in an initial reading written alone, nothing tells that it was wrong as well.
-    const anyhow = read.ids.length === 0 ? [] : slip.corrected(indication, indication.mark ?? 0);
-    return slip
-      .corrected(indication, read.value)
-      .filter(({ value }) => !anyhow.some((one) => one.value === value))
-      .map(({ value, part }): Hypothesis => ({
-        ...read,
-        ids: [...read.ids, slip.id],
-        value,
-        prior: read.prior * rateOf(slip) * part,
-      }));
-  });
-  return [right, ...wrong];
+function answers({ indication, rateOf, corrections }: Reckoning, read: Hypothesis): Hypothesis[] {
+  const { ids, value, prior, estimated, measure, form, off } = read;
+  const written: Hypothesis[] = [{ ids, value: value - off, prior, estimated, measure, form, off }];
+  if (ids.length > 1) return written;
+  for (const { slip, ofTheMark } of corrections) {
+    for (const wrong of slip.corrected(indication, value)) {
+      // Where the reading does not enter, as in an initial reading written alone, nothing tells that it was wrong as well.
+      if (ids.length > 0 && ofTheMark.some((one) => one.value === wrong.value)) continue;
+      const part = prior * rateOf(slip) * wrong.part;
+      written.push({ ids: [...ids, slip.id], value: wrong.value, prior: part, estimated, measure, form, off });
+    }
+  }
+  return written;
 }
 
 /** How much less likely a bad estimate of the truth is where the eye sees something else. */
@@ -153,44 +174,42 @@ const DESPITE_WHAT_IS_SEEN = 0.25;
 
 /** Sightings, counted rightly or with one slip of counting, and corrected rightly or not; two slips at most. */
 function hypotheses(indication: Indication, rateOf: RateOf, measure: Measure): Hypothesis[] {
-  const { mark, answer, standsAtMark } = indication;
-  if (mark === null) return [{ ids: [], value: answer, prior: 1, estimated: 'carefully', measure, form: [], off: 0 }];
-  // The mean of two readings stands at no mark: what was miscounted in either of them cannot be told from it.
-  const countSlips = standsAtMark ? stagesOf(indication).count : [];
-  const seesAskew = stagesOf(indication).sight.some((slip) => slip.needsTheTool && slip.shift(indication) !== null);
-  return sightings(indication, mark, rateOf, measure)
-    .flatMap((seen) => {
-      if (seen.ids.length > 1) return [seen];
-      return [
-        seen,
-        ...stoppedAtMarks(indication, seen, rateOf),
-        ...countSlips
-          .flatMap((slip) => countedWrongly(indication, slip, seen, rateOf))
-          .map((read) =>
-            seesAskew && seen.ids.length === 0 && read.estimated === 'badly'
-              ? { ...read, prior: read.prior * DESPITE_WHAT_IS_SEEN }
-              : read,
-          ),
-      ];
-    })
-    .flatMap((read) => answers(indication, read, rateOf));
+  const { mark, answer } = indication;
+  if (mark === null)
+    return [{ ids: [], value: answer, prior: 1, estimated: 'carefully', measure, form: NO_FORM, off: 0 }];
+  const reckoning = reckoningOf(indication, mark, rateOf, measure);
+  const seesAskew = reckoning.sight.some((slip) => slip.needsTheTool && slip.shift(indication) !== null);
+  const all: Hypothesis[] = [];
+  const take = (read: Hypothesis): void => void all.push(...answers(reckoning, read));
+  for (const seen of sightings(reckoning, mark)) {
+    take(seen);
+    if (seen.ids.length > 1) continue;
+    stoppedAtMarks(reckoning, seen).forEach(take);
+    const despite = seesAskew && seen.ids.length === 0;
+    for (const slip of reckoning.count) {
+      for (const read of countedWrongly(reckoning, slip, seen))
+        take(despite && read.estimated === 'badly' ? { ...read, prior: read.prior * DESPITE_WHAT_IS_SEEN } : read);
+    }
+  }
+  return all;
 }
 
 /** Two slips of counting on parts of a tool that are counted apart, as a sleeve and a thimble; or the same on two of several alike. */
 export function countedTwice(indication: Indication, rateOf: RateOf, measure: Measure): Hypothesis[] {
   const { mark, standsAtMark } = indication;
   if (mark === null || !standsAtMark) return [];
-  const slips = stagesOf(indication).count;
-  const [seen] = sightings(indication, mark, rateOf, measure);
+  const reckoning = reckoningOf(indication, mark, rateOf, measure);
+  const { count } = reckoning;
+  const [seen] = sightings(reckoning, mark);
   if (!seen) return [];
-  return slips.flatMap((first, i) =>
-    slips
+  return count.flatMap((first, i) =>
+    count
       .slice(i)
       .filter((second) => canGoTogether(first, second))
       .flatMap((second) =>
-        countedWrongly(indication, first, seen, rateOf)
+        countedWrongly(reckoning, first, seen)
           .filter(({ estimated }) => estimated === 'carefully')
-          .flatMap((one) => countedWrongly(indication, second, one, rateOf))
+          .flatMap((one) => countedWrongly(reckoning, second, one))
           .map((read) => ({ ...read, value: read.value - read.off })),
       ),
   );

@@ -15,6 +15,8 @@ function scatterOf(lastDigit: LastDigit): number {
 
 /** What an entry is compared with: the instrument's step and division, the accepted band and the scatter. */
 export interface Measure extends ReadingStep {
+  /** One of the last digit, in the instrument’s unit. */
+  readonly lastUnit: number;
   readonly division: number;
   readonly band: number;
   /** Scatter of a digit that is estimated carefully, in the instrument's unit. */
@@ -37,6 +39,7 @@ export function measureOf(indication: Indication): Measure {
   const measure: Measure = {
     step,
     place,
+    lastUnit: 10 ** place,
     ...(onClock && { onClock }),
     division,
     band: acceptanceBand(resolution, rules, isDifference),
@@ -56,9 +59,12 @@ export function measureOf(indication: Indication): Measure {
 /** How somebody reads who takes a division of the scale for another size. */
 export function measureWith(indication: Indication, division: number): Measure {
   const { lastDigit } = indication.resolution;
-  const { band, division: real, place, badly } = measureOf(indication);
+  const { band, division: real, place: otherPlace, badly } = measureOf(indication);
+  const { step, place } = stepOfDivision(division, estimateIn(lastDigit));
   return {
-    ...stepOfDivision(division, estimateIn(lastDigit)),
+    step,
+    place,
+    lastUnit: 10 ** place,
     division,
     band: (band * division) / real,
     scatter: scatterOf(lastDigit) * division,
@@ -67,6 +73,6 @@ export function measureWith(indication: Indication, division: number): Measure {
       least: (badly.least * division) / real,
       most: (badly.most * division) / real,
     },
-    otherPlace: place,
+    otherPlace,
   };
 }
