@@ -26,8 +26,24 @@ export function writtenUnitOf(instrument: Instrument, rules: HouseRules): string
 
 /** Writes a value as a reading: rounded to the tool's step, with every digit to its place. */
 export function writtenReading({ resolution, rules }: Pick<Indication, 'resolution' | 'rules'>, value: number): string {
-  const count = new Decimal(value).div(resolution.step).toDecimalPlaces(0, Decimal.ROUND_HALF_UP);
-  return writtenTo(resolution, count.times(resolution.step), rules.rounding);
+  const { step, place, onClock } = resolution;
+  const steps = value / step;
+  if (!onClock && place <= 0 && isWhole(step / 10 ** place) && isClearOfTies(steps))
+    return (Math.round(steps) * step).toFixed(-place);
+  const count = new Decimal(value).div(step).toDecimalPlaces(0, Decimal.ROUND_HALF_UP);
+  return writtenTo(resolution, count.times(step), rules.rounding);
+}
+
+/** Room for the rounding of doubles, in steps. */
+const DUST = 1e-6;
+
+function isWhole(number: number): boolean {
+  return Math.abs(number - Math.round(number)) < DUST;
+}
+
+/** Whether doubles tell to which side a number is rounded to a whole one, and that is not zero, which has a sign of its own. */
+function isClearOfTies(number: number): boolean {
+  return Math.abs(number) > 0.5 + DUST && Math.abs(number) < 1e9 && Math.abs((Math.abs(number) % 1) - 0.5) > DUST;
 }
 
 /** A number as it is written on a tool: in decimals, or as hours, minutes and seconds. */

@@ -43,11 +43,23 @@ export function onScale<T extends ScaleTool, S extends SeenSituation>(
   indication: Indication<T, S>,
   { geometry, present, positionOf }: OnScale<T>,
 ): ScaleIndication<T, S> {
-  const { tool, situation } = indication;
+  const { tool, situation, rules, asked, resolution, words, graduation } = indication;
+  const { subtracted, answer, subtractedIsRead, isDifference, standsAtMark } = indication;
   const mark = indication.mark ?? 0;
   return {
-    ...indication,
+    tool,
+    situation,
+    rules,
+    asked,
+    resolution,
     mark,
+    subtracted,
+    answer,
+    subtractedIsRead,
+    isDifference,
+    standsAtMark,
+    graduation,
+    words,
     present: present ?? mark,
     eyeHeight: situation.eyeHeight ?? 0,
     scaleSide: situation.scaleSide ?? 'near',

@@ -1,4 +1,3 @@
-import { Decimal } from '../../numbers/decimal.ts';
 import type { Indication } from '../indication/indication.ts';
 import { writtenReading } from '../indication/written.ts';
 import type { CorrectionSlip, SlipIdentity } from './slip.ts';
@@ -8,7 +7,10 @@ type InitialOf<R> = (indication: R) => number | null;
 
 /** Powers of ten of the columns out of which a one is borrowed when two readings are subtracted in writing: 27.18 − 3.42 borrows from the ones. */
 function borrowedFrom(final: string, initial: string, place: number): number[] {
-  const columns = (text: string): string => new Decimal(text).abs().div(new Decimal(10).pow(place)).toFixed(0);
+  const columns = (text: string): string => {
+    const digits = text.replace(/[-.]/g, '').replace(/^0+(?=\d)/, '');
+    return place > 0 ? digits.slice(0, -place) : digits;
+  };
   const [upper, lower] = [columns(final), columns(initial)];
   const digit = (text: string, column: number): number => Number(text.at(-1 - column) ?? 0);
   const from: number[] = [];
