@@ -72,3 +72,14 @@ export function uncertaintyPlace(
   const rounded = roundToPlace(size, first);
   return magnitude(rounded);
 }
+
+const POWERS = Array.from({ length: 16 }, (_, n) => 10 ** n);
+
+/**
+ * The double that stands for a number with so many decimals, 0 to 15, without the dust that sums and products of doubles leave beyond
+ * them. For numbers that are known to have no more decimals: of a tie the dust would decide.
+ */
+export function withoutDustBeyond(value: number, decimals: number): number {
+  const power = POWERS[decimals] ?? NaN;
+  return Math.round(value * power) / power;
+}

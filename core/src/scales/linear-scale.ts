@@ -1,3 +1,5 @@
+import { withoutDustBeyond } from '../numbers/rounding.ts';
+
 /** A graduation with equal divisions, in the instrument's unit. `down` means that the numbers grow downward. */
 export interface LinearScale {
   readonly from: number;
@@ -44,7 +46,7 @@ export function leadingDigit(division: number): 1 | 2 | 5 {
 
 /** The multiple of `step` numbered `count`, free of the dust that repeated addition of doubles leaves. */
 export function multipleOf(step: number, count: number): number {
-  return Number((step * count).toFixed(decimalsOf(step)));
+  return withoutDustBeyond(step * count, decimalsOf(step));
 }
 
 /** Every mark of a scale from its lower to its upper end. */

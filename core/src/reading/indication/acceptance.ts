@@ -1,5 +1,5 @@
 import { Decimal } from '../../numbers/decimal.ts';
-import { roundToPlace } from '../../numbers/rounding.ts';
+import { roundToPlace, withoutDustBeyond } from '../../numbers/rounding.ts';
 import type { HouseRules } from '../../rules/house-rules.ts';
 import { decimalsOf, lastMarkPassed, multipleOf } from '../../scales/linear-scale.ts';
 import type { Indication } from './indication.ts';
@@ -51,7 +51,7 @@ const NEAR_MIDPOINT = 0.2;
 
 /** A number of steps as it is written: free of dust, and rounded where the step has more places than are written. */
 function stepped(count: number, { step, place }: ReadingStep): number {
-  return Number((count * step).toFixed(Math.max(0, -place)));
+  return withoutDustBeyond(count * step, Math.max(0, -place));
 }
 
 /** Steps on either side of a point that are right for it where no tenth is estimated. */
