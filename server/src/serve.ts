@@ -23,14 +23,13 @@ async function serve(): Promise<void> {
   const sequelize = openDatabase(config.databaseUrl, config.connections);
   const events = new ClassEvents(config.databaseUrl, logger);
   await events.start();
-  const drawing = drawingInThreads(config.drawingThreads, logger);
+  const drawing = drawingInThreads({ count: config.drawingThreads, prepares: true, logger });
   const app = createApp({ config, sequelize, events, drawing, logger });
   const server = config.tls
     ? createTlsServer({ key: readFileSync(config.tls.key), cert: readFileSync(config.tls.certificate) }, app)
     : createPlainServer(app);
   server.keepAliveTimeout = KEPT_OPEN;
   await new Promise<void>((resolve, reject) => server.once('error', reject).listen(config.port, config.host, resolve));
-  drawing.prepare().catch((error: unknown) => logger.warn({ err: error }, 'rounds could not be prepared'));
 
   const stop = async (): Promise<void> => {
     server.close();

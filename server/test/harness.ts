@@ -57,7 +57,7 @@ export async function startTestServer(): Promise<TestServer> {
   const logger = pino({ level: 'silent' });
   const events = new ClassEvents(databaseUrl, logger);
   await events.start();
-  const drawing = drawingInThreads(config.drawingThreads, logger);
+  const drawing = drawingInThreads({ count: config.drawingThreads, prepares: false, logger });
   const server = createApp({ config, sequelize, events, drawing, logger }).listen(0, '127.0.0.1');
   await new Promise((resolve) => server.once('listening', resolve));
   return {

@@ -1,4 +1,4 @@
-import { DEFAULT_RULES, subjectIds, type HouseRules } from '@green-beam/core';
+import type { HouseRules } from '@green-beam/core';
 import type { Logger } from 'pino';
 import { Piscina } from 'piscina';
 import type { CreationAttributes } from 'sequelize';
@@ -15,8 +15,6 @@ export interface Drawing {
   learnedFrom(known: Knowledge, tries: readonly FirstTry[]): Promise<Knowledge>;
   /** @throws Refusal where a slip cannot be told apart on any of the tools or exercises. */
   checkAims(subjectIds: readonly string[], aims: readonly string[], rules: HouseRules): Promise<void>;
-  /** Works out beforehand, between what is asked for, what the first round of each subject would have to wait for. */
-  prepare(): Promise<void>;
   close(): Promise<void>;
 }
 
@@ -26,12 +24,22 @@ type Answer<Name extends keyof Jobs> = Extract<ReturnType<Jobs[Name]>, { answer:
 /** Under development and in tests the threads read the sources, otherwise what the build has made of them. */
 const FROM_SOURCE = import.meta.url.endsWith('.ts');
 
-function openThreads(count: number, logger: Logger): Piscina {
+export interface Threads {
+  readonly count: number;
+  /** Whether they begin at once, and work out beforehand what the first rounds would have to wait for. */
+  readonly prepares: boolean;
+  readonly logger: Logger;
+}
+
+function openThreads({ count, prepares, logger }: Threads): Piscina {
   const threads = new Piscina({
     filename: new URL(FROM_SOURCE ? './thread-from-source.js' : './drawing-thread.js', import.meta.url).href,
-    minThreads: 0,
+    workerData: { prepares },
+    minThreads: prepares ? count : 0,
     maxThreads: count,
     idleTimeout: Infinity,
+    // A thread without an order goes on preparing.
+    atomics: 'disabled',
     // A round waits for its turn; whoever asks for one is told by the limits when there are too many.
     maxQueue: Infinity,
   });
@@ -40,9 +48,8 @@ function openThreads(count: number, logger: Logger): Piscina {
   return threads;
 }
 
-/** @param count of threads. */
-export function drawingInThreads(count: number, logger: Logger): Drawing {
-  const threads = openThreads(count, logger);
+export function drawingInThreads(given: Threads): Drawing {
+  const threads = openThreads(given);
   const ask = async <Name extends keyof Jobs>(name: Name, order: Parameters<Jobs[Name]>[0]): Promise<Answer<Name>> => {
     const outcome = (await threads.run(order, { name })) as thread.Outcome<Answer<Name>>;
     if ('refused' in outcome) throw new Refusal(400, outcome.refused, 'aims');
@@ -52,9 +59,6 @@ export function drawingInThreads(count: number, logger: Logger): Drawing {
     round: (round, from, seed, roundId) => ask('round', { round, from, seed, roundId }),
     learnedFrom: (knowledge, tries) => ask('learning', { knowledge, tries }),
     checkAims: (named, aims, rules) => ask('aiming', { subjectIds: named, aims, rules }),
-    prepare: async () => {
-      for (const subjectId of subjectIds()) await ask('preparing', { subjectId, rules: DEFAULT_RULES });
-    },
     close: () => threads.close({ force: true }),
   };
 }

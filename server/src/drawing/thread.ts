@@ -1,13 +1,17 @@
+import { setTimeout } from 'node:timers/promises';
 import {
   AimError,
   completeRules,
+  DEFAULT_RULES,
   planForAims,
   planForBelief,
   PRIORS,
   subjectById,
+  subjectIds,
   subjectsNamed,
   type HouseRules,
 } from '@green-beam/core';
+import { workerData } from 'piscina';
 import type { CreationAttributes } from 'sequelize';
 import type { Task } from '../models/bench.ts';
 import { drawRound, type DrawnFor, type RoundFor } from './draw-round.ts';
@@ -63,15 +67,16 @@ export function aiming({ subjectIds, aims, rules }: AimsOrder): Outcome<void> {
   });
 }
 
-export interface PreparingOrder {
-  readonly subjectId: string;
-  readonly rules: HouseRules;
+/** Time between two subjects, in ms: whoever waits for a round comes first. */
+const PAUSE = 20;
+
+/** Works out by the usual rules what can be told apart on each tool and in each kind of exercise, before the first round has to wait for it. */
+async function prepare(): Promise<void> {
+  for (const id of subjectIds()) {
+    await setTimeout(PAUSE);
+    const subject = subjectById(id);
+    planForBelief(PRIORS[subject.domain], { subjects: [subject], count: 1, seed: 1, rules: DEFAULT_RULES });
+  }
 }
 
-/** Works out what can be told apart on a tool or in a kind of exercise, which the first round on it would have to wait for. */
-export function preparing({ subjectId, rules }: PreparingOrder): Outcome<void> {
-  const subject = subjectById(subjectId);
-  return outcome(() => {
-    planForBelief(PRIORS[subject.domain], { subjects: [subject], count: 1, seed: 1, rules: completeRules(rules) });
-  });
-}
+if ((workerData as { readonly prepares: boolean }).prepares) void prepare();
