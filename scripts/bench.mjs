@@ -11,14 +11,17 @@ async function bench() {
   run(process.execPath, ['--import', 'tsx', 'scripts/benchmarks/diagnoses.ts']);
   run(process.execPath, ['--import', 'tsx', 'scripts/benchmarks/choices.ts']);
   run(process.execPath, ['--import', 'tsx', 'scripts/benchmarks/calculations.ts']);
-  await withOwnDatabase('bench', (url) =>
-    withSampleServer(url, (base) => {
+  await withOwnDatabase('bench', async (url) => {
+    const measure = (names, base) => {
       const env = { ...process.env, BASE_URL: base, DATABASE_URL: url, CHROMIUM: chromiumPath() };
-      run(process.execPath, ['--import', 'tsx', 'scripts/benchmarks/attempts.ts'], { env });
-      run(process.execPath, ['--import', 'tsx', 'scripts/benchmarks/print.ts'], { env });
-      run(process.execPath, ['--import', 'tsx', 'scripts/benchmarks/frames.ts'], { env });
-    }),
-  );
+      for (const name of names) run(process.execPath, ['--import', 'tsx', `scripts/benchmarks/${name}.ts`], { env });
+    };
+    await withSampleServer(url, (base) => measure(['attempts', 'school', 'print', 'frames'], base));
+    for (const processes of [1, 2]) {
+      console.log(`With ${processes} server process${processes === 1 ? '' : 'es'}:`);
+      await withSampleServer(url, (base) => measure(['attempts'], base), { processes });
+    }
+  });
 }
 
 orSayWhy(bench());

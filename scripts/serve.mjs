@@ -53,11 +53,17 @@ export async function serve(cluster, extra) {
 /**
  * Starts a server with sample data on a database and a free port, hands its address to the work, and stops it.
  * @param fresh whether the sample data are made anew; otherwise those that are there stand.
+ * @param processes how many serve; the usual number unless it is given.
  */
-export async function withSampleServer(url, work, { fresh = true } = {}) {
+export async function withSampleServer(url, work, { fresh = true, processes = null } = {}) {
   const port = await freePort();
   const server = startServer(
-    serverEnvironment(url, { GREEN_BEAM_DEMO: '1', ...(fresh ? { GREEN_BEAM_FRESH: '1' } : {}), PORT: String(port) }),
+    serverEnvironment(url, {
+      GREEN_BEAM_DEMO: '1',
+      ...(fresh ? { GREEN_BEAM_FRESH: '1' } : {}),
+      ...(processes === null ? {} : { PROCESSES: String(processes) }),
+      PORT: String(port),
+    }),
     { stdio: ['ignore', 'pipe', 'inherit'] },
   );
   try {

@@ -142,7 +142,8 @@ export function createApp(parts: Parts): Express {
       originAgentCluster: config.secureCookies,
     }),
   );
-  app.use(compression());
+  // What is written anew for every answer is compressed at little cost.
+  app.use(compression({ level: 1 }));
   app.use('/api', api(parts));
   app.use(
     '/assets',

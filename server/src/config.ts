@@ -17,7 +17,7 @@ export interface Config {
   readonly processes: number;
   /** Connections to the database that each of them may hold for requests; one more hears of events. */
   readonly connections: number;
-  /** Threads in each of them that draw rounds. */
+  /** Threads in each of them that draw rounds: as many as there are cores that no process has. */
   readonly drawingThreads: number;
   /** Folder of the built pages. */
   readonly pages: string;
@@ -67,7 +67,7 @@ export function readConfig(environment: NodeJS.ProcessEnv): Config {
       processes,
       wholeNumber('DATABASE_CONNECTIONS', environment['DATABASE_CONNECTIONS'], CONNECTIONS),
     ),
-    drawingThreads: Math.ceil(cores / processes),
+    drawingThreads: Math.max(1, Math.round(cores / processes) - 1),
     pages: required('GREEN_BEAM_PAGES', environment['GREEN_BEAM_PAGES']),
   };
 }

@@ -17,6 +17,7 @@ import * as shelf from './migrations/0013-shelf.ts';
 import * as notifyClass from './migrations/0014-notify-class.ts';
 import * as beliefsBehind from './migrations/0015-beliefs-behind.ts';
 import * as oneTryAtATime from './migrations/0016-one-try-at-a-time.ts';
+import * as picturesFollow from './migrations/0017-pictures-follow.ts';
 
 const MIGRATIONS = [
   firstLight,
@@ -35,6 +36,7 @@ const MIGRATIONS = [
   notifyClass,
   beliefsBehind,
   oneTryAtATime,
+  picturesFollow,
 ];
 
 /** Brings the database to the present shape; each migration runs once, in its own transaction. */

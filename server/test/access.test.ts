@@ -156,7 +156,7 @@ it('refuses a change without the token', async () => {
 
 it('answers health only through the database, and sets strict headers', async () => {
   const response = await fetch(`${server.base}/health`);
-  expect(await response.json()).toEqual({ ok: true });
+  expect(await response.json()).toEqual({ ok: true, delay: expect.any(Number) as number });
   expect(response.headers.get('content-security-policy')).toContain("script-src 'self'");
   expect(response.headers.get('content-security-policy')).not.toMatch(/unsafe-eval|script-src[^;]*unsafe-inline/);
 });

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { pictureOf, readingTask, riderPlace, instrumentById, type BeamBalance, type Situation } from '@green-beam/core';
+import { riderPlace, instrumentById, type BeamBalance, type Situation } from '@green-beam/core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { Attempt, Round, Task } from '../src/models/bench.ts';
 import { openClassroom, type TestServer, type Visitor } from './harness.ts';
@@ -32,7 +32,6 @@ async function given(instrumentId: string, situation: Situation): Promise<string
     subjectId: instrumentId,
     seed: 1,
     situation,
-    picture: pictureOf(readingTask(instrumentId, situation)),
     rulesVersion: 1,
     coreVersion: 'test',
   });

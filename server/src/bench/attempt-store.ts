@@ -30,7 +30,6 @@ const SKILLS = JSON.stringify(Object.fromEntries(subjectIds().map((id) => [id, s
 /** @returns null where this student has no such task. */
 export async function taskInWork({ classId, personId, taskId }: TaskOf): Promise<TaskInWork | null> {
   const [task] = await ask<TaskInWork>(
-    // Pictures are many times larger than the rest, and nothing here looks at them.
     `select class_id "classId", id, school_id "schoolId", person_id "personId", subject_id "subjectId", situation,
        rules_version "rulesVersion", tries, closed_at "closedAt",
        coalesce((select json_agg(json_build_object('id', a.id, 'taskId', a.task_id, 'subjectId', a.subject_id,

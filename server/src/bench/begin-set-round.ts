@@ -3,7 +3,7 @@ import { Round, SetRound } from '../models/bench.ts';
 import { notFound, Refusal } from '../refusal.ts';
 import { rulesOf } from '../rules.ts';
 import { toolChoices } from '../cabinet/tools-shown.ts';
-import { createRound } from './create-round.ts';
+import { createRound, withTasks, type RoundOfTasks } from './create-round.ts';
 import { isFor } from './set-rounds.ts';
 
 interface Person {
@@ -21,18 +21,23 @@ export async function beginSetRound(
   setRoundId: string,
   rulesVersion: number,
   drawing: Drawing,
-): Promise<Round> {
+): Promise<RoundOfTasks> {
   const set = await SetRound.findOne({ where: { classId: person.classId, id: setRoundId } });
   if (!set || set.onPaper || !isFor(set, person.personId)) throw notFound();
   return ownRound(person, set, rulesVersion, drawing);
 }
 
 /** The round with which somebody answers one that was set, drawn when there is none yet. @throws Refusal (409) when that was taken back before. */
-export async function ownRound(person: Person, set: SetRound, rulesVersion: number, drawing: Drawing): Promise<Round> {
+export async function ownRound(
+  person: Person,
+  set: SetRound,
+  rulesVersion: number,
+  drawing: Drawing,
+): Promise<RoundOfTasks> {
   const { classId, personId } = person;
   const own = (): Promise<Round | null> => Round.findOne({ where: { classId, setRoundId: set.id, personId } });
   const begun = await own();
-  if (begun) return begun.update({ takenUpAt: new Date() });
+  if (begun) return withTasks(await begun.update({ takenUpAt: new Date() }));
   if (set.withdrawnAt)
     throw new Refusal(409, 'Your teacher has withdrawn this practice set. You can practise on your own.', 'setRoundId');
   const version = set.rulesVersion ?? rulesVersion;
@@ -54,7 +59,7 @@ export async function ownRound(person: Person, set: SetRound, rulesVersion: numb
   } catch (error) {
     // Two calls at the same moment: the database lets one of them through.
     const other = await own();
-    if (other) return other;
+    if (other) return withTasks(other);
     throw error;
   }
 }

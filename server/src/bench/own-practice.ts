@@ -3,7 +3,7 @@ import { literal, Op } from 'sequelize';
 import { Round, Task } from '../models/bench.ts';
 import type { RoundFor } from '../drawing/draw-round.ts';
 import type { Drawing } from '../drawing/drawing.ts';
-import { createRound } from './create-round.ts';
+import { createRound, withTasks, type RoundOfTasks } from './create-round.ts';
 
 type Person = Pick<RoundFor, 'classId' | 'personId'>;
 
@@ -26,10 +26,10 @@ async function unfinished({ classId, personId }: Person, subjectIds?: readonly s
 }
 
 /** A round of one’s own practice: the one on the same tools that was put aside, or a new one. */
-export async function ownPractice(round: Omit<RoundFor, 'set'>, drawing: Drawing): Promise<Round> {
+export async function ownPractice(round: Omit<RoundFor, 'set'>, drawing: Drawing): Promise<RoundOfTasks> {
   const [aside] = await unfinished(round, round.subjectIds);
   if (!aside) return createRound({ ...round, set: null }, drawing);
-  return aside.update({ takenUpAt: new Date() });
+  return withTasks(await aside.update({ takenUpAt: new Date() }));
 }
 
 /** What somebody has put aside on the bench, and how far each round has come. */

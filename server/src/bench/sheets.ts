@@ -4,6 +4,7 @@ import {
   expectedReading,
   isExerciseTask,
   questionOn,
+  shownItem,
   subjectById,
   type HouseRules,
   type PracticeTask,
@@ -27,7 +28,7 @@ function printedReading(row: Task, rules: HouseRules): PrintedReading {
   return {
     question: questionOn(task),
     tool: [subjectById(row.subjectId).name, ...(row.toolCode ? [row.toolCode] : [])].join(', '),
-    picture: row.picture,
+    picture: shownItem(task),
     unit,
     answer: { text, accepts: acceptedOf(task) },
   };
@@ -63,8 +64,7 @@ export async function printedRound(
   const roster = (await rosterOf(classId, 'present')).filter(({ personId }) => isFor(set, personId));
   if (roster.length === 0) throw new Refusal(409, 'Nobody is in this class yet, so there is no sheet to print.');
   const sheetOf = async ({ personId, person }: NamedStudent): Promise<PrintedSheet> => {
-    const round = await ownRound({ classId, schoolId, personId }, set, schoolClass.rulesVersion, drawing);
-    const tasks = await tasksOf(classId, round.id);
+    const { round, tasks } = await ownRound({ classId, schoolId, personId }, set, schoolClass.rulesVersion, drawing);
     const rules = await rulesByVersion(
       classId,
       tasks.map((task) => task.rulesVersion),

@@ -1,6 +1,5 @@
 import type { Domain } from '@green-beam/core';
-import { QueryTypes } from 'sequelize';
-import { databaseOf } from '../database.ts';
+import { askPrepared, databaseOf } from '../database.ts';
 import type { Drawing } from '../drawing/drawing.ts';
 import { DOMAINS, NOTHING_KNOWN, type FirstTry, type Knowledge, type Known } from '../drawing/knowledge.ts';
 import { StudentBelief } from '../models/tutor.ts';
@@ -12,6 +11,9 @@ interface StudentOf {
   readonly schoolId: string;
   readonly personId: string;
 }
+
+/** What was kept of what is known. */
+type KeptBelief = Pick<StudentBelief, 'domain' | 'belief' | 'onceLikely' | 'readings' | 'reaches'>;
 
 /** A first try as it is stored. */
 interface StoredTry extends Omit<FirstTry, 'rules'> {
@@ -27,16 +29,16 @@ const AT_ONCE = 500;
 
 /** First tries after an entry, the oldest first. A second try knows what the first one was told; only what is written unprompted tells a habit. */
 async function firstTriesAfter({ classId, personId }: StudentOf, reaches: string): Promise<StoredTry[]> {
-  const sequelize = databaseOf(StudentBelief);
-  return sequelize.query<StoredTry>(
+  return askPrepared<StoredTry>(
+    databaseOf(StudentBelief),
     `select a.server_order "order", a.subject_id "subjectId", t.situation drawn, a.situation read, a.entry,
        a.rules_version "rulesVersion",
        a.created_at < now() - interval '${SETTLED}' settled
      from attempts a join tasks t on t.class_id = a.class_id and t.id = a.task_id
-     where a.class_id = :classId and a.person_id = :personId and a.server_order > :reaches
+     where a.class_id = $1 and a.person_id = $2 and a.server_order > $3
        and a.try_number = 1 and a.verdict not in ('shown', 'unreadable')
-     order by a.server_order limit :atOnce`,
-    { replacements: { classId, personId, reaches, atOnce: AT_ONCE }, type: QueryTypes.SELECT },
+     order by a.server_order limit ${AT_ONCE}`,
+    [classId, personId, reaches],
   );
 }
 
@@ -59,7 +61,11 @@ export async function knownOf(student: StudentOf, drawing: Drawing): Promise<Kno
   const { classId, personId } = student;
   const learnedFrom = async (known: Knowledge, tries: readonly StoredTry[]): Promise<Knowledge> =>
     tries.length === 0 ? known : drawing.learnedFrom(known, await withRules(classId, tries));
-  const rows = await StudentBelief.findAll({ where: { classId, personId } });
+  const rows = await askPrepared<KeptBelief>(
+    databaseOf(StudentBelief),
+    `select domain, belief, once_likely "onceLikely", readings, reaches from beliefs where class_id = $1 and person_id = $2`,
+    [classId, personId],
+  );
   const of = (domain: Domain): Known => {
     const row = rows.find((one) => one.domain === domain);
     return row ? { belief: row.belief, onceLikely: row.onceLikely, readings: row.readings } : NOTHING_KNOWN[domain];

@@ -17,7 +17,6 @@ import {
   TRIES,
   type Domain,
   type HouseRules,
-  type ItemShown,
   type PlannedItem,
   type PracticeTask,
   type Subject,
@@ -120,7 +119,8 @@ export interface DrawnFor {
   readonly worked: Worked;
 }
 
-function widthOf(picture: ItemShown): boolean {
+function takesWholeWidth(task: PracticeTask): boolean {
+  const picture = shownItem(task);
   return picture.kind === 'exercise' || needsWholeWidth(picture);
 }
 
@@ -133,7 +133,7 @@ export function drawRound(
 ): CreationAttributes<Task>[] {
   const onPaper = round.set?.onPaper ?? false;
   const seen = new Set(worked.seen);
-  const tasks = planned(round, knowledge, seed).map((item) => {
+  const drawn = planned(round, knowledge, seed).map((item) => {
     const { tool, aim } = onTool(item, round.tools ?? []);
     const zero = tool !== null && hasZeroError(item.subjectId) ? { zeroError: tool.zeroError ?? 0 } : {};
     const level = worked.levels.get(item.subjectId) ?? 1;
@@ -142,7 +142,7 @@ export function drawRound(
       (one) => drawItem(item.subjectId, { seed: one, aim, rules: round.rules, onPaper, level, ...zero }),
       seen,
     );
-    return {
+    const row: Omit<CreationAttributes<Task>, 'position'> = {
       classId: round.classId,
       schoolId: round.schoolId,
       personId: round.personId,
@@ -151,15 +151,15 @@ export function drawRound(
       subjectId: item.subjectId,
       seed: item.seed,
       situation: isExerciseTask(task) ? task.exercise : task.situation,
-      picture: shownItem(task),
       rulesVersion: round.rulesVersion,
       coreVersion: CORE_VERSION,
       tries: round.set?.tries ?? TRIES,
       hints: round.set?.hints ?? true,
       toolCode: tool?.code ?? null,
     };
+    return { row, isWide: onPaper && takesWholeWidth(task) };
   });
   // On a sheet what takes its whole width comes last, so that the other pictures stand in pairs.
-  const ordered = onPaper ? tasks.toSorted((a, b) => Number(widthOf(a.picture)) - Number(widthOf(b.picture))) : tasks;
-  return ordered.map((task, position) => ({ ...task, position }));
+  const ordered = drawn.toSorted((a, b) => Number(a.isWide) - Number(b.isWide));
+  return ordered.map(({ row }, position) => ({ ...row, position }));
 }

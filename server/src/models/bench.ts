@@ -39,7 +39,6 @@ export class Task extends Model<InferAttributes<Task>, InferCreationAttributes<T
   declare seed: number;
   /** What is at the tool, or the exercise. */
   declare situation: Situation | Exercise;
-  declare picture: ItemShown;
   declare rulesVersion: number;
   declare coreVersion: string;
   declare tries: CreationOptional<number>;
@@ -113,7 +112,6 @@ export function defineBench(sequelize: Sequelize): void {
   };
   const judged = {
     situation: DataTypes.JSONB,
-    picture: DataTypes.JSONB,
     rulesVersion: DataTypes.INTEGER,
     coreVersion: DataTypes.TEXT,
     subjectId: DataTypes.TEXT,
@@ -170,6 +168,7 @@ export function defineBench(sequelize: Sequelize): void {
     {
       ...key,
       ...judged,
+      picture: DataTypes.JSONB,
       serverOrder: DataTypes.BIGINT,
       taskId: DataTypes.UUID,
       skill: DataTypes.TEXT,

@@ -12,35 +12,28 @@ import { checkNotArchived, classInReach, classTaught } from '../auth/access.ts';
 import { beginSetRound } from '../bench/begin-set-round.ts';
 import { practisedTools } from '../bench/met-tools.ts';
 import { ownPractice } from '../bench/own-practice.ts';
-import { createRound } from '../bench/create-round.ts';
+import { createRound, withTasks, type RoundOfTasks } from '../bench/create-round.ts';
 import { recordAttempt } from '../bench/record-attempt.ts';
 import { checkSubjects } from '../bench/set-rounds.ts';
 import { attemptShown, benchTask, stripMarks } from '../bench/show.ts';
 import { databaseOf } from '../database.ts';
 import type { Drawing } from '../drawing/drawing.ts';
-import { HouseRulesVersion, Student } from '../models/classes.ts';
+import { Student } from '../models/classes.ts';
 import { Attempt, Round, SetRound, Task } from '../models/bench.ts';
 import { notFound } from '../refusal.ts';
-import { rulesByVersion, rulesOf } from '../rules.ts';
+import { namedRulesOf, rulesByVersion, rulesOf } from '../rules.ts';
 import { idFrom, validated } from '../validated.ts';
 
-async function roundShown(round: Round): Promise<BenchRound> {
+async function roundShown({ round, tasks, isNew }: RoundOfTasks): Promise<BenchRound> {
   const { classId, id: roundId } = round;
-  const tasks = await Task.findAll({ where: { classId, roundId }, order: [['position', 'ASC']] });
-  const attempts = await Attempt.findAll({
-    where: { classId, taskId: tasks.map((task) => task.id) },
-    order: [['serverOrder', 'ASC']],
-  });
+  const taskId = tasks.map((task) => task.id);
+  const attempts = isNew ? [] : await Attempt.findAll({ where: { classId, taskId }, order: [['serverOrder', 'ASC']] });
   const rules = await rulesByVersion(
     classId,
     tasks.map((task) => task.rulesVersion),
   );
   const closed = new Set(tasks.filter((task) => task.closedAt).map((task) => task.id));
   const version = tasks[0]?.rulesVersion ?? 1;
-  const named = await HouseRulesVersion.findOne({
-    attributes: ['classId', 'version', 'name'],
-    where: { classId, version },
-  });
   const set = round.setRoundId
     ? await SetRound.findOne({ attributes: ['classId', 'id', 'title'], where: { classId, id: round.setRoundId } })
     : null;
@@ -48,7 +41,7 @@ async function roundShown(round: Round): Promise<BenchRound> {
     id: roundId,
     title: set?.title ?? null,
     subjectIds: round.subjectIds,
-    rules: { name: named?.name ?? '', version, rules: rules.get(version) ?? neverMissing() },
+    rules: { version, ...(await namedRulesOf(classId, version)) },
     tasks: tasks.map((task) => benchTask(task, rules.get(task.rulesVersion) ?? neverMissing(), attempts)),
     strip: stripMarks(attempts.filter((attempt) => closed.has(attempt.taskId))),
   };
@@ -136,7 +129,7 @@ export function benchRoutes(drawing: Drawing): Router {
       where: { classId: schoolClass.id, personId: caller.personId, sheetCode: null, place },
       order: [['takenUpAt', 'DESC']],
     });
-    response.json(round ? await roundShown(round) : null);
+    response.json(round ? await roundShown(await withTasks(round)) : null);
   });
 
   routes.post('/classes/:classId/rounds', async (request, response) => {
