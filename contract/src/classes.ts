@@ -17,6 +17,8 @@ export interface ClassDetails extends ClassSummary {
     readonly lastName: string;
     readonly label: string;
     readonly hasPin: boolean;
+    /** Too many wrong PINs were tried for this name. */
+    readonly locked: boolean;
     readonly archived: boolean;
   }[];
   readonly teachers: readonly { readonly id: string; readonly name: string; readonly email: string }[];

@@ -18,6 +18,7 @@ import * as notifyClass from './migrations/0014-notify-class.ts';
 import * as beliefsBehind from './migrations/0015-beliefs-behind.ts';
 import * as oneTryAtATime from './migrations/0016-one-try-at-a-time.ts';
 import * as picturesFollow from './migrations/0017-pictures-follow.ts';
+import * as guesses from './migrations/0018-guesses.ts';
 
 const MIGRATIONS = [
   firstLight,
@@ -37,6 +38,7 @@ const MIGRATIONS = [
   beliefsBehind,
   oneTryAtATime,
   picturesFollow,
+  guesses,
 ];
 
 /** Brings the database to the present shape; each migration runs once, in its own transaction. */

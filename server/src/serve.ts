@@ -3,6 +3,7 @@ import { createServer as createPlainServer } from 'node:http';
 import { createServer as createTlsServer } from 'node:https';
 import { pino } from 'pino';
 import { createApp } from './app.ts';
+import { forgetOld } from './auth/guesses.ts';
 import { readConfig } from './config.ts';
 import { openDatabase } from './database.ts';
 import { drawingInThreads } from './drawing/drawing.ts';
@@ -23,6 +24,7 @@ async function serve(): Promise<void> {
   const sequelize = openDatabase(config.databaseUrl, config.connections);
   const events = new ClassEvents(config.databaseUrl, logger);
   await events.start();
+  const forgetting = setInterval(() => void forgetOld().catch(() => undefined), 3_600_000);
   const drawing = drawingInThreads({ count: config.drawingThreads, prepares: true, logger });
   const app = createApp({ config, sequelize, events, drawing, logger });
   const server = config.tls
@@ -32,6 +34,7 @@ async function serve(): Promise<void> {
   await new Promise<void>((resolve, reject) => server.once('error', reject).listen(config.port, config.host, resolve));
 
   const stop = async (): Promise<void> => {
+    clearInterval(forgetting);
     server.close();
     server.closeAllConnections();
     await drawing.close();

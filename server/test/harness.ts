@@ -112,7 +112,7 @@ export interface Answer {
 
 /** A browser as the server sees it: cookies and the token. */
 export class Visitor {
-  private cookie = '';
+  private readonly kept = new Map<string, string>();
   token = '';
 
   constructor(readonly base: string) {}
@@ -123,15 +123,14 @@ export class Visitor {
       headers: {
         'content-type': 'application/json',
         'x-csrf-token': this.token,
-        ...(this.cookie ? { cookie: this.cookie } : {}),
+        ...(this.kept.size > 0 ? { cookie: this.cookies } : {}),
       },
       ...(body === undefined ? {} : { body: JSON.stringify(body) }),
     });
-    const set = response.headers
-      .getSetCookie()
-      .map((line) => line.split(';')[0])
-      .join('; ');
-    if (set) this.cookie = set;
+    for (const line of response.headers.getSetCookie()) {
+      const [name = '', value = ''] = (line.split(';')[0] ?? '').split('=');
+      this.kept.set(name, value);
+    }
     const text = await response.text();
     let parsed: Answer['body'] = null;
     try {
@@ -153,7 +152,7 @@ export class Visitor {
 
   /** The raw cookie header, for streams. */
   get cookies(): string {
-    return this.cookie;
+    return [...this.kept].map(([name, value]) => `${name}=${value}`).join('; ');
   }
 }
 

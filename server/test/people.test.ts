@@ -62,16 +62,6 @@ describe('the first administrator', () => {
 });
 
 describe('signing in', () => {
-  it('makes an account wait after too many wrong passwords', async () => {
-    const account = await makeTeacher(world.school.id, 'forgetful@harbour.example', 'teacher');
-    const guest = await visitor();
-    for (let i = 0; i < 5; i += 1)
-      expect(
-        (await guest.post('/session/teacher', { email: account.email, password: 'wrong one entirely' })).status,
-      ).toBe(401);
-    expect((await guest.post('/session/teacher', { email: account.email, password: PASSWORD })).status).toBe(429);
-  });
-
   it('shows first names and initials behind a class code, and nothing when it is closed or renewed', async () => {
     const guest = await visitor();
     const { code } = world.schoolClass;

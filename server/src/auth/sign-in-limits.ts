@@ -1,50 +1,85 @@
-import { differenceInSeconds } from 'date-fns';
-import { rateLimit, type RateLimitRequestHandler } from 'express-rate-limit';
-import { databaseOf } from '../database.ts';
-import { SignInFailure } from '../models/people.ts';
+import { createHash } from 'node:crypto';
+import type { Request } from 'express';
 import { Refusal } from '../refusal.ts';
+import { deviceKnownTo, rememberDevice } from './device.ts';
+import { giveBack, takeGuess, type AllowanceOf } from './guesses.ts';
 
-/** After this many failures an account waits, a minute at first and twice as long after each further one, up to a quarter of an hour. */
-const FREE_FAILURES = 5;
-const LONGEST_WAIT = 15 * 60;
-
-function waitAfter(failures: number): number {
-  return failures < FREE_FAILURES ? 0 : Math.min(LONGEST_WAIT, 60 * 2 ** (failures - FREE_FAILURES));
+/** What a guess is made at: the PIN of a student, the password of an account. Addresses of teachers are not kept in the clear. */
+export function accountOf(kind: 'student' | 'teacher', id: string): string {
+  return createHash('sha256').update(`${kind}:${id}`).digest('hex');
 }
 
-/** @throws Refusal (429) while the account has to wait. */
-export async function checkMayTry(accountKey: string): Promise<void> {
-  const known = await SignInFailure.findByPk(accountKey);
-  if (!known) return;
-  const wait = waitAfter(known.failures) - differenceInSeconds(new Date(), known.lastAt);
-  if (wait > 0)
-    throw new Refusal(
-      429,
-      `Too many wrong tries. Wait ${wait > 60 ? `${Math.ceil(wait / 60)} minutes` : `${wait} seconds`}, or ask your teacher.`,
-    );
+/** A device at which somebody has signed in to the account before has guesses of its own: whatever strangers do, it is let in. */
+const onKnownDevice = (account: string, device: string): AllowanceOf => ({
+  key: `known:${account}:${device}`,
+  account,
+  most: 10,
+  every: 60,
+});
+
+/** All devices that are new to an account, together: within an hour no more than twelve guesses. */
+const onNewDevices = (account: string): AllowanceOf => ({ key: `new:${account}`, account, most: 6, every: 600 });
+
+/** New devices at one address leave some for those at others. */
+const onNewDevicesAt = (account: string, address: string): AllowanceOf => ({
+  key: `new:${account}:${address}`,
+  account,
+  most: 4,
+  every: 900,
+});
+
+/** Wrong guesses from one address, whatever they are made at: a whole school sits behind one. */
+const fromAddress = (address: string): AllowanceOf => ({
+  key: `address:${address}`,
+  account: null,
+  most: 600,
+  every: 1,
+});
+
+function tooMany(wait: number, whom: string): Refusal {
+  const span = wait > 90 ? `${Math.ceil(wait / 60)} minutes` : `${wait} seconds`;
+  return new Refusal(429, `Too many wrong tries. Wait ${span}, or ask ${whom}.`);
 }
 
-export async function countFailure(accountKey: string): Promise<void> {
-  await databaseOf(SignInFailure).query(
-    `insert into sign_in_failures (account_key, failures, last_at) values (:accountKey, 1, now())
-     on conflict (account_key) do update set failures = sign_in_failures.failures + 1, last_at = now()`,
-    { replacements: { accountKey } },
-  );
+async function takeAll(allowances: readonly AllowanceOf[], whom: string): Promise<void> {
+  for (const [i, allowance] of allowances.entries()) {
+    const wait = await takeGuess(allowance);
+    if (wait === 0) continue;
+    for (const taken of allowances.slice(0, i)) await giveBack(taken);
+    throw tooMany(wait, whom);
+  }
 }
 
-export async function forgetFailures(accountKey: string): Promise<void> {
-  await SignInFailure.destroy({ where: { accountKey } });
+/**
+ * Lets a guess at an account through, or makes it wait. It is counted before it is looked at, and given back when it was right.
+ * @param right whether it is; resolves to null for a wrong guess, which stays counted.
+ * @param whom somebody to ask for help.
+ * @throws Refusal (429).
+ */
+export async function guessing<Found>(
+  request: Request,
+  account: string,
+  whom: string,
+  right: () => Promise<Found | null>,
+): Promise<Found | null> {
+  const address = request.ip ?? '';
+  const device = await deviceKnownTo(account, request);
+  const own =
+    device === null ? [onNewDevicesAt(account, address), onNewDevices(account)] : [onKnownDevice(account, device)];
+  const allowances = [...own, fromAddress(address)];
+  await takeAll(allowances, whom);
+  const found = await right();
+  if (found === null) return null;
+  for (const allowance of allowances) await giveBack(allowance);
+  await rememberDevice(account, request);
+  return found;
 }
 
-/** A whole school sits behind one address, so the cap per address is generous. */
-export function addressLimit(perTenMinutes: number): RateLimitRequestHandler {
-  return rateLimit({
-    windowMs: 10 * 60 * 1000,
-    limit: perTenMinutes,
-    standardHeaders: 'draft-8',
-    legacyHeaders: false,
-    handler: () => {
-      throw new Refusal(429, 'Too many sign-ins from this network. Wait a few minutes and try again.');
-    },
-  });
+/** As `guessing`, at what belongs to nobody yet: a class code, a link. Only wrong ones stay counted. */
+export async function guessingFrom<Found>(request: Request, right: () => Promise<Found>): Promise<Found> {
+  const allowance = fromAddress(request.ip ?? '');
+  await takeAll([allowance], 'your teacher');
+  const found = await right();
+  await giveBack(allowance);
+  return found;
 }

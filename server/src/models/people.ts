@@ -39,13 +39,6 @@ export class OneTimeLinkRow extends Model<InferAttributes<OneTimeLinkRow>, Infer
   declare usedAt: CreationOptional<Date | null>;
 }
 
-/** Failed sign-ins of one account, counted until one succeeds. */
-export class SignInFailure extends Model<InferAttributes<SignInFailure>, InferCreationAttributes<SignInFailure>> {
-  declare accountKey: string;
-  declare failures: number;
-  declare lastAt: Date;
-}
-
 export function definePeople(sequelize: Sequelize): void {
   School.init(
     { id: { type: DataTypes.UUID, primaryKey: true }, name: DataTypes.TEXT },
@@ -80,9 +73,5 @@ export function definePeople(sequelize: Sequelize): void {
       usedAt: DataTypes.DATE,
     },
     { sequelize, tableName: 'one_time_links' },
-  );
-  SignInFailure.init(
-    { accountKey: { type: DataTypes.TEXT, primaryKey: true }, failures: DataTypes.INTEGER, lastAt: DataTypes.DATE },
-    { sequelize, tableName: 'sign_in_failures' },
   );
 }

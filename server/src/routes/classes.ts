@@ -10,8 +10,10 @@ import {
 import { Router, type Response } from 'express';
 import type { Sequelize } from 'sequelize';
 import { checkNotArchived, classTaught, signedInTeacher } from '../auth/access.ts';
+import { renew, usedUp } from '../auth/guesses.ts';
 import { labelOf } from '../auth/labels.ts';
 import { endSessionsOf } from '../auth/session.ts';
+import { accountOf } from '../auth/sign-in-limits.ts';
 import { boardOf } from '../classes/board.ts';
 import { newClassCode } from '../classes/codes.ts';
 import { createClass } from '../classes/create-class.ts';
@@ -48,6 +50,7 @@ async function detailsOf(schoolClass: SchoolClass): Promise<ClassDetails> {
     }),
     HouseRulesVersion.findOne({ where: { classId, version: schoolClass.rulesVersion } }),
   ]);
+  const locked = await usedUp(roster.map(({ personId }) => accountOf('student', personId)));
   return {
     ...summary,
     code: schoolClass.code,
@@ -59,6 +62,7 @@ async function detailsOf(schoolClass: SchoolClass): Promise<ClassDetails> {
       lastName: person.familyName ?? '',
       label: labelOf(person, 'short'),
       hasPin: pinHash !== null,
+      locked: locked.has(accountOf('student', personId)),
       archived: archivedAt !== null,
     })),
     teachers: teachers.flatMap(({ personId, person, account }) =>
@@ -148,6 +152,14 @@ export function classRoutes(sequelize: Sequelize, drawing: Drawing): Router {
     const student = await studentOf(schoolClass.id, idFrom(request, 'studentId'));
     await student.update({ pinHash: null });
     await endSessionsOf(student.personId);
+    await renew(accountOf('student', student.personId));
+    response.json(await detailsOf(schoolClass));
+  });
+
+  routes.post('/classes/:classId/students/:studentId/unlock', async (request, response) => {
+    const { schoolClass } = await classTaught(request);
+    const { personId } = await studentOf(schoolClass.id, idFrom(request, 'studentId'));
+    await renew(accountOf('student', personId));
     response.json(await detailsOf(schoolClass));
   });
 

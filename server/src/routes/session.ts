@@ -14,7 +14,7 @@ import { labelOf } from '../auth/labels.ts';
 import { openLink } from '../auth/one-time-links.ts';
 import { hashSecret, secretMatches } from '../auth/passwords.ts';
 import { endSession, sessionState, startSession } from '../auth/session.ts';
-import { addressLimit, checkMayTry, countFailure, forgetFailures } from '../auth/sign-in-limits.ts';
+import { accountOf, guessing, guessingFrom } from '../auth/sign-in-limits.ts';
 import { takeUpLink } from '../auth/take-up-link.ts';
 import { rosterOf } from '../classes/roster.ts';
 import type { Config } from '../config.ts';
@@ -31,34 +31,30 @@ async function openClass(code: string): Promise<SchoolClass> {
 }
 
 /** Checks a PIN, or sets it the first time. @throws Refusal naming the PIN. */
-async function checkPin(classId: string, studentId: string, pin: string): Promise<Student> {
-  const key = `student:${classId}:${studentId}`;
-  await checkMayTry(key);
+async function checkPin(request: Request, classId: string, studentId: string, pin: string): Promise<Student> {
   const student = await Student.findOne({ where: { classId, personId: studentId, archivedAt: null } });
   if (!student) throw new Refusal(404, 'This name is not on the class list.', 'studentId');
-  if (student.pinHash === null) return student.update({ pinHash: await hashSecret(pin) });
-  if (!(await secretMatches(pin, student.pinHash))) {
-    await countFailure(key);
+  const right = await guessing(request, accountOf('student', studentId), 'your teacher', async () => {
+    if (student.pinHash === null) return student.update({ pinHash: await hashSecret(pin) });
+    return (await secretMatches(pin, student.pinHash)) ? student : null;
+  });
+  if (!right)
     throw new Refusal(401, 'This PIN is wrong for this name. Try again, or ask your teacher to reset it.', 'pin');
-  }
-  await forgetFailures(key);
-  return student;
+  return right;
 }
 
-async function checkPassword(email: string, password: string): Promise<Account> {
-  const key = `teacher:${email}`;
-  await checkMayTry(key);
-  const account = await Account.findOne({ where: { email } });
-  if (!(await secretMatches(password, account?.passwordHash ?? null)) || !account) {
-    await countFailure(key);
+async function checkPassword(request: Request, email: string, password: string): Promise<Account> {
+  const right = await guessing(request, accountOf('teacher', email), 'your administrator', async () => {
+    const account = await Account.findOne({ where: { email } });
+    return (await secretMatches(password, account?.passwordHash ?? null)) ? account : null;
+  });
+  if (!right)
     throw new Refusal(
       401,
       'E-mail or password is wrong. Try again, or ask your administrator for a new link.',
       'password',
     );
-  }
-  await forgetFailures(key);
-  return account;
+  return right;
 }
 
 async function demoIdentity(
@@ -72,16 +68,15 @@ async function demoIdentity(
 /** Signing in and out, class codes, partners and one-time links. */
 export function sessionRoutes(config: Config, csrfToken: (request: Request) => string): Router {
   const routes = Router();
-  const limited = addressLimit(config.demo ? 6000 : 600);
   const answer = async (request: Request) => sessionState(request, csrfToken(request), config.demo);
 
   routes.get('/session', async (request, response) => {
     response.json(await answer(request));
   });
 
-  routes.post('/session/teacher', limited, async (request, response) => {
+  routes.post('/session/teacher', async (request, response) => {
     const { email, password } = await validated(request, teacherSignIn);
-    const account = await checkPassword(email, password);
+    const account = await checkPassword(request, email, password);
     await startSession(request, {
       personId: account.personId,
       schoolId: account.schoolId,
@@ -91,9 +86,9 @@ export function sessionRoutes(config: Config, csrfToken: (request: Request) => s
     response.json(await answer(request));
   });
 
-  routes.post('/session/class', limited, async (request, response) => {
+  routes.post('/session/class', async (request, response) => {
     const { code } = await validated(request, classCode);
-    const schoolClass = await openClass(code);
+    const schoolClass = await guessingFrom(request, () => openClass(code));
     const roster = await rosterOf(schoolClass.id, 'present');
     const door: ClassDoor = {
       className: schoolClass.name,
@@ -106,10 +101,10 @@ export function sessionRoutes(config: Config, csrfToken: (request: Request) => s
     response.json(door);
   });
 
-  routes.post('/session/student', limited, async (request, response) => {
+  routes.post('/session/student', async (request, response) => {
     const { code, studentId, pin } = await validated(request, studentSignIn);
-    const schoolClass = await openClass(code);
-    await checkPin(schoolClass.id, studentId, pin);
+    const schoolClass = await guessingFrom(request, () => openClass(code));
+    await checkPin(request, schoolClass.id, studentId, pin);
     await startSession(request, {
       personId: studentId,
       schoolId: schoolClass.schoolId,
@@ -119,12 +114,12 @@ export function sessionRoutes(config: Config, csrfToken: (request: Request) => s
     response.json(await answer(request));
   });
 
-  routes.post('/session/partners', limited, async (request, response) => {
+  routes.post('/session/partners', async (request, response) => {
     const caller = await signedIn(request);
     if (caller.classId === null) throw new Refusal(403, 'Only students work with partners.');
     const { studentId, pin } = await validated(request, partnerSignIn);
     if (studentId === caller.personId) throw new Refusal(400, 'You are signed in already.', 'studentId');
-    await checkPin(caller.classId, studentId, pin);
+    await checkPin(request, caller.classId, studentId, pin);
     request.session.identity = {
       personId: caller.personId,
       schoolId: caller.schoolId,
@@ -151,8 +146,8 @@ export function sessionRoutes(config: Config, csrfToken: (request: Request) => s
     response.status(204).end();
   });
 
-  routes.get('/links/:token', limited, async (request, response) => {
-    const link = await openLink(String(request.params['token']));
+  routes.get('/links/:token', async (request, response) => {
+    const link = await guessingFrom(request, () => openLink(request.params.token));
     const person = link.personId ? await Person.findByPk(link.personId) : null;
     const [account, school] = await Promise.all([
       person ? Account.findByPk(person.id) : null,
@@ -167,8 +162,8 @@ export function sessionRoutes(config: Config, csrfToken: (request: Request) => s
     response.json(door);
   });
 
-  routes.post('/links/:token', limited, async (request, response) => {
-    const link = await openLink(String(request.params['token']));
+  routes.post('/links/:token', async (request, response) => {
+    const link = await guessingFrom(request, () => openLink(request.params.token));
     const account = await takeUpLink(link, await validated(request, linkUse));
     await startSession(request, {
       personId: account.personId,

@@ -20,7 +20,18 @@ function Student({ details, student, change }: RosterProps & { readonly student:
       </span>
       <span className="w-32 text-small text-muted">
         {student.archived ? 'removed' : student.hasPin ? 'has a PIN' : 'no PIN yet'}
+        {student.locked && <span className="block text-doubt">too many wrong PINs</span>}
       </span>
+      {student.locked && (
+        <Button
+          look="quiet"
+          className="px-2"
+          onClick={() => change(['POST', `/students/${student.id}/unlock`])}
+          aria-label={`Let ${student.label} try again`}
+        >
+          Let in again
+        </Button>
+      )}
       {!student.archived && (
         <Button
           look="quiet"
