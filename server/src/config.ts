@@ -28,6 +28,16 @@ function required(name: string, value: string | undefined): string {
   return value;
 }
 
+/** In bytes: what is shorter can be guessed by who has seen a signed cookie. */
+const SHORTEST_SECRET = 32;
+
+function secret(value: string): string {
+  const length = Buffer.byteLength(value);
+  if (length < SHORTEST_SECRET)
+    throw new Error(`SESSION_SECRET: that is ${length} bytes; it has at least ${SHORTEST_SECRET}, chosen by chance.`);
+  return value;
+}
+
 function wholeNumber(name: string, value: string | undefined, otherwise: number): number {
   const number = value === undefined || value === '' ? otherwise : Number(value);
   if (!Number.isInteger(number) || number < 0 || number > 65535)
@@ -58,7 +68,7 @@ export function readConfig(environment: NodeJS.ProcessEnv): Config {
     host: environment['HOST'] ?? '127.0.0.1',
     port: wholeNumber('PORT', environment['PORT'], 4710),
     demo: environment['GREEN_BEAM_DEMO'] === '1',
-    sessionSecret: required('SESSION_SECRET', environment['SESSION_SECRET']),
+    sessionSecret: secret(required('SESSION_SECRET', environment['SESSION_SECRET'])),
     secureCookies: tls !== null || proxies > 0,
     proxies,
     tls,

@@ -5,13 +5,14 @@ import { hashSecret, secretMatches } from '../src/auth/passwords.ts';
 import { newClassCode } from '../src/classes/codes.ts';
 import { readConfig } from '../src/config.ts';
 
-const BASE = { DATABASE_URL: 'postgres://x', SESSION_SECRET: 's', GREEN_BEAM_PAGES: '/pages' };
+const SECRET = 'x'.repeat(32);
+const BASE = { DATABASE_URL: 'postgres://x', SESSION_SECRET: SECRET, GREEN_BEAM_PAGES: '/pages' };
 
 describe('settings', () => {
   it('serve on loopback, without demonstration doors, over plain HTTP', () => {
     expect(readConfig({ ...BASE, PROCESSES: '1' })).toEqual({
       databaseUrl: 'postgres://x',
-      sessionSecret: 's',
+      sessionSecret: SECRET,
       pages: '/pages',
       host: '127.0.0.1',
       port: 4710,
@@ -44,6 +45,13 @@ describe('settings', () => {
     expect(() => readConfig({ ...BASE, PROCESSES: '4', DATABASE_CONNECTIONS: '7' })).toThrow(
       /^DATABASE_CONNECTIONS: 7/,
     );
+  });
+
+  it('refuse a secret that is shorter than 32 bytes, and do not repeat it', () => {
+    expect(() => readConfig({ ...BASE, SESSION_SECRET: 'y'.repeat(31) })).toThrow(
+      /^SESSION_SECRET: that is 31 bytes(?!.*yyy)/,
+    );
+    expect(readConfig({ ...BASE, SESSION_SECRET: 'é'.repeat(16) }).sessionSecret).toHaveLength(16);
   });
 
   it.each(['DATABASE_URL', 'SESSION_SECRET', 'GREEN_BEAM_PAGES'])('need %s', (name) => {
