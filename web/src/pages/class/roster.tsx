@@ -17,21 +17,23 @@ function Student({ details, student, change }: RosterProps & { readonly student:
     <li className="flex flex-wrap items-center gap-x-4 border-t border-hairline">
       <span className={`min-w-48 flex-1 ${student.archived ? 'text-muted' : ''}`}>
         {student.firstName} {student.lastName}
+        {student.locked && (
+          <span className="flex flex-wrap items-center gap-x-3 text-small text-doubt">
+            too many wrong PINs
+            <Button
+              look="quiet"
+              className="px-0"
+              onClick={() => change(['POST', `/students/${student.id}/unlock`])}
+              aria-label={`Let ${student.label} try again`}
+            >
+              Let in again
+            </Button>
+          </span>
+        )}
       </span>
       <span className="w-32 text-small text-muted">
         {student.archived ? 'removed' : student.hasPin ? 'has a PIN' : 'no PIN yet'}
-        {student.locked && <span className="block text-doubt">too many wrong PINs</span>}
       </span>
-      {student.locked && (
-        <Button
-          look="quiet"
-          className="px-2"
-          onClick={() => change(['POST', `/students/${student.id}/unlock`])}
-          aria-label={`Let ${student.label} try again`}
-        >
-          Let in again
-        </Button>
-      )}
       {!student.archived && (
         <Button
           look="quiet"
