@@ -1,5 +1,6 @@
 import cluster, { type Worker } from 'node:cluster';
 import { fileURLToPath } from 'node:url';
+import { FROM_SOURCE } from './from-source.ts';
 
 const FIRST_WAIT = 200;
 const LONGEST_WAIT = 10_000;
@@ -7,8 +8,6 @@ const LONGEST_WAIT = 10_000;
 const STARTED_WELL = 30_000;
 /** Time a process has to finish what it is about, in ms. */
 const TO_FINISH = 10_000;
-
-const FROM_SOURCE = import.meta.url.endsWith('.ts');
 
 /**
  * Serves in so many processes, which share one port. One that ends is replaced, at once at first and after longer and longer waits

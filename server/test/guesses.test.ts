@@ -86,6 +86,20 @@ describe('guessing at a PIN from a device that is new to the name', () => {
     for (let i = 0; i < 3; i += 1) expect(await tried(await guest(), '1357')).toBe(200);
   });
 
+  it('is not used up by guesses that could not be looked at', async () => {
+    const account = accountOf('student', studentId);
+    const request = { ip: '192.0.2.7', headers: {} } as unknown as Request;
+    const away = (): Promise<never> => Promise.reject(new Error('The database is away.'));
+    for (let i = 0; i < 8; i += 1)
+      await expect(guessing(request, account, 'your teacher', away)).rejects.toThrow('The database is away.');
+    expect(
+      await lookedAt(
+        Array.from({ length: 5 }, () => '192.0.2.7'),
+        account,
+      ),
+    ).toBe(4);
+  });
+
   it('does not wait longer when a clock was set back', async () => {
     const account = accountOf('student', studentId);
     expect(await guessFrom('192.0.2.9', account)).toBe('looked at');

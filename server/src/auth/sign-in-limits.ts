@@ -41,11 +41,25 @@ function tooMany(wait: number, whom: string): Refusal {
   return new Refusal(429, `Too many wrong tries. Wait ${span}, or ask ${whom}.`);
 }
 
+async function giveAllBack(allowances: readonly AllowanceOf[]): Promise<void> {
+  for (const allowance of allowances) await giveBack(allowance);
+}
+
+/** What comes of looking at a guess; one that could not be looked at is given back. */
+async function lookedAt<Found>(right: () => Promise<Found>, allowances: readonly AllowanceOf[]): Promise<Found> {
+  try {
+    return await right();
+  } catch (error) {
+    if (!(error instanceof Refusal)) await giveAllBack(allowances);
+    throw error;
+  }
+}
+
 async function takeAll(allowances: readonly AllowanceOf[], whom: string): Promise<void> {
   for (const [i, allowance] of allowances.entries()) {
     const wait = await takeGuess(allowance);
     if (wait === 0) continue;
-    for (const taken of allowances.slice(0, i)) await giveBack(taken);
+    await giveAllBack(allowances.slice(0, i));
     throw tooMany(wait, whom);
   }
 }
@@ -68,9 +82,9 @@ export async function guessing<Found>(
     device === null ? [onNewDevicesAt(account, address), onNewDevices(account)] : [onKnownDevice(account, device)];
   const allowances = [...own, fromAddress(address)];
   await takeAll(allowances, whom);
-  const found = await right();
+  const found = await lookedAt(right, allowances);
   if (found === null) return null;
-  for (const allowance of allowances) await giveBack(allowance);
+  await giveAllBack(allowances);
   await rememberDevice(account, request);
   return found;
 }
@@ -79,7 +93,7 @@ export async function guessing<Found>(
 export async function guessingFrom<Found>(request: Request, right: () => Promise<Found>): Promise<Found> {
   const allowance = fromAddress(request.ip ?? '');
   await takeAll([allowance], 'your teacher');
-  const found = await right();
+  const found = await lookedAt(right, [allowance]);
   await giveBack(allowance);
   return found;
 }

@@ -2,6 +2,7 @@ import type { HouseRules } from '@green-beam/core';
 import type { Logger } from 'pino';
 import { Piscina } from 'piscina';
 import type { CreationAttributes } from 'sequelize';
+import { FROM_SOURCE } from '../from-source.ts';
 import type { Task } from '../models/bench.ts';
 import { Refusal } from '../refusal.ts';
 import type { DrawnFor, RoundFor } from './draw-round.ts';
@@ -21,9 +22,6 @@ export interface Drawing {
 type Jobs = typeof thread;
 type Answer<Name extends keyof Jobs> = Extract<ReturnType<Jobs[Name]>, { answer: unknown }>['answer'];
 
-/** Under development and in tests the threads read the sources, otherwise what the build has made of them. */
-const FROM_SOURCE = import.meta.url.endsWith('.ts');
-
 export interface Threads {
   readonly count: number;
   /** Whether they begin at once, and work out beforehand what the first rounds would have to wait for. */
@@ -40,7 +38,7 @@ function openThreads({ count, prepares, logger }: Threads): Piscina {
     idleTimeout: Infinity,
     // A thread without an order goes on preparing.
     atomics: 'disabled',
-    // A round waits for its turn; whoever asks for one is told by the limits when there are too many.
+    // A round waits for its turn, however many are before it.
     maxQueue: Infinity,
   });
   // What was asked of a thread that ends is refused; the next one starts with what is asked next.

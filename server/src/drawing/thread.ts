@@ -30,7 +30,7 @@ function outcome<Answer>(work: () => Answer): Outcome<Answer> {
 }
 
 /** With rules as this thread knows them: a copy comes with each order, and what was worked out from equal ones is to be found again. */
-function known<Order extends { readonly rules: HouseRules }>(order: Order): Order {
+function withKnownRules<Order extends { readonly rules: HouseRules }>(order: Order): Order {
   return { ...order, rules: completeRules(order.rules) };
 }
 
@@ -42,7 +42,7 @@ export interface RoundOrder {
 }
 
 export function round({ round: ordered, from, seed, roundId }: RoundOrder): Outcome<CreationAttributes<Task>[]> {
-  return outcome(() => drawRound(known(ordered), from, seed, roundId));
+  return outcome(() => drawRound(withKnownRules(ordered), from, seed, roundId));
 }
 
 export interface LearningOrder {
@@ -51,7 +51,7 @@ export interface LearningOrder {
 }
 
 export function learning({ knowledge, tries }: LearningOrder): Outcome<Knowledge> {
-  return outcome(() => learnedFrom(knowledge, tries.map(known)));
+  return outcome(() => learnedFrom(knowledge, tries.map(withKnownRules)));
 }
 
 export interface AimsOrder {
