@@ -16,7 +16,8 @@ export interface ClassDetails extends ClassSummary {
     readonly firstName: string;
     readonly lastName: string;
     readonly label: string;
-    readonly hasPin: boolean;
+    /** None yet, a first one that was handed out, or one they chose. */
+    readonly pin: 'none' | 'first' | 'own';
     /** Too many wrong PINs were tried for this name. */
     readonly locked: boolean;
     readonly archived: boolean;
@@ -35,6 +36,23 @@ export const classChange = object({
   archived: boolean().optional(),
 }).noUnknown();
 export type ClassChange = InferType<typeof classChange>;
+
+/** Whom to give first PINs. */
+export const firstPins = object({
+  studentIds: array()
+    .of(string().uuid('That is not an id.').required())
+    .min(1, 'Say who gets a first PIN.')
+    .max(200, 'A class has at most 200 students.')
+    .required(),
+});
+export type FirstPins = InferType<typeof firstPins>;
+
+/** A PIN that works once: with it, a student chooses one of their own. */
+export interface FirstPin {
+  readonly id: string;
+  readonly name: string;
+  readonly pin: string;
+}
 
 /** A student who is put away can neither sign in nor be seen among the others; nothing is lost. */
 export const studentChange = object({ archived: boolean().required('Say whether the student is removed.') });

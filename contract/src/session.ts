@@ -1,4 +1,4 @@
-import { object, string, type InferType } from 'yup';
+import { boolean, object, string, type InferType } from 'yup';
 
 export type Role = 'student' | 'teacher' | 'administrator';
 
@@ -21,6 +21,12 @@ export interface SessionState {
   readonly demo: boolean;
 }
 
+/** Whether others use this computer too: then the session ends by itself after a while. */
+const shared = boolean().default(true);
+
+/** A teacher’s session on a shared computer lasts over a double lesson and a break. */
+export const TEACHER_IDLE_MINUTES = 4 * 60;
+
 export const teacherSignIn = object({
   email: string()
     .trim()
@@ -29,6 +35,7 @@ export const teacherSignIn = object({
     .max(200)
     .required('Write your e-mail address.'),
   password: string().max(200).required('Write your password.'),
+  shared,
 });
 export type TeacherSignIn = InferType<typeof teacherSignIn>;
 
@@ -40,7 +47,9 @@ export type ClassCode = InferType<typeof classCode>;
 /** The names a class code shows: first name and initial, nothing more. */
 export interface ClassDoor {
   readonly className: string;
-  readonly students: readonly { readonly id: string; readonly label: string; readonly hasPin: boolean }[];
+  /** A session on a shared laptop ends when nothing was asked for so long. */
+  readonly idleMinutes: number;
+  readonly students: readonly { readonly id: string; readonly label: string }[];
 }
 
 const pin = string()
@@ -48,11 +57,33 @@ const pin = string()
   .required('Write your PIN.');
 const id = string().uuid('That is not an id.').required();
 
-export const studentSignIn = object({ code: string().trim().uppercase().max(20).required(), studentId: id, pin });
+/** 1111, 3456 and 6543 are what a stranger tries first. */
+function isEasyToGuess(digits: string): boolean {
+  const figures = Array.from(digits, Number);
+  const steps = new Set(figures.slice(1).map((figure, i) => figure - (figures[i] ?? 0)));
+  return steps.size === 1 && [-1, 0, 1].some((step) => steps.has(step));
+}
+
+/** A PIN that a student chooses. */
+const ownPin = string()
+  .matches(/^\d{4,6}$/, 'A PIN has four to six digits.')
+  .test('hard-to-guess', 'This PIN is easy to guess. Choose another one.', (digits) => !isEasyToGuess(digits ?? ''));
+
+/** With the first PIN, which was handed out, goes the PIN that the student chooses instead. */
+export const studentSignIn = object({
+  code: string().trim().uppercase().max(20).required(),
+  studentId: id,
+  pin,
+  newPin: ownPin.optional(),
+  shared,
+});
 export type StudentSignIn = InferType<typeof studentSignIn>;
 
-export const partnerSignIn = object({ studentId: id, pin });
+export const partnerSignIn = object({ studentId: id, pin, newPin: ownPin.optional() });
 export type PartnerSignIn = InferType<typeof partnerSignIn>;
+
+export const pinChange = object({ pin, newPin: ownPin.required('Write your new PIN.') });
+export type PinChange = InferType<typeof pinChange>;
 
 export const demoSignIn = object({
   role: string<Role>()
@@ -71,14 +102,22 @@ export interface LinkDoor {
 
 export const NEW_PASSWORD_LENGTH = 10;
 
+const newPassword = string()
+  .min(NEW_PASSWORD_LENGTH, `A password has at least ${NEW_PASSWORD_LENGTH} characters.`)
+  .max(200)
+  .required('Choose a password.');
+
+export const passwordChange = object({
+  password: string().max(200).required('Write your present password.'),
+  newPassword,
+});
+export type PasswordChange = InferType<typeof passwordChange>;
+
 export const linkUse = object({
   name: string().trim().max(80).default(''),
   email: string().trim().lowercase().email('Write the whole e-mail address.').max(200).default(''),
   schoolName: string().trim().max(120).default(''),
-  password: string()
-    .min(NEW_PASSWORD_LENGTH, `A password has at least ${NEW_PASSWORD_LENGTH} characters.`)
-    .max(200)
-    .required('Choose a password.'),
+  password: newPassword,
 });
 export type UseLink = InferType<typeof linkUse>;
 

@@ -8,6 +8,7 @@ test.describe.configure({ mode: 'serial' });
 const PASSWORD = 'salt on the marsh';
 let server: OwnServer;
 let code = '';
+let firstPin = '';
 
 test.beforeAll(async () => {
   server = await ownServer('installation');
@@ -90,6 +91,15 @@ test('the administrator invites a teacher, who makes a class and imports its lis
   await expect(maren.getByText('no PIN yet')).toHaveCount(2);
   code = await maren.getByText(/^[A-Z]{3}-\d{3}$/).innerText();
 
+  await maren.getByRole('button', { name: 'Print first PINs for 2' }).click();
+  await expect(maren.getByRole('heading', { name: 'First PINs, Heron 9' })).toBeVisible();
+  const slip = maren.getByRole('listitem').filter({ hasText: 'Ines Varga' });
+  await expect(slip).toContainText(code);
+  firstPin = await slip.getByText(/^\d{6}$/).innerText();
+  await maren.getByRole('button', { name: 'Back to the students' }).click();
+  await expect(maren.getByText('has a first PIN')).toHaveCount(2);
+  await expect(maren.getByText(firstPin)).toHaveCount(0);
+
   await maren.getByLabel('Add a teacher of your school').fill('nobody@saltmarsh.example');
   await maren.getByRole('button', { name: 'Add', exact: true }).click();
   await expect(maren.getByText('No teacher of your school has this address.')).toBeVisible();
@@ -102,7 +112,7 @@ test('the administrator invites a teacher, who makes a class and imports its lis
   await room.close();
 });
 
-test('a student joins with code, name and a PIN of their own, and reads', async ({ page }) => {
+test('a student joins with code, name and first PIN, chooses their own, and reads', async ({ page }) => {
   await page.goto(`${server.base}/sign-in`);
   await page.getByLabel('Class code').fill('AAA-222');
   await page.getByRole('button', { name: 'Find my class' }).click();
@@ -113,10 +123,16 @@ test('a student joins with code, name and a PIN of their own, and reads', async 
   await page.getByRole('button', { name: 'Sign in' }).first().click();
   await expect(page.getByText('Choose your name first.')).toBeVisible();
   await page.getByLabel('Your name').selectOption({ label: 'Ines V.' });
-  await page.getByLabel('Set a PIN').fill('12');
+  await page.getByLabel('PIN').fill('12');
   await page.getByRole('button', { name: 'Sign in' }).first().click();
   await expect(page.getByText('A PIN has four to six digits.')).toBeVisible();
-  await page.getByLabel('Set a PIN').fill('8642');
+  await page.getByLabel('PIN').fill(firstPin);
+  await page.getByRole('button', { name: 'Sign in' }).first().click();
+  await expect(page.getByText('Your first PIN is right.')).toBeVisible();
+  await page.getByLabel('Your own PIN').fill('1234');
+  await page.getByRole('button', { name: 'Sign in' }).first().click();
+  await expect(page.getByText('This PIN is easy to guess. Choose another one.')).toBeVisible();
+  await page.getByLabel('Your own PIN').fill('8642');
   await page.getByRole('button', { name: 'Sign in' }).first().click();
   // Whatever tool comes first, this is no reading of it.
   await expect(page.getByText('Reading 1 of 10')).toBeVisible({ timeout: 30_000 });
@@ -127,6 +143,11 @@ test('a student joins with code, name and a PIN of their own, and reads', async 
   await expect(page.getByText('the right reading')).toBeVisible();
   await page.getByRole('link', { name: 'My progress' }).click();
   await expect(page.getByRole('button', { name: /1 mL/ })).toBeVisible();
+  await page.getByRole('link', { name: 'Ines V.' }).click();
+  await page.getByLabel('Your present PIN').fill('8642');
+  await page.getByLabel('New PIN').fill('9753');
+  await page.getByRole('button', { name: 'Change the PIN' }).click();
+  await expect(page.getByText('Your PIN is changed. You are signed out everywhere else.')).toBeVisible();
   await signOut(page);
 
   await page.goto(`${server.base}/sign-in`);
@@ -138,7 +159,7 @@ test('a student joins with code, name and a PIN of their own, and reads', async 
   await expect(page.getByText('This PIN is wrong for this name.')).toBeVisible();
 });
 
-test('the teacher resets the PIN, renews and closes the code, puts a student away, exports and deletes', async ({
+test('the teacher makes a new first PIN, renews and closes the code, puts a student away, exports and deletes', async ({
   page,
   browser,
 }) => {
@@ -147,8 +168,10 @@ test('the teacher resets the PIN, renews and closes the code, puts a student awa
     page.getByRole('row', { name: /Ines V\./ }).getByRole('button', { name: /too early to say, 1 so far/ }),
   ).toBeVisible();
   await page.getByRole('link', { name: 'Students' }).click();
-  await page.getByRole('button', { name: 'Reset PIN of Ines V.' }).click();
-  await expect(page.getByText('no PIN yet')).toHaveCount(2);
+  await page.getByRole('button', { name: 'New first PIN for Ines V.' }).click();
+  await expect(page.getByRole('listitem').filter({ hasText: 'Ines Varga' })).toContainText(/\d{6}/);
+  await page.getByRole('button', { name: 'Back to the students' }).click();
+  await expect(page.getByText('has a first PIN')).toHaveCount(2);
   await page.getByRole('button', { name: 'Make a new code' }).click();
   await expect(page.getByText(code)).toHaveCount(0);
   await page.getByRole('button', { name: 'Close it' }).click();

@@ -9,13 +9,14 @@ export interface SignedIn {
 const PIN = '2468';
 
 class Door {
-  private cookie = '';
+  private readonly cookies = new Map<string, string>();
   private token = '';
 
   constructor(private readonly base: string) {}
 
   get headers(): Record<string, string> {
-    return { cookie: this.cookie, 'content-type': 'application/json', 'x-csrf-token': this.token };
+    const cookie = [...this.cookies].map(([name, value]) => `${name}=${value}`).join('; ');
+    return { cookie, 'content-type': 'application/json', 'x-csrf-token': this.token };
   }
 
   async ask<Answer>(method: string, path: string, body?: unknown): Promise<Answer> {
@@ -24,8 +25,10 @@ class Door {
       headers: this.headers,
       ...(body === undefined ? {} : { body: JSON.stringify(body) }),
     });
-    const set = response.headers.getSetCookie().map((line) => line.split(';')[0]);
-    if (set.length > 0) this.cookie = set.join('; ');
+    for (const line of response.headers.getSetCookie()) {
+      const [name = '', value = ''] = (line.split(';')[0] ?? '').split('=');
+      this.cookies.set(name, value);
+    }
     if (!response.ok) throw new Error(`${method} ${path} answered ${response.status}: ${await response.text()}`);
     const answer = (await response.json()) as Answer & { csrfToken?: string };
     if (answer.csrfToken) this.token = answer.csrfToken;
@@ -52,9 +55,12 @@ export async function classOf(base: string, count: number): Promise<SignedIn[]> 
   const visitor = new Door(base);
   await visitor.ask('GET', '/session');
   const { students } = await visitor.ask<{ students: { id: string }[] }>('POST', '/session/class', { code });
+  const pins = await teacher.ask<{ id: string; pin: string }[]>('POST', `/classes/${classId}/first-pins`, {
+    studentIds: students.map(({ id }) => id),
+  });
   const signedIn: SignedIn[] = [];
-  for (const { id: studentId } of students) {
-    const { headers } = await enter(base, '/session/student', { code, studentId, pin: PIN });
+  for (const { id: studentId, pin } of pins) {
+    const { headers } = await enter(base, '/session/student', { code, studentId, pin, newPin: PIN });
     signedIn.push({ classId, headers });
   }
   return signedIn;

@@ -3,16 +3,13 @@ import { readFile } from 'node:fs/promises';
 import type { ServerResponse } from 'node:http';
 import { join } from 'node:path';
 import compression from 'compression';
-import connectPgSimple from 'connect-pg-simple';
-import { csrfSync } from 'csrf-sync';
+import cookieParser from 'cookie-parser';
 import express, { type Express } from 'express';
-import session from 'express-session';
 import helmet from 'helmet';
-import type pg from 'pg';
 import type { Logger } from 'pino';
 import type { Sequelize } from 'sequelize';
+import { csrf, sessions } from './auth/sessions.ts';
 import type { Config } from './config.ts';
-import { askPrepared } from './database.ts';
 import { heldUp } from './held-up.ts';
 import type { Drawing } from './drawing/drawing.ts';
 import type { ClassEvents } from './live/class-events.ts';
@@ -39,9 +36,6 @@ export interface Parts {
   readonly drawing: Drawing;
   readonly logger: Logger;
 }
-
-/** A school day and a bit. */
-const SESSION_HOURS = 14;
 
 const NONCES = new WeakMap<ServerResponse, string>();
 
@@ -74,27 +68,9 @@ const contentSecurityPolicy = (secure: boolean) => ({
   },
 });
 
-function sessions({ config, sequelize }: Parts): express.RequestHandler {
-  const Store = connectPgSimple(session);
-  // The store asks for nothing of a pool but this.
-  const pool = {
-    query: async (statement: string, values: unknown[]) => ({ rows: await askPrepared(sequelize, statement, values) }),
-  } as unknown as pg.Pool;
-  return session({
-    name: 'green-beam',
-    secret: config.sessionSecret,
-    resave: false,
-    saveUninitialized: false,
-    store: new Store({ pool, tableName: 'sessions', disableTouch: true, pruneSessionInterval: 15 * 60 }),
-    cookie: { httpOnly: true, sameSite: 'lax', secure: config.secureCookies, maxAge: SESSION_HOURS * 3600 * 1000 },
-  });
-}
-
 function api(parts: Parts): express.Router {
   const { config, sequelize, events, drawing } = parts;
-  const { csrfSynchronisedProtection, generateToken } = csrfSync({
-    getTokenFromRequest: (request) => request.header('x-csrf-token'),
-  });
+  const { protection, tokenFor } = csrf(config);
   const routes = express.Router();
 
   routes.get('/health', async (_request, response) => {
@@ -102,13 +78,13 @@ function api(parts: Parts): express.Router {
     response.json({ ok: true, delay: heldUp() });
   });
 
-  routes.use(express.json({ limit: '300kb' }), plainJson, sessions(parts), csrfSynchronisedProtection);
+  routes.use(express.json({ limit: '300kb' }), plainJson, cookieParser(), sessions(config, sequelize), protection);
   routes.use((_request, response, next) => {
     response.set('cache-control', 'no-store');
     next();
   });
   routes.use(
-    sessionRoutes(config, (request) => generateToken(request)),
+    sessionRoutes(config, tokenFor),
     classRoutes(sequelize, drawing),
     schoolRoutes(),
     rulesRoutes(),

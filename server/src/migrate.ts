@@ -19,6 +19,7 @@ import * as beliefsBehind from './migrations/0015-beliefs-behind.ts';
 import * as oneTryAtATime from './migrations/0016-one-try-at-a-time.ts';
 import * as picturesFollow from './migrations/0017-pictures-follow.ts';
 import * as guesses from './migrations/0018-guesses.ts';
+import * as signingIn from './migrations/0019-signing-in.ts';
 
 const MIGRATIONS = [
   firstLight,
@@ -39,6 +40,7 @@ const MIGRATIONS = [
   oneTryAtATime,
   picturesFollow,
   guesses,
+  signingIn,
 ];
 
 /** Brings the database to the present shape; each migration runs once, in its own transaction. */

@@ -114,6 +114,8 @@ export interface Answer {
 export class Visitor {
   private readonly kept = new Map<string, string>();
   token = '';
+  /** As the last answer set them. */
+  setCookies: readonly string[] = [];
 
   constructor(readonly base: string) {}
 
@@ -127,7 +129,8 @@ export class Visitor {
       },
       ...(body === undefined ? {} : { body: JSON.stringify(body) }),
     });
-    for (const line of response.headers.getSetCookie()) {
+    this.setCookies = response.headers.getSetCookie();
+    for (const line of this.setCookies) {
       const [name = '', value = ''] = (line.split(';')[0] ?? '').split('=');
       this.kept.set(name, value);
     }

@@ -76,18 +76,6 @@ describe('signing in', () => {
     expect((await guest.post('/session/class', { code: renewed.body.code })).status).toBe(200);
   });
 
-  it('sets a PIN at the first visit, asks for it afterwards, and a reset ends the session', async () => {
-    const { code } = (await teacher.get(url(''))).body;
-    const [studentId = ''] = world.students;
-    const before = await asStudent(server.base, code, studentId);
-    await teacher.post(url(`/students/${studentId}/pin-reset`));
-    expect((await before.get(url('/rules'))).status).toBe(401);
-    const guest = await visitor();
-    expect((await guest.post('/session/student', { code, studentId, pin: '12' })).body.field).toBe('pin');
-    expect((await guest.post('/session/student', { code, studentId, pin: PIN })).status).toBe(200);
-    expect((await (await visitor()).post('/session/student', { code, studentId, pin: '9999' })).body.field).toBe('pin');
-  });
-
   it('has no demonstration door on a real installation', async () => {
     expect((await (await visitor()).post('/session/demo', { role: 'teacher' })).status).toBe(404);
   });

@@ -30,6 +30,7 @@ const PrintRound = lazy(() => import('./pages/print/print-round.tsx'));
 const Sheet = lazy(() => import('./pages/sheets/sheet.tsx'));
 const Rules = lazy(() => import('./pages/rules/rules.tsx'));
 const Demonstrate = lazy(() => import('./pages/demonstrate/demonstrate.tsx'));
+const OwnAccount = lazy(() => import('./pages/sign-in/account.tsx'));
 const School = lazy(() => import('./pages/school/school.tsx'));
 
 function Nowhere(): ReactNode {
@@ -69,6 +70,7 @@ function SignedInRoutes({
       <Route path="/numbers/practice" element={<Practice signedIn={signedIn} classId={classId} />} />
       <Route path="/notebook" element={<Runs signedIn={signedIn} classId={classId} />} />
       <Route path="/notebook/:runId" element={<RunPage signedIn={signedIn} classId={classId} />} />
+      <Route path="/account" element={<OwnAccount signedIn={signedIn} />} />
       <Route path="/sheets/:code" element={<Sheet classId={classId} signedIn={signedIn} />} />
       {['/sign-in', '/for-teachers'].map((door) => (
         <Route key={door} path={door} element={<Navigate to={student ? '/' : '/class'} replace />} />

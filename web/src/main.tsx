@@ -1,13 +1,16 @@
-import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { MutationCache, QueryCache, QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { setNonce } from 'get-nonce';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter } from 'react-router';
 import { UnreachableError } from './api/request.ts';
+import { askWhoIsHere } from './api/session.ts';
 import { App } from './app.tsx';
 import './styles.css';
 
-const queries = new QueryClient({
+const queries: QueryClient = new QueryClient({
+  queryCache: new QueryCache({ onError: (error) => askWhoIsHere(queries, error) }),
+  mutationCache: new MutationCache({ onError: (error) => askWhoIsHere(queries, error) }),
   defaultOptions: {
     queries: {
       staleTime: 30_000,

@@ -1,7 +1,9 @@
-import type { Role, SessionState, SignedIn } from '@green-beam/contract';
+import { promisify } from 'node:util';
+import { TEACHER_IDLE_MINUTES, type Role, type SessionState, type SignedIn } from '@green-beam/contract';
 import type { Request } from 'express';
 import type { InferAttributes, Transaction } from 'sequelize';
 import { askPrepared, databaseOf } from '../database.ts';
+import { SESSIONS_ENDED } from '../live/class-events.ts';
 import { HouseRulesVersion, SchoolClass } from '../models/classes.ts';
 import { Person, School } from '../models/people.ts';
 import { labelOf } from './labels.ts';
@@ -12,46 +14,95 @@ declare module 'express-session' {
   }
 }
 
-/** Who a session belongs to. The rest is looked up at every request, so that a removal takes effect at once. */
-export interface Identity {
+/** Somebody who has proved at a screen who they are. */
+interface SignedInPerson {
   readonly personId: string;
+  /** How often all their sessions had been ended when their PIN or password was looked up. */
+  readonly sessionsEnded: number;
+}
+
+/** Who a session belongs to. The rest is looked up at every request, so that a removal takes effect at once. */
+export interface Identity extends SignedInPerson {
   readonly schoolId: string;
   /** Set for students only. */
   readonly classId: string | null;
   /** Students who have entered their PIN at the same screen. */
-  readonly partners: readonly string[];
+  readonly partners: readonly SignedInPerson[];
+}
+
+/** Somebody who has given the right PIN or password. */
+export type Recognized = Omit<Identity, 'partners'>;
+
+/** A session on a device of one’s own: a weekend and more, in minutes. */
+const OWN_DEVICE_IDLE = 7 * 24 * 60;
+
+/** For how many minutes nothing may be asked until a session on a shared laptop ends. */
+async function sharedIdleMinutes({ schoolId, classId }: Recognized): Promise<number> {
+  if (classId === null) return TEACHER_IDLE_MINUTES;
+  return (await School.findByPk(schoolId, { rejectOnEmpty: true })).idleMinutes;
+}
+
+/** Whether a session was begun on a laptop that others use too. */
+export function isOnSharedLaptop(request: Request): boolean {
+  return request.session.cookie.originalMaxAge === null;
 }
 
 /** Starts a fresh session for somebody, so that an id known before cannot be used after. */
-export function startSession(request: Request, identity: Identity): Promise<void> {
-  return new Promise((resolve, reject) => {
-    request.session.regenerate((error: Error | null) => {
-      if (error) {
-        reject(error);
-        return;
-      }
-      request.session.identity = identity;
-      request.session.save((failed: Error | null) => (failed ? reject(failed) : resolve()));
-    });
-  });
+export async function startSession(
+  request: Request,
+  recognized: Recognized,
+  { shared, partners = [] }: { readonly shared: boolean; readonly partners?: Identity['partners'] },
+): Promise<void> {
+  const { personId, sessionsEnded, schoolId, classId } = recognized;
+  const idleMinutes = shared ? await sharedIdleMinutes(recognized) : OWN_DEVICE_IDLE;
+  const { session } = request;
+  await promisify(session.regenerate.bind(session))();
+  request.session.identity = { personId, sessionsEnded, schoolId, classId, partners };
+  request.session.idleMinutes = idleMinutes;
+  if (!shared) request.session.cookie.maxAge = OWN_DEVICE_IDLE * 60_000;
+  await promisify(request.session.save.bind(request.session))();
+}
+
+/** Changes who else is at the screen of a session. */
+export async function changePartners(
+  request: Request,
+  change: (partners: Identity['partners']) => Identity['partners'],
+): Promise<void> {
+  const { identity } = request.session;
+  if (!identity) return;
+  request.session.identity = { ...identity, partners: change(identity.partners) };
+  await promisify(request.session.save.bind(request.session))();
+}
+
+/** Lets a student who has given the right PIN work at the screen of a session. */
+export function addPartner(request: Request, { personId, sessionsEnded }: Recognized): Promise<void> {
+  return changePartners(request, (partners) => [
+    ...partners.filter((one) => one.personId !== personId),
+    { personId, sessionsEnded },
+  ]);
 }
 
 export function endSession(request: Request): Promise<void> {
-  return new Promise((resolve, reject) =>
-    request.session.destroy((error: Error | null) => (error ? reject(error) : resolve())),
+  return promisify(request.session.destroy.bind(request.session))();
+}
+
+/**
+ * Ends every session of some people, takes them out of those in which they are partners, and closes what they stream: after a change or
+ * a reset of PIN or password, and when they leave.
+ */
+export async function endSessionsOf(people: readonly string[], transaction?: Transaction): Promise<void> {
+  if (people.length === 0) return;
+  await databaseOf(Person).query(
+    `with ended as (update people set sessions_ended = sessions_ended + 1 where id in (:people) returning id)
+     select pg_notify('${SESSIONS_ENDED}', id::text) from ended`,
+    { replacements: { people }, ...(transaction ? { transaction } : {}) },
   );
 }
 
-/** Ends every session of a person, after a reset of PIN or password. */
-export async function endSessionsOf(personId: string, transaction?: Transaction): Promise<void> {
-  await databaseOf(Person).query(`delete from sessions where sess -> 'identity' ->> 'personId' = :personId`, {
-    replacements: { personId },
-    ...(transaction ? { transaction } : {}),
-  });
-}
-
 /** Somebody whose account or place on the roster still exists. */
-export interface Caller extends Identity {
+export interface Caller extends Omit<Recognized, 'sessionsEnded'> {
+  /** Students who have entered their PIN at the same screen. */
+  readonly partners: readonly string[];
   readonly role: Role;
   readonly person: Pick<Person, 'givenName' | 'familyName'>;
 }
@@ -66,30 +117,42 @@ interface Found extends Pick<Person, 'givenName' | 'familyName'> {
 }
 
 /** Who is behind an identity, and the class they ask for where it is one of their school: at every request, and so in one statement. */
-async function find(
-  { personId, schoolId, classId, partners }: Identity,
-  asksFor: string | null,
-): Promise<Found | null> {
+async function find(identity: Identity, asksFor: string | null): Promise<Found | null> {
+  const { personId, sessionsEnded, schoolId, classId, partners } = identity;
+  const atTheScreen = [identity, ...partners];
   const [found] = await askPrepared<Found>(
     databaseOf(Person),
     `select given_name "givenName", family_name "familyName",
        (select role from accounts where person_id = people.id) role,
-       array(select person_id from students where class_id = $3 and person_id = any($4) and archived_at is null) here,
-       exists(select 1 from class_teachers where class_id = $5 and person_id = $1) teaches,
+       array(select signed.id from unnest($4::uuid[], $5::integer[]) signed (id, ended)
+         join people one on one.id = signed.id and one.sessions_ended = signed.ended
+         join students on class_id = $3 and person_id = signed.id and archived_at is null) here,
+       exists(select 1 from class_teachers where class_id = $6 and person_id = $1) teaches,
        (select json_build_object('id', id, 'schoolId', school_id, 'name', name, 'code', code, 'codeOpen', code_open,
           'rulesVersion', rules_version, 'metTools', met_tools, 'archivedAt', archived_at)
-        from classes where id = $5 and school_id = $2) "schoolClass"
-     from people where id = $1 and school_id = $2 and deleted_at is null`,
-    [personId, schoolId, classId, [personId, ...partners], asksFor],
+        from classes where id = $6 and school_id = $2) "schoolClass"
+     from people where id = $1 and school_id = $2 and deleted_at is null and sessions_ended = $7`,
+    [
+      personId,
+      schoolId,
+      classId,
+      atTheScreen.map((one) => one.personId),
+      atTheScreen.map((one) => one.sessionsEnded),
+      asksFor,
+      sessionsEnded,
+    ],
   );
   return found ?? null;
 }
 
-function callerFrom(identity: Identity, { here, role, givenName, familyName }: Found): Caller | null {
-  const person = { givenName, familyName };
-  if (identity.classId === null) return role ? { ...identity, role, person } : null;
-  const partners = identity.partners.filter((id) => here.includes(id));
-  return here.includes(identity.personId) ? { ...identity, partners, role: 'student', person } : null;
+function callerFrom(
+  { personId, schoolId, classId, partners }: Identity,
+  { here, role, givenName, familyName }: Found,
+): Caller | null {
+  const recognized = { personId, schoolId, classId, person: { givenName, familyName } };
+  if (classId === null) return role ? { ...recognized, partners: [], role } : null;
+  const present = partners.map((one) => one.personId).filter((id) => here.includes(id));
+  return here.includes(personId) ? { ...recognized, partners: present, role: 'student' } : null;
 }
 
 /** Somebody, and the class they ask for. */

@@ -5,7 +5,7 @@ import { databaseOf } from '../database.ts';
 import { Account, OneTimeLinkRow, Person, School } from '../models/people.ts';
 import { Refusal } from '../refusal.ts';
 import { hashSecret } from './passwords.ts';
-import { endSessionsOf } from './session.ts';
+import { endSessionsOf, type Recognized } from './session.ts';
 
 function demanded(value: string, field: string, message: string): string {
   if (value === '') throw new Refusal(400, message, field);
@@ -13,7 +13,10 @@ function demanded(value: string, field: string, message: string): string {
 }
 
 /** The first link of an installation: makes the school and its administrator. */
-async function foundSchool({ schoolName, name, email, password }: UseLink, transaction: Transaction): Promise<Account> {
+async function foundSchool(
+  { schoolName, name, email, password }: UseLink,
+  transaction: Transaction,
+): Promise<Recognized> {
   const passwordHash = await hashSecret(password);
   const school = await School.create(
     { id: randomUUID(), name: demanded(schoolName, 'schoolName', 'Write the name of your school.') },
@@ -31,18 +34,21 @@ async function foundSchool({ schoolName, name, email, password }: UseLink, trans
     email: demanded(email, 'email', 'Write your e-mail address.'),
     passwordHash,
   };
-  return Account.create(account, { transaction });
+  await Account.create(account, { transaction });
+  return { personId: person.id, sessionsEnded: 0, schoolId: school.id, classId: null };
 }
 
-async function setPassword(personId: string, password: string, transaction: Transaction): Promise<Account> {
+async function setPassword(personId: string, password: string, transaction: Transaction): Promise<Recognized> {
   const account = await Account.findByPk(personId, { transaction });
   if (!account) throw new Refusal(410, 'The account of this link no longer exists. Ask your administrator.');
-  await endSessionsOf(personId, transaction);
-  return account.update({ passwordHash: await hashSecret(password) }, { transaction });
+  await account.update({ passwordHash: await hashSecret(password) }, { transaction });
+  await endSessionsOf([personId], transaction);
+  const { sessionsEnded } = await Person.findByPk(personId, { transaction, rejectOnEmpty: true });
+  return { personId, sessionsEnded, schoolId: account.schoolId, classId: null };
 }
 
 /** Uses a link, once: of two people who press at the same moment one is told that it has been used. */
-export async function takeUpLink(link: OneTimeLinkRow, chosen: UseLink): Promise<Account> {
+export async function takeUpLink(link: OneTimeLinkRow, chosen: UseLink): Promise<Recognized> {
   const sequelize = databaseOf(OneTimeLinkRow);
   try {
     return await sequelize.transaction(async (transaction) => {

@@ -26,7 +26,7 @@ export function deleteStudent(classId: string, personId: string): Promise<void> 
       { givenName: null, familyName: null, deletedAt: new Date() },
       { where: { id: personId }, transaction },
     );
-    await endSessionsOf(personId, transaction);
+    await endSessionsOf([personId], transaction);
   });
 }
 
@@ -36,7 +36,10 @@ export function deleteClass(schoolClass: SchoolClass): Promise<void> {
     const students = await Student.findAll({ where: { classId: schoolClass.id }, transaction });
     await schoolClass.destroy({ transaction });
     await Tape.destroy({ where: { personId: students.map(({ personId }) => personId) }, transaction });
-    for (const { personId } of students) await endSessionsOf(personId, transaction);
+    await endSessionsOf(
+      students.map(({ personId }) => personId),
+      transaction,
+    );
     await Person.update(
       { givenName: null, familyName: null, deletedAt: new Date() },
       { where: { id: students.map((student) => student.personId) }, transaction },

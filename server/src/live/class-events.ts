@@ -3,10 +3,15 @@ import { LIVE_KINDS, type LiveEvent } from '@green-beam/contract';
 import pg from 'pg';
 import type { Logger } from 'pino';
 
+/** The channel on which the database says whose sessions have ended. */
+export const SESSIONS_ENDED = 'sessions_ended';
+
 const FIRST_WAIT = 250;
 const LONGEST_WAIT = 5000;
 
 type Listener = (event: LiveEvent | 'refetch') => void;
+
+const ended = (personId: string): string => `sessions of ${personId}`;
 
 /**
  * Listens to the database on one connection of its own and hands class events to whoever streams them. When the connection breaks it
@@ -27,10 +32,12 @@ export class ClassEvents {
     const client = new pg.Client({ connectionString: this.databaseUrl, keepAlive: true });
     client.on('error', (error) => this.reconnect(client, error));
     client.on('end', () => this.reconnect(client, null));
-    client.on('notification', ({ payload }) => this.hand(payload ?? ''));
+    client.on('notification', ({ channel, payload = '' }) =>
+      channel === SESSIONS_ENDED ? this.emitter.emit(ended(payload)) : this.hand(payload),
+    );
     try {
       await client.connect();
-      await client.query('listen class_events');
+      await client.query(`listen class_events; listen ${SESSIONS_ENDED}`);
     } catch (error) {
       this.reconnect(client, error);
       return;
@@ -54,6 +61,12 @@ export class ClassEvents {
       this.emitter.off(classId, listener);
       this.emitter.off('all', refetch);
     };
+  }
+
+  /** Calls back when the sessions of somebody have ended, until the returned function is called. */
+  whenSessionsEnd(personId: string, listener: () => void): () => void {
+    this.emitter.on(ended(personId), listener);
+    return () => this.emitter.off(ended(personId), listener);
   }
 
   private hand(payload: string): void {

@@ -29,12 +29,14 @@ export class ClassTeacher extends Model<InferAttributes<ClassTeacher>, InferCrea
   declare person?: NonAttribute<Person>;
 }
 
-/** A student on a class's roster. The PIN is null until the student has set one. */
+/** A student on a class's roster. The PIN is null until a first one is handed out. */
 export class Student extends Model<InferAttributes<Student>, InferCreationAttributes<Student>> {
   declare classId: string;
   declare personId: string;
   declare schoolId: string;
   declare pinHash: string | null;
+  /** Whether it is one that was handed out: it lets the student choose their own. */
+  declare pinIsFirst: CreationOptional<boolean>;
   declare archivedAt: CreationOptional<Date | null>;
   declare person?: NonAttribute<Person>;
 }
@@ -75,6 +77,7 @@ export function defineClasses(sequelize: Sequelize): void {
       personId: { type: DataTypes.UUID, primaryKey: true },
       schoolId: DataTypes.UUID,
       pinHash: DataTypes.TEXT,
+      pinIsFirst: { type: DataTypes.BOOLEAN, defaultValue: false },
       archivedAt: DataTypes.DATE,
     },
     { sequelize, tableName: 'students' },

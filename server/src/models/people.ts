@@ -4,12 +4,15 @@ import {
   type CreationOptional,
   type InferAttributes,
   type InferCreationAttributes,
+  type NonAttribute,
   type Sequelize,
 } from 'sequelize';
 
 export class School extends Model<InferAttributes<School>, InferCreationAttributes<School>> {
   declare id: string;
   declare name: string;
+  /** A student’s session on a shared laptop ends when nothing was asked for so long. */
+  declare idleMinutes: CreationOptional<number>;
 }
 
 /** The one table that holds people's names. */
@@ -19,6 +22,8 @@ export class Person extends Model<InferAttributes<Person>, InferCreationAttribut
   declare givenName: string | null;
   declare familyName: string | null;
   declare deletedAt: CreationOptional<Date | null>;
+  /** How often all sessions of theirs were ended: one that was begun before the last time is over. */
+  declare sessionsEnded: CreationOptional<number>;
 }
 
 /** A teacher's way in. The password is null until an invitation has been taken up. */
@@ -28,6 +33,7 @@ export class Account extends Model<InferAttributes<Account>, InferCreationAttrib
   declare role: 'teacher' | 'administrator';
   declare email: string;
   declare passwordHash: string | null;
+  declare person?: NonAttribute<Person>;
 }
 
 /** A link that works once; only a hash of its token is kept. */
@@ -41,7 +47,11 @@ export class OneTimeLinkRow extends Model<InferAttributes<OneTimeLinkRow>, Infer
 
 export function definePeople(sequelize: Sequelize): void {
   School.init(
-    { id: { type: DataTypes.UUID, primaryKey: true }, name: DataTypes.TEXT },
+    {
+      id: { type: DataTypes.UUID, primaryKey: true },
+      name: DataTypes.TEXT,
+      idleMinutes: { type: DataTypes.INTEGER, defaultValue: 60 },
+    },
     { sequelize, tableName: 'schools' },
   );
   Person.init(
@@ -51,6 +61,7 @@ export function definePeople(sequelize: Sequelize): void {
       givenName: DataTypes.TEXT,
       familyName: DataTypes.TEXT,
       deletedAt: DataTypes.DATE,
+      sessionsEnded: { type: DataTypes.INTEGER, defaultValue: 0 },
     },
     { sequelize, tableName: 'people' },
   );
@@ -64,6 +75,7 @@ export function definePeople(sequelize: Sequelize): void {
     },
     { sequelize, tableName: 'accounts' },
   );
+  Account.belongsTo(Person, { foreignKey: 'personId', as: 'person' });
   OneTimeLinkRow.init(
     {
       tokenHash: { type: DataTypes.TEXT, primaryKey: true },

@@ -1,17 +1,20 @@
 import {
   classChange,
   coTeacher,
+  firstPins,
   newClass,
   rosterImport,
   studentChange,
   type ClassDetails,
   type ClassSummary,
+  type FirstPin,
 } from '@green-beam/contract';
 import { Router, type Response } from 'express';
 import type { Sequelize } from 'sequelize';
 import { checkNotArchived, classTaught, signedInTeacher } from '../auth/access.ts';
 import { renew, usedUp } from '../auth/guesses.ts';
 import { labelOf } from '../auth/labels.ts';
+import { handOutFirstPins } from '../auth/pins.ts';
 import { endSessionsOf } from '../auth/session.ts';
 import { accountOf } from '../auth/sign-in-limits.ts';
 import { boardOf } from '../classes/board.ts';
@@ -56,12 +59,12 @@ async function detailsOf(schoolClass: SchoolClass): Promise<ClassDetails> {
     code: schoolClass.code,
     codeOpen: schoolClass.codeOpen,
     rulesName: rules?.name ?? '',
-    roster: roster.map(({ personId, pinHash, archivedAt, person }) => ({
+    roster: roster.map(({ personId, pinHash, pinIsFirst, archivedAt, person }) => ({
       id: personId,
       firstName: person.givenName ?? '',
       lastName: person.familyName ?? '',
       label: labelOf(person, 'short'),
-      hasPin: pinHash !== null,
+      pin: pinHash === null ? 'none' : pinIsFirst ? 'first' : 'own',
       locked: locked.has(accountOf('student', personId)),
       archived: archivedAt !== null,
     })),
@@ -147,13 +150,17 @@ export function classRoutes(sequelize: Sequelize, drawing: Drawing): Router {
     response.status(result.errors.length > 0 ? 422 : 201).json(result);
   });
 
-  routes.post('/classes/:classId/students/:studentId/pin-reset', async (request, response) => {
+  routes.post('/classes/:classId/first-pins', async (request, response) => {
     const { schoolClass } = await classTaught(request);
-    const student = await studentOf(schoolClass.id, idFrom(request, 'studentId'));
-    await student.update({ pinHash: null });
-    await endSessionsOf(student.personId);
-    await renew(accountOf('student', student.personId));
-    response.json(await detailsOf(schoolClass));
+    checkNotArchived(schoolClass);
+    const { studentIds } = await validated(request, firstPins);
+    response.status(201).json(
+      (await handOutFirstPins(schoolClass.id, studentIds)).map(({ student: { personId, person }, pin }): FirstPin => ({
+        id: personId,
+        name: labelOf(person, 'full'),
+        pin,
+      })),
+    );
   });
 
   routes.post('/classes/:classId/students/:studentId/unlock', async (request, response) => {
@@ -168,7 +175,7 @@ export function classRoutes(sequelize: Sequelize, drawing: Drawing): Router {
     const student = await studentOf(schoolClass.id, idFrom(request, 'studentId'));
     const { archived } = await validated(request, studentChange);
     await student.update({ archivedAt: archived ? new Date() : null });
-    if (archived) await endSessionsOf(student.personId);
+    if (archived) await endSessionsOf([student.personId]);
     response.json(await detailsOf(schoolClass));
   });
 

@@ -2,23 +2,36 @@ import {
   classCode,
   demoSignIn,
   partnerSignIn,
+  passwordChange,
+  pinChange,
   studentSignIn,
   teacherSignIn,
   linkUse,
   type ClassDoor,
   type LinkDoor,
+  type Role,
 } from '@green-beam/contract';
-import { Router, type Request } from 'express';
-import { signedIn } from '../auth/access.ts';
+import { Router, type Request, type Response } from 'express';
+import { signedIn, signedInTeacher } from '../auth/access.ts';
 import { labelOf } from '../auth/labels.ts';
 import { openLink } from '../auth/one-time-links.ts';
-import { hashSecret, secretMatches } from '../auth/passwords.ts';
-import { endSession, sessionState, startSession } from '../auth/session.ts';
-import { accountOf, guessing, guessingFrom } from '../auth/sign-in-limits.ts';
+import { changePin, recognizeStudent } from '../auth/pins.ts';
+import {
+  addPartner,
+  changePartners,
+  endSession,
+  isOnSharedLaptop,
+  sessionState,
+  startSession,
+  type Recognized,
+} from '../auth/session.ts';
+import type { Csrf } from '../auth/sessions.ts';
+import { guessingFrom } from '../auth/sign-in-limits.ts';
 import { takeUpLink } from '../auth/take-up-link.ts';
+import { changePassword, recognizeTeacher } from '../auth/teacher-accounts.ts';
 import { rosterOf } from '../classes/roster.ts';
 import type { Config } from '../config.ts';
-import { SchoolClass, Student } from '../models/classes.ts';
+import { SchoolClass } from '../models/classes.ts';
 import { Account, Person, School } from '../models/people.ts';
 import { Refusal } from '../refusal.ts';
 import { idFrom, validated } from '../validated.ts';
@@ -30,115 +43,82 @@ async function openClass(code: string): Promise<SchoolClass> {
   return schoolClass;
 }
 
-/** Checks a PIN, or sets it the first time. @throws Refusal naming the PIN. */
-async function checkPin(request: Request, classId: string, studentId: string, pin: string): Promise<Student> {
-  const student = await Student.findOne({ where: { classId, personId: studentId, archivedAt: null } });
-  if (!student) throw new Refusal(404, 'This name is not on the class list.', 'studentId');
-  const right = await guessing(request, accountOf('student', studentId), 'your teacher', async () => {
-    if (student.pinHash === null) return student.update({ pinHash: await hashSecret(pin) });
-    return (await secretMatches(pin, student.pinHash)) ? student : null;
-  });
-  if (!right)
-    throw new Refusal(401, 'This PIN is wrong for this name. Try again, or ask your teacher to reset it.', 'pin');
-  return right;
-}
-
-async function checkPassword(request: Request, email: string, password: string): Promise<Account> {
-  const right = await guessing(request, accountOf('teacher', email), 'your administrator', async () => {
-    const account = await Account.findOne({ where: { email } });
-    return (await secretMatches(password, account?.passwordHash ?? null)) ? account : null;
-  });
-  if (!right)
-    throw new Refusal(
-      401,
-      'E-mail or password is wrong. Try again, or ask your administrator for a new link.',
-      'password',
-    );
-  return right;
-}
-
-async function demoIdentity(
-  role: 'student' | 'teacher' | 'administrator',
-): Promise<Parameters<typeof startSession>[1]> {
+async function demoPerson(role: Role): Promise<Recognized> {
   const { DEMO_STUDENT, DEMO_TEACHER, DEMO_ADMINISTRATOR, DEMO_SCHOOL, DEMO_CLASS } = await import('../demo/people.ts');
   const personId = { student: DEMO_STUDENT, teacher: DEMO_TEACHER, administrator: DEMO_ADMINISTRATOR }[role];
-  return { personId, schoolId: DEMO_SCHOOL, classId: role === 'student' ? DEMO_CLASS : null, partners: [] };
+  const { sessionsEnded } = await Person.findByPk(personId, { rejectOnEmpty: true });
+  return { personId, sessionsEnded, schoolId: DEMO_SCHOOL, classId: role === 'student' ? DEMO_CLASS : null };
 }
 
 /** Signing in and out, class codes, partners and one-time links. */
-export function sessionRoutes(config: Config, csrfToken: (request: Request) => string): Router {
+export function sessionRoutes(config: Config, tokenFor: Csrf['tokenFor']): Router {
   const routes = Router();
-  const answer = async (request: Request) => sessionState(request, csrfToken(request), config.demo);
+  const answer = async (request: Request, response: Response): Promise<void> => {
+    response.json(await sessionState(request, tokenFor(request, response), config.demo));
+  };
 
   routes.get('/session', async (request, response) => {
-    response.json(await answer(request));
+    await answer(request, response);
   });
 
   routes.post('/session/teacher', async (request, response) => {
-    const { email, password } = await validated(request, teacherSignIn);
-    const account = await checkPassword(request, email, password);
-    await startSession(request, {
-      personId: account.personId,
-      schoolId: account.schoolId,
-      classId: null,
-      partners: [],
-    });
-    response.json(await answer(request));
+    const { email, password, shared } = await validated(request, teacherSignIn);
+    await startSession(request, await recognizeTeacher(request, email, password), { shared });
+    await answer(request, response);
   });
 
   routes.post('/session/class', async (request, response) => {
     const { code } = await validated(request, classCode);
     const schoolClass = await guessingFrom(request, () => openClass(code));
     const roster = await rosterOf(schoolClass.id, 'present');
+    const { idleMinutes } = await School.findByPk(schoolClass.schoolId, { rejectOnEmpty: true });
     const door: ClassDoor = {
       className: schoolClass.name,
-      students: roster.map((student) => ({
-        id: student.personId,
-        label: labelOf(student.person, 'short'),
-        hasPin: student.pinHash !== null,
-      })),
+      idleMinutes,
+      students: roster.map(({ personId, person }) => ({ id: personId, label: labelOf(person, 'short') })),
     };
     response.json(door);
   });
 
   routes.post('/session/student', async (request, response) => {
-    const { code, studentId, pin } = await validated(request, studentSignIn);
+    const { code, shared, ...entered } = await validated(request, studentSignIn);
     const schoolClass = await guessingFrom(request, () => openClass(code));
-    await checkPin(request, schoolClass.id, studentId, pin);
-    await startSession(request, {
-      personId: studentId,
-      schoolId: schoolClass.schoolId,
-      classId: schoolClass.id,
-      partners: [],
-    });
-    response.json(await answer(request));
+    await startSession(request, await recognizeStudent(request, schoolClass.id, entered), { shared });
+    await answer(request, response);
   });
 
   routes.post('/session/partners', async (request, response) => {
     const caller = await signedIn(request);
     if (caller.classId === null) throw new Refusal(403, 'Only students work with partners.');
-    const { studentId, pin } = await validated(request, partnerSignIn);
-    if (studentId === caller.personId) throw new Refusal(400, 'You are signed in already.', 'studentId');
-    await checkPin(request, caller.classId, studentId, pin);
-    request.session.identity = {
-      personId: caller.personId,
-      schoolId: caller.schoolId,
-      classId: caller.classId,
-      partners: [...new Set([...caller.partners, studentId])],
-    };
-    response.json(await answer(request));
+    const entered = await validated(request, partnerSignIn);
+    if (entered.studentId === caller.personId) throw new Refusal(400, 'You are signed in already.', 'studentId');
+    await addPartner(request, await recognizeStudent(request, caller.classId, entered));
+    await answer(request, response);
   });
 
   routes.delete('/session/partners/:studentId', async (request, response) => {
-    const caller = await signedIn(request);
+    await signedIn(request);
     const gone = idFrom(request, 'studentId');
-    request.session.identity = {
-      personId: caller.personId,
-      schoolId: caller.schoolId,
-      classId: caller.classId,
-      partners: caller.partners.filter((id) => id !== gone),
-    };
-    response.json(await answer(request));
+    await changePartners(request, (partners) => partners.filter(({ personId }) => personId !== gone));
+    await answer(request, response);
+  });
+
+  routes.post('/session/pin', async (request, response) => {
+    const { personId: studentId, classId } = await signedIn(request);
+    if (classId === null) throw new Refusal(403, 'Only students have a PIN. Change your password instead.');
+    const entered = await validated(request, pinChange);
+    const partners = request.session.identity?.partners ?? [];
+    const shared = isOnSharedLaptop(request);
+    await startSession(request, await changePin(request, classId, { ...entered, studentId }), { shared, partners });
+    await answer(request, response);
+  });
+
+  routes.post('/session/password', async (request, response) => {
+    const { personId } = await signedInTeacher(request);
+    const entered = await validated(request, passwordChange);
+    const shared = isOnSharedLaptop(request);
+    await startSession(request, await changePassword(request, personId, entered), { shared });
+    await answer(request, response);
   });
 
   routes.delete('/session', async (request, response) => {
@@ -164,21 +144,15 @@ export function sessionRoutes(config: Config, csrfToken: (request: Request) => s
 
   routes.post('/links/:token', async (request, response) => {
     const link = await guessingFrom(request, () => openLink(request.params.token));
-    const account = await takeUpLink(link, await validated(request, linkUse));
-    await startSession(request, {
-      personId: account.personId,
-      schoolId: account.schoolId,
-      classId: null,
-      partners: [],
-    });
-    response.json(await answer(request));
+    await startSession(request, await takeUpLink(link, await validated(request, linkUse)), { shared: true });
+    await answer(request, response);
   });
 
   if (config.demo) {
     routes.post('/session/demo', async (request, response) => {
       const { role } = await validated(request, demoSignIn);
-      await startSession(request, await demoIdentity(role));
-      response.json(await answer(request));
+      await startSession(request, await demoPerson(role), { shared: true });
+      await answer(request, response);
     });
   }
 

@@ -1,6 +1,6 @@
 import type { SessionState, SignedIn } from '@green-beam/contract';
 import { useMutation, useQuery, useQueryClient, type QueryClient, type UseMutationResult } from '@tanstack/react-query';
-import { ask, rememberToken } from './request.ts';
+import { ask, RefusedError, rememberToken } from './request.ts';
 
 const KEY = ['session'];
 /** Milliseconds until a server that could not be reached is asked again. */
@@ -20,6 +20,12 @@ function forgetAllBut(queries: QueryClient, state: SessionState): void {
 /** Fetches the session anew, with a fresh token. */
 async function fetchSession(): Promise<SessionState> {
   return remembered(await ask<SessionState>('GET', '/session'));
+}
+
+/** Finds out who is signed in when the server says that nobody is: the session was idle for too long, or ended elsewhere. */
+export function askWhoIsHere(queries: QueryClient, error: Error): void {
+  const isOver = error instanceof RefusedError && error.status === 401 && error.field === null;
+  if (isOver && queries.getQueryData<SessionState>(KEY)?.signedIn) void queries.invalidateQueries({ queryKey: KEY });
 }
 
 /** Who is signed in; `undefined` while it is not known yet. */

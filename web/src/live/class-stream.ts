@@ -30,7 +30,7 @@ function refresh(queries: QueryClient, { classId, kind, id }: Heard): void {
 /** Milliseconds until a stream the server refused, as while its database is away, is asked for again; one that only broke comes back by itself. */
 const ASK_AGAIN = 3000;
 
-function stream(classId: string, hear: (heard: Heard) => void): () => void {
+function stream(classId: string, hear: (heard: Heard) => void, refused: () => void): () => void {
   let source: EventSource;
   let again: ReturnType<typeof setTimeout> | undefined;
   const idOf = (event: MessageEvent<string>): string => (JSON.parse(event.data) as { id: string }).id;
@@ -40,7 +40,9 @@ function stream(classId: string, hear: (heard: Heard) => void): () => void {
       source.addEventListener(kind, (event: MessageEvent<string>) => hear({ classId, kind, id: idOf(event) }));
     source.addEventListener('refetch', () => hear({ classId, kind: 'refetch', id: null }));
     source.addEventListener('error', () => {
-      if (source.readyState === EventSource.CLOSED) again = setTimeout(connect, ASK_AGAIN);
+      if (source.readyState !== EventSource.CLOSED) return;
+      refused();
+      again = setTimeout(connect, ASK_AGAIN);
     });
     // What happened after something was fetched and before the stream was open was told to nobody here.
     source.addEventListener('open', () => hear({ classId, kind: 'refetch', id: null }));
@@ -53,14 +55,14 @@ function stream(classId: string, hear: (heard: Heard) => void): () => void {
 }
 
 /** Holds the browser's one stream of a class while no other tab does, and hands on what it hears. */
-function holdStream(classId: string, hear: (heard: Heard) => void): () => void {
+function holdStream(classId: string, hear: (heard: Heard) => void, refused: () => void): () => void {
   const controller = new AbortController();
   let close = (): void => undefined;
   // Locks exist on secure pages only; elsewhere each tab streams for itself.
-  if (!('locks' in navigator)) return stream(classId, hear);
+  if (!('locks' in navigator)) return stream(classId, hear, refused);
   void navigator.locks
     .request(`${CHANNEL} ${classId}`, { signal: controller.signal }, () => {
-      close = stream(classId, hear);
+      close = stream(classId, hear, refused);
       return new Promise<void>((release) => controller.signal.addEventListener('abort', () => release()));
     })
     .catch(() => undefined);
@@ -79,10 +81,15 @@ export function useClassStream(classId: string | null): void {
     channel.addEventListener('message', (event: MessageEvent<Heard>) => {
       if (event.data.classId === classId) refresh(queries, event.data);
     });
-    const release = holdStream(classId, (heard) => {
-      refresh(queries, heard);
-      channel.postMessage(heard);
-    });
+    const release = holdStream(
+      classId,
+      (heard) => {
+        refresh(queries, heard);
+        channel.postMessage(heard);
+      },
+      // It may be that nobody is signed in any more.
+      () => void queries.invalidateQueries({ queryKey: ['session'] }),
+    );
     return () => {
       release();
       channel.close();

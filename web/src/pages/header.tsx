@@ -65,6 +65,9 @@ function ClassName({ signedIn, classId }: { readonly signedIn: SignedIn; readonl
   );
 }
 
+const besideTheLine = ({ isActive }: { readonly isActive: boolean }): string =>
+  `py-3 underline decoration-2 underline-offset-4 ${isActive ? 'font-bold text-ink decoration-beam' : 'text-ink decoration-hairline'}`;
+
 function Person({ signedIn }: { readonly signedIn: SignedIn }): ReactNode {
   const signOut = useSignOut();
   const navigate = useNavigate();
@@ -74,9 +77,9 @@ function Person({ signedIn }: { readonly signedIn: SignedIn }): ReactNode {
   };
   return (
     <>
-      <span className="text-ink">
+      <NavLink to="/account" className={besideTheLine}>
         {[signedIn.person, ...signedIn.partners].map((person) => person.name).join(', ')}
-      </span>
+      </NavLink>
       <button
         type="button"
         className="min-h-11 underline decoration-hairline underline-offset-4"
@@ -87,9 +90,6 @@ function Person({ signedIn }: { readonly signedIn: SignedIn }): ReactNode {
     </>
   );
 }
-
-const besideTheLine = ({ isActive }: { readonly isActive: boolean }): string =>
-  `py-3 underline decoration-2 underline-offset-4 ${isActive ? 'font-bold text-ink decoration-beam' : 'text-ink decoration-hairline'}`;
 
 /** The pages of the place one is in, in a line of their own. */
 function PagesOf({ place }: { readonly place: Place }): ReactNode {

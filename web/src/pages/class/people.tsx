@@ -9,10 +9,12 @@ import { Confirm } from '../../ui/confirm.tsx';
 import { Field } from '../../ui/field.tsx';
 import { Failed, Loading } from '../../ui/notice.tsx';
 import { chooseClass } from '../current-class.ts';
+import { FirstPinSlips } from './first-pin-slips.tsx';
 import { ImportRoster } from './import-roster.tsx';
 import { Roster } from './roster.tsx';
 import { Section } from './section.tsx';
 import { useClassChange, type Change } from './use-class-change.ts';
+import { useFirstPins } from './use-first-pins.ts';
 
 function Code({
   details,
@@ -161,13 +163,16 @@ function NewClassForm(): ReactNode {
 }
 
 function ClassPeople({ classId }: { readonly classId: string }): ReactNode {
-  const { data: details, error } = useQuery({
+  const { data: details, error: missing } = useQuery({
     queryKey: ['class', classId],
     queryFn: () => ask<ClassDetails>('GET', `/classes/${classId}`),
   });
-  const { mutate, error: refused } = useClassChange(classId);
-  if (error) return <Failed error={error} />;
+  const { mutate, error } = useClassChange(classId);
+  const { handOut, pins, forget, error: notHandedOut } = useFirstPins(classId);
+  const refused = error ?? notHandedOut;
+  if (missing) return <Failed error={missing} />;
   if (!details) return <Loading what="the class" />;
+  if (pins) return <FirstPinSlips className={details.name} code={details.code} pins={pins} onDone={forget} />;
   return (
     <>
       <h1 className="text-2xl font-bold">
@@ -180,12 +185,13 @@ function ClassPeople({ classId }: { readonly classId: string }): ReactNode {
         </p>
       )}
       <Code details={details} change={mutate} />
-      <Roster details={details} change={mutate} />
+      <Roster details={details} change={mutate} onFirstPins={handOut} />
       <Section title="Import a class list">
         <ImportRoster classId={classId} />
       </Section>
       <Teachers details={details} change={mutate} />
       <Data details={details} change={mutate} />
+      <NewClassForm />
     </>
   );
 }
@@ -194,8 +200,7 @@ function ClassPeople({ classId }: { readonly classId: string }): ReactNode {
 export default function People({ classId }: { readonly classId: string | null }): ReactNode {
   return (
     <main className="mx-auto w-full max-w-4xl px-4 py-8 wide:px-7">
-      {classId !== null && <ClassPeople classId={classId} />}
-      <NewClassForm />
+      {classId === null ? <NewClassForm /> : <ClassPeople key={classId} classId={classId} />}
     </main>
   );
 }

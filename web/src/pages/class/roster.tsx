@@ -8,11 +8,15 @@ import type { Change } from './use-class-change.ts';
 interface RosterProps {
   readonly details: ClassDetails;
   readonly change: (change: Change) => void;
+  /** Gives students new first PINs. */
+  readonly onFirstPins: (studentIds: readonly string[]) => void;
 }
+
+const PIN_WORDS = { none: 'no PIN yet', first: 'has a first PIN', own: 'has chosen a PIN' } as const;
 
 type Listed = ClassDetails['roster'][number];
 
-function Student({ details, student, change }: RosterProps & { readonly student: Listed }): ReactNode {
+function Student({ details, student, change, onFirstPins }: RosterProps & { readonly student: Listed }): ReactNode {
   return (
     <li className="flex flex-wrap items-center gap-x-4 border-t border-hairline">
       <span className={`min-w-48 flex-1 ${student.archived ? 'text-muted' : ''}`}>
@@ -31,18 +35,15 @@ function Student({ details, student, change }: RosterProps & { readonly student:
           </span>
         )}
       </span>
-      <span className="w-32 text-small text-muted">
-        {student.archived ? 'removed' : student.hasPin ? 'has a PIN' : 'no PIN yet'}
-      </span>
+      <span className="w-32 text-small text-muted">{student.archived ? 'removed' : PIN_WORDS[student.pin]}</span>
       {!student.archived && (
         <Button
           look="quiet"
           className="px-2"
-          disabled={!student.hasPin}
-          onClick={() => change(['POST', `/students/${student.id}/pin-reset`])}
-          aria-label={`Reset PIN of ${student.label}`}
+          onClick={() => onFirstPins([student.id])}
+          aria-label={`New first PIN for ${student.label}`}
         >
-          Reset PIN
+          New first PIN
         </Button>
       )}
       <a
@@ -77,15 +78,24 @@ function Student({ details, student, change }: RosterProps & { readonly student:
 }
 
 /** The class list; those who are put away stand at its end. */
-export function Roster({ details, change }: RosterProps): ReactNode {
+export function Roster({ details, change, onFirstPins }: RosterProps): ReactNode {
   const present = details.roster.filter((student) => !student.archived);
+  const withoutPin = present.filter((student) => student.pin === 'none');
   const away = details.roster.filter((student) => student.archived);
   return (
     <Section title={`Students, ${present.length}`}>
       {details.roster.length === 0 && <p className="mt-2 text-muted">Nobody is on the list yet. Import one below.</p>}
-      <ul className="mt-2">
+      {withoutPin.length > 0 && (
+        <div className="mt-3 flex flex-wrap items-center gap-x-4 gap-y-2">
+          <Button onClick={() => onFirstPins(withoutPin.map(({ id }) => id))}>
+            Print first PINs for {withoutPin.length}
+          </Button>
+          <p>{withoutPin.length === 1 ? 'One student' : `${withoutPin.length} students`} cannot sign in until then.</p>
+        </div>
+      )}
+      <ul className="mt-4">
         {[...present, ...away].map((student) => (
-          <Student key={student.id} details={details} student={student} change={change} />
+          <Student key={student.id} details={details} student={student} change={change} onFirstPins={onFirstPins} />
         ))}
       </ul>
     </Section>

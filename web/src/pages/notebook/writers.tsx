@@ -4,7 +4,7 @@ import { useState, type ReactNode } from 'react';
 import { ask } from '../../api/request.ts';
 import { useSessionChange } from '../../api/session.ts';
 import { Button } from '../../ui/button.tsx';
-import { Field } from '../../ui/field.tsx';
+import { NO_PIN, PinFields, sentPin } from '../sign-in/pin-fields.tsx';
 
 interface WritersProps {
   readonly signedIn: SignedIn;
@@ -27,7 +27,7 @@ function AddPartner({
     queryFn: () => ask<{ id: string; label: string }[]>('GET', `/classes/${classId}/classmates`),
   });
   const [studentId, setStudentId] = useState('');
-  const [pin, setPin] = useState('');
+  const [pin, setPin] = useState(NO_PIN);
   const add = useSessionChange<PartnerSignIn>('POST', () => '/session/partners');
   const here = new Set([signedIn.person.id, ...signedIn.partners.map((partner) => partner.id)]);
   return (
@@ -35,7 +35,7 @@ function AddPartner({
       className="mt-2 flex flex-col gap-2"
       onSubmit={(event) => {
         event.preventDefault();
-        add.mutate({ studentId, pin }, { onSuccess: onDone });
+        add.mutate({ studentId, ...sentPin(pin) }, { onSuccess: onDone });
       }}
     >
       <select
@@ -53,15 +53,7 @@ function AddPartner({
             </option>
           ))}
       </select>
-      <Field
-        label="PIN"
-        type="password"
-        inputMode="numeric"
-        autoComplete="off"
-        value={pin}
-        onChange={(event) => setPin(event.target.value)}
-        error={add.error?.message}
-      />
+      <PinFields entered={pin} onChange={setPin} error={add.error} />
       <Button type="submit" look="plain" disabled={studentId === '' || add.isPending}>
         Join
       </Button>

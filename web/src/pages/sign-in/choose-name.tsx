@@ -1,30 +1,28 @@
-import type { ClassDoor } from '@green-beam/contract';
+import type { ClassDoor, StudentSignIn } from '@green-beam/contract';
 import { useState, type ReactNode } from 'react';
 import { Button } from '../../ui/button.tsx';
-import { Field } from '../../ui/field.tsx';
+import { NO_PIN, PinFields, sentPin } from './pin-fields.tsx';
+import { SharedLaptop } from './shared-laptop.tsx';
 
 interface ChooseNameProps {
   readonly door: ClassDoor;
   readonly busy: boolean;
-  readonly error: string | undefined;
+  readonly error: Error | null;
   readonly onBack: () => void;
-  readonly onChoose: (studentId: string, pin: string) => void;
+  readonly onChoose: (entered: Omit<StudentSignIn, 'code'>) => void;
 }
 
-/** The names behind a class code, and the PIN: set at the first visit, asked for afterwards. */
+/** The names behind a class code, and the PIN. */
 export function ChooseName({ door, busy, error, onBack, onChoose }: ChooseNameProps): ReactNode {
   const [studentId, setStudentId] = useState('');
-  const [pin, setPin] = useState('');
-  const [wanted, setWanted] = useState<string | undefined>();
-  const student = door.students.find((one) => one.id === studentId);
+  const [pin, setPin] = useState(NO_PIN);
+  const [shared, setShared] = useState(true);
+  const [missing, setMissing] = useState<Error | null>(null);
   const send = (): void => {
-    const complaint = student
-      ? /^\d{4,6}$/.test(pin)
-        ? undefined
-        : 'A PIN has four to six digits.'
-      : 'Choose your name first.';
-    setWanted(complaint);
-    if (student && !complaint) onChoose(student.id, pin);
+    const complaint =
+      studentId === '' ? 'Choose your name first.' : /^\d{4,6}$/.test(pin.pin) ? null : 'A PIN has four to six digits.';
+    setMissing(complaint === null ? null : new Error(complaint));
+    if (complaint === null) onChoose({ studentId, shared, ...sentPin(pin) });
   };
   return (
     <form
@@ -50,20 +48,8 @@ export function ChooseName({ door, busy, error, onBack, onChoose }: ChooseNamePr
           ))}
         </select>
       </label>
-      <Field
-        label={student && !student.hasPin ? 'Set a PIN' : 'PIN'}
-        hint={
-          student && !student.hasPin
-            ? 'Four to six digits. Remember them: nobody can look them up.'
-            : 'Four to six digits.'
-        }
-        type="password"
-        inputMode="numeric"
-        autoComplete="off"
-        value={pin}
-        onChange={(event) => setPin(event.target.value)}
-        error={wanted ?? error}
-      />
+      <PinFields entered={pin} onChange={setPin} error={missing ?? error} />
+      <SharedLaptop shared={shared} onChange={setShared} idleMinutes={door.idleMinutes} />
       <div className="flex gap-3">
         <Button type="submit" disabled={busy}>
           Sign in

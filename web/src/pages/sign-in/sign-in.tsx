@@ -30,9 +30,9 @@ function StudentDoor(): ReactNode {
       <ChooseName
         door={look.data}
         busy={enter.isPending}
-        error={enter.error?.message}
+        error={enter.error}
         onBack={() => look.reset()}
-        onChoose={(studentId, pin) => enter.mutate({ code, studentId, pin })}
+        onChoose={(entered) => enter.mutate({ code, ...entered })}
       />
     );
   }

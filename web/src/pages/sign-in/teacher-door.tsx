@@ -1,17 +1,18 @@
-import { teacherSignIn, type TeacherSignIn } from '@green-beam/contract';
+import { TEACHER_IDLE_MINUTES, teacherSignIn, type TeacherSignIn } from '@green-beam/contract';
 import { yupResolver } from '@hookform/resolvers/yup';
 import type { ReactNode } from 'react';
-import { useForm } from 'react-hook-form';
+import { Controller, useForm } from 'react-hook-form';
 import { useSessionChange } from '../../api/session.ts';
 import { Button } from '../../ui/button.tsx';
 import { Field } from '../../ui/field.tsx';
+import { SharedLaptop } from './shared-laptop.tsx';
 
 /** A teacher signs in with e-mail and password. */
 export function TeacherDoor(): ReactNode {
   const enter = useSessionChange<TeacherSignIn>('POST', () => '/session/teacher');
-  const { register, handleSubmit, formState } = useForm({
+  const { register, handleSubmit, formState, control } = useForm({
     resolver: yupResolver(teacherSignIn),
-    defaultValues: { email: '', password: '' },
+    defaultValues: { email: '', password: '', shared: true },
   });
   return (
     <form className="flex flex-col gap-4" onSubmit={(event) => void handleSubmit((body) => enter.mutate(body))(event)}>
@@ -29,6 +30,13 @@ export function TeacherDoor(): ReactNode {
         hint="Forgotten? The administrator of your school can make a link for a new one."
         error={formState.errors.password?.message ?? enter.error?.message}
         {...register('password')}
+      />
+      <Controller
+        control={control}
+        name="shared"
+        render={({ field }) => (
+          <SharedLaptop shared={field.value} onChange={field.onChange} idleMinutes={TEACHER_IDLE_MINUTES} />
+        )}
       />
       <Button type="submit" look="plain" disabled={enter.isPending} className="self-start">
         Sign in
