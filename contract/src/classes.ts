@@ -22,12 +22,22 @@ export interface ClassDetails extends ClassSummary {
     readonly locked: boolean;
     readonly archived: boolean;
   }[];
-  readonly teachers: readonly { readonly id: string; readonly name: string; readonly email: string }[];
+  readonly teachers: readonly {
+    readonly id: string;
+    readonly name: string;
+    readonly email: string;
+    /** Made the class: the other teachers do not remove them. */
+    readonly founder: boolean;
+  }[];
 }
 
 const className = string().trim().max(60, 'A class name has at most 60 characters.');
 
-export const newClass = object({ name: className.required('Give the class a name.') });
+export const newClass = object({
+  /** Made by the browser, so that what is sent twice is made once. */
+  id: string().uuid('That is not an id.').required(),
+  name: className.required('Give the class a name.'),
+});
 export type NewClass = InferType<typeof newClass>;
 
 export const classChange = object({
@@ -59,6 +69,8 @@ export const studentChange = object({ archived: boolean().required('Say whether 
 export type StudentChange = InferType<typeof studentChange>;
 
 export const rosterRow = object({
+  /** Made by the browser, so that a list that is sent twice adds everybody once. */
+  id: string().uuid('That is not an id.').required('The id of this row is missing.'),
   firstName: string()
     .trim()
     .max(60, 'The first name has more than 60 characters.')

@@ -4,6 +4,8 @@ import { array, object, string, type InferType } from 'yup';
 const id = string().uuid('That is not an id.').required();
 
 export const newRun = object({
+  /** Made by the browser, so that what is sent twice is begun once. */
+  id,
   protocolId: string().max(60).required('Choose a laboratory.'),
   specimen: string()
     .trim()
@@ -13,12 +15,18 @@ export const newRun = object({
 });
 export type NewRun = InferType<typeof newRun>;
 
+/** Who joins a group: somebody who has signed in, or entered the PIN, at the same screen. */
+export const joining = object({ personId: id });
+export type Joining = InferType<typeof joining>;
+
 export interface RunSummary {
   readonly id: string;
   readonly protocolId: string;
   readonly title: string;
   readonly specimen: string;
   readonly members: readonly string[];
+  /** Who was asked to join, and has not yet. */
+  readonly asked: readonly string[];
   readonly startedAt: string;
   readonly handedInAt: string | null;
 }
@@ -36,6 +44,8 @@ export interface RunPage extends RunSummary {
   /** Changes of the rules since it was begun, oldest first: by whom, when, and to which. */
   readonly rulesChanges: readonly { readonly by: string; readonly at: string; readonly name: string }[];
   readonly mayWrite: boolean;
+  /** The group may take it back: it was handed in, and no teacher has opened it yet. */
+  readonly mayTakeBack: boolean;
   /** A teacher may hand it back to the group to go on with. */
   readonly mayGiveBack: boolean;
 }

@@ -1,4 +1,4 @@
-import { boolean, object, string, type InferType } from 'yup';
+import { boolean, number, object, string, type InferType } from 'yup';
 
 export type Role = 'student' | 'teacher' | 'administrator';
 
@@ -35,6 +35,8 @@ export const teacherSignIn = object({
     .max(200)
     .required('Write your e-mail address.'),
   password: string().max(200).required('Write your password.'),
+  /** Its name, where they teach at several with one password. */
+  school: string().trim().max(120).default(''),
   shared,
 });
 export type TeacherSignIn = InferType<typeof teacherSignIn>;
@@ -122,6 +124,8 @@ export const linkUse = object({
 export type UseLink = InferType<typeof linkUse>;
 
 export const invitation = object({
+  /** Made by the browser, so that what is sent twice invites once. */
+  id,
   name: string().trim().max(80).required('Write the teacher’s name.'),
   email: string()
     .trim()
@@ -143,5 +147,29 @@ export interface SchoolTeacher {
   readonly name: string;
   readonly email: string;
   readonly role: Role;
-  readonly classes: readonly string[];
+  /** Those that nobody else teaches pass on when this teacher is removed. */
+  readonly classes: readonly { readonly name: string; readonly alone: boolean }[];
+  /** Too many wrong passwords were tried for this address. */
+  readonly locked: boolean;
 }
+
+/** Who takes over the classes of a teacher that is removed. */
+export const removal = object({ heirId: id });
+export type Removal = InferType<typeof removal>;
+
+export interface SchoolDetails {
+  readonly name: string;
+  /** A student’s session on a shared laptop ends when nothing was asked for so long. */
+  readonly idleMinutes: number;
+  readonly teachers: readonly SchoolTeacher[];
+}
+
+export const schoolChange = object({
+  idleMinutes: number()
+    .typeError('Write a number of minutes.')
+    .integer('Write whole minutes.')
+    .min(5, 'At least 5 minutes.')
+    .max(480, 'At most 480 minutes, which are 8 hours.')
+    .required('Write after how many minutes.'),
+});
+export type SchoolChange = InferType<typeof schoolChange>;

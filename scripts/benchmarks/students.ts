@@ -47,10 +47,15 @@ async function enter(base: string, path: string, body: unknown): Promise<Door> {
 export async function classOf(base: string, count: number): Promise<SignedIn[]> {
   const teacher = await enter(base, '/session/demo', { role: 'teacher' });
   const { id: classId } = await teacher.ask<{ id: string }>('POST', '/classes', {
+    id: randomUUID(),
     name: `Load ${randomUUID().slice(0, 8)}`,
   });
   const { code } = await teacher.ask<{ code: string }>('GET', `/classes/${classId}`);
-  const rows = Array.from({ length: count }, (_, i) => ({ firstName: 'Student', lastName: `Number${i}` }));
+  const rows = Array.from({ length: count }, (_, i) => ({
+    id: randomUUID(),
+    firstName: 'Student',
+    lastName: `Number${i}`,
+  }));
   await teacher.ask('POST', `/classes/${classId}/students`, { rows });
   const visitor = new Door(base);
   await visitor.ask('GET', '/session');

@@ -20,6 +20,8 @@ import * as oneTryAtATime from './migrations/0016-one-try-at-a-time.ts';
 import * as picturesFollow from './migrations/0017-pictures-follow.ts';
 import * as guesses from './migrations/0018-guesses.ts';
 import * as signingIn from './migrations/0019-signing-in.ts';
+import * as joining from './migrations/0020-joining.ts';
+import * as teachersLeave from './migrations/0021-teachers-leave.ts';
 
 const MIGRATIONS = [
   firstLight,
@@ -41,6 +43,8 @@ const MIGRATIONS = [
   picturesFollow,
   guesses,
   signingIn,
+  joining,
+  teachersLeave,
 ];
 
 /** Brings the database to the present shape; each migration runs once, in its own transaction. */

@@ -2,7 +2,7 @@ import type { Problem } from '@green-beam/contract';
 import { HouseRuleError, SituationError, UnknownInstrumentError, UnknownProtocolError } from '@green-beam/core';
 import type { ErrorRequestHandler } from 'express';
 import type { Logger } from 'pino';
-import { ConnectionError, DatabaseError } from 'sequelize';
+import { ConnectionError, DatabaseError, ForeignKeyConstraintError, UniqueConstraintError } from 'sequelize';
 import { ValidationError } from 'yup';
 
 /** A request that is refused, with what to tell the person and the field to blame. */
@@ -33,6 +33,12 @@ function isLostConnection(error: unknown): boolean {
   );
 }
 
+/** The field that was to be unique, by its name in the interface; those that only tell schools and classes apart are none. */
+function fieldOf({ fields }: UniqueConstraintError): string | null {
+  const names = Object.keys(fields).filter((name) => !/^(school|class)_?id$/i.test(name));
+  return names[0]?.replace(/_(\w)/g, (_, letter: string) => letter.toUpperCase()) ?? null;
+}
+
 function answerTo(error: unknown): { status: number; problem: Problem } {
   if (error instanceof Refusal)
     return { status: error.status, problem: { message: error.message, field: error.field } };
@@ -44,6 +50,13 @@ function answerTo(error: unknown): { status: number; problem: Problem } {
     return {
       status: 400,
       problem: { message: (error as Error).message, field: (error as Error).message.split(':')[0] ?? null },
+    };
+  if (error instanceof UniqueConstraintError)
+    return { status: 409, problem: { message: 'This is there already. Load the page again.', field: fieldOf(error) } };
+  if (error instanceof ForeignKeyConstraintError)
+    return {
+      status: 409,
+      problem: { message: 'What this belongs to has been removed. Load the page again.', field: null },
     };
   if (isLostConnection(error))
     return {

@@ -80,6 +80,10 @@ const ROUTES: readonly [method: string, path: string, refused: Record<string, nu
   ['GET', `/runs/${randomUUID()}`, MEMBERS],
   ['POST', `/runs/${randomUUID()}/events`, MEMBERS],
   ['POST', `/runs/${randomUUID()}/hand-in`, MEMBERS],
+  ['GET', '/runs/asked', MEMBERS],
+  ['POST', `/runs/${randomUUID()}/members`, MEMBERS],
+  ['DELETE', `/runs/${randomUUID()}/members/me`, MEMBERS],
+  ['POST', `/runs/${randomUUID()}/take-back`, MEMBERS],
   ['POST', `/runs/${randomUUID()}/give-back`, TEACHERS],
   ['POST', `/runs/${randomUUID()}/rules`, TEACHERS],
   ['GET', '/events', MEMBERS],
@@ -135,14 +139,18 @@ describe('the school’s pages', () => {
     ['student', 403],
     ['teacher', 403],
   ] as const)('refuse %s', async (name, status) => {
-    expect((await who[name]!.get('/school/teachers')).status).toBe(status);
-    expect((await who[name]!.post('/school/invitations', { name: 'X', email: 'x@y.example' })).status).toBe(status);
-    expect((await who[name]!.post(`/school/teachers/${randomUUID()}/reset`)).status).toBe(status);
+    expect((await who[name]!.get('/school')).status).toBe(status);
+    expect(
+      (await who[name]!.post('/school/invitations', { id: randomUUID(), name: 'X', email: 'x@y.example' })).status,
+    ).toBe(status);
+    expect((await who[name]!.send('PATCH', '/school', { idleMinutes: 30 })).status).toBe(status);
+    for (const what of ['reset', 'unlock', 'removal'])
+      expect((await who[name]!.post(`/school/teachers/${randomUUID()}/${what}`)).status).toBe(status);
   });
 
   it('are for the administrator, within the school', async () => {
-    const { body } = await who['administrator']!.get('/school/teachers');
-    expect(body.map((teacher: { email: string }) => teacher.email)).not.toContain('teacher@inland.example');
+    const { body } = await who['administrator']!.get('/school');
+    expect(body.teachers.map((teacher: { email: string }) => teacher.email)).not.toContain('teacher@inland.example');
   });
 });
 

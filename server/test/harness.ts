@@ -119,12 +119,13 @@ export class Visitor {
 
   constructor(readonly base: string) {}
 
-  async send(method: string, path: string, body?: unknown): Promise<Answer> {
+  async send(method: string, path: string, body?: unknown, headers: Record<string, string> = {}): Promise<Answer> {
     const response = await fetch(this.base + path, {
       method,
       headers: {
         'content-type': 'application/json',
         'x-csrf-token': this.token,
+        ...headers,
         ...(this.kept.size > 0 ? { cookie: this.cookies } : {}),
       },
       ...(body === undefined ? {} : { body: JSON.stringify(body) }),

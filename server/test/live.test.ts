@@ -55,6 +55,7 @@ describe('the stream of a class', () => {
     const stream = await streamOf(student, events());
     await attempt();
     const { body } = await student.post(`/classes/${classId}/runs`, {
+      id: randomUUID(),
       protocolId: 'solid-by-displacement',
       specimen: 'Tin ingot',
     });
@@ -94,6 +95,7 @@ describe('the stream of a class', () => {
     const here = await attempt();
     const guest = await asStudent(server.base, other.schoolClass.code, other.students[0]!);
     const { body } = await guest.post(`/classes/${other.schoolClass.id}/runs`, {
+      id: randomUUID(),
       protocolId: 'solid-by-displacement',
       specimen: 'Slate',
     });

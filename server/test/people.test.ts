@@ -45,14 +45,19 @@ describe('the first administrator', () => {
     expect((await (await visitor()).post(path, { ...body, email: 'b@c.example' })).status).toBe(410);
     expect(await offerAdministratorLink()).toBeNull();
 
-    const invited = await head.post('/school/invitations', { name: 'Maren Oduya', email: 'maren@saltmarsh.example' });
+    const invited = await head.post('/school/invitations', {
+      id: randomUUID(),
+      name: 'Maren Oduya',
+      email: 'maren@saltmarsh.example',
+    });
     expect(invited.status).toBe(201);
     const guest = await visitor();
     expect(
       (await guest.post(invited.body.path.replace('/link', '/links'), { password: PASSWORD })).body.signedIn.role,
     ).toBe('teacher');
     expect(
-      (await head.post('/school/invitations', { name: 'Again', email: 'maren@saltmarsh.example' })).body.field,
+      (await head.post('/school/invitations', { id: randomUUID(), name: 'Again', email: 'maren@saltmarsh.example' }))
+        .body.field,
     ).toBe('email');
   });
 
@@ -86,17 +91,20 @@ describe('a class list', () => {
     const before = await Student.count({ where: { classId: world.schoolClass.id } });
     const wrong = await teacher.post(url('/students'), {
       rows: [
-        { firstName: 'Ilse', lastName: 'Okafor' },
-        { firstName: '', lastName: 'Nameless' },
-        { firstName: 'ilse', lastName: 'okafor' },
-        { firstName: 'Ada', lastName: 'Moss' },
+        { id: randomUUID(), firstName: 'Ilse', lastName: 'Okafor' },
+        { id: randomUUID(), firstName: '', lastName: 'Nameless' },
+        { id: randomUUID(), firstName: 'ilse', lastName: 'okafor' },
+        { id: randomUUID(), firstName: 'Ada', lastName: 'Moss' },
       ],
     });
     expect(wrong.status).toBe(422);
     expect(wrong.body.errors.map((error: { row: number }) => error.row)).toEqual([2, 3, 4]);
     expect(await Student.count({ where: { classId: world.schoolClass.id } })).toBe(before);
     const right = await teacher.post(url('/students'), {
-      rows: [{ firstName: 'Ilse', lastName: 'Okafor' }, { firstName: 'Juno' }],
+      rows: [
+        { id: randomUUID(), firstName: 'Ilse', lastName: 'Okafor' },
+        { id: randomUUID(), firstName: 'Juno' },
+      ],
     });
     expect(right.body).toEqual({ added: 2, errors: [] });
   });
@@ -110,7 +118,9 @@ describe('co-teachers', () => {
     const { body } = await teacher.post(url('/teachers'), { email: 'second@harbour.example' });
     expect(body.teachers).toHaveLength(2);
     const second = await asTeacher(server.base, 'second@harbour.example');
-    await second.send('DELETE', url(`/teachers/${world.teacher.personId}`));
+    expect((await second.send('DELETE', url(`/teachers/${world.teacher.personId}`))).body.field).toBe('teacherId');
+    expect((await teacher.get(url('/board'))).status).toBe(200);
+    await teacher.send('DELETE', url(`/teachers/${world.teacher.personId}`));
     expect((await teacher.get(url('/board'))).status).toBe(403);
     const { body: left } = await second.get(url(''));
     expect((await second.send('DELETE', url(`/teachers/${left.teachers[0].id}`))).status).toBe(409);
@@ -124,6 +134,7 @@ describe('what becomes of the data', () => {
     const [, studentId = ''] = world.students;
     const ben = await asStudent(server.base, code, studentId);
     const { body: run } = await ben.post(url('/runs'), {
+      id: randomUUID(),
       protocolId: 'solid-by-displacement',
       specimen: 'Slate tile',
       memberIds: [world.students[0]],
@@ -177,9 +188,10 @@ describe('what becomes of the data', () => {
     expect((await teacher.get(url('/classmates'))).text).not.toContain(left);
     expect((await teacher.get(url(`/students/${left}/export`))).body.student.name).toBe('Dora Finch');
     expect((await teacher.get(url('/export'))).text).toContain('Dora Finch');
-    expect((await teacher.post(url('/students'), { rows: [{ firstName: 'Dora', lastName: 'Finch' }] })).status).toBe(
-      422,
-    );
+    expect(
+      (await teacher.post(url('/students'), { rows: [{ id: randomUUID(), firstName: 'Dora', lastName: 'Finch' }] }))
+        .status,
+    ).toBe(422);
 
     await teacher.send('PATCH', url(`/students/${left}`), { archived: false });
     expect(await labels()).toContain('Dora F.');
@@ -195,8 +207,10 @@ describe('what becomes of the data', () => {
   });
 
   it('exports and deletes a whole class', async () => {
-    const made = (await teacher.post('/classes', { name: 'For a week' })).body;
-    await teacher.post(`/classes/${made.id}/students`, { rows: [{ firstName: 'Kim', lastName: 'Sol' }] });
+    const made = (await teacher.post('/classes', { id: randomUUID(), name: 'For a week' })).body;
+    await teacher.post(`/classes/${made.id}/students`, {
+      rows: [{ id: randomUUID(), firstName: 'Kim', lastName: 'Sol' }],
+    });
     const { body: exported } = await teacher.get(`/classes/${made.id}/export`);
     expect(exported.students[0].name).toBe('Kim Sol');
     expect((await teacher.send('DELETE', `/classes/${made.id}`)).status).toBe(204);
@@ -205,7 +219,7 @@ describe('what becomes of the data', () => {
   });
 
   it('names what is wrong with a new class', async () => {
-    expect((await teacher.post('/classes', { name: ' ' })).body.field).toBe('name');
-    expect((await teacher.post('/classes', { name: 'x'.repeat(61) })).body.field).toBe('name');
+    expect((await teacher.post('/classes', { id: randomUUID(), name: ' ' })).body.field).toBe('name');
+    expect((await teacher.post('/classes', { id: randomUUID(), name: 'x'.repeat(61) })).body.field).toBe('name');
   });
 });

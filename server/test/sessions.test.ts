@@ -98,7 +98,9 @@ describe('a first PIN', () => {
   });
 
   it('is nobody’s before one is handed out', async () => {
-    await room.teacherSignedIn.post(url('/students'), { rows: [{ firstName: 'Newly', lastName: 'Arrived' }] });
+    await room.teacherSignedIn.post(url('/students'), {
+      rows: [{ id: randomUUID(), firstName: 'Newly', lastName: 'Arrived' }],
+    });
     const { roster } = (await room.teacherSignedIn.get(url(''))).body as ClassDetails;
     const arrived = roster.find(({ firstName }) => firstName === 'Newly');
     expect(arrived?.pin).toBe('none');

@@ -1,4 +1,4 @@
-import { lazy, useEffect, type ReactNode } from 'react';
+import { lazy, Suspense, useEffect, type ReactNode } from 'react';
 import { Navigate, Route, Routes, useLocation } from 'react-router';
 import type { SignedIn } from '@green-beam/contract';
 import { useSession } from './api/session.ts';
@@ -16,6 +16,7 @@ const SignIn = lazy(() => import('./pages/sign-in/sign-in.tsx'));
 const ForTeachers = lazy(() => import('./pages/sign-in/for-teachers.tsx'));
 const OneTimeLink = lazy(() => import('./pages/sign-in/one-time-link.tsx'));
 const Runs = lazy(() => import('./pages/notebook/runs.tsx'));
+const AskedToJoin = lazy(() => import('./pages/notebook/joining.tsx'));
 const RunPage = lazy(() => import('./pages/notebook/run-page.tsx'));
 const Desk = lazy(() => import('./pages/numbers/desk.tsx'));
 const Practice = lazy(() => import('./pages/numbers/practice.tsx'));
@@ -85,12 +86,12 @@ function SignedInRoutes({
           <Route path="/cabinet" element={<Cabinet key={classId} classId={classId} />} />
           <Route path="/cabinet/:toolId" element={<Tool key={classId} classId={classId} />} />
           <Route path="/rules" element={<Rules key={classId} classId={classId} />} />
-          <Route path="/class/people" element={<People key={classId} classId={classId} />} />
+          <Route path="/class/people" element={<People key={classId} classId={classId} signedIn={signedIn} />} />
           <Route path="/class/student/:studentId" element={<StudentPage classId={classId} />} />
           <Route path="/link/:token" element={<OneTimeLink />} />
         </>
       )}
-      {signedIn.role === 'administrator' && <Route path="/school" element={<School />} />}
+      {signedIn.role === 'administrator' && <Route path="/school" element={<School ownId={signedIn.person.id} />} />}
       <Route path="*" element={<Nowhere />} />
     </Routes>
   );
@@ -124,6 +125,11 @@ export function App(): ReactNode {
   return (
     <DecimalMark value={rules?.rules.decimalMark ?? 'point'}>
       {!fullWindow && <Header known={state !== undefined} signedIn={signedIn} classId={classId} />}
+      {signedIn?.role === 'student' && classId !== null && (
+        <Suspense>
+          <AskedToJoin classId={classId} signedIn={signedIn} />
+        </Suspense>
+      )}
       {(!state || known === undefined) && !failed && (
         <div className="px-7">{error ? <Failed error={error} /> : <Loading what="your class" />}</div>
       )}

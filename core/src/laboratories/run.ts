@@ -16,6 +16,8 @@ export interface RunEvent {
   readonly person: string;
   /** ISO 8601, by the clock of the device. */
   readonly deviceTime: string;
+  /** How far that clock was ahead, in seconds; null or not given where it was about right. */
+  readonly clockAhead?: number | null;
   /** Place in the server's order; null while it is still on its way. */
   readonly order: number | null;
 }
@@ -32,14 +34,10 @@ export interface SlotState {
   readonly rivals: readonly RunEvent[];
 }
 
-/** Server order first; what has not arrived yet comes last, by the device's clock. */
+/** Server order first; what has not arrived yet comes last, as it was written. No clock has a say. */
 function inOrder(events: readonly RunEvent[]): RunEvent[] {
-  return [...events].sort(
-    (a, b) =>
-      (a.order ?? Infinity) - (b.order ?? Infinity) ||
-      a.deviceTime.localeCompare(b.deviceTime) ||
-      a.id.localeCompare(b.id),
-  );
+  const place = ({ order }: RunEvent): number => order ?? Number.MAX_VALUE;
+  return [...events].sort((a, b) => place(a) - place(b));
 }
 
 /** Entries that stand in a slot after these, and left it empty. */

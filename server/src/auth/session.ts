@@ -129,7 +129,8 @@ async function find(identity: Identity, asksFor: string | null): Promise<Found |
          join students on class_id = $3 and person_id = signed.id and archived_at is null) here,
        exists(select 1 from class_teachers where class_id = $6 and person_id = $1) teaches,
        (select json_build_object('id', id, 'schoolId', school_id, 'name', name, 'code', code, 'codeOpen', code_open,
-          'rulesVersion', rules_version, 'metTools', met_tools, 'archivedAt', archived_at)
+          'rulesVersion', rules_version, 'metTools', met_tools, 'archivedAt', archived_at,
+          'founderId', founder_id)
         from classes where id = $6 and school_id = $2) "schoolClass"
      from people where id = $1 and school_id = $2 and deleted_at is null and sessions_ended = $7`,
     [

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { UseLink } from '@green-beam/contract';
-import { UniqueConstraintError, type Transaction } from 'sequelize';
+import type { Transaction } from 'sequelize';
 import { databaseOf } from '../database.ts';
 import { Account, OneTimeLinkRow, Person, School } from '../models/people.ts';
 import { Refusal } from '../refusal.ts';
@@ -48,22 +48,15 @@ async function setPassword(personId: string, password: string, transaction: Tran
 }
 
 /** Uses a link, once: of two people who press at the same moment one is told that it has been used. */
-export async function takeUpLink(link: OneTimeLinkRow, chosen: UseLink): Promise<Recognized> {
-  const sequelize = databaseOf(OneTimeLinkRow);
-  try {
-    return await sequelize.transaction(async (transaction) => {
-      const [used] = await OneTimeLinkRow.update(
-        { usedAt: new Date() },
-        { where: { tokenHash: link.tokenHash, usedAt: null }, transaction },
-      );
-      if (used === 0) throw new Refusal(410, 'This link has been used already. Sign in, or ask for a new one.');
-      return link.personId === null
-        ? foundSchool(chosen, transaction)
-        : setPassword(link.personId, chosen.password, transaction);
-    });
-  } catch (error) {
-    if (error instanceof UniqueConstraintError)
-      throw new Refusal(409, 'There is an account with this e-mail address already.', 'email');
-    throw error;
-  }
+export function takeUpLink(link: OneTimeLinkRow, chosen: UseLink): Promise<Recognized> {
+  return databaseOf(OneTimeLinkRow).transaction(async (transaction) => {
+    const [used] = await OneTimeLinkRow.update(
+      { usedAt: new Date() },
+      { where: { tokenHash: link.tokenHash, usedAt: null }, transaction },
+    );
+    if (used === 0) throw new Refusal(410, 'This link has been used already. Sign in, or ask for a new one.');
+    return link.personId === null
+      ? foundSchool(chosen, transaction)
+      : setPassword(link.personId, chosen.password, transaction);
+  });
 }

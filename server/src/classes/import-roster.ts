@@ -1,4 +1,3 @@
-import { randomUUID } from 'node:crypto';
 import { rosterRow, type RosterResult, type RosterRow } from '@green-beam/contract';
 import { ValidationError } from 'yup';
 import { databaseOf } from '../database.ts';
@@ -23,12 +22,15 @@ function nameOf({ firstName, lastName }: { firstName: string; lastName: string }
   return `${firstName} ${lastName}`.trim().toLocaleLowerCase();
 }
 
-/** Marks names that stand twice in the list or are on the roster already. */
+/** Marks names and ids that stand twice in the list, and names that are on the roster already. */
 function withoutDoubles(checked: readonly Checked[], present: ReadonlySet<string>): Checked[] {
   const seen = new Map<string, number>();
+  const ids = new Set<string>();
   return checked.map((one) => {
     if (!('good' in one)) return one;
     const name = nameOf(one.good);
+    if (ids.has(one.good.id)) return { row: one.row, field: 'id', message: 'Its id stands in the list twice.' };
+    ids.add(one.good.id);
     if (present.has(name))
       return { row: one.row, field: 'firstName', message: 'This name is on the class list already.' };
     const earlier = seen.get(name);
@@ -47,8 +49,12 @@ function withoutDoubles(checked: readonly Checked[], present: ReadonlySet<string
 export async function importRoster(schoolClass: SchoolClass, rows: readonly unknown[]): Promise<RosterResult> {
   const { id: classId, schoolId } = schoolClass;
   const roster = await rosterOf(classId, 'all');
+  // A list that is sent again because its answer was lost finds its own names here.
+  const sent = new Set(rows.map((row) => (row as Partial<RosterRow> | null)?.id));
   const present = new Set(
-    roster.map(({ person }) => nameOf({ firstName: person.givenName ?? '', lastName: person.familyName ?? '' })),
+    roster
+      .filter(({ personId }) => !sent.has(personId))
+      .map(({ person }) => nameOf({ firstName: person.givenName ?? '', lastName: person.familyName ?? '' })),
   );
   const checked = withoutDoubles(await Promise.all(rows.map((row, i) => checkRow(row, i + 1))), present);
   const errors = checked.flatMap((one) =>
@@ -56,12 +62,15 @@ export async function importRoster(schoolClass: SchoolClass, rows: readonly unkn
   );
   const good = checked.flatMap((one) => ('good' in one ? [one.good] : []));
   if (errors.length > 0) return { added: 0, errors };
-  const people = good.map(({ firstName, lastName }) => ({
-    id: randomUUID(),
-    schoolId,
-    givenName: firstName,
-    familyName: lastName || null,
-  }));
+  const known = new Set(roster.map(({ personId }) => personId));
+  const people = good
+    .filter(({ id }) => !known.has(id))
+    .map(({ id, firstName, lastName }) => ({
+      id,
+      schoolId,
+      givenName: firstName,
+      familyName: lastName || null,
+    }));
   await databaseOf(Student).transaction(async (transaction) => {
     await Person.bulkCreate(people, { transaction });
     await Student.bulkCreate(

@@ -136,7 +136,9 @@ export async function seedRuns(now: Date): Promise<void> {
       startedAt: start,
       handedInAt: run.handedIn ? addMinutes(start, 45) : null,
     });
-    await RunMember.bulkCreate(people.map((personId) => ({ classId: DEMO_CLASS, runId: id, personId })));
+    await RunMember.bulkCreate(
+      people.map((personId) => ({ classId: DEMO_CLASS, runId: id, personId, joinedAt: start })),
+    );
     await RunEventRow.bulkCreate(eventsOf(run, id, people, start));
   }
 }

@@ -8,6 +8,7 @@ import { DOMAINS } from '../drawing/knowledge.ts';
 import { Attempt, Round, SetRound, Task } from '../models/bench.ts';
 import { Tool, ToolNoteRow } from '../models/cabinet.ts';
 import { HouseRulesVersion, Student, type SchoolClass } from '../models/classes.ts';
+import { Op } from 'sequelize';
 import { RunEventRow, RunMember, RunRow } from '../models/notebook.ts';
 import { Person } from '../models/people.ts';
 import { Tape } from '../models/tapes.ts';
@@ -67,17 +68,31 @@ async function runsOf(classId: string, runIds: readonly string[]): Promise<unkno
     handedInAt,
     events: events
       .filter((event) => event.runId === id)
-      .map(({ id: eventId, slot, text, replaces, reason, personId, deviceTime, serverOrder, coreVersion }) => ({
-        id: eventId,
-        slot,
-        text,
-        replaces,
-        reason,
-        person: personId,
-        deviceTime,
-        order: Number(serverOrder),
-        coreVersion,
-      })),
+      .map(
+        ({
+          id: eventId,
+          slot,
+          text,
+          replaces,
+          reason,
+          personId,
+          deviceTime,
+          clockAhead,
+          serverOrder,
+          coreVersion,
+        }) => ({
+          id: eventId,
+          slot,
+          text,
+          replaces,
+          reason,
+          person: personId,
+          deviceTime,
+          clockAhead,
+          order: Number(serverOrder),
+          coreVersion,
+        }),
+      ),
   }));
 }
 
@@ -207,7 +222,9 @@ export async function exportStudent(
     include: { model: Person, as: 'person' },
   });
   if (!student) return null;
-  const memberships = await RunMember.findAll({ where: { classId: schoolClass.id, personId } });
+  const memberships = await RunMember.findAll({
+    where: { classId: schoolClass.id, personId, joinedAt: { [Op.not]: null } },
+  });
   return {
     format: FORMAT,
     version: 2,

@@ -20,6 +20,8 @@ export class SchoolClass extends Model<InferAttributes<SchoolClass>, InferCreati
   /** Tools that were shown, set or ticked in it. */
   declare metTools: CreationOptional<string[]>;
   declare archivedAt: CreationOptional<Date | null>;
+  /** Whoever made it, or took it over; null when they left the school. */
+  declare founderId: CreationOptional<string | null>;
 }
 
 export class ClassTeacher extends Model<InferAttributes<ClassTeacher>, InferCreationAttributes<ClassTeacher>> {
@@ -64,6 +66,7 @@ export function defineClasses(sequelize: Sequelize): void {
       rulesVersion: { type: DataTypes.INTEGER, defaultValue: 1 },
       metTools: { type: DataTypes.ARRAY(DataTypes.TEXT), defaultValue: [] },
       archivedAt: DataTypes.DATE,
+      founderId: DataTypes.UUID,
     },
     { sequelize, tableName: 'classes' },
   );

@@ -20,12 +20,16 @@ export class RunRow extends Model<InferAttributes<RunRow>, InferCreationAttribut
   declare startedBy: string | null;
   declare startedAt: CreationOptional<Date>;
   declare handedInAt: CreationOptional<Date | null>;
+  /** When a teacher looked at it after it was handed in: until then the group may take it back. */
+  declare openedAt: CreationOptional<Date | null>;
 }
 
 export class RunMember extends Model<InferAttributes<RunMember>, InferCreationAttributes<RunMember>> {
   declare classId: string;
   declare runId: string;
   declare personId: string;
+  /** Null for who was only asked. */
+  declare joinedAt: Date | null;
 }
 
 /** One entry in a run's log. Append-only. */
@@ -41,6 +45,8 @@ export class RunEventRow extends Model<InferAttributes<RunEventRow>, InferCreati
   declare replaces: string | null;
   declare reason: string | null;
   declare deviceTime: Date;
+  /** How far the device’s clock was ahead of the server’s when it was sent, in seconds; null where it did not say. */
+  declare clockAhead: CreationOptional<number | null>;
   declare coreVersion: string;
   declare createdAt: CreationOptional<Date>;
 }
@@ -61,6 +67,7 @@ export function defineNotebook(sequelize: Sequelize): void {
       startedBy: DataTypes.UUID,
       startedAt: DataTypes.DATE,
       handedInAt: DataTypes.DATE,
+      openedAt: DataTypes.DATE,
     },
     { sequelize, tableName: 'runs' },
   );
@@ -69,6 +76,7 @@ export function defineNotebook(sequelize: Sequelize): void {
       classId: { type: DataTypes.UUID, primaryKey: true },
       runId: { type: DataTypes.UUID, primaryKey: true },
       personId: { type: DataTypes.UUID, primaryKey: true },
+      joinedAt: DataTypes.DATE,
     },
     { sequelize, tableName: 'run_members' },
   );
@@ -83,6 +91,7 @@ export function defineNotebook(sequelize: Sequelize): void {
       replaces: DataTypes.UUID,
       reason: DataTypes.TEXT,
       deviceTime: DataTypes.DATE,
+      clockAhead: DataTypes.DOUBLE,
       coreVersion: DataTypes.TEXT,
       createdAt: DataTypes.DATE,
     },

@@ -8,24 +8,39 @@ import { idFrom } from '../validated.ts';
 export interface RunAccess extends ClassAccess {
   readonly run: RunRow;
   readonly member: boolean;
+  /** Whether the caller was asked to join its group, and has not yet. */
+  readonly asked: boolean;
   readonly mayWrite: boolean;
 }
+
+export const handedIn = (): Refusal => new Refusal(409, 'This page has been handed in. Your teacher can return it.');
 
 /** @throws Refusal for whoever is not of the group, and once the page is handed in. */
 export function checkMayWrite({ member, mayWrite, schoolClass }: RunAccess): void {
   if (mayWrite) return;
   if (!member) throw new Refusal(403, 'You can read this page, but not write on it.');
   checkNotArchived(schoolClass);
-  throw new Refusal(409, 'This page has been handed in. Your teacher can return it.');
+  throw handedIn();
 }
 
-/** Members of the group read and write; the class's teachers read; other students are refused. */
-export async function runInReach(request: Request): Promise<RunAccess> {
+/** A page for who may at least join its group. @throws Refusal for everybody else. */
+export async function runOrAsked(request: Request): Promise<RunAccess> {
   const access = await classInReach(request);
-  const run = await RunRow.findOne({ where: { classId: access.schoolClass.id, id: idFrom(request, 'runId') } });
+  const { caller, as, schoolClass } = access;
+  const run = await RunRow.findOne({ where: { classId: schoolClass.id, id: idFrom(request, 'runId') } });
   if (!run) throw notFound();
-  const people = [access.caller.personId, ...access.caller.partners];
-  const member = (await RunMember.count({ where: { classId: run.classId, runId: run.id, personId: people } })) > 0;
-  if (access.as === 'student' && !member) throw new Refusal(403, 'This page belongs to another group.');
-  return { ...access, run, member, mayWrite: member && !access.schoolClass.archivedAt && !run.handedInAt };
+  const people = [caller.personId, ...caller.partners];
+  const members = await RunMember.findAll({ where: { classId: run.classId, runId: run.id, personId: people } });
+  const member = members.some(({ joinedAt }) => joinedAt !== null);
+  const asked = members.some(({ personId, joinedAt }) => personId === caller.personId && joinedAt === null);
+  if (as === 'student' && !member && !asked) throw new Refusal(403, 'This page belongs to another group.');
+  return { ...access, run, member, asked, mayWrite: member && !schoolClass.archivedAt && !run.handedInAt };
+}
+
+/** Members of the group read and write; the class's teachers read; other students are refused, and who was asked joins first. */
+export async function runInReach(request: Request): Promise<RunAccess> {
+  const access = await runOrAsked(request);
+  if (access.as === 'student' && !access.member)
+    throw new Refusal(403, 'You were asked to join this group. Join it first.', 'join');
+  return access;
 }

@@ -8,8 +8,11 @@ import { rulesOf } from '../rules.ts';
 import { RULES_SLOT } from './change-run-rules.ts';
 import type { RunAccess } from './run-access.ts';
 
+/** Clocks that differ by less, in seconds, need no mention: the way to the server takes time too. */
+const CLOCKS_AGREE = 120;
+
 export function eventOf(row: RunEventRow): RunEvent {
-  const { id, slot, text, replaces, reason, personId, deviceTime, serverOrder } = row;
+  const { id, slot, text, replaces, reason, personId, deviceTime, clockAhead, serverOrder } = row;
   return {
     id,
     slot,
@@ -18,17 +21,21 @@ export function eventOf(row: RunEventRow): RunEvent {
     reason,
     person: personId,
     deviceTime: deviceTime.toISOString(),
+    clockAhead: clockAhead !== null && Math.abs(clockAhead) > CLOCKS_AGREE ? clockAhead : null,
     order: Number(serverOrder),
   };
 }
 
-function summaryFrom(run: RunRow, members: readonly string[]): RunSummary {
+function summaryFrom(run: RunRow, group: readonly RunMember[], labels: ReadonlyMap<string, string>): RunSummary {
+  const named = (joined: boolean): string[] =>
+    group.filter(({ joinedAt }) => (joinedAt !== null) === joined).map(({ personId }) => labels.get(personId) ?? '');
   return {
     id: run.id,
     protocolId: run.protocolId,
     title: run.protocol.title,
     specimen: run.specimen,
-    members,
+    members: named(true),
+    asked: named(false),
     startedAt: run.startedAt.toISOString(),
     handedInAt: run.handedInAt?.toISOString() ?? null,
   };
@@ -42,7 +49,8 @@ export async function runSummaries(runs: readonly RunRow[]): Promise<RunSummary[
   return runs.map((run) =>
     summaryFrom(
       run,
-      members.filter((member) => member.runId === run.id).map((member) => labels.get(member.personId) ?? ''),
+      members.filter((member) => member.runId === run.id),
+      labels,
     ),
   );
 }
@@ -50,10 +58,11 @@ export async function runSummaries(runs: readonly RunRow[]): Promise<RunSummary[
 /** A whole run, with its log, as somebody may see it. */
 export async function runPage({
   run,
+  member,
   mayWrite,
   as,
   schoolClass,
-}: Pick<RunAccess, 'run' | 'mayWrite' | 'as' | 'schoolClass'>): Promise<RunPage> {
+}: Pick<RunAccess, 'run' | 'member' | 'mayWrite' | 'as' | 'schoolClass'>): Promise<RunPage> {
   const { classId, id: runId } = run;
   const [rows, members, rules, versions] = await Promise.all([
     RunEventRow.findAll({ where: { classId, runId }, order: [['serverOrder', 'ASC']] }),
@@ -70,10 +79,7 @@ export async function runPage({
     people.map((person) => [person.id, { label: labelOf(person, 'short'), initials: labelOf(person, 'initials') }]),
   );
   return {
-    ...summaryFrom(
-      run,
-      memberIds.map((id) => byId.get(id)?.label ?? ''),
-    ),
+    ...summaryFrom(run, members, new Map([...byId].map(([id, { label }]) => [id, label]))),
     protocol: run.protocol,
     rules,
     rulesName: nameOf(run.rulesVersion),
@@ -91,6 +97,7 @@ export async function runPage({
     people: Object.fromEntries(byId),
     events: rows.filter(({ slot }) => slot !== RULES_SLOT).map(eventOf),
     mayWrite,
+    mayTakeBack: member && run.handedInAt !== null && run.openedAt === null && schoolClass.archivedAt === null,
     mayGiveBack: as === 'teacher' && run.handedInAt !== null,
   };
 }

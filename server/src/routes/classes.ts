@@ -25,6 +25,7 @@ import { exportClass, exportStudent } from '../export/export.ts';
 import { importRoster } from '../classes/import-roster.ts';
 import { rosterOf } from '../classes/roster.ts';
 import { deleteClass, deleteStudent } from '../classes/removal.ts';
+import { removeFromClass } from '../classes/teachers.ts';
 import { ClassTeacher, HouseRulesVersion, SchoolClass, Student } from '../models/classes.ts';
 import { Account, Person } from '../models/people.ts';
 import { notFound, Refusal } from '../refusal.ts';
@@ -69,7 +70,16 @@ async function detailsOf(schoolClass: SchoolClass): Promise<ClassDetails> {
       archived: archivedAt !== null,
     })),
     teachers: teachers.flatMap(({ personId, person, account }) =>
-      person && account ? [{ id: personId, name: labelOf(person, 'full'), email: account.email }] : [],
+      person && account
+        ? [
+            {
+              id: personId,
+              name: labelOf(person, 'full'),
+              email: account.email,
+              founder: personId === schoolClass.founderId,
+            },
+          ]
+        : [],
     ),
   };
 }
@@ -101,10 +111,10 @@ export function classRoutes(sequelize: Sequelize, drawing: Drawing): Router {
 
   routes.post('/classes', async (request, response) => {
     const caller = await signedInTeacher(request);
-    const { name } = await validated(request, newClass);
+    const { id, name } = await validated(request, newClass);
     response
       .status(201)
-      .json(await summaryOf(await createClass({ schoolId: caller.schoolId, teacherId: caller.personId, name })));
+      .json(await summaryOf(await createClass({ schoolId: caller.schoolId, teacherId: caller.personId, id, name })));
   });
 
   routes.get('/classes/:classId', async (request, response) => {
@@ -208,11 +218,8 @@ export function classRoutes(sequelize: Sequelize, drawing: Drawing): Router {
   });
 
   routes.delete('/classes/:classId/teachers/:teacherId', async (request, response) => {
-    const { schoolClass } = await classTaught(request);
-    const personId = idFrom(request, 'teacherId');
-    if ((await ClassTeacher.count({ where: { classId: schoolClass.id } })) <= 1)
-      throw new Refusal(409, 'A class must have at least one teacher. Add another one first.');
-    await ClassTeacher.destroy({ where: { classId: schoolClass.id, personId } });
+    const { schoolClass, caller } = await classTaught(request);
+    await removeFromClass(caller, schoolClass.id, idFrom(request, 'teacherId'));
     response.json(await detailsOf(schoolClass));
   });
 

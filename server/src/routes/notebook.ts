@@ -1,18 +1,26 @@
-import { randomUUID } from 'node:crypto';
-import { newRun, newRunEvents } from '@green-beam/contract';
-import { protocol } from '@green-beam/core';
-import { Router } from 'express';
+import { joining, newRun, newRunEvents } from '@green-beam/contract';
+import { Router, type Request } from 'express';
+import { Op } from 'sequelize';
 import { checkNotArchived, classInReach, classTaught } from '../auth/access.ts';
 import { labelOf } from '../auth/labels.ts';
 import { rosterOf } from '../classes/roster.ts';
-import { Student } from '../models/classes.ts';
 import { RunMember, RunRow } from '../models/notebook.ts';
 import { appendEvents } from '../notebook/append-events.ts';
+import { beginRun } from '../notebook/begin-run.ts';
 import { changeRunRules } from '../notebook/change-run-rules.ts';
-import { checkMayWrite, runInReach } from '../notebook/run-access.ts';
+import { askedToJoin, declineToJoin, joinGroup } from '../notebook/joining.ts';
+import { checkMayWrite, runInReach, runOrAsked } from '../notebook/run-access.ts';
 import { runPage, runSummaries } from '../notebook/show-run.ts';
 import { Refusal } from '../refusal.ts';
 import { validated } from '../validated.ts';
+
+const keyOf = ({ classId, id }: RunRow): { classId: string; id: string } => ({ classId, id });
+
+/** How far the clock of a device is ahead, in seconds, if it says what time it has. */
+function clockAheadOf(request: Request): number | null {
+  const seconds = (Date.parse(request.header('x-device-time') ?? '') - Date.now()) / 1000;
+  return Number.isFinite(seconds) ? Math.round(seconds) : null;
+}
 
 /** Laboratories done by groups. */
 export function notebookRoutes(): Router {
@@ -22,7 +30,11 @@ export function notebookRoutes(): Router {
     const { schoolClass, caller, as } = await classInReach(request);
     const people = [caller.personId, ...caller.partners];
     const own =
-      as === 'student' ? await RunMember.findAll({ where: { classId: schoolClass.id, personId: people } }) : [];
+      as === 'student'
+        ? await RunMember.findAll({
+            where: { classId: schoolClass.id, personId: people, joinedAt: { [Op.not]: null } },
+          })
+        : [];
     const where = {
       classId: schoolClass.id,
       ...(as === 'student' ? { id: own.map((membership) => membership.runId) } : {}),
@@ -37,44 +49,62 @@ export function notebookRoutes(): Router {
   });
 
   routes.post('/classes/:classId/runs', async (request, response) => {
-    const { schoolClass, caller, as } = await classInReach(request);
-    checkNotArchived(schoolClass);
-    const { protocolId, specimen, memberIds } = await validated(request, newRun);
-    const members = [...new Set([caller.personId, ...memberIds])];
-    const students = await Student.count({ where: { classId: schoolClass.id, personId: members, archivedAt: null } });
-    if (students < members.length - (caller.role === 'student' ? 0 : 1))
-      throw new Refusal(400, 'Somebody in the group is not in this class.', 'memberIds');
-    const lab = protocol(protocolId);
-    const row = { classId: schoolClass.id, id: randomUUID(), schoolId: schoolClass.schoolId };
-    const run = await RunRow.create({
-      ...row,
-      protocolId: lab.id,
-      protocol: lab,
-      specimen,
-      rulesVersion: schoolClass.rulesVersion,
-      startedBy: caller.personId,
-      startedAt: new Date(),
-      handedInAt: null,
-    });
-    await RunMember.bulkCreate(members.map((personId) => ({ classId: row.classId, runId: row.id, personId })));
-    response.status(201).json(await runPage({ run, mayWrite: true, as, schoolClass }));
+    const access = await classInReach(request);
+    checkNotArchived(access.schoolClass);
+    const run = await beginRun(access, await validated(request, newRun));
+    response.status(201).json(await runPage({ ...access, run, member: true, mayWrite: true }));
+  });
+
+  routes.get('/classes/:classId/runs/asked', async (request, response) => {
+    const { schoolClass, caller } = await classInReach(request);
+    const asked = await askedToJoin(schoolClass.id, caller.personId);
+    const where = { classId: schoolClass.id, id: asked.map(({ runId }) => runId) };
+    response.json(await runSummaries(await RunRow.findAll({ where, order: [['startedAt', 'DESC']] })));
+  });
+
+  routes.post('/classes/:classId/runs/:runId/members', async (request, response) => {
+    const access = await runOrAsked(request);
+    const { personId } = await validated(request, joining);
+    await joinGroup(access, personId);
+    response.json(await runPage(await runInReach(request)));
+  });
+
+  routes.delete('/classes/:classId/runs/:runId/members/me', async (request, response) => {
+    const { caller, run } = await runOrAsked(request);
+    await declineToJoin(caller, run);
+    response.status(204).end();
   });
 
   routes.get('/classes/:classId/runs/:runId', async (request, response) => {
-    response.json(await runPage(await runInReach(request)));
+    const access = await runInReach(request);
+    if (access.as === 'teacher' && access.run.handedInAt)
+      await RunRow.update({ openedAt: new Date() }, { where: { ...keyOf(access.run), openedAt: null } });
+    response.json(await runPage(access));
   });
 
   routes.post('/classes/:classId/runs/:runId/events', async (request, response) => {
     const access = await runInReach(request);
     const { events } = await validated(request, newRunEvents);
-    response.json({ events: await appendEvents(access, events) });
+    response.json({ events: await appendEvents(access, events, clockAheadOf(request)) });
   });
 
   routes.post('/classes/:classId/runs/:runId/hand-in', async (request, response) => {
     const access = await runInReach(request);
     checkMayWrite(access);
-    await access.run.update({ handedInAt: new Date() });
-    response.json(await runPage({ ...access, mayWrite: false }));
+    await RunRow.update(
+      { handedInAt: new Date(), openedAt: null },
+      { where: { ...keyOf(access.run), handedInAt: null } },
+    );
+    response.json(await runPage(await runInReach(request)));
+  });
+
+  routes.post('/classes/:classId/runs/:runId/take-back', async (request, response) => {
+    const { schoolClass, run, member } = await runInReach(request);
+    checkNotArchived(schoolClass);
+    if (!member) throw new Refusal(403, 'Only the group takes its page back. Return it instead.');
+    const [taken] = await RunRow.update({ handedInAt: null }, { where: { ...keyOf(run), openedAt: null } });
+    if (taken === 0) throw new Refusal(409, 'Your teacher has opened this page. Ask your teacher to return it.');
+    response.json(await runPage(await runInReach(request)));
   });
 
   routes.post('/classes/:classId/runs/:runId/rules', async (request, response) => {
@@ -86,7 +116,7 @@ export function notebookRoutes(): Router {
   routes.post('/classes/:classId/runs/:runId/give-back', async (request, response) => {
     await classTaught(request);
     const { run } = await runInReach(request);
-    await run.update({ handedInAt: null });
+    await run.update({ handedInAt: null, openedAt: null });
     response.json(await runPage(await runInReach(request)));
   });
 

@@ -1,65 +1,98 @@
-import { randomUUID } from 'node:crypto';
-import { invitation, type SchoolTeacher } from '@green-beam/contract';
+import { invitation, removal, schoolChange, type SchoolDetails, type SchoolTeacher } from '@green-beam/contract';
 import { Router } from 'express';
 import { signedInAdministrator } from '../auth/access.ts';
+import { renew, usedUp } from '../auth/guesses.ts';
+import { invite } from '../auth/invite.ts';
 import { labelOf } from '../auth/labels.ts';
 import { makeLink } from '../auth/one-time-links.ts';
+import { accountOf } from '../auth/sign-in-limits.ts';
+import { removeFromSchool } from '../classes/teachers.ts';
 import { ClassTeacher, SchoolClass } from '../models/classes.ts';
-import { Account, Person } from '../models/people.ts';
-import { notFound, Refusal } from '../refusal.ts';
+import { Account, Person, School } from '../models/people.ts';
+import { notFound } from '../refusal.ts';
 import { idFrom, validated } from '../validated.ts';
 
 async function teachersOf(schoolId: string): Promise<SchoolTeacher[]> {
-  const accounts = await Account.findAll({ where: { schoolId }, order: [['email', 'ASC']] });
-  const ids = accounts.map((account) => account.personId);
-  const [people, taught, classes] = await Promise.all([
-    Person.findAll({ where: { id: ids } }),
-    ClassTeacher.findAll({ where: { personId: ids } }),
-    SchoolClass.findAll({ where: { schoolId } }),
+  const [accounts, classes] = await Promise.all([
+    Account.findAll({
+      where: { schoolId },
+      include: { model: Person, as: 'person', required: true },
+      order: [['email', 'ASC']],
+    }),
+    SchoolClass.findAll({ where: { schoolId }, order: [['name', 'ASC']] }),
   ]);
-  return accounts.flatMap((account) => {
-    const person = people.find((one) => one.id === account.personId);
-    const classIds = taught.filter((one) => one.personId === account.personId).map((one) => one.classId);
-    return person
-      ? [
-          {
-            id: person.id,
-            name: labelOf(person, 'full'),
-            email: account.email,
-            role: account.role,
-            classes: classes.filter((one) => classIds.includes(one.id)).map((one) => one.name),
-          },
-        ]
-      : [];
+  const taught = await ClassTeacher.findAll({ where: { classId: classes.map(({ id }) => id) } });
+  const teachersIn = (classId: string): string[] =>
+    taught.filter((one) => one.classId === classId).map(({ personId }) => personId);
+  const locked = await usedUp(accounts.map(({ email }) => accountOf('teacher', email)));
+  return accounts.flatMap(({ personId, person, email, role }) => {
+    if (!person) return [];
+    const own = classes.filter(({ id }) => teachersIn(id).includes(personId));
+    return [
+      {
+        id: personId,
+        name: labelOf(person, 'full'),
+        email,
+        role,
+        classes: own.map(({ id, name }) => ({ name, alone: teachersIn(id).length === 1 })),
+        locked: locked.has(accountOf('teacher', email)),
+      },
+    ];
   });
+}
+
+async function detailsOf(schoolId: string): Promise<SchoolDetails> {
+  const [{ name, idleMinutes }, teachers] = await Promise.all([
+    School.findByPk(schoolId, { rejectOnEmpty: true }),
+    teachersOf(schoolId),
+  ]);
+  return { name, idleMinutes, teachers };
+}
+
+async function teacherOf(schoolId: string, personId: string): Promise<Account> {
+  const account = await Account.findOne({ where: { personId, schoolId } });
+  if (!account) throw notFound();
+  return account;
 }
 
 /** The administrator's pages: who teaches at the school, invitations and password resets, all as one-time links. */
 export function schoolRoutes(): Router {
   const routes = Router();
 
-  routes.get('/school/teachers', async (request, response) => {
-    response.json(await teachersOf((await signedInAdministrator(request)).schoolId));
+  routes.get('/school', async (request, response) => {
+    response.json(await detailsOf((await signedInAdministrator(request)).schoolId));
+  });
+
+  routes.patch('/school', async (request, response) => {
+    const { schoolId } = await signedInAdministrator(request);
+    const { idleMinutes } = await validated(request, schoolChange);
+    await School.update({ idleMinutes }, { where: { id: schoolId } });
+    response.json(await detailsOf(schoolId));
   });
 
   routes.post('/school/invitations', async (request, response) => {
     const { schoolId } = await signedInAdministrator(request);
-    const { name, email } = await validated(request, invitation);
-    if (await Account.findOne({ where: { email } }))
-      throw new Refusal(409, 'There is an account with this e-mail address already.', 'email');
-    const [givenName = '', ...rest] = name.split(' ');
-    const person = await Person.create({ id: randomUUID(), schoolId, givenName, familyName: rest.join(' ') || null });
-    await Account.create({ personId: person.id, schoolId, role: 'teacher', email, passwordHash: null });
-    response.status(201).json(await makeLink('invitation', person.id));
+    response.status(201).json(await invite(schoolId, await validated(request, invitation)));
   });
 
   routes.post('/school/teachers/:teacherId/reset', async (request, response) => {
     const { schoolId } = await signedInAdministrator(request);
-    const account = await Account.findOne({ where: { personId: idFrom(request, 'teacherId'), schoolId } });
-    if (!account) throw notFound();
-    response
-      .status(201)
-      .json(await makeLink(account.passwordHash === null ? 'invitation' : 'password-reset', account.personId));
+    const { personId, passwordHash } = await teacherOf(schoolId, idFrom(request, 'teacherId'));
+    response.status(201).json(await makeLink(passwordHash === null ? 'invitation' : 'password-reset', personId));
+  });
+
+  routes.post('/school/teachers/:teacherId/unlock', async (request, response) => {
+    const { schoolId } = await signedInAdministrator(request);
+    const { email } = await teacherOf(schoolId, idFrom(request, 'teacherId'));
+    await renew(accountOf('teacher', email));
+    response.json(await detailsOf(schoolId));
+  });
+
+  routes.post('/school/teachers/:teacherId/removal', async (request, response) => {
+    const caller = await signedInAdministrator(request);
+    const { heirId } = await validated(request, removal);
+    await removeFromSchool(caller, idFrom(request, 'teacherId'), heirId);
+    response.json(await detailsOf(caller.schoolId));
   });
 
   return routes;

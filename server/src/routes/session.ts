@@ -62,8 +62,8 @@ export function sessionRoutes(config: Config, tokenFor: Csrf['tokenFor']): Route
   });
 
   routes.post('/session/teacher', async (request, response) => {
-    const { email, password, shared } = await validated(request, teacherSignIn);
-    await startSession(request, await recognizeTeacher(request, email, password), { shared });
+    const { shared, ...entered } = await validated(request, teacherSignIn);
+    await startSession(request, await recognizeTeacher(request, entered), { shared });
     await answer(request, response);
   });
 

@@ -50,7 +50,11 @@ type Method = 'GET' | 'POST' | 'PUT' | 'PATCH' | 'DELETE';
 
 async function send(method: Method, path: string, body: unknown): Promise<Response> {
   const headers: Record<string, string> = { accept: 'application/json' };
-  if (method !== 'GET') headers['x-csrf-token'] = csrfToken;
+  if (method !== 'GET') {
+    headers['x-csrf-token'] = csrfToken;
+    // The server notes where this clock is far from its own.
+    headers['x-device-time'] = new Date().toISOString();
+  }
   if (body !== undefined) headers['content-type'] = 'application/json';
   try {
     return await fetch(`/api${path}`, {

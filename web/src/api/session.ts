@@ -40,15 +40,22 @@ export function useSession(): { state: SessionState | undefined; signedIn: Signe
   return { state: data, signedIn: data?.signedIn ?? null, failed: isError && data === undefined };
 }
 
-/** A request that answers with a new session state: signing in, or a change of partners. Everything else fetched is dropped. */
+/**
+ * A request that answers with a new session state: signing in, or a change of partners. Everything else fetched is dropped.
+ * @param next what is asked as whoever it made signed in, before the page shows them.
+ */
 export function useSessionChange<Body>(
   method: 'POST' | 'DELETE',
   pathOf: (body: Body) => string,
+  next?: (body: Body) => Promise<unknown>,
 ): UseMutationResult<SessionState, Error, Body> {
   const queries = useQueryClient();
   return useMutation({
-    mutationFn: async (body: Body) =>
-      remembered(await ask<SessionState>(method, pathOf(body), method === 'POST' ? body : undefined)),
+    mutationFn: async (body: Body) => {
+      const state = remembered(await ask<SessionState>(method, pathOf(body), method === 'POST' ? body : undefined));
+      await next?.(body);
+      return state;
+    },
     onSuccess: (state) => {
       forgetAllBut(queries, state);
     },

@@ -25,7 +25,7 @@ export interface OutboxState {
 /** An entry as the browser keeps it between visits. */
 export interface StoredEntry {
   readonly entry: UnsentEntry;
-  /** When it was written, by the device's clock; entries go out in this order. */
+  /** When it was written, by the device's clock, and later than those before it; entries go out in this order. */
   readonly at: number;
   /** Why the server would not take it, or null while it waits. */
   readonly refusal: string | null;
@@ -70,6 +70,7 @@ export class UnsentQueue {
   private sending = false;
   private wait = FIRST_WAIT;
   private loaded: Promise<void> | null = null;
+  private lastKept = 0;
 
   constructor(private readonly carrier: Carrier) {}
 
@@ -119,6 +120,7 @@ export class UnsentQueue {
 
   private async load(): Promise<void> {
     const kept = [...(await this.carrier.kept().catch(() => []))].sort((a, b) => a.at - b.at);
+    this.lastKept = Math.max(this.lastKept, ...kept.map(({ at }) => at));
     const known = new Set(this.state.waiting.map((entry) => entry.id));
     const waiting = kept
       .filter(({ entry, refusal }) => refusal === null && !known.has(entry.id))
@@ -129,7 +131,9 @@ export class UnsentQueue {
 
   private keep(entry: UnsentEntry, refusal: string | null): Promise<void> {
     // A browser without storage (a private window) still sends; it only forgets on reload.
-    return this.carrier.keep({ entry, at: this.carrier.now(), refusal }).catch(() => undefined);
+    // A clock that was set back does not change the order.
+    this.lastKept = Math.max(this.lastKept + 1, this.carrier.now());
+    return this.carrier.keep({ entry, at: this.lastKept, refusal }).catch(() => undefined);
   }
 
   private update(change: Partial<OutboxState>): void {

@@ -10,10 +10,20 @@ interface ConfirmProps {
   /** What the way back is called. */
   readonly keep?: string;
   readonly onConfirm: () => void;
+  /** What else is to be chosen. */
+  readonly children?: ReactNode;
 }
 
 /** Asks before something that cannot be undone. */
-export function Confirm({ trigger, title, text, action, keep = 'Keep it', onConfirm }: ConfirmProps): ReactNode {
+export function Confirm({
+  trigger,
+  title,
+  text,
+  action,
+  keep = 'Keep it',
+  onConfirm,
+  children,
+}: ConfirmProps): ReactNode {
   return (
     <AlertDialog.Root>
       <AlertDialog.Trigger asChild>{trigger}</AlertDialog.Trigger>
@@ -22,6 +32,7 @@ export function Confirm({ trigger, title, text, action, keep = 'Keep it', onConf
         <AlertDialog.Content className="fixed top-1/2 left-1/2 z-50 flex w-[min(28rem,92vw)] -translate-x-1/2 -translate-y-1/2 flex-col gap-4 bg-paper p-6">
           <AlertDialog.Title className="text-xl font-bold">{title}</AlertDialog.Title>
           <AlertDialog.Description>{text}</AlertDialog.Description>
+          {children}
           <div className="flex justify-end gap-3">
             <AlertDialog.Cancel className={buttonClass('plain')}>{keep}</AlertDialog.Cancel>
             <AlertDialog.Action className={buttonClass('danger')} onClick={onConfirm}>

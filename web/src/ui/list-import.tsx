@@ -9,13 +9,13 @@ interface ListResult {
   readonly errors: readonly { readonly row: number; readonly field: string; readonly message: string }[];
 }
 
-interface ListImportProps {
+interface ListImportProps<Row> {
   readonly label: string;
   readonly placeholder: string;
   /** Where the rows go, in words: “the class”. */
   readonly into: string;
-  readonly rowsOf: (text: string) => readonly unknown[];
-  readonly add: (rows: readonly unknown[]) => Promise<ListResult>;
+  readonly rowsOf: (text: string) => readonly Row[];
+  readonly add: (rows: readonly Row[]) => Promise<ListResult>;
   readonly onAdded: () => Promise<unknown>;
   readonly fieldWords: Readonly<Record<string, string>>;
 }
@@ -26,7 +26,15 @@ function errorsOf(error: Error | null): ListResult['errors'] {
 }
 
 /** A list pasted or taken from a CSV file; errors are told row by row and nothing is added until all rows are right. */
-export function ListImport({ label, placeholder, into, rowsOf, add, onAdded, fieldWords }: ListImportProps): ReactNode {
+export function ListImport<Row>({
+  label,
+  placeholder,
+  into,
+  rowsOf,
+  add,
+  onAdded,
+  fieldWords,
+}: ListImportProps<Row>): ReactNode {
   const id = useId();
   const [text, setText] = useState('');
   const sending = useMutation({

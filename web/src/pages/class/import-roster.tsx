@@ -1,13 +1,21 @@
 import type { RosterResult } from '@green-beam/contract';
 import { useQueryClient } from '@tanstack/react-query';
-import type { ReactNode } from 'react';
+import { useRef, type ReactNode } from 'react';
 import { ask } from '../../api/request.ts';
+import { newId } from '../../outbox/new-id.ts';
 import { ListImport } from '../../ui/list-import.tsx';
 import { rowsOf } from './roster-rows.ts';
 
 /** A class list, from a file or pasted. */
 export function ImportRoster({ classId }: { readonly classId: string }): ReactNode {
   const queries = useQueryClient();
+  // The same name keeps its id, so that a list that is sent again adds nobody twice.
+  const ids = useRef(new Map<string, string>());
+  const idOf = (name: string): string => {
+    const id = ids.current.get(name) ?? newId();
+    ids.current.set(name, id);
+    return id;
+  };
   return (
     <div className="mt-2">
       <ListImport
@@ -15,7 +23,11 @@ export function ImportRoster({ classId }: { readonly classId: string }): ReactNo
         placeholder={'first name,last name\nIlse,Okafor'}
         into="the class"
         rowsOf={rowsOf}
-        add={(rows) => ask<RosterResult>('POST', `/classes/${classId}/students`, { rows })}
+        add={(names) =>
+          ask<RosterResult>('POST', `/classes/${classId}/students`, {
+            rows: names.map((name) => ({ id: idOf(`${name.firstName} ${name.lastName}`), ...name })),
+          })
+        }
         onAdded={() =>
           Promise.all(['class', 'board'].map((shown) => queries.invalidateQueries({ queryKey: [shown, classId] })))
         }

@@ -1,9 +1,17 @@
-import { coTeacher, newClass, type ClassDetails, type ClassSummary } from '@green-beam/contract';
+import {
+  coTeacher,
+  newClass,
+  type ClassDetails,
+  type ClassSummary,
+  type NewClass,
+  type SignedIn,
+} from '@green-beam/contract';
 import { yupResolver } from '@hookform/resolvers/yup';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
 import { useForm } from 'react-hook-form';
 import { ask } from '../../api/request.ts';
+import { newId } from '../../outbox/new-id.ts';
 import { Button, buttonClass } from '../../ui/button.tsx';
 import { Confirm } from '../../ui/confirm.tsx';
 import { Field } from '../../ui/field.tsx';
@@ -41,10 +49,17 @@ function Code({
   );
 }
 
+/** Whoever made a class is taken out of it by themselves or by the administrator. */
+function mayRemoveFounder(signedIn: SignedIn, founderId: string): boolean {
+  return signedIn.role === 'administrator' || signedIn.person.id === founderId;
+}
+
 function Teachers({
+  signedIn,
   details,
   change,
 }: {
+  readonly signedIn: SignedIn;
   readonly details: ClassDetails;
   readonly change: (change: Change) => void;
 }): ReactNode {
@@ -60,10 +75,11 @@ function Teachers({
           <li key={teacher.id} className="flex items-center gap-4 border-t border-hairline">
             <span className="flex-1">
               {teacher.name}, <span className="text-muted">{teacher.email}</span>
+              {teacher.founder && <span className="block text-small text-muted">made this class</span>}
             </span>
             <Button
               look="quiet"
-              disabled={details.teachers.length < 2}
+              disabled={details.teachers.length < 2 || (teacher.founder && !mayRemoveFounder(signedIn, teacher.id))}
               onClick={() => change(['DELETE', `/teachers/${teacher.id}`])}
               aria-label={`Remove ${teacher.name} from this class`}
             >
@@ -131,12 +147,12 @@ function NewClassForm(): ReactNode {
   const queries = useQueryClient();
   const { register, handleSubmit, formState, reset } = useForm({
     resolver: yupResolver(newClass),
-    defaultValues: { name: '' },
+    defaultValues: { id: newId(), name: '' },
   });
   const make = useMutation({
-    mutationFn: (body: { name: string }) => ask<ClassSummary>('POST', '/classes', body),
+    mutationFn: (body: NewClass) => ask<ClassSummary>('POST', '/classes', body),
     onSuccess: async (made) => {
-      reset();
+      reset({ id: newId(), name: '' });
       await queries.invalidateQueries({ queryKey: ['classes'] });
       chooseClass(made.id);
     },
@@ -162,7 +178,12 @@ function NewClassForm(): ReactNode {
   );
 }
 
-function ClassPeople({ classId }: { readonly classId: string }): ReactNode {
+interface PeopleProps {
+  readonly classId: string;
+  readonly signedIn: SignedIn;
+}
+
+function ClassPeople({ classId, signedIn }: PeopleProps): ReactNode {
   const { data: details, error: missing } = useQuery({
     queryKey: ['class', classId],
     queryFn: () => ask<ClassDetails>('GET', `/classes/${classId}`),
@@ -189,7 +210,7 @@ function ClassPeople({ classId }: { readonly classId: string }): ReactNode {
       <Section title="Import a class list">
         <ImportRoster classId={classId} />
       </Section>
-      <Teachers details={details} change={mutate} />
+      <Teachers signedIn={signedIn} details={details} change={mutate} />
       <Data details={details} change={mutate} />
       <NewClassForm />
     </>
@@ -197,10 +218,13 @@ function ClassPeople({ classId }: { readonly classId: string }): ReactNode {
 }
 
 /** Who is in the class, how they get in, and what becomes of the data. */
-export default function People({ classId }: { readonly classId: string | null }): ReactNode {
+export default function People({
+  classId,
+  signedIn,
+}: Omit<PeopleProps, 'classId'> & { readonly classId: string | null }): ReactNode {
   return (
     <main className="mx-auto w-full max-w-4xl px-4 py-8 wide:px-7">
-      {classId === null ? <NewClassForm /> : <ClassPeople key={classId} classId={classId} />}
+      {classId === null ? <NewClassForm /> : <ClassPeople key={classId} classId={classId} signedIn={signedIn} />}
     </main>
   );
 }

@@ -5,8 +5,10 @@ const FIRST = /^(first|given|fore)[\s_-]*names?$/i;
 const LAST = /^(last|family|sur)[\s_-]*names?$/i;
 const WHOLE = /^(full[\s_-]*)?names?$|^students?$/i;
 
+type Names = Omit<RosterRow, 'id'>;
+
 /** A name in one piece: the last word is taken for the last name, so that the class code never lists it in full. */
-function parted(whole: string): RosterRow {
+function parted(whole: string): Names {
   const words = whole.trim().split(/\s+/);
   return words.length < 2
     ? { firstName: whole.trim(), lastName: '' }
@@ -17,7 +19,7 @@ function parted(whole: string): RosterRow {
  * Rows of a class list, from a file or pasted from a table; any usual separator. Without a heading row the columns are first name and
  * last name, in that order; one column holds whole names.
  */
-export function rowsOf(text: string): RosterRow[] {
+export function rowsOf(text: string): Names[] {
   const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, '').trim(), { skipEmptyLines: 'greedy' });
   const [head = []] = data;
   const columnOf = (pattern: RegExp): number => head.findIndex((cell) => pattern.test(cell.trim()));

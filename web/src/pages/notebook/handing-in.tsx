@@ -13,11 +13,12 @@ interface HandingInProps {
   readonly unsent: number;
 }
 
-/** The group hands its page in; a teacher gives it back to be gone on with. */
+/** The group hands its page in, and takes it back until a teacher has opened it; a teacher gives it back to be gone on with. */
 export function HandingIn({ page, classId, unsent }: HandingInProps): ReactNode {
   const queries = useQueryClient();
   const change = useMutation({
-    mutationFn: (what: 'hand-in' | 'give-back') => ask<RunPage>('POST', `/classes/${classId}/runs/${page.id}/${what}`),
+    mutationFn: (what: 'hand-in' | 'take-back' | 'give-back') =>
+      ask<RunPage>('POST', `/classes/${classId}/runs/${page.id}/${what}`),
     onSuccess: (changed) => {
       queries.setQueryData(['run', classId, page.id], changed);
       void queries.invalidateQueries({ queryKey: ['runs', classId] });
@@ -36,11 +37,19 @@ export function HandingIn({ page, classId, unsent }: HandingInProps): ReactNode 
             </Button>
           }
           title="Hand in this laboratory?"
-          text="Nobody can write on it after that, unless your teacher returns it."
+          text="Nobody can write on it after that. You can take it back until your teacher opens it."
           action="Hand in"
           keep="Go on writing"
           onConfirm={() => change.mutate('hand-in')}
         />
+      )}
+      {page.mayTakeBack && (
+        <>
+          <Button look="plain" className="mt-2" disabled={change.isPending} onClick={() => change.mutate('take-back')}>
+            Take it back
+          </Button>
+          <p className="mt-1 text-small text-muted">Your teacher has not opened it yet.</p>
+        </>
       )}
       {page.mayGiveBack && (
         <Button look="plain" className="mt-2" disabled={change.isPending} onClick={() => change.mutate('give-back')}>

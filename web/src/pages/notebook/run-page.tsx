@@ -1,8 +1,10 @@
 import type { RunPage as Page, SignedIn } from '@green-beam/contract';
 import { useState, type ReactNode } from 'react';
 import { Link, useParams } from 'react-router';
+import { RefusedError } from '../../api/request.ts';
 import { Failed, Loading } from '../../ui/notice.tsx';
 import { HandingIn } from './handing-in.tsx';
+import { JoinFirst } from './joining.tsx';
 import { Result } from './result.tsx';
 import { Questions, RunChoices } from './run-notes.tsx';
 import { RunRules } from './run-rules.tsx';
@@ -65,7 +67,10 @@ function Aside({
       </p>
       <p className="mt-4 text-small font-semibold">Group</p>
       <p className="text-muted">{page.members.join(', ')}</p>
-      {page.mayWrite && <Writers signedIn={signedIn} classId={classId} writer={writer} onChoose={onChoose} />}
+      {page.asked.length > 0 && <p className="text-small text-muted">asked: {page.asked.join(', ')}</p>}
+      {page.mayWrite && (
+        <Writers signedIn={signedIn} classId={classId} runId={page.id} writer={writer} onChoose={onChoose} />
+      )}
       <p className="mt-6 text-small text-muted" role="status">
         {page.mayWrite
           ? run.unsent > 0
@@ -94,6 +99,8 @@ function Sheet({
   const run = useRun(classId, runId, signedIn, writer);
   const cabinet = useToolChoices(classId);
   const { page, evaluated, error } = run;
+  if (error instanceof RefusedError && error.field === 'join')
+    return <JoinFirst classId={classId} runId={runId} signedIn={signedIn} message={error.message} />;
   if (error)
     return (
       <div className="px-7">

@@ -7,6 +7,7 @@ import type { ReactNode } from 'react';
 import { useForm } from 'react-hook-form';
 import { Link, useNavigate } from 'react-router';
 import { ask } from '../../api/request.ts';
+import { newId } from '../../outbox/new-id.ts';
 import { Button } from '../../ui/button.tsx';
 import { Field } from '../../ui/field.tsx';
 import { Failed, Loading } from '../../ui/notice.tsx';
@@ -20,7 +21,7 @@ function NewRunForm({ classId, signedIn }: { readonly classId: string; readonly 
   });
   const { register, handleSubmit, formState } = useForm({
     resolver: yupResolver(newRun),
-    defaultValues: { protocolId: protocolIds()[0] ?? '', specimen: '', memberIds: [] as string[] },
+    defaultValues: { id: newId(), protocolId: protocolIds()[0] ?? '', specimen: '', memberIds: [] as string[] },
   });
   const begin = useMutation({
     mutationFn: (body: NewRun) => ask<RunPage>('POST', `/classes/${classId}/runs`, body),
@@ -60,6 +61,9 @@ function NewRunForm({ classId, signedIn }: { readonly classId: string; readonly 
       </div>
       <fieldset className="mt-4">
         <legend className="text-small font-semibold">Who works with you</legend>
+        <p className="text-small text-muted">
+          Whoever has entered the PIN on this laptop joins at once. The others are asked when they sign in.
+        </p>
         <div className="mt-1 grid grid-cols-[repeat(auto-fill,minmax(9rem,1fr))]">
           {classmates
             .filter((one) => one.id !== signedIn.person.id)
@@ -80,6 +84,16 @@ function NewRunForm({ classId, signedIn }: { readonly classId: string; readonly 
         Begin
       </Button>
     </form>
+  );
+}
+
+/** Who is in a group, and who was asked to join it. */
+function GroupNames({ run }: { readonly run: RunSummary }): ReactNode {
+  return (
+    <span className="text-muted">
+      {run.members.join(', ')}
+      {run.asked.length > 0 && <span className="block text-small">asked: {run.asked.join(', ')}</span>}
+    </span>
   );
 }
 
@@ -113,7 +127,7 @@ export default function Runs({
                 <strong>{run.specimen}</strong>
                 <span className="block text-small text-muted">{run.title}</span>
               </span>
-              <span className="text-muted">{run.members.join(', ')}</span>
+              <GroupNames run={run} />
               <span className="text-right text-small text-muted max-sm:text-left">
                 {format(new Date(run.startedAt), 'd MMM, HH:mm')}
                 <span className={`block ${run.handedInAt === null ? 'text-ink' : ''}`}>

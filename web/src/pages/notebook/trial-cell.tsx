@@ -1,6 +1,6 @@
 import type { RunPage } from '@green-beam/contract';
 import type { Cell, RunEvent } from '@green-beam/core';
-import { format } from 'date-fns';
+import { format, subSeconds } from 'date-fns';
 import { useEffect, useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
 import { MeasuredNumber } from '../../numbers/measured-number.tsx';
 
@@ -35,7 +35,9 @@ function History({
 
 /** When an entry was corrected, and by whom. */
 function signed(event: RunEvent, people: RunPage['people']): string {
-  return `${people[event.person]?.initials ?? ''} ${format(new Date(event.deviceTime), 'HH:mm')}`;
+  const at = subSeconds(new Date(event.deviceTime), event.clockAhead ?? 0);
+  const clock = event.clockAhead ? ' (clock of the laptop was wrong)' : '';
+  return `${people[event.person]?.initials ?? ''} ${format(at, 'HH:mm')}${clock}`;
 }
 
 /** A cell's contents as a screen reader says them, with everything that can be seen. */

@@ -1,4 +1,4 @@
-import type { PartnerSignIn, SignedIn } from '@green-beam/contract';
+import type { Joining, PartnerSignIn, SignedIn } from '@green-beam/contract';
 import { useQuery } from '@tanstack/react-query';
 import { useState, type ReactNode } from 'react';
 import { ask } from '../../api/request.ts';
@@ -9,6 +9,7 @@ import { NO_PIN, PinFields, sentPin } from '../sign-in/pin-fields.tsx';
 interface WritersProps {
   readonly signedIn: SignedIn;
   readonly classId: string;
+  readonly runId: string;
   readonly writer: string;
   readonly onChoose: (personId: string) => void;
 }
@@ -16,19 +17,21 @@ interface WritersProps {
 function AddPartner({
   signedIn,
   classId,
+  runId,
   onDone,
-}: {
-  readonly signedIn: SignedIn;
-  readonly classId: string;
-  readonly onDone: () => void;
-}): ReactNode {
+}: Pick<WritersProps, 'signedIn' | 'classId' | 'runId'> & { readonly onDone: () => void }): ReactNode {
   const { data: classmates = [] } = useQuery({
     queryKey: ['classmates', classId],
     queryFn: () => ask<{ id: string; label: string }[]>('GET', `/classes/${classId}/classmates`),
   });
   const [studentId, setStudentId] = useState('');
   const [pin, setPin] = useState(NO_PIN);
-  const add = useSessionChange<PartnerSignIn>('POST', () => '/session/partners');
+  const add = useSessionChange<PartnerSignIn>(
+    'POST',
+    () => '/session/partners',
+    ({ studentId: personId }) =>
+      ask('POST', `/classes/${classId}/runs/${runId}/members`, { personId } satisfies Joining),
+  );
   const here = new Set([signedIn.person.id, ...signedIn.partners.map((partner) => partner.id)]);
   return (
     <form
@@ -62,7 +65,7 @@ function AddPartner({
 }
 
 /** Who is writing at this screen: one tap changes it, a partner joins once with the PIN. */
-export function Writers({ signedIn, classId, writer, onChoose }: WritersProps): ReactNode {
+export function Writers({ signedIn, classId, runId, writer, onChoose }: WritersProps): ReactNode {
   const [adding, setAdding] = useState(false);
   return (
     <section className="mt-6" aria-label="Who is writing">
@@ -82,7 +85,7 @@ export function Writers({ signedIn, classId, writer, onChoose }: WritersProps): 
         ))}
       </div>
       {adding ? (
-        <AddPartner signedIn={signedIn} classId={classId} onDone={() => setAdding(false)} />
+        <AddPartner signedIn={signedIn} classId={classId} runId={runId} onDone={() => setAdding(false)} />
       ) : (
         <Button look="quiet" className="-ml-2" onClick={() => setAdding(true)}>
           A partner joins
