@@ -109,6 +109,20 @@ test('the administrator invites a teacher, who makes a class and imports its lis
   await expect(maren.getByText('Halima Strand,')).toBeVisible();
   await maren.getByRole('button', { name: 'Remove Halima Strand from this class' }).click();
   await expect(maren.getByText('Halima Strand,')).toHaveCount(0);
+  // The administrator removes a teacher, whose class passes on, and says how long shared laptops stay signed in.
+  await page.getByLabel('Name').fill('Tobias Ferrant');
+  await page.getByLabel('E-mail').fill('tobias@saltmarsh.example');
+  await page.getByRole('button', { name: 'Make the link' }).click();
+  await expect(page.getByRole('listitem').filter({ hasText: 'tobias@saltmarsh.example' })).toBeVisible();
+  await page.getByRole('button', { name: 'Remove Tobias Ferrant' }).click();
+  await page.getByRole('alertdialog').getByRole('button', { name: 'Remove' }).click();
+  await expect(page.getByRole('listitem').filter({ hasText: 'tobias@saltmarsh.example' })).toHaveCount(0);
+  await page.getByLabel(/^Minutes without work/).fill('3');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText('At least 5 minutes.')).toBeVisible();
+  await page.getByLabel(/^Minutes without work/).fill('45');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText('Saved. It holds')).toBeVisible();
   await room.close();
 });
 
@@ -123,6 +137,7 @@ test('a student joins with code, name and first PIN, chooses their own, and read
   await page.getByRole('button', { name: 'Sign in' }).first().click();
   await expect(page.getByText('Choose your name first.')).toBeVisible();
   await page.getByLabel('Your name').selectOption({ label: 'Ines V.' });
+  await expect(page.getByText('You are signed out after 45 minutes without work.')).toBeVisible();
   await page.getByLabel('PIN').fill('12');
   await page.getByRole('button', { name: 'Sign in' }).first().click();
   await expect(page.getByText('A PIN has four to six digits.')).toBeVisible();

@@ -157,10 +157,17 @@ test('a group chooses its tools, leaves a trial out with a reason, and hands the
   await page.getByRole('alertdialog').getByRole('button', { name: 'Hand in' }).click();
   await expect(page.getByText(/^Handed in/)).toBeVisible();
   await expect(page.getByRole('button', { name: /^Dry mass/ })).toHaveCount(0);
+  // Until the teacher opens it, the group may think again.
+  await page.getByRole('button', { name: 'Take it back' }).click();
+  await expect(page.getByRole('button', { name: /^Dry mass/ })).not.toHaveCount(0);
+  await page.getByRole('button', { name: 'Hand in' }).click();
+  await page.getByRole('alertdialog').getByRole('button', { name: 'Hand in' }).click();
+  await expect(page.getByText(/^Handed in/)).toBeVisible();
 
   const room = await browser.newContext();
   const teacher = await room.newPage();
   await enterAs(teacher, 'teacher', new URL(page.url()).pathname);
+  await expect(page.getByRole('button', { name: 'Take it back' })).toHaveCount(0);
   await teacher.getByRole('button', { name: 'Return it' }).click();
   await expect(page.getByRole('button', { name: 'Dry mass, trial 1, 8.91' })).toBeVisible({ timeout: 5000 });
   await teacher.getByRole('link', { name: 'All laboratories' }).click();

@@ -25,8 +25,9 @@ test('what a partner has not sent yet stays with its owner: it shows on nobody e
   await page.getByLabel('Your name').selectOption({ label: 'Tomasz B.' });
   await page.getByLabel('PIN').fill(sample.pin);
   await page.getByRole('button', { name: 'Sign in' }).first().click();
-  await expect(page.getByRole('button', { name: 'Sign out' })).toBeVisible();
-  await page.goto(notebookPage);
+  // Whoever was named says themselves that they are in the group.
+  await page.getByRole('button', { name: 'Join Brass bush, shared' }).click();
+  await expect(page).toHaveURL(notebookPage);
   await expect(page.getByRole('button', { name: 'Water before, trial 1, empty' })).toBeVisible();
   await expect(page.getByText(/waiting|Saving/)).toHaveCount(0);
   await expect(page.getByRole('button', { name: 'Hand in' })).toBeEnabled();

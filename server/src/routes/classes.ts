@@ -14,7 +14,7 @@ import type { Sequelize } from 'sequelize';
 import { checkNotArchived, classTaught, signedInTeacher } from '../auth/access.ts';
 import { renew, usedUp } from '../auth/guesses.ts';
 import { labelOf } from '../auth/labels.ts';
-import { handOutFirstPins } from '../auth/pins.ts';
+import { handOutFirstPins } from '../classes/pins.ts';
 import { endSessionsOf } from '../auth/session.ts';
 import { accountOf } from '../auth/sign-in-limits.ts';
 import { boardOf } from '../classes/board.ts';

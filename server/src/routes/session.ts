@@ -15,7 +15,7 @@ import { Router, type Request, type Response } from 'express';
 import { signedIn, signedInTeacher } from '../auth/access.ts';
 import { labelOf } from '../auth/labels.ts';
 import { openLink } from '../auth/one-time-links.ts';
-import { changePin, recognizeStudent } from '../auth/pins.ts';
+import { changePin, recognizeStudent } from '../classes/pins.ts';
 import {
   addPartner,
   changePartners,

@@ -9,7 +9,7 @@ import { rowsOf } from './roster-rows.ts';
 /** A class list, from a file or pasted. */
 export function ImportRoster({ classId }: { readonly classId: string }): ReactNode {
   const queries = useQueryClient();
-  // The same name keeps its id, so that a list that is sent again adds nobody twice.
+  // A row keeps its id while it stays as it is, so that a list that is sent again adds nobody twice.
   const ids = useRef(new Map<string, string>());
   const idOf = (name: string): string => {
     const id = ids.current.get(name) ?? newId();
@@ -25,7 +25,7 @@ export function ImportRoster({ classId }: { readonly classId: string }): ReactNo
         rowsOf={rowsOf}
         add={(names) =>
           ask<RosterResult>('POST', `/classes/${classId}/students`, {
-            rows: names.map((name) => ({ id: idOf(`${name.firstName} ${name.lastName}`), ...name })),
+            rows: names.map((name, i) => ({ id: idOf(`${i} ${name.firstName} ${name.lastName}`), ...name })),
           })
         }
         onAdded={() =>

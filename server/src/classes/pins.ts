@@ -1,14 +1,14 @@
 import { randomInt } from 'node:crypto';
 import type { Request } from 'express';
-import { rosterOf, type NamedStudent } from '../classes/roster.ts';
+import { renew } from '../auth/guesses.ts';
+import { hashSecret, secretMatches } from '../auth/passwords.ts';
+import { endSessionsOf, type Recognized } from '../auth/session.ts';
+import { accountOf, guessing } from '../auth/sign-in-limits.ts';
 import { databaseOf } from '../database.ts';
 import { Student } from '../models/classes.ts';
 import { Person } from '../models/people.ts';
 import { Refusal } from '../refusal.ts';
-import { renew } from './guesses.ts';
-import { hashSecret, secretMatches } from './passwords.ts';
-import { endSessionsOf, type Recognized } from './session.ts';
-import { accountOf, guessing } from './sign-in-limits.ts';
+import { rosterOf, type NamedStudent } from './roster.ts';
 
 const FIRST_PIN_DIGITS = 6;
 
