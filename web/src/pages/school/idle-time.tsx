@@ -23,8 +23,6 @@ export function IdleTime({ idleMinutes }: { readonly idleMinutes: number }): Rea
         <Field
           label="Minutes without work until a student is signed out"
           type="number"
-          min={5}
-          max={480}
           inputMode="numeric"
           className="max-w-32"
           error={formState.errors.idleMinutes?.message ?? error?.message}
