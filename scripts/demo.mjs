@@ -1,3 +1,5 @@
 import { orSayWhy, serve } from './serve.mjs';
 
-orSayWhy(serve('demo', { GREEN_BEAM_DEMO: '1', GREEN_BEAM_FRESH: process.argv.includes('--fresh') ? '1' : '0' }));
+const GREEN_BEAM_FRESH = process.argv.includes('--fresh') ? '1' : '0';
+
+orSayWhy(serve('demo', { GREEN_BEAM_DEMO: '1', GREEN_BEAM_FRESH, databasePort: null }));

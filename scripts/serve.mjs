@@ -1,8 +1,9 @@
 import { resolve } from 'node:path';
 import { build } from './build.mjs';
 import { checkNode, installPackages } from './packages.mjs';
-import { copyCluster, ownDatabase, removeCluster, sessionSecret } from './postgres.mjs';
+import { copyCluster, ownDatabase, removeCluster } from './postgres.mjs';
 import { ended, freePort, isFree, ROOT, start } from './processes.mjs';
+import { sessionSecret } from './secrets.mjs';
 
 /** Environment of the server for a database. */
 export function serverEnvironment(url, extra = {}) {
@@ -32,19 +33,70 @@ async function portToUse() {
   return String((await isFree(USUAL_PORT)) ? USUAL_PORT : await freePort());
 }
 
+/** How often it is looked whether the database still runs, in ms. */
+const LOOK_EVERY = 1000;
+/** The server starts again so long after it died, in ms: twice as long each time, until it has served for a while. */
+const FIRST_WAIT = 500;
+const LONGEST_WAIT = 30_000;
+const SERVED_WELL = 60_000;
+
+/** Starts a database of its own again whenever it has died, until it is stopped. */
+function watchOver(database) {
+  const watch = setInterval(() => {
+    try {
+      if (database.revive()) console.error('The database had stopped; it has been started again.');
+    } catch (error) {
+      console.error(`The database cannot be started: ${error.message}`);
+    }
+  }, LOOK_EVERY);
+  return () => clearInterval(watch);
+}
+
+/** Serves until it is told to stop: a server that dies is started again. A first start that fails is the end. */
+async function keepServing(environment) {
+  const signals = ['SIGINT', 'SIGTERM'];
+  let isStopping = false;
+  let wait = FIRST_WAIT;
+  let server;
+  const stop = () => {
+    isStopping = true;
+    server.kill('SIGTERM');
+  };
+  for (const signal of signals) process.on(signal, stop);
+  for (let hasServed = false; ;) {
+    const began = Date.now();
+    server = startServer(environment, { stdio: ['inherit', 'pipe', 'inherit'] });
+    server.stdout.on('data', (chunk) => {
+      hasServed ||= String(chunk).includes('is ready');
+      process.stdout.write(chunk);
+    });
+    const code = await ended(server);
+    if (isStopping || !hasServed) return code;
+    wait = Date.now() - began > SERVED_WELL ? FIRST_WAIT : Math.min(LONGEST_WAIT, wait * 2);
+    console.error(`The server ended (${code}); it starts again in ${wait} ms.`);
+    await new Promise((done) => setTimeout(done, wait));
+    if (isStopping) return 0;
+    // What was asked for once, such as fresh sample data, is not done again.
+    environment = { ...environment, GREEN_BEAM_FRESH: '0' };
+  }
+}
+
 /**
- * Does all that is needed on a fresh machine, builds, serves in the foreground, and on Ctrl-C or SIGTERM stops what it started.
+ * Does all that is needed on a fresh machine, builds, serves in the foreground, and on Ctrl-C or SIGTERM stops what it started. A
+ * database or a server that dies meanwhile is started again.
  * @param cluster which of the project's own clusters to use when no DATABASE_URL is given.
+ * @param databasePort on which it listens, unless DATABASE_PORT says another; null for a free one.
  */
-export async function serve(cluster, extra) {
+export async function serve(cluster, { databasePort, ...extra }) {
   checkNode();
   installPackages();
-  const database = await ownDatabase(cluster);
+  const given = process.env.DATABASE_PORT;
+  const database = await ownDatabase(cluster, { port: given ? Number(given) : databasePort });
   try {
     build();
-    const server = startServer(serverEnvironment(database.url, { ...extra, PORT: await portToUse() }));
-    for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill('SIGTERM'));
-    process.exitCode = await ended(server);
+    const leave = watchOver(database);
+    process.exitCode = await keepServing(serverEnvironment(database.url, { ...extra, PORT: await portToUse() }));
+    leave();
   } finally {
     database.stop();
   }
@@ -85,7 +137,7 @@ export async function withSampleServer(url, work, { fresh = true, processes = nu
 export async function withOwnDatabase(purpose, work, { copyOf = null } = {}) {
   const cluster = `${purpose}-${process.pid}`;
   if (copyOf !== null) copyCluster(copyOf, cluster);
-  const database = await ownDatabase(cluster);
+  const database = await ownDatabase(cluster, { createsDatabases: true });
   try {
     return await work(database.url);
   } finally {

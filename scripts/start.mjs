@@ -1,3 +1,6 @@
 import { orSayWhy, serve } from './serve.mjs';
 
-orSayWhy(serve('installation', { GREEN_BEAM_DEMO: '0' }));
+/** The database comes back where the server looks for it. */
+const DATABASE_PORT = 4711;
+
+orSayWhy(serve('installation', { GREEN_BEAM_DEMO: '0', databasePort: DATABASE_PORT }));

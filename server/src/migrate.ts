@@ -22,6 +22,7 @@ import * as guesses from './migrations/0018-guesses.ts';
 import * as signingIn from './migrations/0019-signing-in.ts';
 import * as joining from './migrations/0020-joining.ts';
 import * as teachersLeave from './migrations/0021-teachers-leave.ts';
+import * as allowances from './migrations/0022-allowances.ts';
 
 const MIGRATIONS = [
   firstLight,
@@ -45,6 +46,7 @@ const MIGRATIONS = [
   signingIn,
   joining,
   teachersLeave,
+  allowances,
 ];
 
 /** Brings the database to the present shape; each migration runs once, in its own transaction. */

@@ -93,7 +93,9 @@ export function refusalHandler(logger: Logger): ErrorRequestHandler {
       return;
     }
     const { status, problem } = answerTo(error);
-    if (status >= 500) logger.error({ err: error, path: request.path }, 'request failed');
+    // The address itself may hold the token of a link.
+    const route = (request.route as { path?: string } | undefined)?.path ?? null;
+    if (status >= 500) logger.error({ err: error, method: request.method, route }, 'request failed');
     response.status(status).json(problem);
   };
 }

@@ -1,16 +1,16 @@
 import { readFileSync } from 'node:fs';
 import { createServer as createPlainServer } from 'node:http';
 import { createServer as createTlsServer } from 'node:https';
-import { pino } from 'pino';
 import { createApp } from './app.ts';
-import { forgetOld } from './auth/guesses.ts';
+import { forgetOld } from './auth/allowances.ts';
 import { readConfig } from './config.ts';
 import { openDatabase } from './database.ts';
 import { drawingInThreads } from './drawing/drawing.ts';
 import { ClassEvents } from './live/class-events.ts';
+import { openLog } from './logger.ts';
 import { orSayWhy } from './or-say-why.ts';
 
-const logger = pino({ level: process.env['LOG_LEVEL'] ?? 'warn' });
+const logger = openLog(process.env['LOG_LEVEL'] ?? 'warn');
 
 /**
  * How long an idle connection stays open, in ms: longer than a student thinks between two readings, and than reverse proxies keep one,

@@ -24,7 +24,7 @@ const tried = async (visitor: Visitor, pin: string): Promise<number> =>
 
 /** As if so much time had gone by, by the clock of the database. */
 function later(interval: string): Promise<unknown> {
-  return databaseOf(Person).query(`update guesses set at = at - interval '${interval}'`);
+  return databaseOf(Person).query(`update allowances set at = at - interval '${interval}'`);
 }
 
 /** A guess at an account as it comes from some address, at a browser where nobody has signed in. */
@@ -103,7 +103,7 @@ describe('guessing at a PIN from a device that is new to the name', () => {
   it('does not wait longer when a clock was set back', async () => {
     const account = accountOf('student', studentId);
     expect(await guessFrom('192.0.2.9', account)).toBe('looked at');
-    await databaseOf(Person).query(`update guesses set at = at + interval '1 day' where account = :account`, {
+    await databaseOf(Person).query(`update allowances set at = at + interval '1 day' where account = :account`, {
       replacements: { account },
     });
     expect(await guessFrom('192.0.2.9', account)).toBe('looked at');

@@ -1,13 +1,14 @@
 import { randomUUID } from 'node:crypto';
 import type { AddressInfo } from 'node:net';
 import pg from 'pg';
-import { pino } from 'pino';
+import type { DestinationStream } from 'pino';
 import { createApp } from '../src/app.ts';
 import { hashSecret } from '../src/auth/passwords.ts';
 import { createClass } from '../src/classes/create-class.ts';
 import { openDatabase } from '../src/database.ts';
 import { drawingInThreads, type Drawing } from '../src/drawing/drawing.ts';
 import { ClassEvents } from '../src/live/class-events.ts';
+import { openLog } from '../src/logger.ts';
 import { migrate } from '../src/migrate.ts';
 import { Student, type SchoolClass } from '../src/models/classes.ts';
 import { Account, Person, School } from '../src/models/people.ts';
@@ -30,7 +31,8 @@ export interface TestServer {
   stop(): Promise<void>;
 }
 
-export async function startTestServer(): Promise<TestServer> {
+/** @param log where the server writes what it says; nowhere unless it is given. */
+export async function startTestServer(log?: DestinationStream): Promise<TestServer> {
   if (!ADMIN_URL) throw new Error('The server tests need DATABASE_URL; run them with npm test.');
   const name = `test_${randomUUID().replaceAll('-', '')}`;
   await administer(`create database ${name}`);
@@ -54,7 +56,7 @@ export async function startTestServer(): Promise<TestServer> {
   const sequelize = openDatabase(databaseUrl, config.connections);
   await migrate(sequelize);
   holdToOneConnectionEach(sequelize);
-  const logger = pino({ level: 'silent' });
+  const logger = log ? openLog('trace', log) : openLog('silent');
   const events = new ClassEvents(databaseUrl, logger);
   await events.start();
   const drawing = drawingInThreads({ count: config.drawingThreads, prepares: false, logger });

@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto';
 import type { Request } from 'express';
 import { Refusal } from '../refusal.ts';
 import { deviceKnownTo, rememberDevice } from './device.ts';
-import { giveBack, takeGuess, type AllowanceOf } from './guesses.ts';
+import { giveBack, takeOne, type AllowanceOf } from './allowances.ts';
 
 /** What a guess is made at: the PIN of a student, the password of an account. Addresses of teachers are not kept in the clear. */
 export function accountOf(kind: 'student' | 'teacher', id: string): string {
@@ -57,7 +57,7 @@ async function lookedAt<Found>(right: () => Promise<Found>, allowances: readonly
 
 async function takeAll(allowances: readonly AllowanceOf[], whom: string): Promise<void> {
   for (const [i, allowance] of allowances.entries()) {
-    const wait = await takeGuess(allowance);
+    const wait = await takeOne(allowance);
     if (wait === 0) continue;
     await giveAllBack(allowances.slice(0, i));
     throw tooMany(wait, whom);

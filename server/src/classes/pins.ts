@@ -1,6 +1,6 @@
 import { randomInt } from 'node:crypto';
 import type { Request } from 'express';
-import { renew } from '../auth/guesses.ts';
+import { renew } from '../auth/allowances.ts';
 import { hashSecret, secretMatches } from '../auth/passwords.ts';
 import { endSessionsOf, type Recognized } from '../auth/session.ts';
 import { accountOf, guessing } from '../auth/sign-in-limits.ts';

@@ -84,7 +84,7 @@ export async function seedDemo(
   sequelize: Sequelize,
   { fresh, now = new Date() }: { fresh: boolean; now?: Date },
 ): Promise<void> {
-  if (fresh) await sequelize.query('truncate schools, sessions, guesses, known_devices, one_time_links cascade');
+  if (fresh) await sequelize.query('truncate schools, sessions, allowances, known_devices, one_time_links cascade');
   if (await School.findByPk(DEMO_SCHOOL)) return;
   await School.create({ id: DEMO_SCHOOL, name: 'Saltmarsh School' });
   await seedTeachers();

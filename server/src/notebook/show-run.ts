@@ -28,7 +28,10 @@ export function eventOf(row: RunEventRow): RunEvent {
 
 function summaryFrom(run: RunRow, group: readonly RunMember[], labels: ReadonlyMap<string, string>): RunSummary {
   const named = (joined: boolean): string[] =>
-    group.filter(({ joinedAt }) => (joinedAt !== null) === joined).map(({ personId }) => labels.get(personId) ?? '');
+    group
+      .filter(({ joinedAt }) => (joinedAt !== null) === joined)
+      .map(({ personId }) => labels.get(personId) ?? '')
+      .sort((a, b) => a.localeCompare(b));
   return {
     id: run.id,
     protocolId: run.protocolId,

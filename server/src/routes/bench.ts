@@ -20,6 +20,7 @@ import { databaseOf } from '../database.ts';
 import type { Drawing } from '../drawing/drawing.ts';
 import { Student } from '../models/classes.ts';
 import { Attempt, Round, SetRound, Task } from '../models/bench.ts';
+import { withinRate } from '../quotas.ts';
 import { notFound } from '../refusal.ts';
 import { namedRulesOf, rulesByVersion, rulesOf } from '../rules.ts';
 import { idFrom, validated } from '../validated.ts';
@@ -135,6 +136,7 @@ export function benchRoutes(drawing: Drawing): Router {
   routes.post('/classes/:classId/rounds', async (request, response) => {
     const { schoolClass, caller } = await classInReach(request);
     checkNotArchived(schoolClass);
+    await withinRate('round', caller.personId);
     const { subjectIds, setRoundId } = await validated(request, newRound);
     const person = { classId: schoolClass.id, schoolId: schoolClass.schoolId, personId: caller.personId };
     if (setRoundId !== null) {
@@ -153,6 +155,7 @@ export function benchRoutes(drawing: Drawing): Router {
   routes.post('/classes/:classId/rounds/taken-up', async (request, response) => {
     const { schoolClass, caller } = await classInReach(request);
     checkNotArchived(schoolClass);
+    await withinRate('round', caller.personId);
     const { subjectIds } = await validated(request, newRound);
     checkSubjects(subjectIds);
     const { id: classId, schoolId, rulesVersion } = schoolClass;

@@ -3,7 +3,8 @@ import { Router } from 'express';
 import { checkNotArchived, classInReach, classTaught } from '../auth/access.ts';
 import { addTool, changeTool, importTools, noteOnTool } from '../cabinet/change-tools.ts';
 import { toolChoices, toolsShown } from '../cabinet/tools-shown.ts';
-import { Tool } from '../models/cabinet.ts';
+import { Tool, ToolNoteRow } from '../models/cabinet.ts';
+import { checkRoom } from '../quotas.ts';
 import { notFound } from '../refusal.ts';
 import { idFrom, validated } from '../validated.ts';
 
@@ -22,6 +23,7 @@ export function cabinetRoutes(): Router {
   routes.post('/classes/:classId/cabinet', async (request, response) => {
     const access = await classTaught(request);
     checkNotArchived(access.schoolClass);
+    await checkRoom('tools', Tool, { classId: access.schoolClass.id }, 1);
     await addTool(access, await validated(request, newTool));
     response.status(201).json(await toolsShown(access.schoolClass.id));
   });
@@ -29,7 +31,9 @@ export function cabinetRoutes(): Router {
   routes.post('/classes/:classId/cabinet/list', async (request, response) => {
     const access = await classTaught(request);
     checkNotArchived(access.schoolClass);
-    const result = await importTools(access, (await validated(request, toolImport)).rows);
+    const { rows } = await validated(request, toolImport);
+    await checkRoom('tools', Tool, { classId: access.schoolClass.id }, rows.length);
+    const result = await importTools(access, rows);
     response.status(result.errors.length > 0 ? 422 : 201).json(result);
   });
 
@@ -43,7 +47,9 @@ export function cabinetRoutes(): Router {
   routes.post('/classes/:classId/cabinet/:toolId/notes', async (request, response) => {
     const access = await classTaught(request);
     checkNotArchived(access.schoolClass);
-    await noteOnTool(access, idFrom(request, 'toolId'), await validated(request, newToolNote));
+    const toolId = idFrom(request, 'toolId');
+    await checkRoom('notes', ToolNoteRow, { classId: access.schoolClass.id, toolId }, 1);
+    await noteOnTool(access, toolId, await validated(request, newToolNote));
     response.status(201).json(await toolsShown(access.schoolClass.id));
   });
 

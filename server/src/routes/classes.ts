@@ -12,7 +12,7 @@ import {
 import { Router, type Response } from 'express';
 import type { Sequelize } from 'sequelize';
 import { checkNotArchived, classTaught, signedInTeacher } from '../auth/access.ts';
-import { renew, usedUp } from '../auth/guesses.ts';
+import { renew, usedUp } from '../auth/allowances.ts';
 import { labelOf } from '../auth/labels.ts';
 import { handOutFirstPins } from '../classes/pins.ts';
 import { endSessionsOf } from '../auth/session.ts';
@@ -28,6 +28,7 @@ import { deleteClass, deleteStudent } from '../classes/removal.ts';
 import { removeFromClass } from '../classes/teachers.ts';
 import { ClassTeacher, HouseRulesVersion, SchoolClass, Student } from '../models/classes.ts';
 import { Account, Person } from '../models/people.ts';
+import { checkRoom, withinRate } from '../quotas.ts';
 import { notFound, Refusal } from '../refusal.ts';
 import { idFrom, validated } from '../validated.ts';
 
@@ -111,6 +112,7 @@ export function classRoutes(sequelize: Sequelize, drawing: Drawing): Router {
 
   routes.post('/classes', async (request, response) => {
     const caller = await signedInTeacher(request);
+    await withinRate('class', caller.personId);
     const { id, name } = await validated(request, newClass);
     response
       .status(201)
@@ -148,7 +150,8 @@ export function classRoutes(sequelize: Sequelize, drawing: Drawing): Router {
   });
 
   routes.get('/classes/:classId/export', async (request, response) => {
-    const { schoolClass } = await classTaught(request);
+    const { schoolClass, caller } = await classTaught(request);
+    await withinRate('export', caller.personId);
     download(response, schoolClass.name, await exportClass(schoolClass, drawing));
   });
 
@@ -156,13 +159,15 @@ export function classRoutes(sequelize: Sequelize, drawing: Drawing): Router {
     const { schoolClass } = await classTaught(request);
     checkNotArchived(schoolClass);
     const { rows } = await validated(request, rosterImport);
+    await checkRoom('students', Student, { classId: schoolClass.id }, rows.length);
     const result = await importRoster(schoolClass, rows);
     response.status(result.errors.length > 0 ? 422 : 201).json(result);
   });
 
   routes.post('/classes/:classId/first-pins', async (request, response) => {
-    const { schoolClass } = await classTaught(request);
+    const { schoolClass, caller } = await classTaught(request);
     checkNotArchived(schoolClass);
+    await withinRate('first-pins', caller.personId);
     const { studentIds } = await validated(request, firstPins);
     response.status(201).json(
       (await handOutFirstPins(schoolClass.id, studentIds)).map(({ student: { personId, person }, pin }): FirstPin => ({
@@ -190,7 +195,8 @@ export function classRoutes(sequelize: Sequelize, drawing: Drawing): Router {
   });
 
   routes.get('/classes/:classId/students/:studentId/export', async (request, response) => {
-    const { schoolClass } = await classTaught(request);
+    const { schoolClass, caller } = await classTaught(request);
+    await withinRate('export', caller.personId);
     const data = await exportStudent(schoolClass, idFrom(request, 'studentId'), drawing);
     if (!data) throw notFound();
     download(response, `${schoolClass.name} student`, data);

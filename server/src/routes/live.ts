@@ -3,6 +3,7 @@ import type { LiveEvent } from '@green-beam/contract';
 import { Router, type Request, type Response } from 'express';
 import { classInReach } from '../auth/access.ts';
 import type { ClassEvents } from '../live/class-events.ts';
+import { Refusal } from '../refusal.ts';
 
 const HEARTBEAT = 25_000;
 
@@ -13,6 +14,25 @@ function write(response: Response, event: LiveEvent | 'refetch'): void {
       : `event: ${event.kind}\ndata: ${JSON.stringify({ id: event.id })}\n\n`,
   );
   response.flush();
+}
+
+/** A browser holds one stream, or one a tab where its tabs cannot agree; more than so many are no browser’s. */
+const MOST_STREAMS = 12;
+
+/** How many streams of a session are open at this process. */
+const streams = new Map<string, number>();
+
+/** Counts a stream of a session, until the returned function is called. @throws Refusal (429). */
+function openFor(session: string): () => void {
+  const open = streams.get(session) ?? 0;
+  if (open >= MOST_STREAMS)
+    throw new Refusal(429, `This page is open in ${MOST_STREAMS} tabs already. Close some of them.`);
+  streams.set(session, open + 1);
+  return () => {
+    const left = (streams.get(session) ?? 1) - 1;
+    if (left > 0) streams.set(session, left);
+    else streams.delete(session);
+  };
 }
 
 /** Looks again at who streams: at the session as it is kept, and at the class. @throws when either is over. */
@@ -27,6 +47,9 @@ export function liveRoutes(events: ClassEvents): Router {
 
   routes.get('/classes/:classId/events', async (request, response) => {
     const { schoolClass, caller, as } = await classInReach(request);
+    // Whoever has gone meanwhile is told nothing, and would not be heard to close.
+    if (request.socket.destroyed) return;
+    const close = openFor(request.sessionID);
     response.set({
       'content-type': 'text/event-stream',
       'cache-control': 'no-cache, no-transform',
@@ -48,6 +71,7 @@ export function liveRoutes(events: ClassEvents): Router {
       clearInterval(beat);
       unsubscribe();
       forget();
+      close();
     });
   });
 

@@ -4,13 +4,14 @@ import { Op } from 'sequelize';
 import { checkNotArchived, classInReach, classTaught } from '../auth/access.ts';
 import { labelOf } from '../auth/labels.ts';
 import { rosterOf } from '../classes/roster.ts';
-import { RunMember, RunRow } from '../models/notebook.ts';
+import { RunEventRow, RunMember, RunRow } from '../models/notebook.ts';
 import { appendEvents } from '../notebook/append-events.ts';
 import { beginRun } from '../notebook/begin-run.ts';
 import { changeRunRules } from '../notebook/change-run-rules.ts';
 import { askedToJoin, declineToJoin, joinGroup } from '../notebook/joining.ts';
 import { checkMayWrite, runInReach, runOrAsked } from '../notebook/run-access.ts';
 import { runPage, runSummaries } from '../notebook/show-run.ts';
+import { checkRoom, withinRate } from '../quotas.ts';
 import { Refusal } from '../refusal.ts';
 import { validated } from '../validated.ts';
 
@@ -51,6 +52,8 @@ export function notebookRoutes(): Router {
   routes.post('/classes/:classId/runs', async (request, response) => {
     const access = await classInReach(request);
     checkNotArchived(access.schoolClass);
+    await withinRate('run', access.caller.personId);
+    await checkRoom('laboratories', RunRow, { classId: access.schoolClass.id }, 1);
     const run = await beginRun(access, await validated(request, newRun));
     response.status(201).json(await runPage({ ...access, run, member: true, mayWrite: true }));
   });
@@ -85,6 +88,8 @@ export function notebookRoutes(): Router {
   routes.post('/classes/:classId/runs/:runId/events', async (request, response) => {
     const access = await runInReach(request);
     const { events } = await validated(request, newRunEvents);
+    const { classId, id: runId } = access.run;
+    await checkRoom('entries', RunEventRow, { classId, runId }, events.length);
     response.json({ events: await appendEvents(access, events, clockAheadOf(request)) });
   });
 

@@ -1,7 +1,7 @@
 import { invitation, removal, schoolChange, type SchoolDetails, type SchoolTeacher } from '@green-beam/contract';
 import { Router } from 'express';
 import { signedInAdministrator } from '../auth/access.ts';
-import { renew, usedUp } from '../auth/guesses.ts';
+import { renew, usedUp } from '../auth/allowances.ts';
 import { invite } from '../auth/invite.ts';
 import { labelOf } from '../auth/labels.ts';
 import { makeLink } from '../auth/one-time-links.ts';

@@ -4,6 +4,7 @@ import { checkNotArchived, classInReach, classTaught } from '../auth/access.ts';
 import { setRound, setRoundsShown } from '../bench/set-rounds.ts';
 import type { Drawing } from '../drawing/drawing.ts';
 import { SetRound } from '../models/bench.ts';
+import { checkRoom, withinRate } from '../quotas.ts';
 import { notFound } from '../refusal.ts';
 import { idFrom, validated } from '../validated.ts';
 
@@ -18,6 +19,8 @@ export function setRoundRoutes(drawing: Drawing): Router {
   routes.post('/classes/:classId/set-rounds', async (request, response) => {
     const access = await classTaught(request);
     checkNotArchived(access.schoolClass);
+    await withinRate('practice-set', access.caller.personId);
+    await checkRoom('practice sets', SetRound, { classId: access.schoolClass.id }, 1);
     await setRound(access, await validated(request, newSetRound), drawing);
     response.status(201).json(await setRoundsShown(access));
   });

@@ -3,6 +3,7 @@ import { Router } from 'express';
 import { checkNotArchived, classInReach, classTaught } from '../auth/access.ts';
 import { printedRound, sheetShown, takeSheetAnswers } from '../bench/sheets.ts';
 import type { Drawing } from '../drawing/drawing.ts';
+import { withinRate } from '../quotas.ts';
 import { idFrom, validated } from '../validated.ts';
 
 /** Rounds on paper: printed by the class’s teachers, typed in by them or by whose sheet it is. */
@@ -12,6 +13,7 @@ export function sheetRoutes(drawing: Drawing): Router {
   routes.post('/classes/:classId/set-rounds/:setRoundId/sheets', async (request, response) => {
     const access = await classTaught(request);
     checkNotArchived(access.schoolClass);
+    await withinRate('sheets', access.caller.personId);
     response.json(await printedRound(access, idFrom(request, 'setRoundId'), drawing));
   });
 

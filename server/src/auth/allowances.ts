@@ -1,7 +1,7 @@
 import { askPrepared, databaseOf } from '../database.ts';
 import { Person } from '../models/people.ts';
 
-/** So many guesses at once, and one more after each span of time, in seconds. */
+/** So many allowances at once, and one more after each span of time, in seconds. */
 interface Allowance {
   readonly most: number;
   readonly every: number;
@@ -19,41 +19,41 @@ function ask<Row extends object>(statement: string, values: readonly unknown[]):
 }
 
 /** What is used up at present: it comes back with time. A clock that was set back gives nothing and takes nothing. */
-const USED = 'greatest(0, guesses.used - greatest(0, extract(epoch from now() - guesses.at)) / guesses.every)';
+const USED = 'greatest(0, allowances.used - greatest(0, extract(epoch from now() - allowances.at)) / allowances.every)';
 
 /**
- * Takes one guess, before it is looked at: of many made at the same moment no more get through than are allowed.
+ * Takes one, as of guesses before they are looked at: of many taken at the same moment no more get through than are allowed.
  * @returns how long to wait for the next one, in seconds; 0 when this one was taken.
  */
-export async function takeGuess({ key, account, most, every }: AllowanceOf): Promise<number> {
+export async function takeOne({ key, account, most, every }: AllowanceOf): Promise<number> {
   const [taken] = await ask(
-    `insert into guesses (key, account, most, every, used, at) values ($1, $2, $3, $4, 1, now())
-     on conflict (key) do update set used = ${USED} + 1, at = now() where ${USED} + 1 <= guesses.most
+    `insert into allowances (key, account, most, every, used, at) values ($1, $2, $3, $4, 1, now())
+     on conflict (key) do update set used = ${USED} + 1, at = now() where ${USED} + 1 <= allowances.most
      returning key`,
     [key, account, most, every],
   );
   if (taken) return 0;
   const [left] = await ask<{ wait: number }>(
-    `select (${USED} + 1 - most) * every as wait from guesses where key = $1`,
+    `select (${USED} + 1 - most) * every as wait from allowances where key = $1`,
     [key],
   );
   return Math.max(1, Math.ceil(left?.wait ?? 1));
 }
 
-/** Gives a guess back that was right, or that was not looked at after all. */
+/** Gives one back, such as a guess that was right, or that was not looked at after all. */
 export async function giveBack({ key }: AllowanceOf): Promise<void> {
-  await ask(`update guesses set used = greatest(0, used - 1) where key = $1`, [key]);
+  await ask(`update allowances set used = greatest(0, used - 1) where key = $1`, [key]);
 }
 
 /** Gives back all that was used of the allowances of an account. */
 export async function renew(account: string): Promise<void> {
-  await ask(`delete from guesses where account = $1`, [account]);
+  await ask(`delete from allowances where account = $1`, [account]);
 }
 
 /** Which of some accounts have an allowance that is used up. */
 export async function usedUp(accounts: readonly string[]): Promise<Set<string>> {
   const rows = await ask<{ account: string }>(
-    `select distinct account from guesses where account = any($1) and ${USED} + 1 > most`,
+    `select distinct account from allowances where account = any($1) and ${USED} + 1 > most`,
     [accounts],
   );
   return new Set(rows.map(({ account }) => account));
@@ -61,5 +61,5 @@ export async function usedUp(accounts: readonly string[]): Promise<Set<string>> 
 
 /** Forgets what has come back long ago. */
 export async function forgetOld(): Promise<void> {
-  await ask(`delete from guesses where at < now() - interval '1 day'`, []);
+  await ask(`delete from allowances where at < now() - interval '1 day'`, []);
 }
