@@ -162,7 +162,14 @@ async function portFor(wanted) {
  */
 export async function ownDatabase(name, { port = null, createsDatabases = false } = {}) {
   if (process.env.DATABASE_URL)
-    return { url: process.env.DATABASE_URL, stop: () => undefined, interrupt: null, resume: null, revive: () => false };
+    return {
+      url: process.env.DATABASE_URL,
+      stop: () => undefined,
+      interrupt: null,
+      resume: null,
+      kill: null,
+      revive: () => false,
+    };
   const cluster = { name, programs: postgresPrograms(), data: clusterFolder(name), port: null };
   if (!existsSync(resolve(cluster.data, 'PG_VERSION'))) createCluster(cluster);
   cluster.port = runningPort(cluster);
@@ -182,6 +189,11 @@ export async function ownDatabase(name, { port = null, createsDatabases = false 
       if (runningPort(cluster) !== null) return false;
       startCluster(cluster, cluster.port);
       return true;
+    },
+    /** For tests: ends it as a power cut would end it. */
+    kill: () => {
+      const [pid] = readFileSync(resolve(cluster.data, 'postmaster.pid'), 'utf8').split('\n');
+      process.kill(Number(pid), 'SIGKILL');
     },
     /** For tests of what happens when the database goes away and comes back on the same port. */
     interrupt: () => must(control('-m', 'immediate', 'stop'), 'Stopping PostgreSQL'),

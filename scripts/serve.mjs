@@ -40,8 +40,8 @@ const FIRST_WAIT = 500;
 const LONGEST_WAIT = 30_000;
 const SERVED_WELL = 60_000;
 
-/** Starts a database of its own again whenever it has died, until it is stopped. */
-function watchOver(database) {
+/** Starts a database of its own again whenever it has died, until the returned function is called. */
+export function watchOver(database) {
   const watch = setInterval(() => {
     try {
       if (database.revive()) console.error('The database had stopped; it has been started again.');
@@ -52,33 +52,42 @@ function watchOver(database) {
   return () => clearInterval(watch);
 }
 
-/** Serves until it is told to stop: a server that dies is started again. A first start that fails is the end. */
-async function keepServing(environment) {
-  const signals = ['SIGINT', 'SIGTERM'];
+/**
+ * Serves until it is told to stop: a server that dies is started again. A first start that fails is the end.
+ * @param {(chunk: Uint8Array) => unknown} say what becomes of what it says.
+ * @returns how to stop it, its process at the moment, and its exit code once it is over.
+ */
+export function keepServing(environment, say = (chunk) => process.stdout.write(chunk)) {
   let isStopping = false;
-  let wait = FIRST_WAIT;
   let server;
-  const stop = () => {
-    isStopping = true;
-    server.kill('SIGTERM');
+  const serveOn = async () => {
+    let wait = FIRST_WAIT;
+    for (let hasServed = false; ;) {
+      const began = Date.now();
+      // What was asked for once, such as fresh sample data, is not done again.
+      server = startServer(hasServed ? { ...environment, GREEN_BEAM_FRESH: '0' } : environment, {
+        stdio: ['inherit', 'pipe', 'inherit'],
+      });
+      server.stdout.on('data', (chunk) => {
+        hasServed ||= String(chunk).includes('is ready');
+        say(chunk);
+      });
+      const code = await ended(server);
+      if (isStopping || !hasServed) return code;
+      wait = Date.now() - began > SERVED_WELL ? FIRST_WAIT : Math.min(LONGEST_WAIT, wait * 2);
+      console.error(`The server ended (${code}); it starts again in ${wait} ms.`);
+      await new Promise((done) => setTimeout(done, wait));
+      if (isStopping) return 0;
+    }
   };
-  for (const signal of signals) process.on(signal, stop);
-  for (let hasServed = false; ;) {
-    const began = Date.now();
-    server = startServer(environment, { stdio: ['inherit', 'pipe', 'inherit'] });
-    server.stdout.on('data', (chunk) => {
-      hasServed ||= String(chunk).includes('is ready');
-      process.stdout.write(chunk);
-    });
-    const code = await ended(server);
-    if (isStopping || !hasServed) return code;
-    wait = Date.now() - began > SERVED_WELL ? FIRST_WAIT : Math.min(LONGEST_WAIT, wait * 2);
-    console.error(`The server ended (${code}); it starts again in ${wait} ms.`);
-    await new Promise((done) => setTimeout(done, wait));
-    if (isStopping) return 0;
-    // What was asked for once, such as fresh sample data, is not done again.
-    environment = { ...environment, GREEN_BEAM_FRESH: '0' };
-  }
+  return {
+    over: serveOn(),
+    process: () => server,
+    stop: () => {
+      isStopping = true;
+      server.kill('SIGTERM');
+    },
+  };
 }
 
 /**
@@ -95,7 +104,9 @@ export async function serve(cluster, { databasePort, ...extra }) {
   try {
     build();
     const leave = watchOver(database);
-    process.exitCode = await keepServing(serverEnvironment(database.url, { ...extra, PORT: await portToUse() }));
+    const serving = keepServing(serverEnvironment(database.url, { ...extra, PORT: await portToUse() }));
+    for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, serving.stop);
+    process.exitCode = await serving.over;
     leave();
   } finally {
     database.stop();

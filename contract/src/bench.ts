@@ -8,7 +8,7 @@ import {
   type Remark,
   type SlipExplained,
 } from '@green-beam/core';
-import { array, mixed, number, object, string, type InferType } from 'yup';
+import { array, mixed, number, object, string, type InferType } from './yup.ts';
 
 /** Tools and kinds of exercises of a round; none named means the tools the class has met. */
 export const newRound = object({

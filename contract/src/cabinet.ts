@@ -1,4 +1,4 @@
-import { array, mixed, number, object, string, type InferType } from 'yup';
+import { array, mixed, number, object, string, type InferType } from './yup.ts';
 
 export const TOOL_STATES = ['fit', 'watch', 'out-of-use'] as const;
 export type ToolState = (typeof TOOL_STATES)[number];

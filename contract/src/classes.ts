@@ -1,4 +1,4 @@
-import { array, boolean, mixed, object, string, type InferType } from 'yup';
+import { array, boolean, mixed, object, string, type InferType } from './yup.ts';
 
 export interface ClassSummary {
   readonly id: string;
@@ -10,6 +10,8 @@ export interface ClassSummary {
 export interface ClassDetails extends ClassSummary {
   readonly code: string;
   readonly codeOpen: boolean;
+  /** When it will be deleted, being archived; null while the school keeps it. */
+  readonly deletedOn: string | null;
   readonly rulesName: string;
   readonly roster: readonly {
     readonly id: string;

@@ -1,5 +1,5 @@
 import type { HouseRules, Protocol, RunEvent } from '@green-beam/core';
-import { array, object, string, type InferType } from 'yup';
+import { array, object, string, type InferType } from './yup.ts';
 
 const id = string().uuid('That is not an id.').required();
 

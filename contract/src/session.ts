@@ -1,4 +1,4 @@
-import { boolean, number, object, string, type InferType } from 'yup';
+import { boolean, number, object, string, type InferType } from './yup.ts';
 
 export type Role = 'student' | 'teacher' | 'administrator';
 
@@ -161,6 +161,8 @@ export interface SchoolDetails {
   readonly name: string;
   /** A student’s session on a shared laptop ends when nothing was asked for so long. */
   readonly idleMinutes: number;
+  /** An archived class is deleted after so many months; null to keep it for good. */
+  readonly keepArchivedMonths: number | null;
   readonly teachers: readonly SchoolTeacher[];
 }
 
@@ -171,5 +173,12 @@ export const schoolChange = object({
     .min(5, 'At least 5 minutes.')
     .max(480, 'At most 480 minutes, which are 8 hours.')
     .required('Write after how many minutes.'),
+  keepArchivedMonths: number()
+    .typeError('Write a number of months, or nothing.')
+    .integer('Write whole months.')
+    .min(1, 'At least one month.')
+    .max(240, 'At most 240 months, which are 20 years.')
+    .nullable()
+    .default(null),
 });
 export type SchoolChange = InferType<typeof schoolChange>;

@@ -1,4 +1,4 @@
-import { array, boolean, number, object, string, type InferType } from 'yup';
+import { array, boolean, number, object, string, type InferType } from './yup.ts';
 
 /** Most readings and tries a round can have. */
 export const MOST_READINGS = 30;

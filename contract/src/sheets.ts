@@ -1,5 +1,5 @@
 import type { HouseRules, ItemShown } from '@green-beam/core';
-import { array, object, string, type InferType } from 'yup';
+import { array, object, string, type InferType } from './yup.ts';
 import type { AttemptResult } from './bench.ts';
 import { MOST_READINGS } from './set-rounds.ts';
 

@@ -1,4 +1,4 @@
-import { boolean, object, string, type InferType } from 'yup';
+import { boolean, object, string, type InferType } from './yup.ts';
 
 /** Whether a class has met a tool. */
 export const metTool = object({

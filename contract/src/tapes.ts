@@ -1,4 +1,4 @@
-import { array, object, string, type InferType } from 'yup';
+import { array, object, string, type InferType } from './yup.ts';
 
 /** Most lines of a tape, characters of a line, and tapes of one person. */
 export const MOST_LINES = 300;

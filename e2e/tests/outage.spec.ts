@@ -38,7 +38,7 @@ test('the database stops in the middle: nothing typed is lost, and nothing ackno
     await page.reload();
     await expect(page.getByText(/The server cannot be reached just now/)).toBeVisible({ timeout: 30_000 });
 
-    await resume();
+    resume();
     await expect(page.getByRole('button', { name: 'Water after, trial 2, 23.4' })).toBeVisible({ timeout: 60_000 });
     await expect(page.getByText('Everything is saved.')).toBeVisible({ timeout: 15_000 });
     expect((await page.request.get('/api/health')).status()).toBe(200);

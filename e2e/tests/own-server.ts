@@ -8,7 +8,7 @@ export interface OwnServer {
   /** What it said while it started. */
   readonly said: string;
   interrupt(): void;
-  resume(): Promise<void>;
+  resume(): void;
   stop(): Promise<void>;
 }
 
@@ -48,9 +48,7 @@ export async function ownServer(
     base: `http://127.0.0.1:${port}`,
     said,
     interrupt: () => database.interrupt?.(),
-    resume: async () => {
-      await database.resume?.();
-    },
+    resume: () => database.resume?.(),
     stop: async () => {
       const gone = new Promise((done) => server.once('exit', done));
       server.kill('SIGTERM');

@@ -3,15 +3,25 @@ import pg from 'pg';
 import { Sequelize, type Model, type ModelStatic } from 'sequelize';
 import { defineModels } from './models/define.ts';
 
-/** Opens the pool and binds the models to it. */
-/** @param connections that it may hold at most. */
-export function openDatabase(url: string, connections: number): Sequelize {
+/** No statement of a request takes so long, in ms, unless something is wrong. */
+const TOO_LONG = 20_000;
+
+/**
+ * Opens the pool and binds the models to it.
+ * @param connections that it may hold at most.
+ * @param use whether requests are served, which do not wait for ever, or work is done that may take long.
+ */
+export function openDatabase(url: string, connections: number, use: 'requests' | 'long work' = 'requests'): Sequelize {
   const sequelize = new Sequelize(url, {
     dialect: 'postgres',
     logging: false,
     pool: { max: connections, min: 1, acquire: 8000, idle: 30_000 },
     define: { underscored: true, timestamps: false },
-    dialectOptions: { connectionTimeoutMillis: 4000 },
+    dialectOptions: {
+      connectionTimeoutMillis: 4000,
+      // The database ends what takes too long; one that does not answer at all is given up on a little later.
+      ...(use === 'requests' ? { statement_timeout: TOO_LONG, query_timeout: TOO_LONG + 2000 } : {}),
+    },
   });
   defineModels(sequelize);
   return sequelize;

@@ -11,7 +11,7 @@ function addressOf({ tls, host, port }: Config): string {
 
 /** What is done once, before anybody is served. @returns what to tell whoever started it. */
 async function begin(config: Config): Promise<string> {
-  const sequelize = openDatabase(config.databaseUrl, 2);
+  const sequelize = openDatabase(config.databaseUrl, 2, 'long work');
   try {
     await oneAtATime(config.databaseUrl, async () => {
       await migrate(sequelize);

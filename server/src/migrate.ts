@@ -1,6 +1,7 @@
+import { createHash } from 'node:crypto';
 import pg from 'pg';
-import type { Sequelize } from 'sequelize';
-import { SequelizeStorage, Umzug } from 'umzug';
+import { QueryTypes, type Sequelize } from 'sequelize';
+import { Umzug } from 'umzug';
 import * as firstLight from './migrations/0001-first-light.ts';
 import * as handingIn from './migrations/0002-handing-in.ts';
 import * as studentsArchive from './migrations/0003-students-archive.ts';
@@ -23,8 +24,11 @@ import * as signingIn from './migrations/0019-signing-in.ts';
 import * as joining from './migrations/0020-joining.ts';
 import * as teachersLeave from './migrations/0021-teachers-leave.ts';
 import * as allowances from './migrations/0022-allowances.ts';
+import * as asItShouldBe from './migrations/0023-as-it-should-be.ts';
+import * as retention from './migrations/0024-retention.ts';
 
-const MIGRATIONS = [
+/** All there are, in order. None is changed once it has been run anywhere: what is to be different is a further one. */
+export const MIGRATIONS = [
   firstLight,
   handingIn,
   studentsArchive,
@@ -47,16 +51,69 @@ const MIGRATIONS = [
   joining,
   teachersLeave,
   allowances,
+  asItShouldBe,
+  retention,
 ];
 
-/** Brings the database to the present shape; each migration runs once, in its own transaction. */
+/** What a migration does, as a short text that is another one when it is changed. */
+export function checksumOf(up: string): string {
+  return createHash('sha256').update(up).digest('hex');
+}
+
+/** The table of what has been run; earlier versions wrote down the names alone. */
+const OWN_TABLE = `
+create table if not exists migrations (name text primary key);
+alter table migrations add column if not exists checksum text;
+alter table migrations add column if not exists run_at timestamptz default now();
+`;
+
+/**
+ * Has a database been brought to its shape by the very migrations that are here?
+ * @throws Error naming one that was changed since, or one of a later version.
+ */
+async function checkWhatWasRun(sequelize: Sequelize): Promise<string[]> {
+  const rows = await sequelize.query<{ name: string; checksum: string | null }>(
+    'select name, checksum from migrations order by name',
+    { type: QueryTypes.SELECT },
+  );
+  for (const { name, checksum } of rows) {
+    const here = MIGRATIONS.find((migration) => migration.name === name);
+    if (!here)
+      throw new Error(
+        `the database has been changed by ${name}, of a later version. Start that version, or restore a backup.`,
+      );
+    if (checksum !== null && checksum !== checksumOf(here.up))
+      throw new Error(`${name} is not what was run on this database. See “A migration differs” in docs/operating.md.`);
+    if (checksum === null)
+      await sequelize.query('update migrations set checksum = :checksum where name = :name', {
+        replacements: { name, checksum: checksumOf(here.up) },
+      });
+  }
+  return rows.map(({ name }) => name);
+}
+
+/** Brings the database to the present shape; each migration runs once, and is written down in its own transaction. */
 export async function migrate(sequelize: Sequelize): Promise<void> {
+  await sequelize.query(OWN_TABLE);
+  const done = await checkWhatWasRun(sequelize);
   const umzug = new Umzug({
     migrations: MIGRATIONS.map(({ name, up }) => ({
       name,
-      up: () => sequelize.transaction((transaction) => sequelize.query(up, { transaction })),
+      up: () =>
+        sequelize.transaction(async (transaction) => {
+          await sequelize.query(up, { transaction });
+          await sequelize.query('insert into migrations (name, checksum) values (:name, :checksum)', {
+            replacements: { name, checksum: checksumOf(up) },
+            transaction,
+          });
+        }),
     })),
-    storage: new SequelizeStorage({ sequelize, tableName: 'migrations' }),
+    storage: {
+      executed: () => Promise.resolve(done),
+      // Written down with what was done, not after it.
+      logMigration: () => Promise.resolve(),
+      unlogMigration: () => Promise.resolve(),
+    },
     logger: undefined,
   });
   await umzug.up();

@@ -5,8 +5,10 @@ import { Refusal } from './refusal.ts';
 const DEEPEST = 16;
 const MOST_VALUES = 20_000;
 
-/** Names that mean something else to the language than to whoever sends them. */
-const NOT_NAMES = new Set(['__proto__', 'constructor', 'prototype']);
+/** Names that mean something else to the language than to whoever sends them: what every object has, such as `toString`. */
+function isTheLanguages(name: string): boolean {
+  return name in Object.prototype || name === 'prototype';
+}
 
 const NULL_CHARACTER = /\0/g;
 const HALF_PAIR = /\p{Surrogate}/gu;
@@ -17,7 +19,7 @@ function holdable(text: string): string {
 }
 
 function checkName(name: string, path: string): void {
-  if (NOT_NAMES.has(name) || holdable(name) !== name)
+  if (isTheLanguages(name) || holdable(name) !== name)
     throw new Refusal(400, 'This request has a field that means nothing here.', path);
 }
 

@@ -2,8 +2,9 @@ import type { Problem } from '@green-beam/contract';
 import { HouseRuleError, SituationError, UnknownInstrumentError, UnknownProtocolError } from '@green-beam/core';
 import type { ErrorRequestHandler } from 'express';
 import type { Logger } from 'pino';
-import { ConnectionError, DatabaseError, ForeignKeyConstraintError, UniqueConstraintError } from 'sequelize';
+import { UniqueConstraintError } from 'sequelize';
 import { ValidationError } from 'yup';
+import { databaseTrouble } from './database-trouble.ts';
 
 /** A request that is refused, with what to tell the person and the field to blame. */
 export class Refusal extends Error {
@@ -19,23 +20,10 @@ export class Refusal extends Error {
 export const notFound = (): Refusal => new Refusal(404, 'There is nothing at this address.');
 
 const NAMED_BY_CORE = [HouseRuleError, SituationError, UnknownInstrumentError, UnknownProtocolError];
-/** PostgreSQL classes for a connection that broke or a server that is stopping. */
-const LOST_CONNECTION = /^(08|57P)/;
-
-function isLostConnection(error: unknown): boolean {
-  if (error instanceof ConnectionError) return true;
-  const cause = error instanceof DatabaseError ? error.original : error;
-  const { code, message } = cause as { code?: string; message?: string };
-  return (
-    LOST_CONNECTION.test(code ?? '') ||
-    /ECONNREFUSED|ECONNRESET|EPIPE/.test(code ?? '') ||
-    /Connection terminated|Client has encountered a connection error/.test(message ?? '')
-  );
-}
-
 /** The field that was to be unique, by its name in the interface; those that only tell schools and classes apart are none. */
-function fieldOf({ fields }: UniqueConstraintError): string | null {
-  const names = Object.keys(fields).filter((name) => !/^(school|class)_?id$/i.test(name));
+function fieldOf(error: unknown): string | null {
+  if (!(error instanceof UniqueConstraintError)) return null;
+  const names = Object.keys(error.fields).filter((name) => !/^(school|class)_?id$/i.test(name));
   return names[0]?.replace(/_(\w)/g, (_, letter: string) => letter.toUpperCase()) ?? null;
 }
 
@@ -51,22 +39,8 @@ function answerTo(error: unknown): { status: number; problem: Problem } {
       status: 400,
       problem: { message: (error as Error).message, field: (error as Error).message.split(':')[0] ?? null },
     };
-  if (error instanceof UniqueConstraintError)
-    return { status: 409, problem: { message: 'This is there already. Load the page again.', field: fieldOf(error) } };
-  if (error instanceof ForeignKeyConstraintError)
-    return {
-      status: 409,
-      problem: { message: 'What this belongs to has been removed. Load the page again.', field: null },
-    };
-  if (isLostConnection(error))
-    return {
-      status: 503,
-      problem: {
-        message:
-          'The server cannot reach its database just now. What you wrote is stored in this browser and will be sent again.',
-        field: null,
-      },
-    };
+  const trouble = databaseTrouble(error);
+  if (trouble) return { status: trouble.status, problem: { message: trouble.message, field: fieldOf(error) } };
   const status = (error as { status?: unknown }).status;
   if (status === 403)
     return {

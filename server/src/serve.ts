@@ -3,6 +3,7 @@ import { createServer as createPlainServer } from 'node:http';
 import { createServer as createTlsServer } from 'node:https';
 import { createApp } from './app.ts';
 import { forgetOld } from './auth/allowances.ts';
+import { deleteOutdated } from './classes/removal.ts';
 import { readConfig } from './config.ts';
 import { openDatabase } from './database.ts';
 import { drawingInThreads } from './drawing/drawing.ts';
@@ -18,13 +19,27 @@ const logger = openLog(process.env['LOG_LEVEL'] ?? 'warn');
  */
 const KEPT_OPEN = 75_000;
 
+/** In ms. */
+const TIDY_EVERY = 3_600_000;
+
+/** Forgets what nobody needs any more, and deletes what a school does not want to be kept longer. */
+async function tidyUp(log: typeof logger): Promise<void> {
+  try {
+    await forgetOld();
+    await deleteOutdated();
+  } catch (error) {
+    log.error({ err: error }, 'tidying up failed; it is tried again later');
+  }
+}
+
 /** One of the server's processes: answers requests until it is told to stop. */
 async function serve(): Promise<void> {
   const config = readConfig(process.env);
   const sequelize = openDatabase(config.databaseUrl, config.connections);
   const events = new ClassEvents(config.databaseUrl, logger);
   await events.start();
-  const forgetting = setInterval(() => void forgetOld().catch(() => undefined), 3_600_000);
+  const tidying = setInterval(() => void tidyUp(logger), TIDY_EVERY);
+  void tidyUp(logger);
   const drawing = drawingInThreads({ count: config.drawingThreads, prepares: true, logger });
   const app = createApp({ config, sequelize, events, drawing, logger });
   const server = config.tls
@@ -34,7 +49,7 @@ async function serve(): Promise<void> {
   await new Promise<void>((resolve, reject) => server.once('error', reject).listen(config.port, config.host, resolve));
 
   const stop = async (): Promise<void> => {
-    clearInterval(forgetting);
+    clearInterval(tidying);
     server.close();
     server.closeAllConnections();
     await drawing.close();

@@ -28,11 +28,33 @@ export interface TestServer {
   readonly base: string;
   readonly databaseUrl: string;
   readonly drawing: Drawing;
+  /** Every route there is, such as `POST /classes/:classId/attempts`. */
+  readonly routes: readonly string[];
   stop(): Promise<void>;
 }
 
-/** @param log where the server writes what it says; nowhere unless it is given. */
-export async function startTestServer(log?: DestinationStream): Promise<TestServer> {
+/** What a router keeps of a route, or of a router in it. */
+interface Layer {
+  readonly route?: { readonly path: string; readonly methods: Readonly<Record<string, boolean>> };
+  readonly handle: { readonly stack?: readonly Layer[] };
+}
+
+function routesOf(layers: readonly Layer[]): string[] {
+  return layers.flatMap(({ route, handle }) =>
+    route
+      ? Object.keys(route.methods).map((method) => `${method.toUpperCase()} ${route.path}`)
+      : routesOf(handle.stack ?? []),
+  );
+}
+
+interface TestServerSettings {
+  /** Where the server writes what it says; nowhere unless it is given. */
+  readonly log?: DestinationStream;
+  /** What is put into the empty database before anything else. */
+  readonly before?: (databaseUrl: string) => Promise<void>;
+}
+
+export async function startTestServer({ log, before }: TestServerSettings = {}): Promise<TestServer> {
   if (!ADMIN_URL) throw new Error('The server tests need DATABASE_URL; run them with npm test.');
   const name = `test_${randomUUID().replaceAll('-', '')}`;
   await administer(`create database ${name}`);
@@ -53,6 +75,7 @@ export async function startTestServer(log?: DestinationStream): Promise<TestServ
     drawingThreads: 1,
     pages: import.meta.dirname,
   };
+  await before?.(databaseUrl);
   const sequelize = openDatabase(databaseUrl, config.connections);
   await migrate(sequelize);
   holdToOneConnectionEach(sequelize);
@@ -60,12 +83,14 @@ export async function startTestServer(log?: DestinationStream): Promise<TestServ
   const events = new ClassEvents(databaseUrl, logger);
   await events.start();
   const drawing = drawingInThreads({ count: config.drawingThreads, prepares: false, logger });
-  const server = createApp({ config, sequelize, events, drawing, logger }).listen(0, '127.0.0.1');
+  const app = createApp({ config, sequelize, events, drawing, logger });
+  const server = app.listen(0, '127.0.0.1');
   await new Promise((resolve) => server.once('listening', resolve));
   return {
     base: `http://127.0.0.1:${(server.address() as AddressInfo).port}/api`,
     databaseUrl,
     drawing,
+    routes: routesOf(app.router.stack as readonly Layer[]),
     stop: async () => {
       server.closeAllConnections();
       server.close();

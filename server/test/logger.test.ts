@@ -9,7 +9,7 @@ let server: TestServer;
 let world: Awaited<ReturnType<typeof makeSchool>>;
 
 beforeAll(async () => {
-  server = await startTestServer({ write: (line) => said.push(line) });
+  server = await startTestServer({ log: { write: (line) => said.push(line) } });
   world = await makeSchool('harbour');
 });
 afterAll(() => server.stop());

@@ -1,12 +1,15 @@
 import { randomUUID } from 'node:crypto';
 import type { ClassDetails, SchoolDetails } from '@green-beam/contract';
+import { subDays, subMonths } from 'date-fns';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { createClass } from '../src/classes/create-class.ts';
+import { deleteOutdated } from '../src/classes/removal.ts';
 import { ClassTeacher, SchoolClass } from '../src/models/classes.ts';
 import { Account, Person } from '../src/models/people.ts';
 import {
   asTeacher,
   makeSchool,
+  makeStudent,
   makeTeacher,
   openClassroom,
   PASSWORD,
@@ -185,6 +188,30 @@ describe('a teacher whose password was guessed at too often', () => {
     expect(locked((await head.get('/school')).body as SchoolDetails)).toBe(true);
     expect(locked((await head.post(`/school/teachers/${personId}/unlock`)).body as SchoolDetails)).toBe(false);
     expect((await stranger.post('/session/teacher', { email, password: PASSWORD })).status).toBe(200);
+  });
+});
+
+describe('classes that were archived', () => {
+  it('are deleted after the months that the school says, with everything named, and never before', async () => {
+    const studentId = await makeStudent(schoolClass, 'Ilse', 'Okafor');
+    const monthsAgo = (months: number): Date => subDays(subMonths(new Date(), months), 1);
+    await schoolClass.update({ archivedAt: monthsAgo(13) });
+    await deleteOutdated();
+    expect(await SchoolClass.count({ where: { id: schoolClass.id } })).toBe(1);
+
+    await head.send('PATCH', '/school', { idleMinutes: 60, keepArchivedMonths: 14 });
+    const details = (await head.get(`/classes/${schoolClass.id}`)).body as ClassDetails;
+    expect(new Date(details.deletedOn ?? '').getTime()).toBeGreaterThan(Date.now());
+    await deleteOutdated();
+    expect(await SchoolClass.count({ where: { id: schoolClass.id } })).toBe(1);
+
+    await head.send('PATCH', '/school', { idleMinutes: 60, keepArchivedMonths: 12 });
+    const other = await classOf(teacher.personId);
+    await deleteOutdated();
+    expect(await SchoolClass.count({ where: { id: schoolClass.id } })).toBe(0);
+    expect(await Person.findByPk(studentId)).toMatchObject({ givenName: null, familyName: null });
+    expect(await SchoolClass.count({ where: { id: other.id } })).toBe(1);
+    await head.send('PATCH', '/school', { idleMinutes: 60, keepArchivedMonths: null });
   });
 });
 

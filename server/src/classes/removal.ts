@@ -1,9 +1,10 @@
-import type { Transaction } from 'sequelize';
+import { addMonths } from 'date-fns';
+import { Op, type Transaction } from 'sequelize';
 import { endSessionsOf } from '../auth/session.ts';
 import { databaseOf } from '../database.ts';
 import { Attempt, Round, Task } from '../models/bench.ts';
 import { SchoolClass, Student } from '../models/classes.ts';
-import { Person } from '../models/people.ts';
+import { Person, School } from '../models/people.ts';
 import { Tape } from '../models/tapes.ts';
 import { StudentBelief } from '../models/tutor.ts';
 
@@ -28,6 +29,23 @@ export function deleteStudent(classId: string, personId: string): Promise<void> 
     );
     await endSessionsOf([personId], transaction);
   });
+}
+
+/** When a class that was archived is deleted, as its school says; null while it is kept. */
+export function deletedOn({ archivedAt }: SchoolClass, { keepArchivedMonths }: School): Date | null {
+  return archivedAt && keepArchivedMonths ? addMonths(archivedAt, keepArchivedMonths) : null;
+}
+
+/** Deletes classes that have been archived for longer than their school says. */
+export async function deleteOutdated(now: Date = new Date()): Promise<void> {
+  const schools = await School.findAll({ where: { keepArchivedMonths: { [Op.not]: null } } });
+  for (const school of schools) {
+    const archived = await SchoolClass.findAll({ where: { schoolId: school.id, archivedAt: { [Op.not]: null } } });
+    for (const schoolClass of archived) {
+      const end = deletedOn(schoolClass, school);
+      if (end && end < now) await deleteClass(schoolClass);
+    }
+  }
 }
 
 /** Removes a class with everything in it, and its students' names. */

@@ -13,6 +13,8 @@ export class School extends Model<InferAttributes<School>, InferCreationAttribut
   declare name: string;
   /** A student’s session on a shared laptop ends when nothing was asked for so long. */
   declare idleMinutes: CreationOptional<number>;
+  /** An archived class is deleted after so many months; null to keep it for good. */
+  declare keepArchivedMonths: CreationOptional<number | null>;
 }
 
 /** The one table that holds people's names. */
@@ -51,6 +53,7 @@ export function definePeople(sequelize: Sequelize): void {
       id: { type: DataTypes.UUID, primaryKey: true },
       name: DataTypes.TEXT,
       idleMinutes: { type: DataTypes.INTEGER, defaultValue: 60 },
+      keepArchivedMonths: DataTypes.INTEGER,
     },
     { sequelize, tableName: 'schools' },
   );

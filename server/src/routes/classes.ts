@@ -24,10 +24,10 @@ import type { Drawing } from '../drawing/drawing.ts';
 import { exportClass, exportStudent } from '../export/export.ts';
 import { importRoster } from '../classes/import-roster.ts';
 import { rosterOf } from '../classes/roster.ts';
-import { deleteClass, deleteStudent } from '../classes/removal.ts';
+import { deleteClass, deletedOn, deleteStudent } from '../classes/removal.ts';
 import { removeFromClass } from '../classes/teachers.ts';
 import { ClassTeacher, HouseRulesVersion, SchoolClass, Student } from '../models/classes.ts';
-import { Account, Person } from '../models/people.ts';
+import { Account, Person, School } from '../models/people.ts';
 import { checkRoom, withinRate } from '../quotas.ts';
 import { notFound, Refusal } from '../refusal.ts';
 import { idFrom, validated } from '../validated.ts';
@@ -43,8 +43,9 @@ async function summaryOf(schoolClass: SchoolClass): Promise<ClassSummary> {
 
 async function detailsOf(schoolClass: SchoolClass): Promise<ClassDetails> {
   const { id: classId } = schoolClass;
-  const [summary, roster, teachers, rules] = await Promise.all([
+  const [summary, school, roster, teachers, rules] = await Promise.all([
     summaryOf(schoolClass),
+    School.findByPk(schoolClass.schoolId, { rejectOnEmpty: true }),
     rosterOf(classId, 'all'),
     ClassTeacher.findAll({
       where: { classId },
@@ -60,6 +61,7 @@ async function detailsOf(schoolClass: SchoolClass): Promise<ClassDetails> {
     ...summary,
     code: schoolClass.code,
     codeOpen: schoolClass.codeOpen,
+    deletedOn: deletedOn(schoolClass, school)?.toISOString() ?? null,
     rulesName: rules?.name ?? '',
     roster: roster.map(({ personId, pinHash, pinIsFirst, archivedAt, person }) => ({
       id: personId,

@@ -42,11 +42,11 @@ async function teachersOf(schoolId: string): Promise<SchoolTeacher[]> {
 }
 
 async function detailsOf(schoolId: string): Promise<SchoolDetails> {
-  const [{ name, idleMinutes }, teachers] = await Promise.all([
+  const [{ name, idleMinutes, keepArchivedMonths }, teachers] = await Promise.all([
     School.findByPk(schoolId, { rejectOnEmpty: true }),
     teachersOf(schoolId),
   ]);
-  return { name, idleMinutes, teachers };
+  return { name, idleMinutes, keepArchivedMonths, teachers };
 }
 
 async function teacherOf(schoolId: string, personId: string): Promise<Account> {
@@ -65,8 +65,7 @@ export function schoolRoutes(): Router {
 
   routes.patch('/school', async (request, response) => {
     const { schoolId } = await signedInAdministrator(request);
-    const { idleMinutes } = await validated(request, schoolChange);
-    await School.update({ idleMinutes }, { where: { id: schoolId } });
+    await School.update(await validated(request, schoolChange), { where: { id: schoolId } });
     response.json(await detailsOf(schoolId));
   });
 

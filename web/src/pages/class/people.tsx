@@ -8,6 +8,7 @@ import {
 } from '@green-beam/contract';
 import { yupResolver } from '@hookform/resolvers/yup';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { format } from 'date-fns';
 import type { ReactNode } from 'react';
 import { useForm } from 'react-hook-form';
 import { ask } from '../../api/request.ts';
@@ -124,6 +125,12 @@ function Data({
   };
   return (
     <Section title="The class’s data">
+      {details.deletedOn && (
+        <p className="mt-2 text-doubt">
+          Your school deletes archived classes after a time: this one on{' '}
+          {format(new Date(details.deletedOn), 'd MMMM yyyy')}, with all its students and their work.
+        </p>
+      )}
       <div className="mt-3 flex flex-wrap gap-3">
         <a className={buttonClass('plain')} href={`/api/classes/${details.id}/export`} download>
           Export as JSON

@@ -4,8 +4,8 @@ import { format } from 'date-fns';
 import { useState, type ReactNode } from 'react';
 import { ask } from '../../api/request.ts';
 import { Failed, Loading, Notice } from '../../ui/notice.tsx';
-import { IdleTime } from './idle-time.tsx';
 import { InviteTeacher } from './invite-teacher.tsx';
+import { SchoolRules } from './school-rules.tsx';
 import { Teachers } from './teachers.tsx';
 
 function LinkMade({ link }: { readonly link: OneTimeLink }): ReactNode {
@@ -34,7 +34,7 @@ export default function School({ ownId }: { readonly ownId: string }): ReactNode
       {school && <Teachers teachers={school.teachers} ownId={ownId} onLink={setLink} />}
       {link && <LinkMade link={link} />}
       <InviteTeacher onLink={setLink} />
-      {school && <IdleTime idleMinutes={school.idleMinutes} />}
+      {school && <SchoolRules idleMinutes={school.idleMinutes} keepArchivedMonths={school.keepArchivedMonths} />}
     </main>
   );
 }
