@@ -133,8 +133,8 @@ export interface BoardCell {
   readonly slips: readonly { readonly id: string; readonly count: number; readonly lastSeen: string }[];
 }
 
-/** What the event stream of a class tells of: an attempt, a laboratory, other rules, a round set or taken back. */
-export const LIVE_KINDS = ['attempt', 'run', 'rules', 'set-round'] as const;
+/** What the event stream of a class tells of: an attempt, a laboratory, other rules, a round set or taken back, who comes in. */
+export const LIVE_KINDS = ['attempt', 'run', 'rules', 'set-round', 'lesson'] as const;
 export type LiveKind = (typeof LIVE_KINDS)[number];
 
 /** What the event stream of a class says: ids only; the page asks again for what it shows. */

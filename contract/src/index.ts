@@ -8,3 +8,4 @@ export * from './set-rounds.ts';
 export * from './sheets.ts';
 export * from './shelf.ts';
 export * from './tapes.ts';
+export * from './lesson.ts';

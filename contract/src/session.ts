@@ -7,6 +7,8 @@ export interface SignedIn {
   readonly role: Role;
   readonly person: { readonly id: string; readonly name: string };
   readonly school: { readonly id: string; readonly name: string };
+  /** Until when somebody without an account covers a class; null for everybody else. */
+  readonly coversUntil: string | null;
   /** A student's class; teachers choose among theirs. */
   readonly class: { readonly id: string; readonly name: string; readonly rulesName: string } | null;
   /** Partners who have entered their PIN at this screen. */
@@ -67,7 +69,7 @@ function isEasyToGuess(digits: string): boolean {
 }
 
 /** A PIN that a student chooses. */
-const ownPin = string()
+export const ownPin = string()
   .matches(/^\d{4,6}$/, 'A PIN has four to six digits.')
   .test('hard-to-guess', 'This PIN is easy to guess. Choose another one.', (digits) => !isEasyToGuess(digits ?? ''));
 

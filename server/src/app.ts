@@ -18,6 +18,7 @@ import { notFound, refusalHandler } from './refusal.ts';
 import { benchRoutes } from './routes/bench.ts';
 import { cabinetRoutes } from './routes/cabinet.ts';
 import { classRoutes } from './routes/classes.ts';
+import { lessonRoutes } from './routes/lesson.ts';
 import { liveRoutes } from './routes/live.ts';
 import { notebookRoutes } from './routes/notebook.ts';
 import { rulesRoutes } from './routes/rules.ts';
@@ -95,6 +96,7 @@ function api(parts: Parts): express.Router {
     shelfRoutes(),
     notebookRoutes(),
     tapeRoutes(),
+    lessonRoutes(),
     liveRoutes(events),
   );
   routes.use(() => {

@@ -11,6 +11,8 @@ const RATES = {
   'practice-set': { most: 40, every: 10 },
   run: { most: 30, every: 10 },
   class: { most: 30, every: 60 },
+  // Of a whole school behind one address.
+  admission: { most: 60, every: 20 },
 } as const;
 
 /** Counts what somebody asks for. @throws Refusal (429) saying how long to wait. */

@@ -8,6 +8,8 @@ import { readConfig } from './config.ts';
 import { openDatabase } from './database.ts';
 import { drawingInThreads } from './drawing/drawing.ts';
 import { ClassEvents } from './live/class-events.ts';
+import { forgetUnanswered } from './lesson/admissions.ts';
+import { forgetEnded } from './lesson/covers.ts';
 import { openLog } from './logger.ts';
 import { orSayWhy } from './or-say-why.ts';
 
@@ -27,6 +29,8 @@ async function tidyUp(log: typeof logger): Promise<void> {
   try {
     await forgetOld();
     await deleteOutdated();
+    await forgetUnanswered();
+    await forgetEnded();
   } catch (error) {
     log.error({ err: error }, 'tidying up failed; it is tried again later');
   }

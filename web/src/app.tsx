@@ -23,6 +23,8 @@ const Practice = lazy(() => import('./pages/numbers/practice.tsx'));
 const Record = lazy(() => import('./pages/record/record.tsx'));
 const Overview = lazy(() => import('./pages/class/overview/overview.tsx'));
 const People = lazy(() => import('./pages/class/people.tsx'));
+const StartLesson = lazy(() => import('./pages/class/start/start-lesson.tsx'));
+const CoverDoor = lazy(() => import('./pages/sign-in/cover-door.tsx'));
 const StudentPage = lazy(() => import('./pages/class/student.tsx'));
 const Cabinet = lazy(() => import('./pages/cabinet/cabinet.tsx'));
 const Tool = lazy(() => import('./pages/cabinet/tool.tsx'));
@@ -73,7 +75,7 @@ function SignedInRoutes({
       <Route path="/notebook/:runId" element={<RunPage signedIn={signedIn} classId={classId} />} />
       <Route path="/account" element={<OwnAccount signedIn={signedIn} />} />
       <Route path="/sheets/:code" element={<Sheet classId={classId} signedIn={signedIn} />} />
-      {['/sign-in', '/for-teachers'].map((door) => (
+      {['/sign-in', '/join/:code', '/for-teachers', '/cover/:token'].map((door) => (
         <Route key={door} path={door} element={<Navigate to={student ? '/' : '/class'} replace />} />
       ))}
       {student && <Route path="/record" element={<Record classId={classId} />} />}
@@ -87,6 +89,7 @@ function SignedInRoutes({
           <Route path="/cabinet/:toolId" element={<Tool key={classId} classId={classId} />} />
           <Route path="/rules" element={<Rules key={classId} classId={classId} />} />
           <Route path="/class/people" element={<People key={classId} classId={classId} signedIn={signedIn} />} />
+          <Route path="/class/start" element={<StartLesson key={classId} classId={classId} />} />
           <Route path="/class/student/:studentId" element={<StudentPage classId={classId} />} />
           <Route path="/link/:token" element={<OneTimeLink />} />
         </>
@@ -105,11 +108,16 @@ function VisitorRoutes({ demo }: { readonly demo: boolean }): ReactNode {
       <Route path="/numbers" element={<Desk signedIn={null} classId={null} />} />
       <Route path="/numbers/practice" element={<Practice signedIn={null} classId={null} />} />
       <Route path="/sign-in" element={<SignIn demo={demo} />} />
+      <Route path="/join/:code" element={<SignIn demo={demo} />} />
+      <Route path="/cover/:token" element={<CoverDoor />} />
       <Route path="/link/:token" element={<OneTimeLink />} />
       <Route path="*" element={<SignIn demo={demo} />} />
     </Routes>
   );
 }
+
+/** What is shown at the front of the room stands alone. */
+const FOR_THE_WALL: ReadonlySet<string> = new Set(['/demonstrate', '/class/start']);
 
 /** The whole interface: who is here decides which places there are. */
 export function App(): ReactNode {
@@ -121,7 +129,7 @@ export function App(): ReactNode {
   useEffect(() => outbox.open(personId), [personId]);
   useClassStream(classId);
   // The wall shows the tool and nothing else.
-  const fullWindow = useLocation().pathname === '/demonstrate' && signedIn !== null && signedIn.role !== 'student';
+  const fullWindow = FOR_THE_WALL.has(useLocation().pathname) && signedIn !== null && signedIn.role !== 'student';
   return (
     <DecimalMark value={rules?.rules.decimalMark ?? 'point'}>
       {!fullWindow && <Header known={state !== undefined} signedIn={signedIn} classId={classId} />}

@@ -27,6 +27,16 @@ export async function signedInTeacher(request: Request): Promise<Caller> {
   return caller;
 }
 
+const notForCovers = (): Refusal =>
+  new Refusal(403, 'Whoever covers a class for a day cannot do this. Its own teachers can.');
+
+/** @throws Refusal (403) for students, and for who only covers a class. */
+export async function signedInWithAccount(request: Request): Promise<Caller> {
+  const caller = await signedInTeacher(request);
+  if (caller.coversUntil) throw notForCovers();
+  return caller;
+}
+
 /** @throws Refusal (403) for everybody but the school's administrator. */
 export async function signedInAdministrator(request: Request): Promise<Caller> {
   const caller = await signedIn(request);
@@ -56,6 +66,13 @@ export async function classInReach(request: Request): Promise<ClassAccess> {
 export async function classTaught(request: Request): Promise<ClassAccess> {
   const access = await classInReach(request);
   if (access.as !== 'teacher') throw new Refusal(403, 'This page is for teachers.');
+  return access;
+}
+
+/** As `classTaught`, for what whoever covers the class for a day has no business with. */
+export async function classKept(request: Request): Promise<ClassAccess> {
+  const access = await classTaught(request);
+  if (access.caller.coversUntil) throw notForCovers();
   return access;
 }
 

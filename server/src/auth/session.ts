@@ -3,6 +3,7 @@ import { TEACHER_IDLE_MINUTES, type Role, type SessionState, type SignedIn } fro
 import type { Request } from 'express';
 import type { InferAttributes, Transaction } from 'sequelize';
 import { askPrepared, databaseOf } from '../database.ts';
+import { notifyLesson } from '../lesson/notify-lesson.ts';
 import { SESSIONS_ENDED } from '../live/class-events.ts';
 import { HouseRulesVersion, SchoolClass } from '../models/classes.ts';
 import { Person, School } from '../models/people.ts';
@@ -61,6 +62,7 @@ export async function startSession(
   request.session.idleMinutes = idleMinutes;
   if (!shared) request.session.cookie.maxAge = OWN_DEVICE_IDLE * 60_000;
   await promisify(request.session.save.bind(request.session))();
+  if (classId !== null) await notifyLesson(classId, personId);
 }
 
 /** Changes who else is at the screen of a session. */
@@ -104,12 +106,16 @@ export interface Caller extends Omit<Recognized, 'sessionsEnded'> {
   /** Students who have entered their PIN at the same screen. */
   readonly partners: readonly string[];
   readonly role: Role;
+  /** Until when somebody without an account covers a class; null for everybody else. */
+  readonly coversUntil: Date | null;
   readonly person: Pick<Person, 'givenName' | 'familyName'>;
 }
 
 interface Found extends Pick<Person, 'givenName' | 'familyName'> {
   /** Of an account; null for who has none. */
   readonly role: 'teacher' | 'administrator' | null;
+  /** Until when they cover a class. */
+  readonly coversUntil: Date | null;
   /** Who of those at the screen is on the roster of the class. */
   readonly here: readonly string[];
   readonly teaches: boolean;
@@ -124,10 +130,12 @@ async function find(identity: Identity, asksFor: string | null): Promise<Found |
     databaseOf(Person),
     `select given_name "givenName", family_name "familyName",
        (select role from accounts where person_id = people.id) role,
+       (select max(until) from covers where person_id = people.id and until > now()) "coversUntil",
        array(select signed.id from unnest($4::uuid[], $5::integer[]) signed (id, ended)
          join people one on one.id = signed.id and one.sessions_ended = signed.ended
          join students on class_id = $3 and person_id = signed.id and archived_at is null) here,
-       exists(select 1 from class_teachers where class_id = $6 and person_id = $1) teaches,
+       exists(select 1 from class_teachers where class_id = $6 and person_id = $1)
+         or exists(select 1 from covers where class_id = $6 and person_id = $1 and until > now()) teaches,
        (select json_build_object('id', id, 'schoolId', school_id, 'name', name, 'code', code, 'codeOpen', code_open,
           'rulesVersion', rules_version, 'metTools', met_tools, 'archivedAt', archived_at,
           'founderId', founder_id)
@@ -148,12 +156,15 @@ async function find(identity: Identity, asksFor: string | null): Promise<Found |
 
 function callerFrom(
   { personId, schoolId, classId, partners }: Identity,
-  { here, role, givenName, familyName }: Found,
+  { here, role, coversUntil, givenName, familyName }: Found,
 ): Caller | null {
   const recognized = { personId, schoolId, classId, person: { givenName, familyName } };
-  if (classId === null) return role ? { ...recognized, partners: [], role } : null;
+  if (classId === null) {
+    if (role) return { ...recognized, partners: [], role, coversUntil: null };
+    return coversUntil ? { ...recognized, partners: [], role: 'teacher', coversUntil } : null;
+  }
   const present = partners.map((one) => one.personId).filter((id) => here.includes(id));
-  return here.includes(personId) ? { ...recognized, partners: present, role: 'student' } : null;
+  return here.includes(personId) ? { ...recognized, partners: present, role: 'student', coversUntil: null } : null;
 }
 
 /** Somebody, and the class they ask for. */
@@ -196,6 +207,7 @@ async function shown(caller: Caller): Promise<SignedIn> {
     role: caller.role,
     person: { id: caller.personId, name: labelOf(caller.person, caller.role === 'student' ? 'short' : 'full') },
     school: { id: school.id, name: school.name },
+    coversUntil: caller.coversUntil?.toISOString() ?? null,
     class: schoolClass ? { id: schoolClass.id, name: schoolClass.name, rulesName: rules?.name ?? '' } : null,
     partners: partners.map((partner) => ({ id: partner.id, name: labelOf(partner, 'short') })),
   };

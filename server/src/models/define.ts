@@ -2,6 +2,7 @@ import type { Sequelize } from 'sequelize';
 import { defineBench } from './bench.ts';
 import { defineCabinet } from './cabinet.ts';
 import { defineClasses } from './classes.ts';
+import { defineLesson } from './lesson.ts';
 import { defineNotebook } from './notebook.ts';
 import { definePeople } from './people.ts';
 import { defineTapes } from './tapes.ts';
@@ -16,4 +17,5 @@ export function defineModels(sequelize: Sequelize): void {
   defineNotebook(sequelize);
   defineTutor(sequelize);
   defineTapes(sequelize);
+  defineLesson(sequelize);
 }

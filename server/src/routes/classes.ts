@@ -10,8 +10,8 @@ import {
   type FirstPin,
 } from '@green-beam/contract';
 import { Router, type Response } from 'express';
-import type { Sequelize } from 'sequelize';
-import { checkNotArchived, classTaught, signedInTeacher } from '../auth/access.ts';
+import { Op, type Sequelize } from 'sequelize';
+import { checkNotArchived, classKept, classTaught, signedInTeacher, signedInWithAccount } from '../auth/access.ts';
 import { renew, usedUp } from '../auth/allowances.ts';
 import { labelOf } from '../auth/labels.ts';
 import { handOutFirstPins } from '../classes/pins.ts';
@@ -27,6 +27,7 @@ import { rosterOf } from '../classes/roster.ts';
 import { deleteClass, deletedOn, deleteStudent } from '../classes/removal.ts';
 import { removeFromClass } from '../classes/teachers.ts';
 import { ClassTeacher, HouseRulesVersion, SchoolClass, Student } from '../models/classes.ts';
+import { Cover } from '../models/lesson.ts';
 import { Account, Person, School } from '../models/people.ts';
 import { checkRoom, withinRate } from '../quotas.ts';
 import { notFound, Refusal } from '../refusal.ts';
@@ -103,7 +104,10 @@ export function classRoutes(sequelize: Sequelize, drawing: Drawing): Router {
 
   routes.get('/classes', async (request, response) => {
     const caller = await signedInTeacher(request);
-    const taught = await ClassTeacher.findAll({ where: { personId: caller.personId } });
+    const { personId } = caller;
+    const taught = caller.coversUntil
+      ? await Cover.findAll({ where: { personId, until: { [Op.gt]: new Date() } } })
+      : await ClassTeacher.findAll({ where: { personId } });
     const where = {
       schoolId: caller.schoolId,
       ...(caller.role === 'administrator' ? {} : { id: taught.map((one) => one.classId) }),
@@ -113,7 +117,7 @@ export function classRoutes(sequelize: Sequelize, drawing: Drawing): Router {
   });
 
   routes.post('/classes', async (request, response) => {
-    const caller = await signedInTeacher(request);
+    const caller = await signedInWithAccount(request);
     await withinRate('class', caller.personId);
     const { id, name } = await validated(request, newClass);
     response
@@ -126,7 +130,7 @@ export function classRoutes(sequelize: Sequelize, drawing: Drawing): Router {
   });
 
   routes.patch('/classes/:classId', async (request, response) => {
-    const { schoolClass } = await classTaught(request);
+    const { schoolClass } = await classKept(request);
     const { name, codeOpen, archived } = await validated(request, classChange);
     await schoolClass.update({
       ...(name === undefined ? {} : { name }),
@@ -137,7 +141,7 @@ export function classRoutes(sequelize: Sequelize, drawing: Drawing): Router {
   });
 
   routes.delete('/classes/:classId', async (request, response) => {
-    await deleteClass((await classTaught(request)).schoolClass);
+    await deleteClass((await classKept(request)).schoolClass);
     response.status(204).end();
   });
 
@@ -152,13 +156,13 @@ export function classRoutes(sequelize: Sequelize, drawing: Drawing): Router {
   });
 
   routes.get('/classes/:classId/export', async (request, response) => {
-    const { schoolClass, caller } = await classTaught(request);
+    const { schoolClass, caller } = await classKept(request);
     await withinRate('export', caller.personId);
     download(response, schoolClass.name, await exportClass(schoolClass, drawing));
   });
 
   routes.post('/classes/:classId/students', async (request, response) => {
-    const { schoolClass } = await classTaught(request);
+    const { schoolClass } = await classKept(request);
     checkNotArchived(schoolClass);
     const { rows } = await validated(request, rosterImport);
     await checkRoom('students', Student, { classId: schoolClass.id }, rows.length);
@@ -188,7 +192,7 @@ export function classRoutes(sequelize: Sequelize, drawing: Drawing): Router {
   });
 
   routes.patch('/classes/:classId/students/:studentId', async (request, response) => {
-    const { schoolClass } = await classTaught(request);
+    const { schoolClass } = await classKept(request);
     const student = await studentOf(schoolClass.id, idFrom(request, 'studentId'));
     const { archived } = await validated(request, studentChange);
     await student.update({ archivedAt: archived ? new Date() : null });
@@ -197,7 +201,7 @@ export function classRoutes(sequelize: Sequelize, drawing: Drawing): Router {
   });
 
   routes.get('/classes/:classId/students/:studentId/export', async (request, response) => {
-    const { schoolClass, caller } = await classTaught(request);
+    const { schoolClass, caller } = await classKept(request);
     await withinRate('export', caller.personId);
     const data = await exportStudent(schoolClass, idFrom(request, 'studentId'), drawing);
     if (!data) throw notFound();
@@ -205,14 +209,14 @@ export function classRoutes(sequelize: Sequelize, drawing: Drawing): Router {
   });
 
   routes.delete('/classes/:classId/students/:studentId', async (request, response) => {
-    const { schoolClass } = await classTaught(request);
+    const { schoolClass } = await classKept(request);
     const student = await studentOf(schoolClass.id, idFrom(request, 'studentId'));
     await deleteStudent(schoolClass.id, student.personId);
     response.status(204).end();
   });
 
   routes.post('/classes/:classId/teachers', async (request, response) => {
-    const { schoolClass, caller } = await classTaught(request);
+    const { schoolClass, caller } = await classKept(request);
     const { email } = await validated(request, coTeacher);
     const account = await Account.findOne({ where: { email, schoolId: caller.schoolId } });
     if (!account)
@@ -226,7 +230,7 @@ export function classRoutes(sequelize: Sequelize, drawing: Drawing): Router {
   });
 
   routes.delete('/classes/:classId/teachers/:teacherId', async (request, response) => {
-    const { schoolClass, caller } = await classTaught(request);
+    const { schoolClass, caller } = await classKept(request);
     await removeFromClass(caller, schoolClass.id, idFrom(request, 'teacherId'));
     response.json(await detailsOf(schoolClass));
   });

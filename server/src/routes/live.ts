@@ -1,11 +1,14 @@
 import { promisify } from 'node:util';
-import type { LiveEvent } from '@green-beam/contract';
+import type { LiveEvent, LiveKind } from '@green-beam/contract';
 import { Router, type Request, type Response } from 'express';
 import { classInReach } from '../auth/access.ts';
 import type { ClassEvents } from '../live/class-events.ts';
 import { Refusal } from '../refusal.ts';
 
 const HEARTBEAT = 25_000;
+
+/** Students are not told who else answers and comes in. */
+const FOR_TEACHERS: ReadonlySet<LiveKind> = new Set(['attempt', 'lesson']);
 
 function write(response: Response, event: LiveEvent | 'refetch'): void {
   response.write(
@@ -41,7 +44,7 @@ async function stillInReach(request: Request): Promise<void> {
   await classInReach(request);
 }
 
-/** One stream of server-sent events per class: ids only. Students hear of runs, rules and rounds that are set, teachers of attempts too. */
+/** One stream of server-sent events per class: ids only. Students hear of runs, rules and rounds that are set, teachers of attempts and of who comes in too. */
 export function liveRoutes(events: ClassEvents): Router {
   const routes = Router();
 
@@ -59,7 +62,7 @@ export function liveRoutes(events: ClassEvents): Router {
     response.write('retry: 2000\n\n');
     response.flush();
     const unsubscribe = events.subscribe(schoolClass.id, (event) => {
-      if (event === 'refetch' || event.kind !== 'attempt' || as === 'teacher') write(response, event);
+      if (event === 'refetch' || as === 'teacher' || !FOR_TEACHERS.has(event.kind)) write(response, event);
     });
     const forget = events.whenSessionsEnd(caller.personId, () => response.end());
     // A session that was idle for too long, a class that was closed and a teacher who left it are found out here.

@@ -1,6 +1,6 @@
 import { newRules, type RulesShown } from '@green-beam/contract';
 import { Router } from 'express';
-import { checkNotArchived, classInReach, classTaught } from '../auth/access.ts';
+import { checkNotArchived, classInReach, classKept } from '../auth/access.ts';
 import { changeRules } from '../classes/change-rules.ts';
 import { HouseRulesVersion } from '../models/classes.ts';
 import { notFound } from '../refusal.ts';
@@ -26,7 +26,7 @@ export function rulesRoutes(): Router {
   });
 
   routes.post('/classes/:classId/rules', async (request, response) => {
-    const { schoolClass } = await classTaught(request);
+    const { schoolClass } = await classKept(request);
     checkNotArchived(schoolClass);
     response.status(201).json(await changeRules(schoolClass, await validated(request, newRules)));
   });

@@ -1,4 +1,5 @@
 import {
+  admission,
   classCode,
   demoSignIn,
   partnerSignIn,
@@ -7,12 +8,13 @@ import {
   studentSignIn,
   teacherSignIn,
   linkUse,
+  type AdmissionState,
   type ClassDoor,
   type LinkDoor,
   type Role,
 } from '@green-beam/contract';
 import { Router, type Request, type Response } from 'express';
-import { signedIn, signedInTeacher } from '../auth/access.ts';
+import { signedIn, signedInWithAccount } from '../auth/access.ts';
 import { labelOf } from '../auth/labels.ts';
 import { openLink } from '../auth/one-time-links.ts';
 import { changePin, recognizeStudent } from '../classes/pins.ts';
@@ -31,8 +33,11 @@ import { takeUpLink } from '../auth/take-up-link.ts';
 import { changePassword, recognizeTeacher } from '../auth/teacher-accounts.ts';
 import { rosterOf } from '../classes/roster.ts';
 import type { Config } from '../config.ts';
+import { admissionState, askToBeAdmitted } from '../lesson/admissions.ts';
+import { recognizeCover } from '../lesson/covers.ts';
 import { SchoolClass } from '../models/classes.ts';
 import { Account, Person, School } from '../models/people.ts';
+import { withinRate } from '../quotas.ts';
 import { Refusal } from '../refusal.ts';
 import { idFrom, validated } from '../validated.ts';
 
@@ -87,6 +92,25 @@ export function sessionRoutes(config: Config, tokenFor: Csrf['tokenFor']): Route
     await answer(request, response);
   });
 
+  routes.post('/session/admission', async (request, response) => {
+    const asked = await validated(request, admission);
+    const schoolClass = await guessingFrom(request, () => openClass(asked.code));
+    await withinRate('admission', request.ip ?? '');
+    await askToBeAdmitted(schoolClass, asked);
+    response.status(202).json({ state: 'waiting' } satisfies AdmissionState);
+  });
+
+  routes.get('/session/admission/:code/:personId', async (request, response) => {
+    const schoolClass = await guessingFrom(request, () => openClass(request.params.code.toUpperCase()));
+    response.json(await admissionState(schoolClass.id, idFrom(request, 'personId')));
+  });
+
+  routes.post('/session/cover/:token', async (request, response) => {
+    const cover = await guessingFrom(request, () => recognizeCover(request.params.token));
+    await startSession(request, cover, { shared: true });
+    await answer(request, response);
+  });
+
   routes.post('/session/partners', async (request, response) => {
     const caller = await signedIn(request);
     if (caller.classId === null) throw new Refusal(403, 'Only students work with partners.');
@@ -114,7 +138,7 @@ export function sessionRoutes(config: Config, tokenFor: Csrf['tokenFor']): Route
   });
 
   routes.post('/session/password', async (request, response) => {
-    const { personId } = await signedInTeacher(request);
+    const { personId } = await signedInWithAccount(request);
     const entered = await validated(request, passwordChange);
     const shared = isOnSharedLaptop(request);
     await startSession(request, await changePassword(request, personId, entered), { shared });

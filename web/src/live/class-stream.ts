@@ -17,6 +17,7 @@ const SHOWN_OF: Readonly<Record<LiveKind, readonly string[]>> = {
   run: ['run', 'runs'],
   rules: ['rules'],
   'set-round': ['set-rounds'],
+  lesson: ['lesson', 'classmates'],
 };
 const KINDS = Object.keys(SHOWN_OF) as LiveKind[];
 

@@ -31,6 +31,7 @@ const OF_A_TEACHER: readonly Place[] = [
       { to: '/class', name: 'Overview' },
       { to: '/rounds', name: 'Practice sets' },
       { to: '/class/people', name: 'Students' },
+      { to: '/class/start', name: 'Start the lesson' },
     ],
     under: ['/class', '/rounds'],
   },

@@ -18,6 +18,7 @@ import { Confirm } from '../../ui/confirm.tsx';
 import { Field } from '../../ui/field.tsx';
 import { Failed, Loading } from '../../ui/notice.tsx';
 import { chooseClass } from '../current-class.ts';
+import { CoverForADay } from './cover-for-a-day.tsx';
 import { FirstPinSlips } from './first-pin-slips.tsx';
 import { ImportRoster } from './import-roster.tsx';
 import { Roster } from './roster.tsx';
@@ -28,9 +29,11 @@ import { useFirstPins } from './use-first-pins.ts';
 function Code({
   details,
   change,
+  mayClose,
 }: {
   readonly details: ClassDetails;
   readonly change: (change: Change) => void;
+  readonly mayClose: boolean;
 }): ReactNode {
   return (
     <Section title="Class code">
@@ -39,9 +42,11 @@ function Code({
         Students type it, choose their name and sign in with a PIN. They see first names and initials only.
       </p>
       <div className="mt-3 flex gap-3">
-        <Button look="plain" onClick={() => change(['PATCH', '', { codeOpen: !details.codeOpen }])}>
-          {details.codeOpen ? 'Close it' : 'Open it'}
-        </Button>
+        {mayClose && (
+          <Button look="plain" onClick={() => change(['PATCH', '', { codeOpen: !details.codeOpen }])}>
+            {details.codeOpen ? 'Close it' : 'Open it'}
+          </Button>
+        )}
         <Button look="plain" onClick={() => change(['POST', '/code'])}>
           Make a new code
         </Button>
@@ -212,14 +217,19 @@ function ClassPeople({ classId, signedIn }: PeopleProps): ReactNode {
           {refused.message}
         </p>
       )}
-      <Code details={details} change={mutate} />
-      <Roster details={details} change={mutate} onFirstPins={handOut} />
-      <Section title="Import a class list">
-        <ImportRoster classId={classId} />
-      </Section>
-      <Teachers signedIn={signedIn} details={details} change={mutate} />
-      <Data details={details} change={mutate} />
-      <NewClassForm />
+      <Code details={details} change={mutate} mayClose={signedIn.coversUntil === null} />
+      <Roster details={details} change={mutate} onFirstPins={handOut} mayRemove={signedIn.coversUntil === null} />
+      {signedIn.coversUntil === null && (
+        <>
+          <Section title="Import a class list">
+            <ImportRoster classId={classId} />
+          </Section>
+          <Teachers signedIn={signedIn} details={details} change={mutate} />
+          <CoverForADay classId={classId} />
+          <Data details={details} change={mutate} />
+          <NewClassForm />
+        </>
+      )}
     </>
   );
 }

@@ -10,13 +10,60 @@ interface RosterProps {
   readonly change: (change: Change) => void;
   /** Gives students new first PINs. */
   readonly onFirstPins: (studentIds: readonly string[]) => void;
+  /** Whether whoever looks may take students out of the class, and their data away. */
+  readonly mayRemove: boolean;
 }
 
 const PIN_WORDS = { none: 'no PIN yet', first: 'has a first PIN', own: 'has chosen a PIN' } as const;
 
 type Listed = ClassDetails['roster'][number];
 
-function Student({ details, student, change, onFirstPins }: RosterProps & { readonly student: Listed }): ReactNode {
+/** What takes a student’s data away, or the student out of the class. */
+function Removal({
+  details,
+  student,
+  change,
+}: Pick<RosterProps, 'details' | 'change'> & { readonly student: Listed }): ReactNode {
+  return (
+    <>
+      <a
+        className={`${buttonClass('quiet')} px-2`}
+        href={`/api/classes/${details.id}/students/${student.id}/export`}
+        download
+        aria-label={`Export the data of ${student.label}`}
+      >
+        Export
+      </a>
+      <Button
+        look="quiet"
+        className="px-2"
+        onClick={() => change(['PATCH', `/students/${student.id}`, { archived: !student.archived }])}
+        aria-label={student.archived ? `Bring back ${student.label}` : `Archive ${student.label}`}
+      >
+        {student.archived ? 'Bring back' : 'Archive'}
+      </Button>
+      <Confirm
+        trigger={
+          <Button look="quiet" className="px-2" aria-label={`Delete ${student.label}`}>
+            Delete
+          </Button>
+        }
+        title={`Delete ${student.label}?`}
+        text="This removes the name, the PIN and every attempt for good. What the student wrote in group laboratories stays as “a former member”."
+        action="Delete"
+        onConfirm={() => change(['DELETE', `/students/${student.id}`])}
+      />
+    </>
+  );
+}
+
+function Student({
+  details,
+  student,
+  change,
+  onFirstPins,
+  mayRemove,
+}: RosterProps & { readonly student: Listed }): ReactNode {
   return (
     <li className="flex flex-wrap items-center gap-x-4 border-t border-hairline">
       <span className={`min-w-48 flex-1 ${student.archived ? 'text-muted' : ''}`}>
@@ -46,39 +93,13 @@ function Student({ details, student, change, onFirstPins }: RosterProps & { read
           New first PIN
         </Button>
       )}
-      <a
-        className={`${buttonClass('quiet')} px-2`}
-        href={`/api/classes/${details.id}/students/${student.id}/export`}
-        download
-        aria-label={`Export the data of ${student.label}`}
-      >
-        Export
-      </a>
-      <Button
-        look="quiet"
-        className="px-2"
-        onClick={() => change(['PATCH', `/students/${student.id}`, { archived: !student.archived }])}
-        aria-label={student.archived ? `Bring back ${student.label}` : `Archive ${student.label}`}
-      >
-        {student.archived ? 'Bring back' : 'Archive'}
-      </Button>
-      <Confirm
-        trigger={
-          <Button look="quiet" className="px-2" aria-label={`Delete ${student.label}`}>
-            Delete
-          </Button>
-        }
-        title={`Delete ${student.label}?`}
-        text="This removes the name, the PIN and every attempt for good. What the student wrote in group laboratories stays as “a former member”."
-        action="Delete"
-        onConfirm={() => change(['DELETE', `/students/${student.id}`])}
-      />
+      {mayRemove && <Removal details={details} student={student} change={change} />}
     </li>
   );
 }
 
 /** The class list; those who are put away stand at its end. */
-export function Roster({ details, change, onFirstPins }: RosterProps): ReactNode {
+export function Roster({ details, change, onFirstPins, mayRemove }: RosterProps): ReactNode {
   const present = details.roster.filter((student) => !student.archived);
   const withoutPin = present.filter((student) => student.pin === 'none');
   const away = details.roster.filter((student) => student.archived);
@@ -95,7 +116,14 @@ export function Roster({ details, change, onFirstPins }: RosterProps): ReactNode
       )}
       <ul className="mt-4">
         {[...present, ...away].map((student) => (
-          <Student key={student.id} details={details} student={student} change={change} onFirstPins={onFirstPins} />
+          <Student
+            key={student.id}
+            details={details}
+            student={student}
+            change={change}
+            onFirstPins={onFirstPins}
+            mayRemove={mayRemove}
+          />
         ))}
       </ul>
     </Section>

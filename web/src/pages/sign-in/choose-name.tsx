@@ -9,11 +9,13 @@ interface ChooseNameProps {
   readonly busy: boolean;
   readonly error: Error | null;
   readonly onBack: () => void;
+  /** For whoever is not on the list. */
+  readonly onAsk: () => void;
   readonly onChoose: (entered: Omit<StudentSignIn, 'code'>) => void;
 }
 
 /** The names behind a class code, and the PIN. */
-export function ChooseName({ door, busy, error, onBack, onChoose }: ChooseNameProps): ReactNode {
+export function ChooseName({ door, busy, error, onBack, onAsk, onChoose }: ChooseNameProps): ReactNode {
   const [studentId, setStudentId] = useState('');
   const [pin, setPin] = useState(NO_PIN);
   const [shared, setShared] = useState(true);
@@ -58,6 +60,9 @@ export function ChooseName({ door, busy, error, onBack, onChoose }: ChooseNamePr
           Another code
         </Button>
       </div>
+      <Button look="quiet" className="-ml-2 self-start" onClick={onAsk}>
+        My name is not here
+      </Button>
     </form>
   );
 }

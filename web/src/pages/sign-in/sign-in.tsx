@@ -1,12 +1,14 @@
-import { classCode, type ClassCode, type ClassDoor, type StudentSignIn } from '@green-beam/contract';
+import { classCode, type Admission, type ClassCode, type ClassDoor, type StudentSignIn } from '@green-beam/contract';
 import { yupResolver } from '@hookform/resolvers/yup';
 import { useMutation } from '@tanstack/react-query';
-import { useState, type ReactNode } from 'react';
+import { useCallback, useEffect, useState, type ReactNode } from 'react';
 import { useForm } from 'react-hook-form';
+import { useParams } from 'react-router';
 import { ask, RefusedError } from '../../api/request.ts';
 import { useSessionChange } from '../../api/session.ts';
 import { Button } from '../../ui/button.tsx';
 import { Field } from '../../ui/field.tsx';
+import { AskToJoin } from './ask-to-join.tsx';
 import { ChooseName } from './choose-name.tsx';
 import { DemoDoor } from './demo-door.tsx';
 import { TeacherDoor } from './teacher-door.tsx';
@@ -18,13 +20,29 @@ function messageFor(error: Error | null, field: string): string | undefined {
 }
 
 function StudentDoor(): ReactNode {
-  const [code, setCode] = useState('');
+  const { code: scanned = '' } = useParams();
+  const [code, setCode] = useState(scanned);
+  const [asks, setAsks] = useState(false);
   const look = useMutation({ mutationFn: (body: ClassCode) => ask<ClassDoor>('POST', '/session/class', body) });
   const enter = useSessionChange<StudentSignIn>('POST', () => '/session/student');
   const { register, handleSubmit, formState } = useForm({
     resolver: yupResolver(classCode),
-    defaultValues: { code: '' },
+    defaultValues: { code: scanned },
   });
+  const find = look.mutate;
+  // Who has scanned the code from the wall needs not press anything.
+  useEffect(() => {
+    if (scanned !== '') find({ code: scanned });
+  }, [scanned, find]);
+  const come = enter.mutate;
+  const onAdmitted = useCallback(
+    ({ id: studentId, pin }: Admission) => come({ code, studentId, pin, shared: true }),
+    [come, code],
+  );
+  if (look.data && asks)
+    return (
+      <AskToJoin code={code} className={look.data.className} onAdmitted={onAdmitted} onBack={() => setAsks(false)} />
+    );
   if (look.data) {
     return (
       <ChooseName
@@ -32,6 +50,7 @@ function StudentDoor(): ReactNode {
         busy={enter.isPending}
         error={enter.error}
         onBack={() => look.reset()}
+        onAsk={() => setAsks(true)}
         onChoose={(entered) => enter.mutate({ code, ...entered })}
       />
     );
