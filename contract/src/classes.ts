@@ -66,6 +66,14 @@ export interface FirstPin {
   readonly pin: string;
 }
 
+/** A new school year of a class: what the new one is called, and who goes on in it. */
+export const newYear = object({
+  id: string().uuid('That is not an id.').required(),
+  name: className.required('Give the new class a name.'),
+  studentIds: array().of(string().uuid('That is not an id.').required()).max(400).required('Say who goes on.'),
+});
+export type NewYear = InferType<typeof newYear>;
+
 /** A student who is put away can neither sign in nor be seen among the others; nothing is lost. */
 export const studentChange = object({ archived: boolean().required('Say whether the student is removed.') });
 export type StudentChange = InferType<typeof studentChange>;

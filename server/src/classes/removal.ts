@@ -13,6 +13,19 @@ function inTransaction<T>(work: (transaction: Transaction) => Promise<T>): Promi
   return sequelize.transaction(work);
 }
 
+/** Forgets people who are in no class any more: their names, their tapes and their sessions. Who goes on in another class stays. */
+async function forgetWhoIsNowhere(people: readonly string[], transaction: Transaction): Promise<void> {
+  const elsewhere = await Student.findAll({ attributes: ['personId'], where: { personId: [...people] }, transaction });
+  const stay = new Set(elsewhere.map(({ personId }) => personId));
+  const gone = people.filter((personId) => !stay.has(personId));
+  await Tape.destroy({ where: { personId: gone }, transaction });
+  await Person.update(
+    { givenName: null, familyName: null, deletedAt: new Date() },
+    { where: { id: gone }, transaction },
+  );
+  await endSessionsOf(people, transaction);
+}
+
 /** Removes a student's name, PIN, rounds, attempts and tapes. What they wrote in group runs stays, under a neutral label. */
 export function deleteStudent(classId: string, personId: string): Promise<void> {
   return inTransaction(async (transaction) => {
@@ -21,13 +34,8 @@ export function deleteStudent(classId: string, personId: string): Promise<void> 
     await Task.destroy({ where, transaction });
     await Round.destroy({ where, transaction });
     await StudentBelief.destroy({ where, transaction });
-    await Tape.destroy({ where: { personId }, transaction });
     await Student.destroy({ where, transaction });
-    await Person.update(
-      { givenName: null, familyName: null, deletedAt: new Date() },
-      { where: { id: personId }, transaction },
-    );
-    await endSessionsOf([personId], transaction);
+    await forgetWhoIsNowhere([personId], transaction);
   });
 }
 
@@ -48,19 +56,14 @@ export async function deleteOutdated(now: Date = new Date()): Promise<void> {
   }
 }
 
-/** Removes a class with everything in it, and its students' names. */
+/** Removes a class with everything in it, and the names of students who are in no other. */
 export function deleteClass(schoolClass: SchoolClass): Promise<void> {
   return inTransaction(async (transaction) => {
     const students = await Student.findAll({ where: { classId: schoolClass.id }, transaction });
     await schoolClass.destroy({ transaction });
-    await Tape.destroy({ where: { personId: students.map(({ personId }) => personId) }, transaction });
-    await endSessionsOf(
+    await forgetWhoIsNowhere(
       students.map(({ personId }) => personId),
       transaction,
-    );
-    await Person.update(
-      { givenName: null, familyName: null, deletedAt: new Date() },
-      { where: { id: students.map((student) => student.personId) }, transaction },
     );
   });
 }

@@ -3,6 +3,7 @@ import {
   coTeacher,
   firstPins,
   newClass,
+  newYear,
   rosterImport,
   studentChange,
   type ClassDetails,
@@ -11,7 +12,14 @@ import {
 } from '@green-beam/contract';
 import { Router, type Response } from 'express';
 import { Op, type Sequelize } from 'sequelize';
-import { checkNotArchived, classKept, classTaught, signedInTeacher, signedInWithAccount } from '../auth/access.ts';
+import {
+  checkNotArchived,
+  classInReach,
+  classKept,
+  classTaught,
+  signedInTeacher,
+  signedInWithAccount,
+} from '../auth/access.ts';
 import { renew, usedUp } from '../auth/allowances.ts';
 import { labelOf } from '../auth/labels.ts';
 import { handOutFirstPins } from '../classes/pins.ts';
@@ -22,7 +30,9 @@ import { newClassCode } from '../classes/codes.ts';
 import { createClass } from '../classes/create-class.ts';
 import type { Drawing } from '../drawing/drawing.ts';
 import { exportClass, exportStudent } from '../export/export.ts';
+import { exportStudents, fileName } from '../export/each-student.ts';
 import { importRoster } from '../classes/import-roster.ts';
+import { beginYear } from '../classes/new-year.ts';
 import { rosterOf } from '../classes/roster.ts';
 import { deleteClass, deletedOn, deleteStudent } from '../classes/removal.ts';
 import { removeFromClass } from '../classes/teachers.ts';
@@ -89,7 +99,7 @@ async function detailsOf(schoolClass: SchoolClass): Promise<ClassDetails> {
 }
 
 function download(response: Response, name: string, data: unknown): void {
-  response.attachment(`${name.replace(/[^\p{L}\p{N}]+/gu, '-')}.json`).json(data);
+  response.attachment(`${fileName(name)}.json`).json(data);
 }
 
 async function studentOf(classId: string, personId: string): Promise<Student> {
@@ -159,6 +169,25 @@ export function classRoutes(sequelize: Sequelize, drawing: Drawing): Router {
     const { schoolClass, caller } = await classKept(request);
     await withinRate('export', caller.personId);
     download(response, schoolClass.name, await exportClass(schoolClass, drawing));
+  });
+
+  routes.get('/classes/:classId/students-data', async (request, response) => {
+    const { schoolClass, caller } = await classKept(request);
+    await withinRate('export', caller.personId);
+    response.attachment(`${fileName(schoolClass.name)}.zip`).send(await exportStudents(schoolClass, drawing));
+  });
+
+  routes.get('/classes/:classId/own-data', async (request, response) => {
+    const { schoolClass, caller, as } = await classInReach(request);
+    if (as === 'teacher') throw new Refusal(403, 'Only students have data of their own here.');
+    await withinRate('export', caller.personId);
+    download(response, `${schoolClass.name} my data`, await exportStudent(schoolClass, caller.personId, drawing));
+  });
+
+  routes.post('/classes/:classId/new-year', async (request, response) => {
+    const access = await classKept(request);
+    await withinRate('class', access.caller.personId);
+    response.status(201).json(await summaryOf(await beginYear(access, await validated(request, newYear))));
   });
 
   routes.post('/classes/:classId/students', async (request, response) => {

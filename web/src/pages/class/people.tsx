@@ -21,6 +21,7 @@ import { chooseClass } from '../current-class.ts';
 import { CoverForADay } from './cover-for-a-day.tsx';
 import { FirstPinSlips } from './first-pin-slips.tsx';
 import { ImportRoster } from './import-roster.tsx';
+import { NewSchoolYear } from './new-school-year.tsx';
 import { Roster } from './roster.tsx';
 import { Section } from './section.tsx';
 import { useClassChange, type Change } from './use-class-change.ts';
@@ -226,6 +227,7 @@ function ClassPeople({ classId, signedIn }: PeopleProps): ReactNode {
           </Section>
           <Teachers signedIn={signedIn} details={details} change={mutate} />
           <CoverForADay classId={classId} />
+          <NewSchoolYear details={details} />
           <Data details={details} change={mutate} />
           <NewClassForm />
         </>

@@ -4,7 +4,7 @@ import type { ReactNode } from 'react';
 import { useForm } from 'react-hook-form';
 import { RefusedError } from '../../api/request.ts';
 import { useSessionChange } from '../../api/session.ts';
-import { Button } from '../../ui/button.tsx';
+import { Button, buttonClass } from '../../ui/button.tsx';
 import { Field } from '../../ui/field.tsx';
 
 const ELSEWHERE = 'You are signed out everywhere else.';
@@ -109,6 +109,15 @@ export default function OwnAccount({ signedIn }: { readonly signedIn: SignedIn }
         {signedIn.person.name}, {signedIn.class?.name ?? signedIn.school.name}
       </p>
       {student ? <OwnPin /> : <OwnPassword />}
+      {signedIn.class && (
+        <section className="mt-10 border-t border-hairline pt-4">
+          <h2 className="text-lg font-bold">Your data</h2>
+          <p className="mt-1 text-muted">Every answer and every page of yours in {signedIn.class.name}, in one file.</p>
+          <a className={`${buttonClass('plain')} mt-3`} href={`/api/classes/${signedIn.class.id}/own-data`} download>
+            Download my data
+          </a>
+        </section>
+      )}
     </main>
   );
 }
