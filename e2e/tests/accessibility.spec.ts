@@ -43,6 +43,8 @@ for (const [role, path] of [
   ['teacher', '/demonstrate'],
   ['teacher', '/notebook'],
   ['administrator', '/school'],
+  ['student', '/account'],
+  ['teacher', '/class/start'],
 ] as const) {
   test(`${path} as ${role} passes the accessibility rules and fits a phone`, async ({ page }) => {
     if (role !== 'visitor') await signIn(page, role);
