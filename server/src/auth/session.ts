@@ -3,7 +3,7 @@ import { TEACHER_IDLE_MINUTES, type Role, type SessionState, type SignedIn } fro
 import type { Request } from 'express';
 import type { InferAttributes, Transaction } from 'sequelize';
 import { askPrepared, databaseOf } from '../database.ts';
-import { notifyLesson } from '../lesson/notify-lesson.ts';
+import { notifyLesson } from '../live/notify-lesson.ts';
 import { SESSIONS_ENDED } from '../live/class-events.ts';
 import { HouseRulesVersion, SchoolClass } from '../models/classes.ts';
 import { Person, School } from '../models/people.ts';

@@ -6,7 +6,7 @@ import { Student, type SchoolClass } from '../models/classes.ts';
 import { AdmissionRow } from '../models/lesson.ts';
 import { Person } from '../models/people.ts';
 import { notFound, Refusal } from '../refusal.ts';
-import { notifyLesson } from './notify-lesson.ts';
+import { notifyLesson } from '../live/notify-lesson.ts';
 
 /** So many may wait for an answer: a class, not a crowd. */
 const MOST_WAITING = 30;

@@ -4,7 +4,7 @@ import { checkNotArchived, classKept, classTaught } from '../auth/access.ts';
 import { answerAdmission } from '../lesson/admissions.ts';
 import { endCover, makeCover } from '../lesson/covers.ts';
 import { lessonShown } from '../lesson/lesson-shown.ts';
-import { notifyLesson } from '../lesson/notify-lesson.ts';
+import { notifyLesson } from '../live/notify-lesson.ts';
 import { Student } from '../models/classes.ts';
 import { Absence } from '../models/lesson.ts';
 import { notFound } from '../refusal.ts';
