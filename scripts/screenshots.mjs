@@ -20,7 +20,9 @@ async function round(page, subjectIds, wanted = () => true) {
         headers: { 'x-csrf-token': csrfToken },
       })
     ).json();
-    if (wanted(drawn.tasks[0].picture)) return drawn;
+    // Somebody who draws as many is asked to wait.
+    if (!drawn.tasks) await page.waitForTimeout(1500);
+    else if (wanted(drawn.tasks[0].picture)) return drawn;
   }
   throw new Error(`No such picture of ${subjectIds.join()} in 150 rounds.`);
 }

@@ -1,6 +1,8 @@
+import { constants } from 'node:zlib';
 import tailwindcss from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
 import { defineConfig, type Plugin } from 'vite';
+import { compression, defineAlgorithm } from 'vite-plugin-compression2';
 
 /** KaTeX names each of its fonts in three formats; every browser that runs these pages reads the first. */
 const oneFontFormat: Plugin = {
@@ -25,7 +27,20 @@ const readingRoom = { name: 'reading', test: /core.src.(?:reading|instruments|sc
 
 export default defineConfig({
   root: import.meta.dirname,
-  plugins: [oneFontFormat, ownAlphabetsOnly, react(), tailwindcss()],
+  // What never changes is compressed once, as well as can be, and not for every browser that asks.
+  plugins: [
+    oneFontFormat,
+    ownAlphabetsOnly,
+    react(),
+    tailwindcss(),
+    compression({
+      include: /\.(js|css|svg)$/,
+      algorithms: [
+        defineAlgorithm('brotliCompress', { params: { [constants.BROTLI_PARAM_QUALITY]: 11 } }),
+        defineAlgorithm('gzip', { level: 9 }),
+      ],
+    }),
+  ],
   build: {
     outDir: 'dist',
     target: 'es2022',

@@ -7,6 +7,7 @@ import cookieParser from 'cookie-parser';
 import express, { type Express } from 'express';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
+import sirv from 'sirv';
 import type { Sequelize } from 'sequelize';
 import { csrf, sessions } from './auth/sessions.ts';
 import type { Config } from './config.ts';
@@ -37,6 +38,9 @@ export interface Parts {
   readonly drawing: Drawing;
   readonly logger: Logger;
 }
+
+/** In seconds. */
+const A_YEAR = 365 * 24 * 3600;
 
 const NONCES = new WeakMap<ServerResponse, string>();
 
@@ -123,9 +127,14 @@ export function createApp(parts: Parts): Express {
   // What is written anew for every answer is compressed at little cost.
   app.use(compression({ level: 1 }));
   app.use('/api', api(parts));
+  const assets = join(config.pages, 'assets');
+  // The build has compressed them already.
   app.use(
     '/assets',
-    express.static(join(config.pages, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }),
+    sirv(assets, { brotli: true, gzip: true, immutable: true, maxAge: A_YEAR }),
+    (_request, response) => {
+      response.status(404).end();
+    },
   );
   app.use(express.static(config.pages, { index: false, maxAge: 0 }));
   app.get('/{*path}', async (_request, response) => {

@@ -4,12 +4,12 @@ import { Refusal } from './refusal.ts';
 
 /** What makes work: so much of it at once by one person, and one more after so many seconds. */
 const RATES = {
-  round: { most: 60, every: 2 },
+  round: { most: 120, every: 1 },
   sheets: { most: 20, every: 10 },
   export: { most: 20, every: 10 },
   'first-pins': { most: 20, every: 30 },
-  'practice-set': { most: 40, every: 10 },
-  run: { most: 30, every: 10 },
+  'practice-set': { most: 200, every: 3 },
+  run: { most: 60, every: 5 },
   class: { most: 30, every: 60 },
   // Of a whole school behind one address.
   admission: { most: 60, every: 20 },

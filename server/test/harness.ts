@@ -1,5 +1,8 @@
 import { randomUUID } from 'node:crypto';
+import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
 import type { AddressInfo } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import pg from 'pg';
 import type { DestinationStream } from 'pino';
 import { createApp } from '../src/app.ts';
@@ -47,6 +50,13 @@ function routesOf(layers: readonly Layer[]): string[] {
   );
 }
 
+/** A folder as the build makes it, with nothing in it. */
+function emptyPages(): string {
+  const pages = mkdtempSync(join(tmpdir(), 'green-beam-pages-'));
+  mkdirSync(join(pages, 'assets'));
+  return pages;
+}
+
 interface TestServerSettings {
   /** Where the server writes what it says; nowhere unless it is given. */
   readonly log?: DestinationStream;
@@ -73,7 +83,7 @@ export async function startTestServer({ log, before }: TestServerSettings = {}):
     processes: 1,
     connections: 12,
     drawingThreads: 1,
-    pages: import.meta.dirname,
+    pages: emptyPages(),
   };
   await before?.(databaseUrl);
   const sequelize = openDatabase(databaseUrl, config.connections);
@@ -98,6 +108,7 @@ export async function startTestServer({ log, before }: TestServerSettings = {}):
       await events.stop();
       await sequelize.close();
       await administer(`drop database ${name} with (force)`);
+      rmSync(config.pages, { recursive: true });
     },
   };
 }

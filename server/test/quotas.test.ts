@@ -15,18 +15,18 @@ beforeAll(async () => {
 afterAll(() => room.server.stop());
 
 describe('rounds', () => {
-  it('are drawn so many at once and then one every two seconds, by whichever server process', async () => {
+  it('are drawn so many at once and then one every second, by whichever server process', async () => {
     const person = randomUUID();
-    const outcomes = await Promise.allSettled(Array.from({ length: 100 }, () => withinRate('round', person)));
-    expect(outcomes.filter(({ status }) => status === 'fulfilled')).toHaveLength(60);
-    await databaseOf(Person).query(`update allowances set at = at - interval '6 seconds'`);
+    const outcomes = await Promise.allSettled(Array.from({ length: 200 }, () => withinRate('round', person)));
+    expect(outcomes.filter(({ status }) => status === 'fulfilled')).toHaveLength(120);
+    await databaseOf(Person).query(`update allowances set at = at - interval '3 seconds'`);
     const later = await Promise.allSettled(Array.from({ length: 10 }, () => withinRate('round', person)));
     expect(later.filter(({ status }) => status === 'fulfilled')).toHaveLength(3);
   });
 
   it('are refused with the time to wait', async () => {
     await databaseOf(Person).query(
-      `insert into allowances (key, most, every, used, at) values (:key, 60, 2, 60, now())`,
+      `insert into allowances (key, most, every, used, at) values (:key, 120, 1, 120, now())`,
       { replacements: { key: `round:${room.studentId}` } },
     );
     const { status, body } = await room.student.post(url('/rounds'), { subjectIds: ['cylinder-50'] });
