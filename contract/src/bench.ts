@@ -1,6 +1,5 @@
 import {
   ACTION_KINDS,
-  type Action,
   type Feedback,
   type HouseRules,
   type ItemShown,
@@ -72,11 +71,6 @@ export const benchAction = object({
   to: number().nullable().default(null),
 });
 export type BenchAction = InferType<typeof benchAction>;
-
-/** What of it was done with the tool, as core judges it. */
-export function doneIn(actions: readonly BenchAction[]): Action[] {
-  return actions.filter((action): action is Action => (ACTION_KINDS as readonly string[]).includes(action.kind));
-}
 
 const id = string().uuid('That is not an id.').required();
 

@@ -68,7 +68,7 @@ describe('bodies that are accepted', () => {
     ['showing the answer', newAttempt, { ...attempt, kind: 'shown', entry: '' }],
     ['a round of any tool', newRound, {}],
     ['a round of one tool', newRound, { subjectIds: ['cylinder-50'] }],
-    ['a run', newRun, { protocolId: 'solid-by-displacement', specimen: 'Bronze deck nail' }],
+    ['a run', newRun, { id: ID, protocolId: 'solid-by-displacement', specimen: 'Bronze deck nail' }],
     ['an event', newRunEvent, event],
     ['an event of the run', newRunEvent, { ...event, slot: 'temperature' }],
     ['an emptied cell', newRunEvent, { ...event, text: '' }],
@@ -76,11 +76,11 @@ describe('bodies that are accepted', () => {
     ['a student', studentSignIn, { code: 'hrn-947', studentId: ID, pin: '2468' }],
     ['a six-digit PIN', partnerSignIn, { studentId: ID, pin: '246813' }],
     ['a code', classCode, { code: ' hrn-947 ' }],
-    ['a class', newClass, { name: 'Heron 9' }],
+    ['a class', newClass, { id: ID, name: 'Heron 9' }],
     ['a change of nothing', classChange, {}],
-    ['a name without a family name', rosterRow, { firstName: 'Sigrid' }],
+    ['a name without a family name', rosterRow, { id: ID, firstName: 'Sigrid' }],
     ['a demonstration role', demoSignIn, { role: 'teacher' }],
-    ['an invitation', invitation, { name: 'Maren Okafor', email: 'm@school.example' }],
+    ['an invitation', invitation, { id: ID, name: 'Maren Okafor', email: 'm@school.example' }],
     ['a new password', linkUse, { password: 'ten letters and more' }],
     ['a co-teacher', coTeacher, { email: 'b@school.example' }],
   ] as [string, Schema, unknown][])('%s', (_, schema, body) => {
@@ -91,6 +91,10 @@ describe('bodies that are accepted', () => {
 describe('bodies that are refused, by the field to blame', () => {
   it.each([
     [newAttempt, { ...attempt, id: 'x' }, 'id'],
+    [newClass, { id: ID, name: {} }, 'name'],
+    [newClass, { id: ID, name: ['Heron 9'] }, 'name'],
+    [classCode, { code: [] }, 'code'],
+    [teacherSignIn, { email: { a: 1 }, password: 'x' }, 'email'],
     [newAttempt, { ...attempt, taskId: undefined }, 'taskId'],
     [newAttempt, { ...attempt, kind: 'guess' }, 'kind'],
     [newAttempt, { ...attempt, entry: 'x'.repeat(20_001) }, 'entry'],
@@ -147,11 +151,15 @@ describe('bodies that are refused, by the field to blame', () => {
 describe('what is tidied on the way', () => {
   it('codes are written in capitals, addresses in small letters, names without blanks around', () => {
     expect(classCode.cast({ code: ' hrn-947 ' }).code).toBe('HRN-947');
-    expect(teacherSignIn.cast({ email: ' M@School.Example ', password: ' keeps its blanks ' })).toEqual({
+    expect(teacherSignIn.cast({ email: ' M@School.Example ', password: ' keeps its blanks ' })).toMatchObject({
       email: 'm@school.example',
       password: ' keeps its blanks ',
     });
-    expect(rosterRow.cast({ firstName: ' Ines ', lastName: undefined })).toEqual({ firstName: 'Ines', lastName: '' });
+    expect(rosterRow.cast({ id: ID, firstName: ' Ines ', lastName: undefined })).toEqual({
+      id: ID,
+      firstName: 'Ines',
+      lastName: '',
+    });
   });
 
   it('an entry is never changed', () => {

@@ -2,6 +2,7 @@ export * from './session.ts';
 export * from './cabinet.ts';
 export * from './classes.ts';
 export * from './bench.ts';
+export * from './done-in.ts';
 export * from './notebook.ts';
 export * from './problem.ts';
 export * from './set-rounds.ts';

@@ -1,26 +1,29 @@
-import { addMethod, string, type StringSchema } from 'yup';
+import { StringSchema } from 'yup';
 
-/** Changes text, and leaves what is no text to be refused as such: the library’s own methods break on lists and objects. */
-function changing(change: (text: string) => string) {
-  return function (this: StringSchema): StringSchema {
-    return this.transform((value: unknown) => (typeof value === 'string' ? change(value) : value));
-  };
+/** Changes text, and leaves what is no text to be refused as such. */
+const changing =
+  (change: (text: string) => string) =>
+  (value: unknown): unknown =>
+    typeof value === 'string' ? change(value) : value;
+
+/** Text in a request. The library’s own methods that change it break on lists and objects. */
+class TextSchema<Text extends string | undefined = string | undefined> extends StringSchema<Text> {
+  override trim(): this {
+    return this.transform(changing((text) => text.trim()));
+  }
+
+  override lowercase(): this {
+    return this.transform(changing((text) => text.toLowerCase()));
+  }
+
+  override uppercase(): this {
+    return this.transform(changing((text) => text.toUpperCase()));
+  }
 }
 
-addMethod(
-  string,
-  'trim',
-  changing((text) => text.trim()),
-);
-addMethod(
-  string,
-  'lowercase',
-  changing((text) => text.toLowerCase()),
-);
-addMethod(
-  string,
-  'uppercase',
-  changing((text) => text.toUpperCase()),
-);
+/** A schema of text. */
+export function string<Text extends string = string>(): TextSchema<Text | undefined> {
+  return new TextSchema<Text | undefined>();
+}
 
-export { array, boolean, mixed, number, object, string, type InferType } from 'yup';
+export { array, boolean, mixed, number, object, type InferType } from 'yup';

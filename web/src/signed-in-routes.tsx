@@ -1,0 +1,78 @@
+import { lazy, type ReactNode } from 'react';
+import { Navigate, Route, Routes } from 'react-router';
+import type { SignedIn } from '@green-beam/contract';
+
+const OneTimeLink = lazy(() => import('./pages/sign-in/one-time-link.tsx'));
+const Desk = lazy(() => import('./pages/numbers/desk.tsx'));
+const Practice = lazy(() => import('./pages/numbers/practice.tsx'));
+const Runs = lazy(() => import('./pages/notebook/runs.tsx'));
+const RunPage = lazy(() => import('./pages/notebook/run-page.tsx'));
+const Record = lazy(() => import('./pages/record/record.tsx'));
+const Overview = lazy(() => import('./pages/class/overview/overview.tsx'));
+const People = lazy(() => import('./pages/class/people.tsx'));
+const StartLesson = lazy(() => import('./pages/class/start/start-lesson.tsx'));
+const StudentPage = lazy(() => import('./pages/class/student.tsx'));
+const Cabinet = lazy(() => import('./pages/cabinet/cabinet.tsx'));
+const Tool = lazy(() => import('./pages/cabinet/tool.tsx'));
+const Rounds = lazy(() => import('./pages/rounds/rounds.tsx'));
+const PrintRound = lazy(() => import('./pages/print/print-round.tsx'));
+const Sheet = lazy(() => import('./pages/sheets/sheet.tsx'));
+const Rules = lazy(() => import('./pages/rules/rules.tsx'));
+const Demonstrate = lazy(() => import('./pages/demonstrate/demonstrate.tsx'));
+const OwnAccount = lazy(() => import('./pages/sign-in/account.tsx'));
+const School = lazy(() => import('./pages/school/school.tsx'));
+
+function Nowhere(): ReactNode {
+  return (
+    <main className="mx-auto max-w-xl px-7 py-16">
+      <h1 className="text-2xl font-bold">There is nothing here</h1>
+      <p className="mt-2">
+        The address may be wrong, or the page belongs to another class. Go on with the places above.
+      </p>
+    </main>
+  );
+}
+
+interface SignedInRoutesProps {
+  readonly signedIn: SignedIn;
+  readonly classId: string | null;
+  /** Those of the bench, which visitors have too. */
+  readonly benchRoutes: ReactNode;
+}
+
+/** The pages of whoever is signed in: no visitor needs them. */
+export default function SignedInRoutes({ signedIn, classId, benchRoutes }: SignedInRoutesProps): ReactNode {
+  const student = signedIn.role === 'student';
+  return (
+    <Routes>
+      {benchRoutes}
+      <Route path="/numbers" element={<Desk key={signedIn.person.id} signedIn={signedIn} classId={classId} />} />
+      <Route path="/numbers/practice" element={<Practice signedIn={signedIn} classId={classId} />} />
+      <Route path="/notebook" element={<Runs signedIn={signedIn} classId={classId} />} />
+      <Route path="/notebook/:runId" element={<RunPage signedIn={signedIn} classId={classId} />} />
+      <Route path="/account" element={<OwnAccount signedIn={signedIn} />} />
+      <Route path="/sheets/:code" element={<Sheet classId={classId} signedIn={signedIn} />} />
+      {['/sign-in', '/join/:code', '/for-teachers', '/cover/:token'].map((door) => (
+        <Route key={door} path={door} element={<Navigate to={student ? '/' : '/class'} replace />} />
+      ))}
+      {student && <Route path="/record" element={<Record classId={classId} />} />}
+      {!student && (
+        <>
+          <Route path="/class" element={<Overview key={classId} classId={classId} />} />
+          <Route path="/demonstrate" element={<Demonstrate classId={classId} />} />
+          <Route path="/rounds" element={<Rounds key={classId} classId={classId} />} />
+          <Route path="/rounds/:setRoundId/print" element={<PrintRound classId={classId} />} />
+          <Route path="/cabinet" element={<Cabinet key={classId} classId={classId} />} />
+          <Route path="/cabinet/:toolId" element={<Tool key={classId} classId={classId} />} />
+          <Route path="/rules" element={<Rules key={classId} classId={classId} />} />
+          <Route path="/class/people" element={<People key={classId} classId={classId} signedIn={signedIn} />} />
+          <Route path="/class/start" element={<StartLesson key={classId} classId={classId} />} />
+          <Route path="/class/student/:studentId" element={<StudentPage classId={classId} />} />
+          <Route path="/link/:token" element={<OneTimeLink />} />
+        </>
+      )}
+      {signedIn.role === 'administrator' && <Route path="/school" element={<School ownId={signedIn.person.id} />} />}
+      <Route path="*" element={<Nowhere />} />
+    </Routes>
+  );
+}
