@@ -12,7 +12,7 @@ async function round(page, subjectIds, wanted = () => true) {
   // The bench draws a round of its own where there is none; that one has to be there first.
   await page.goto('/');
   await page.getByText(/Reading \d+ of|Round finished/).waitFor();
-  for (let tried = 0; tried < 150; tried += 1) {
+  for (let tried = 0; tried < 300; tried += 1) {
     const { signedIn, csrfToken } = await (await page.request.get('/api/session')).json();
     const drawn = await (
       await page.request.post(`/api/classes/${signedIn.class.id}/rounds`, {
@@ -24,7 +24,7 @@ async function round(page, subjectIds, wanted = () => true) {
     if (!drawn.tasks) await page.waitForTimeout(1500);
     else if (wanted(drawn.tasks[0].picture)) return drawn;
   }
-  throw new Error(`No such picture of ${subjectIds.join()} in 150 rounds.`);
+  throw new Error(`No such picture of ${subjectIds.join()} in 300 rounds.`);
 }
 
 /** Values read from the picture at the wall and at the lowest point, as a student with a ruler would. */

@@ -3,9 +3,9 @@ import { randomUUID } from 'node:crypto';
 import { mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
-import pg from 'pg';
+import type pg from 'pg';
 import { afterAll, beforeAll, expect, it } from 'vitest';
-import { openClassroom, type Answer, type Classroom } from './harness.ts';
+import { openClassroom, openClient, type Answer, type Classroom } from './harness.ts';
 
 const SCRIPTS = resolve(import.meta.dirname, '..', '..', 'scripts');
 const folder = mkdtempSync(join(tmpdir(), 'green-beam-backup-'));
@@ -14,8 +14,7 @@ let client: pg.Client;
 
 beforeAll(async () => {
   room = await openClassroom();
-  client = new pg.Client({ connectionString: room.server.databaseUrl });
-  await client.connect();
+  client = await openClient(room.server);
 });
 afterAll(async () => {
   await client.end();

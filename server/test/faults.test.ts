@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
-import pg from 'pg';
+import type pg from 'pg';
 import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, it } from 'vitest';
-import { openClassroom, PIN, Visitor, type Answer, type Classroom } from './harness.ts';
+import { firstReading, openClassroom, openClient, PIN, Visitor, type Answer, type Classroom } from './harness.ts';
 
 let room: Classroom;
 let taskIds: string[];
@@ -9,8 +9,7 @@ let admin: pg.Client;
 
 beforeAll(async () => {
   room = await openClassroom();
-  admin = new pg.Client({ connectionString: room.server.databaseUrl });
-  await admin.connect();
+  admin = await openClient(room.server);
 });
 afterAll(async () => {
   await admin.end();
@@ -22,16 +21,7 @@ beforeEach(async () => {
 });
 
 const attempt = (id: string): Promise<Answer> =>
-  room.student.post(`/classes/${room.classId}/attempts`, {
-    id,
-    taskId: taskIds[0],
-    kind: 'reading',
-    entry: '1 mL',
-    eyeHeight: 0,
-    actions: [],
-    hints: 0,
-    timeTaken: 1000,
-  });
+  room.student.post(`/classes/${room.classId}/attempts`, firstReading(taskIds[0], id));
 
 describe('a database that refuses to store an attempt', () => {
   afterEach(() => admin.query('drop trigger refusing on attempts; drop function refusing()'));

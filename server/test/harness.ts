@@ -198,6 +198,19 @@ export class Visitor {
   }
 }
 
+/** A first reading of a task, which is wrong on every tool that is read here. */
+export function firstReading(taskId: string | undefined, id: string = randomUUID()): object {
+  const rest = { kind: 'reading', entry: '1 mL', eyeHeight: 0, actions: [], hints: 0, timeTaken: 1000 };
+  return { id, taskId, ...rest };
+}
+
+/** A connection of a test’s own to the database of a server. */
+export async function openClient({ databaseUrl }: TestServer): Promise<pg.Client> {
+  const client = new pg.Client({ connectionString: databaseUrl });
+  await client.connect();
+  return client;
+}
+
 export const PASSWORD = 'a long enough one';
 export const PIN = '1357';
 

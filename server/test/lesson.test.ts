@@ -52,7 +52,10 @@ describe('who is in', () => {
     expect(await presenceOf(partner)).toBe('in');
     await room.teacherSignedIn.post(url('/first-pins'), { studentIds: [partner] });
     expect(await presenceOf(partner)).toBe('not-yet');
+    const leaving = await streamOf(room.teacherSignedIn, url('/events'));
     await own.send('DELETE', '/session');
+    expect(await leaving.until(/event: lesson/)).toContain(id);
+    leaving.close();
     expect(await presenceOf(id)).toBe('not-yet');
   });
 
@@ -170,6 +173,7 @@ describe('whoever covers a class', () => {
     const refused = [
       await visitor.send('DELETE', url('')),
       await visitor.send('PATCH', url(''), { archived: true }),
+      await visitor.send('DELETE', url(`/cabinet/${randomUUID()}`)),
       await visitor.get(url('/export')),
       await visitor.get(url(`/students/${room.studentId}/export`)),
       await visitor.send('DELETE', url(`/students/${room.studentId}`)),

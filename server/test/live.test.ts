@@ -1,7 +1,16 @@
 import { randomUUID } from 'node:crypto';
 import pg from 'pg';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { asStudent, asTeacher, makeSchool, openClassroom, streamOf, type TestServer, type Visitor } from './harness.ts';
+import {
+  asStudent,
+  asTeacher,
+  firstReading,
+  makeSchool,
+  openClassroom,
+  streamOf,
+  type TestServer,
+  type Visitor,
+} from './harness.ts';
 
 let server: TestServer;
 let student: Visitor;
@@ -18,16 +27,7 @@ const events = (): string => `/classes/${classId}/events`;
 async function attempt(): Promise<string> {
   const { body } = await student.post(`/classes/${classId}/rounds`, { subjectIds: ['cylinder-50'] });
   const id = randomUUID();
-  await student.post(`/classes/${classId}/attempts`, {
-    id,
-    taskId: body.tasks[0].id,
-    kind: 'reading',
-    entry: '1 mL',
-    eyeHeight: 0,
-    actions: [],
-    hints: 0,
-    timeTaken: 1000,
-  });
+  await student.post(`/classes/${classId}/attempts`, firstReading(body.tasks[0].id, id));
   return id;
 }
 

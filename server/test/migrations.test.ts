@@ -1,4 +1,3 @@
-import { randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { gunzipSync } from 'node:zlib';
@@ -7,7 +6,7 @@ import { afterEach, describe, expect, it } from 'vitest';
 import { databaseOf } from '../src/database.ts';
 import { checksumOf, migrate, MIGRATIONS } from '../src/migrate.ts';
 import { Person } from '../src/models/people.ts';
-import { asStudent, startTestServer, type TestServer } from './harness.ts';
+import { asStudent, firstReading, startTestServer, type TestServer } from './harness.ts';
 
 /** The beginnings of the checksums of all that have been run anywhere: none of them changes any more, and new ones follow. */
 const SHIPPED: Readonly<Record<string, string>> = {
@@ -83,16 +82,7 @@ describe('a database of an earlier version', () => {
     expect(record.page.attempts.length).toBeGreaterThan(5);
     const { body: round, status } = await student.post(`/classes/${classId}/rounds`, {});
     expect(status).toBe(201);
-    const answered = await student.post(`/classes/${classId}/attempts`, {
-      id: randomUUID(),
-      taskId: round.tasks[0].id,
-      kind: 'reading',
-      entry: '1 mL',
-      eyeHeight: 0,
-      actions: [],
-      hints: 0,
-      timeTaken: 1000,
-    });
+    const answered = await student.post(`/classes/${classId}/attempts`, firstReading(round.tasks[0].id));
     expect(answered.status).toBe(200);
     const { body: runs } = await student.get(`/classes/${classId}/runs`);
     expect(runs.length).toBeGreaterThan(1);

@@ -3,12 +3,19 @@ import type { ClassDetails } from '@green-beam/contract';
 import { strFromU8, unzipSync } from 'fflate';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { deleteClass } from '../src/classes/removal.ts';
-import { ClassTeacher, SchoolClass } from '../src/models/classes.ts';
+import { ClassTeacher, SchoolClass, Student } from '../src/models/classes.ts';
 import { Person } from '../src/models/people.ts';
-import { asStudent, makeTeacher, openClassroom, PIN, Visitor, type Classroom } from './harness.ts';
+import { asStudent, makeStudent, makeTeacher, openClassroom, PIN, Visitor, type Classroom } from './harness.ts';
 
 let room: Classroom;
 const id = randomUUID();
+/** Somebody who is in the old class and in the new one. */
+async function goingOn(givenName: string, familyName: string): Promise<string> {
+  const student = await makeStudent(room.schoolClass, givenName, familyName);
+  await Student.create({ classId: id, personId: student, schoolId: room.school.id, pinHash: null });
+  return student;
+}
+
 const url = (path: string, classId = room.classId): string => `/classes/${classId}${path}`;
 
 beforeAll(async () => {
@@ -69,6 +76,13 @@ it('is begun once, with students of the class, under an id of its own', async ()
   await room.teacherSignedIn.send('PATCH', url(''), { archived: false });
   expect((await begin({ id: randomUUID(), studentIds: [randomUUID()] })).body.field).toBe('studentIds');
   expect((await room.teacherSignedIn.get(url(''))).body.archived).toBe(false);
+});
+
+it('lets nothing of a student stay in earlier years who is deleted', async () => {
+  const student = await goingOn('Lea', 'Sund');
+  await room.teacherSignedIn.send('DELETE', url(`/students/${student}`, id));
+  expect((await Person.findByPk(student))?.givenName).toBeNull();
+  expect(await Student.count({ where: { personId: student } })).toBe(0);
 });
 
 it('keeps the name of who goes on when the old class is deleted, and forgets who does not', async () => {

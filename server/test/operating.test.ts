@@ -1,9 +1,8 @@
-import { randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { resolve } from 'node:path';
-import pg from 'pg';
+import type pg from 'pg';
 import { afterAll, beforeAll, expect, it } from 'vitest';
-import { openClassroom, streamOf, type Answer, type Classroom } from './harness.ts';
+import { firstReading, openClassroom, openClient, streamOf, type Answer, type Classroom } from './harness.ts';
 
 const DOCS = resolve(import.meta.dirname, '..', '..', 'docs', 'operating.md');
 let room: Classroom;
@@ -11,8 +10,7 @@ let client: pg.Client;
 
 beforeAll(async () => {
   room = await openClassroom();
-  client = new pg.Client({ connectionString: room.server.databaseUrl });
-  await client.connect();
+  client = await openClient(room.server);
 });
 afterAll(async () => {
   await client.end();
@@ -23,16 +21,7 @@ const url = (path: string): string => `/classes/${room.classId}${path}`;
 
 async function attempt(): Promise<Answer> {
   const { body } = await room.student.post(url('/rounds'), { subjectIds: ['cylinder-50'] });
-  return room.student.post(url('/attempts'), {
-    id: randomUUID(),
-    taskId: body.tasks[0].id,
-    kind: 'reading',
-    entry: '1 mL',
-    eyeHeight: 0,
-    actions: [],
-    hints: 0,
-    timeTaken: 1000,
-  });
+  return room.student.post(url('/attempts'), firstReading(body.tasks[0].id));
 }
 
 it('the lines that part the attempts by class leave everything as it was, and the server goes on', async () => {

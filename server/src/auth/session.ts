@@ -74,6 +74,7 @@ export async function changePartners(
   if (!identity) return;
   request.session.identity = { ...identity, partners: change(identity.partners) };
   await promisify(request.session.save.bind(request.session))();
+  if (identity.classId !== null) await notifyLesson(identity.classId, identity.personId);
 }
 
 /** Lets a student who has given the right PIN work at the screen of a session. */
@@ -84,8 +85,10 @@ export function addPartner(request: Request, { personId, sessionsEnded }: Recogn
   ]);
 }
 
-export function endSession(request: Request): Promise<void> {
-  return promisify(request.session.destroy.bind(request.session))();
+export async function endSession(request: Request): Promise<void> {
+  const { identity } = request.session;
+  await promisify(request.session.destroy.bind(request.session))();
+  if (identity && identity.classId !== null) await notifyLesson(identity.classId, identity.personId);
 }
 
 /**

@@ -26,10 +26,14 @@ async function forgetWhoIsNowhere(people: readonly string[], transaction: Transa
   await endSessionsOf(people, transaction);
 }
 
-/** Removes a student's name, PIN, rounds, attempts and tapes. What they wrote in group runs stays, under a neutral label. */
-export function deleteStudent(classId: string, personId: string): Promise<void> {
+/**
+ * Removes a student's name, PIN, rounds, attempts and tapes, also from classes of earlier years. What they wrote in group runs stays,
+ * under a neutral label.
+ */
+export function deleteStudent(personId: string): Promise<void> {
   return inTransaction(async (transaction) => {
-    const where = { classId, personId };
+    const places = await Student.findAll({ attributes: ['classId'], where: { personId }, transaction });
+    const where = { classId: places.map(({ classId }) => classId), personId };
     await Attempt.destroy({ where, transaction });
     await Task.destroy({ where, transaction });
     await Round.destroy({ where, transaction });

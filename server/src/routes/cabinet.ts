@@ -1,6 +1,6 @@
 import { newTool, newToolNote, toolChange, toolImport } from '@green-beam/contract';
 import { Router } from 'express';
-import { checkNotArchived, classInReach, classTaught } from '../auth/access.ts';
+import { checkNotArchived, classInReach, classKept, classTaught } from '../auth/access.ts';
 import { addTool, changeTool, importTools, noteOnTool } from '../cabinet/change-tools.ts';
 import { toolChoices, toolsShown } from '../cabinet/tools-shown.ts';
 import { Tool, ToolNoteRow } from '../models/cabinet.ts';
@@ -54,7 +54,7 @@ export function cabinetRoutes(): Router {
   });
 
   routes.delete('/classes/:classId/cabinet/:toolId', async (request, response) => {
-    const { schoolClass } = await classTaught(request);
+    const { schoolClass } = await classKept(request);
     const removed = await Tool.destroy({ where: { classId: schoolClass.id, id: idFrom(request, 'toolId') } });
     if (removed === 0) throw notFound();
     response.json(await toolsShown(schoolClass.id));

@@ -240,7 +240,7 @@ export function classRoutes(sequelize: Sequelize, drawing: Drawing): Router {
   routes.delete('/classes/:classId/students/:studentId', async (request, response) => {
     const { schoolClass } = await classKept(request);
     const student = await studentOf(schoolClass.id, idFrom(request, 'studentId'));
-    await deleteStudent(schoolClass.id, student.personId);
+    await deleteStudent(student.personId);
     response.status(204).end();
   });
 

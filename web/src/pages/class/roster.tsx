@@ -49,7 +49,7 @@ function Removal({
           </Button>
         }
         title={`Delete ${student.label}?`}
-        text="This removes the name, the PIN and every attempt for good. What the student wrote in group laboratories stays as “a former member”."
+        text="This removes the name, the PIN and every attempt for good, also those of earlier years. What the student wrote in group laboratories stays as “a former member”."
         action="Delete"
         onConfirm={() => change(['DELETE', `/students/${student.id}`])}
       />

@@ -2,16 +2,12 @@ import { passwordChange, pinChange, type PasswordChange, type PinChange, type Si
 import { yupResolver } from '@hookform/resolvers/yup';
 import type { ReactNode } from 'react';
 import { useForm } from 'react-hook-form';
-import { RefusedError } from '../../api/request.ts';
 import { useSessionChange } from '../../api/session.ts';
 import { Button, buttonClass } from '../../ui/button.tsx';
 import { Field } from '../../ui/field.tsx';
+import { Refused, refusedIn } from '../../ui/refused.tsx';
 
 const ELSEWHERE = 'You are signed out everywhere else.';
-
-function refusedIn(error: Error | null, field: string): string | undefined {
-  return error instanceof RefusedError && error.field === field ? error.message : undefined;
-}
 
 interface EndProps {
   readonly what: string;
@@ -23,11 +19,7 @@ interface EndProps {
 function End({ what, error, busy, done }: EndProps): ReactNode {
   return (
     <>
-      {error && !(error instanceof RefusedError && error.field) && (
-        <p role="alert" className="text-slip">
-          {error.message}
-        </p>
-      )}
+      <Refused error={error} />
       <div className="flex items-center gap-4">
         <Button type="submit" disabled={busy}>
           Change the {what}

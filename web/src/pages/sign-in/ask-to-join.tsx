@@ -3,10 +3,11 @@ import { yupResolver } from '@hookform/resolvers/yup';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useEffect, useState, type ReactNode } from 'react';
 import { useForm } from 'react-hook-form';
-import { ask, RefusedError } from '../../api/request.ts';
+import { ask } from '../../api/request.ts';
 import { newId } from '../../outbox/new-id.ts';
 import { Button } from '../../ui/button.tsx';
 import { Field } from '../../ui/field.tsx';
+import { Refused, refusedIn } from '../../ui/refused.tsx';
 
 /** How often it is looked whether the teacher has answered, in ms. */
 const LOOK_EVERY = 3000;
@@ -59,8 +60,6 @@ export function AskToJoin({ code, className, onAdmitted, onBack }: AskToJoinProp
     defaultValues: { code, id: newId(), firstName: '', lastName: '', pin: '' },
   });
   if (asked) return <Waiting asked={asked} onAdmitted={onAdmitted} onBack={onBack} />;
-  const refused = (field: string): string | undefined =>
-    error instanceof RefusedError && error.field === field ? error.message : undefined;
   const { errors } = formState;
   return (
     <form className="flex flex-col gap-4" onSubmit={(event) => void handleSubmit((body) => mutate(body))(event)}>
@@ -68,7 +67,7 @@ export function AskToJoin({ code, className, onAdmitted, onBack }: AskToJoinProp
       <Field
         label="First name"
         autoComplete="off"
-        error={errors.firstName?.message ?? refused('firstName')}
+        error={errors.firstName?.message ?? refusedIn(error, 'firstName')}
         {...register('firstName')}
       />
       <Field label="Last name" autoComplete="off" error={errors.lastName?.message} {...register('lastName')} />
@@ -78,14 +77,10 @@ export function AskToJoin({ code, className, onAdmitted, onBack }: AskToJoinProp
         type="password"
         inputMode="numeric"
         autoComplete="off"
-        error={errors.pin?.message ?? refused('pin')}
+        error={errors.pin?.message ?? refusedIn(error, 'pin')}
         {...register('pin')}
       />
-      {error && !(error instanceof RefusedError && error.field) && (
-        <p role="alert" className="text-slip">
-          {error.message}
-        </p>
-      )}
+      <Refused error={error} />
       <div className="flex gap-3">
         <Button type="submit" disabled={isPending}>
           Ask to be let in

@@ -4,11 +4,12 @@ import { useQuery } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
 import { useForm } from 'react-hook-form';
 import { useNavigate, useParams } from 'react-router';
-import { ask, RefusedError } from '../../api/request.ts';
+import { ask } from '../../api/request.ts';
 import { useSessionChange } from '../../api/session.ts';
 import { Button } from '../../ui/button.tsx';
 import { Field } from '../../ui/field.tsx';
 import { Failed, Loading } from '../../ui/notice.tsx';
+import { Refused, refusedIn } from '../../ui/refused.tsx';
 
 const TITLES = {
   administrator: 'Begin with Green Beam',
@@ -23,8 +24,6 @@ function LinkForm({ token, door }: { readonly token: string; readonly door: Link
     resolver: yupResolver(linkUse),
     defaultValues: { name: '', email: '', schoolName: '', password: '' },
   });
-  const refused = (field: string): string | undefined =>
-    use.error instanceof RefusedError && use.error.field === field ? use.error.message : undefined;
   const { errors } = formState;
   return (
     <form
@@ -39,20 +38,20 @@ function LinkForm({ token, door }: { readonly token: string; readonly door: Link
         <>
           <Field
             label="Name of your school"
-            error={errors.schoolName?.message ?? refused('schoolName')}
+            error={errors.schoolName?.message ?? refusedIn(use.error, 'schoolName')}
             {...register('schoolName')}
           />
           <Field
             label="Your name"
             autoComplete="name"
-            error={errors.name?.message ?? refused('name')}
+            error={errors.name?.message ?? refusedIn(use.error, 'name')}
             {...register('name')}
           />
           <Field
             label="Your e-mail"
             type="email"
             autoComplete="username"
-            error={errors.email?.message ?? refused('email')}
+            error={errors.email?.message ?? refusedIn(use.error, 'email')}
             {...register('email')}
           />
         </>
@@ -62,14 +61,10 @@ function LinkForm({ token, door }: { readonly token: string; readonly door: Link
         type="password"
         autoComplete="new-password"
         hint="At least ten characters."
-        error={errors.password?.message ?? refused('password')}
+        error={errors.password?.message ?? refusedIn(use.error, 'password')}
         {...register('password')}
       />
-      {use.error && !(use.error instanceof RefusedError && use.error.field) && (
-        <p role="alert" className="text-slip">
-          {use.error.message}
-        </p>
-      )}
+      <Refused error={use.error} />
       <Button type="submit" disabled={use.isPending} className="self-start">
         Go on
       </Button>
