@@ -192,6 +192,7 @@ test('the teacher makes a new first PIN, renews and closes the code, puts a stud
   await page.getByRole('button', { name: 'Close it' }).click();
   await expect(page.getByText('closed', { exact: true })).toBeVisible();
 
+  await page.getByLabel('More about Tomasz B.').click();
   await page.getByRole('button', { name: 'Archive Tomasz B.' }).click();
   await expect(page.getByText('removed')).toBeVisible();
   await page.getByRole('button', { name: 'Bring back Tomasz B.' }).click();
@@ -214,6 +215,7 @@ test('the teacher makes a new first PIN, renews and closes the code, puts a stud
     exported.students.find((student) => student.name === 'Ines Varga')?.attempts.map((attempt) => attempt.entry),
   ).toEqual(['1 mL', '']);
 
+  await page.getByLabel('More about Ines V.').click();
   await page.getByRole('button', { name: 'Delete Ines V.' }).click();
   await page.getByRole('alertdialog').getByRole('button', { name: 'Keep it' }).click();
   await expect(page.getByText('Ines Varga')).toBeVisible();

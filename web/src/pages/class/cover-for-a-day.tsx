@@ -53,7 +53,7 @@ export function CoverForADay({ classId }: { readonly classId: string }): ReactNo
         <div className="flex-1">
           <Field
             label="Who covers the class"
-            hint="They get a link for the day: no account, and nothing of the class can be deleted with it."
+            hint="They need no account. The link works today only, and nothing can be deleted with it."
             error={formState.errors.name?.message ?? error?.message}
             {...register('name')}
           />

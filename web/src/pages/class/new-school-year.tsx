@@ -38,7 +38,7 @@ export function NewSchoolYear({ details }: { readonly details: ClassDetails }): 
         </p>
         <p className="mt-2">
           <a className={`${buttonClass('quiet')} -ml-2`} href={`/api/classes/${details.id}/students-data`} download>
-            First get each student’s own data, as files to hand out
+            Download each student’s own data first
           </a>
         </p>
         <form

@@ -1,5 +1,5 @@
 import type { ClassDetails } from '@green-beam/contract';
-import type { ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import { Button, buttonClass } from '../../ui/button.tsx';
 import { Confirm } from '../../ui/confirm.tsx';
 import { Section } from './section.tsx';
@@ -18,14 +18,14 @@ const PIN_WORDS = { none: 'no PIN yet', first: 'has a first PIN', own: 'has chos
 
 type Listed = ClassDetails['roster'][number];
 
-/** What takes a student’s data away, or the student out of the class. */
+/** What is seldom wanted, folded: what takes a student’s data away, or the student out of the class. */
 function Removal({
   details,
   student,
   change,
 }: Pick<RosterProps, 'details' | 'change'> & { readonly student: Listed }): ReactNode {
   return (
-    <>
+    <div className="flex w-full sm:justify-end">
       <a
         className={`${buttonClass('quiet')} px-2`}
         href={`/api/classes/${details.id}/students/${student.id}/export`}
@@ -53,7 +53,7 @@ function Removal({
         action="Delete"
         onConfirm={() => change(['DELETE', `/students/${student.id}`])}
       />
-    </>
+    </div>
   );
 }
 
@@ -64,6 +64,7 @@ function Student({
   onFirstPins,
   mayRemove,
 }: RosterProps & { readonly student: Listed }): ReactNode {
+  const [showsMore, setShowsMore] = useState(false);
   return (
     <li className="flex flex-wrap items-center gap-x-4 border-t border-hairline">
       <span className={`min-w-48 flex-1 ${student.archived ? 'text-muted' : ''}`}>
@@ -93,7 +94,18 @@ function Student({
           New first PIN
         </Button>
       )}
-      {mayRemove && <Removal details={details} student={student} change={change} />}
+      {mayRemove && (
+        <Button
+          look="quiet"
+          aria-expanded={showsMore}
+          aria-label={`${showsMore ? 'Less' : 'More'} about ${student.label}`}
+          className="min-w-20"
+          onClick={() => setShowsMore(!showsMore)}
+        >
+          {showsMore ? 'Less' : 'More'}
+        </Button>
+      )}
+      {mayRemove && showsMore && <Removal details={details} student={student} change={change} />}
     </li>
   );
 }

@@ -62,7 +62,7 @@ function NewRunForm({ classId, signedIn }: { readonly classId: string; readonly 
       <fieldset className="mt-4">
         <legend className="text-small font-semibold">Who works with you</legend>
         <p className="text-small text-muted">
-          Whoever has entered the PIN on this laptop joins at once. The others are asked when they sign in.
+          Partners who entered their PIN on this laptop join at once. The others are asked when they sign in.
         </p>
         <div className="mt-1 grid grid-cols-[repeat(auto-fill,minmax(9rem,1fr))]">
           {classmates

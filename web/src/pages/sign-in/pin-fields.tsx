@@ -35,7 +35,7 @@ export function PinFields({ entered, onChange, error }: PinFieldsProps): ReactNo
     <>
       <Field
         label="PIN"
-        hint="Four to six digits. Your first one stands on the slip from your teacher."
+        hint="Four to six digits. Your first PIN is on the slip from your teacher."
         type="password"
         inputMode="numeric"
         autoComplete="off"

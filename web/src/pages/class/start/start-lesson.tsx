@@ -37,13 +37,16 @@ function Name({ student, onMark }: { readonly student: Student; readonly onMark:
   );
 }
 
+/** Names of the computer one sits at: nobody else reaches it by them. */
+const LOOPBACK = /^(localhost|127\.[\d.]+|\[::1\])$/;
+
 /** How to come in: the address, the code, and both as a picture for a camera. */
 function Door({ code }: { readonly code: string | null }): ReactNode {
   if (code === null)
     return (
       <p className="text-xl">The class code is closed. Open it under “Students”, and nobody new comes in until then.</p>
     );
-  const { origin, host } = window.location;
+  const { origin, host, hostname } = window.location;
   return (
     <div className="flex flex-wrap items-center gap-x-10 gap-y-4">
       <QRCodeSVG
@@ -58,6 +61,12 @@ function Door({ code }: { readonly code: string | null }): ReactNode {
           Open <span className="font-mono">{host}</span>, sign in, and type
         </p>
         <p className="font-mono text-7xl font-bold tracking-wide">{code}</p>
+        {LOOPBACK.test(hostname) && (
+          <p className="mt-2 max-w-md text-doubt">
+            This address works on this computer only. Open the page by the address that your students use, and show that
+            one.
+          </p>
+        )}
       </div>
     </div>
   );
@@ -121,7 +130,7 @@ function Lesson({ classId }: { readonly classId: string }): ReactNode {
         </p>
       )}
       {lesson.asking.length > 0 && <Asking asking={lesson.asking} onAnswer={answer} />}
-      <ul className="mt-6 grid grid-cols-[repeat(auto-fill,minmax(11rem,1fr))] gap-x-4 gap-y-2">
+      <ul className="mt-6 grid grid-cols-[repeat(auto-fill,minmax(10rem,1fr))] gap-x-4 gap-y-2">
         {lesson.students.map((student) => (
           <Name key={student.id} student={student} onMark={(away) => mark(student.id, away)} />
         ))}
@@ -132,7 +141,7 @@ function Lesson({ classId }: { readonly classId: string }): ReactNode {
           to="/class"
           className="inline-block py-2 font-semibold underline decoration-beam decoration-2 underline-offset-4"
         >
-          On with the lesson: to the overview
+          Go to the overview
         </Link>
       </p>
     </>
