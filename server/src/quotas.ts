@@ -1,6 +1,6 @@
 import type { Model, ModelStatic, WhereOptions } from 'sequelize';
 import { takeOne } from './auth/allowances.ts';
-import { Refusal } from './refusal.ts';
+import { AskedTooOften, Refusal } from './refusal.ts';
 
 /** What makes work: so much of it at once by one person, and one more after so many seconds. */
 const RATES = {
@@ -19,9 +19,9 @@ const RATES = {
 export async function withinRate(what: keyof typeof RATES, personId: string): Promise<void> {
   const wait = await takeOne({ key: `${what}:${personId}`, account: null, ...RATES[what] });
   if (wait > 0)
-    throw new Refusal(
-      429,
+    throw new AskedTooOften(
       `That was a lot in a short time. Wait ${wait === 1 ? 'a second' : `${wait} seconds`}, then try again.`,
+      wait,
     );
 }
 

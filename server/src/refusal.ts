@@ -17,6 +17,17 @@ export class Refusal extends Error {
   }
 }
 
+/** Too much was asked for in a short time. */
+export class AskedTooOften extends Refusal {
+  /** @param wait seconds until it can be asked for again. */
+  constructor(
+    message: string,
+    readonly wait: number,
+  ) {
+    super(429, message);
+  }
+}
+
 export const notFound = (): Refusal => new Refusal(404, 'There is nothing at this address.');
 
 const NAMED_BY_CORE = [HouseRuleError, SituationError, UnknownInstrumentError, UnknownProtocolError];
@@ -70,6 +81,7 @@ export function refusalHandler(logger: Logger): ErrorRequestHandler {
     // The address itself may hold the token of a link.
     const route = (request.route as { path?: string } | undefined)?.path ?? null;
     if (status >= 500) logger.error({ err: error, method: request.method, route }, 'request failed');
+    if (error instanceof AskedTooOften) response.set('Retry-After', String(Math.ceil(error.wait)));
     response.status(status).json(problem);
   };
 }

@@ -146,6 +146,7 @@ export interface Answer {
   readonly status: number;
   readonly body: any;
   readonly text: string;
+  readonly headers: Headers;
 }
 
 /** A browser as the server sees it: cookies and the token. */
@@ -181,7 +182,7 @@ export class Visitor {
       parsed = null;
     }
     if (parsed?.csrfToken) this.token = parsed.csrfToken;
-    return { status: response.status, body: parsed, text };
+    return { status: response.status, body: parsed, text, headers: response.headers };
   }
 
   get = (path: string): Promise<Answer> => this.send('GET', path);

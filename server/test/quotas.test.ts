@@ -29,8 +29,9 @@ describe('rounds', () => {
       `insert into allowances (key, most, every, used, at) values (:key, 120, 1, 120, now())`,
       { replacements: { key: `round:${room.studentId}` } },
     );
-    const { status, body } = await room.student.post(url('/rounds'), { subjectIds: ['cylinder-50'] });
+    const { status, body, headers } = await room.student.post(url('/rounds'), { subjectIds: ['cylinder-50'] });
     expect([status, body.message]).toEqual([429, expect.stringMatching(/^That was a lot in a short time. Wait /)]);
+    expect(headers.get('retry-after')).toBe('1');
   });
 });
 

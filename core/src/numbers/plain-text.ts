@@ -26,7 +26,12 @@ function asciiDigit(character: string): string {
  * minus sign to `-`, signs that look like a degree to `°`, superscripts to `^…`, the multiplication signs × and · to `*`, and unusual spaces to a space.
  */
 export function plainText(typed: string): string {
-  return ALREADY_PLAIN.test(typed) ? typed.trim() : brought(typed);
+  return isPlain(typed) ? typed.trim() : brought(typed);
+}
+
+/** Whether a text has none but the characters of a plain keyboard. */
+export function isPlain(typed: string): boolean {
+  return ALREADY_PLAIN.test(typed);
 }
 
 const ALREADY_PLAIN = /^[ -~]*$/;

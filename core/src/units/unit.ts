@@ -294,9 +294,10 @@ function metIn(unit: Unit, others: readonly string[], { symbol, power }: Term): 
 /** A unit as plain text: `g/mL`, `cm^2`, `` for a pure number. */
 export function writtenUnit(unit: Unit): string {
   const terms = termsOf(unit);
-  const alone = terms.length === 1 && terms[0]?.power === 1;
+  const [first] = terms;
+  if (first?.power === 1 && terms.length === 1) return first.symbol;
   const part = ({ symbol, power }: Term): string => {
-    const name = alone ? symbol : symbol.replace('Δ', '');
+    const name = symbol.replace('Δ', '');
     return Math.abs(power) === 1 ? name : `${name}^${Math.abs(power)}`;
   };
   const above = terms.filter(({ power }) => power > 0).map(part);

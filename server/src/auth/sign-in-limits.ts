@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto';
 import type { Request } from 'express';
-import { Refusal } from '../refusal.ts';
+import { AskedTooOften, Refusal } from '../refusal.ts';
 import { deviceKnownTo, rememberDevice } from './device.ts';
 import { giveBack, takeOne, type AllowanceOf } from './allowances.ts';
 
@@ -38,7 +38,7 @@ const fromAddress = (address: string): AllowanceOf => ({
 
 function tooMany(wait: number, whom: string): Refusal {
   const span = wait > 90 ? `${Math.ceil(wait / 60)} minutes` : `${wait} seconds`;
-  return new Refusal(429, `Too many wrong tries. Wait ${span}, or ask ${whom}.`);
+  return new AskedTooOften(`Too many wrong tries. Wait ${span}, or ask ${whom}.`, wait);
 }
 
 async function giveAllBack(allowances: readonly AllowanceOf[]): Promise<void> {

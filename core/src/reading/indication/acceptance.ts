@@ -3,6 +3,7 @@ import { roundToPlace, withoutDustBeyond } from '../../numbers/rounding.ts';
 import type { HouseRules } from '../../rules/house-rules.ts';
 import { decimalsOf, lastMarkPassed, multipleOf } from '../../scales/linear-scale.ts';
 import type { Indication } from './indication.ts';
+import { keepingTheLatest } from './latest.ts';
 import { isEstimate, isGiven, type ReadingStep, type Resolution } from './resolution.ts';
 
 /** A difference of two readings is accepted within this many times the band of one. */
@@ -84,9 +85,11 @@ export function acceptedReadings(
     case 'tenths': {
       const band = acceptanceBand(resolution, rules, difference) + HAIR;
       const reach = Math.ceil(band / step) + 1;
-      const within = Array.from({ length: 2 * reach + 1 }, (_, i) => written(nearest + i - reach)).filter(
-        (accepted) => Math.abs(accepted - value) <= band,
-      );
+      const within: number[] = [];
+      for (let count = nearest - reach; count <= nearest + reach; count += 1) {
+        const accepted = written(count);
+        if (Math.abs(accepted - value) <= band) within.push(accepted);
+      }
       return within.length > 0 ? within : [written(nearest)];
     }
   }
@@ -106,17 +109,10 @@ export function lessWhatIsTakenOff(
   return roundToPlace(new Decimal(reading).minus(off), resolution.place, rules.rounding);
 }
 
-/** Worked out once for each indication. */
-const ACCEPTED = new WeakMap<Indication, readonly number[]>();
-
 /** Every number that counts as right, lowest first: readings, less what is taken off; none that is off the scale. */
-export function acceptedAnswers(indication: Indication): readonly number[] {
-  const known = ACCEPTED.get(indication);
-  if (known) return known;
-  const accepted = answersAnywhere(indication).filter((answer) => isOnScale(indication, answer));
-  ACCEPTED.set(indication, accepted);
-  return accepted;
-}
+export const acceptedAnswers = keepingTheLatest((indication: Indication): readonly number[] =>
+  answersAnywhere(indication).filter((answer) => isOnScale(indication, answer)),
+);
 
 function answersAnywhere(indication: Indication): number[] {
   const { resolution, rules, answer, subtracted, subtractedIsRead, isDifference } = indication;

@@ -1,4 +1,5 @@
 import type { Instrument } from '../../instruments/instrument.ts';
+import { withoutDustBeyond } from '../../numbers/rounding.ts';
 import type { HouseRules } from '../../rules/house-rules.ts';
 import type { LinearScale } from '../../scales/linear-scale.ts';
 import { askedIn, type Asked } from './asked.ts';
@@ -59,7 +60,7 @@ type Known = Pick<Indication, 'resolution' | 'mark' | 'subtracted' | 'words'> & 
 
 /** A sum of decimals as it would be written: the binary digits of doubles leave dust beyond the ninth decimal. */
 export function withoutDust(value: number): number {
-  return Number(value.toFixed(9));
+  return withoutDustBeyond(value, 9);
 }
 
 /** Fills in what holds for most tools: the answer is the mark less what is taken off. */

@@ -132,9 +132,7 @@ function judged(
   const [entry] = readings;
   const offBy = (entry.value - indication.answer) / measure.division;
   const near = nearness(indication, entry, measure);
-  const weighed = merged(readings.flatMap((one) => weigh(one, indication, rateOf, measure))).filter(
-    ({ ids }) => ids.length > 0,
-  );
+  const weighed = merged(readings.flatMap((one) => weigh(one, indication, rateOf))).filter(({ ids }) => ids.length > 0);
   if (near !== 'wrong') {
     // Within the band the eye was right. Where a digit is missing, an eye off the level may have seen just that.
     const told = weighed.filter((one) => isOfTheRecord(one) || (near === 'cut' && isOfTheTool(one, indication)));
@@ -146,9 +144,7 @@ function judged(
   const simple = weighed.filter((one) => isLikely(one) && !isBesideBadEstimate(one));
   // What nothing simpler explains: two slips of counting, or another slip and a bad estimate.
   const likely =
-    simple.length > 0
-      ? simple
-      : merged([...weighed, ...weighTwoCounted(entry, indication, rateOf, measure)]).filter(isLikely);
+    simple.length > 0 ? simple : merged([...weighed, ...weighTwoCounted(entry, indication, rateOf)]).filter(isLikely);
   return { verdict: likely.length > 0 ? 'slip' : 'unexplained', slips: found(likely, unexplained), offBy };
 }
 
@@ -163,7 +159,7 @@ export function singleExplanations(task: ReadingTask, entry: string): ReadonlyMa
   const read = readEntry(indication, entry);
   if (typeof read === 'string') return null;
   const masses = new Map<string, number>();
-  for (const { ids, weight } of weigh(read, indication, ALIKE, measureOf(indication))) {
+  for (const { ids, weight } of weigh(read, indication, ALIKE)) {
     const [id = '', ...more] = ids;
     if (more.length === 0) masses.set(id, (masses.get(id) ?? 0) + weight);
   }

@@ -80,7 +80,7 @@ export function fitted(number: WrittenNumber, unitText: string, wanted: Unit, fr
   const last = lastPlaceOf(number);
   const bare = {
     number,
-    value: number.value.toNumber(),
+    value: Number(number.text),
     place: last,
     surePlace: number.place,
     otherUnit: null,

@@ -4,7 +4,6 @@ import { HAIR } from '../indication/acceptance.ts';
 import type { Indication } from '../indication/indication.ts';
 import { numberWritten, roughlyWritten, writtenTo } from '../indication/written.ts';
 import { countedTwice, hypothesesFor, type Hypothesis, type RateOf } from './hypotheses.ts';
-import type { Measure } from './measure.ts';
 import { DIGITS_SLIPS } from '../slips/digits.ts';
 import { droppedDigit, extraDigit, trailingZeroDropped, unitMissing, unitWrong } from '../slips/form.ts';
 import type { DigitsSlip } from '../slips/slip.ts';
@@ -51,7 +50,7 @@ function fallsAbout({ value, estimated, measure }: Hypothesis): Falls {
 /** The digits of an entry in the instrument's unit, written out in full. */
 function entryText(entry: Entry): string {
   if (entry.clock !== null) return entry.clock;
-  return /^-?\d+(\.\d*)?$/.test(entry.number.text) && entry.number.value.toNumber() === entry.value
+  return /^-?\d+(\.\d*)?$/.test(entry.number.text) && Number(entry.number.text) === entry.value
     ? entry.number.text
     : writtenAtPlace(entry.value, Math.min(0, entry.place));
 }
@@ -75,24 +74,17 @@ function asWritten({ value, place }: Entry): Meant {
 /** What the digits of an entry may have been meant for: just what they say, or, with zeros at their end that only hold places, less. */
 function meanings(entry: Entry, rateOf: RateOf): Meant[] {
   const text = entryText(entry);
-  const holdsPlaces =
-    entry.surePlace > entry.place
-      ? [{ ...asWritten(entry), place: entry.surePlace, lastUnit: 10 ** entry.surePlace, prior: HOLDS_PLACES }]
-      : [];
-  return [
-    asWritten(entry),
-    ...holdsPlaces,
-    ...DIGITS_SLIPS.flatMap((slip) =>
-      slip.meant(text).map(({ value, placeTells, part }): Meant => ({
-        ids: [slip.id],
-        value,
-        place: placeTells ? entry.place : null,
-        lastUnit: placeTells ? 10 ** entry.place : 0,
-        prior: rateOf(slip) * part,
-        slip,
-      })),
-    ),
-  ];
+  const all = [asWritten(entry)];
+  if (entry.surePlace > entry.place)
+    all.push({ ...asWritten(entry), place: entry.surePlace, lastUnit: 10 ** entry.surePlace, prior: HOLDS_PLACES });
+  for (const slip of DIGITS_SLIPS) {
+    const [ids, rate] = [[slip.id], rateOf(slip)];
+    for (const { value, placeTells, part } of slip.meant(text)) {
+      const [place, lastUnit] = placeTells ? [entry.place, 10 ** entry.place] : [null, 0];
+      all.push({ ids, value, place, lastUnit, prior: rate * part, slip });
+    }
+  }
+  return all;
 }
 
 /** How often zeros at the end of a whole number only hold places, for each time they were read. */
@@ -188,20 +180,21 @@ export interface Weighed {
 }
 
 /** Weighs every explanation of an entry, by Bayes’ rule and not yet normalised. */
-export function weigh(entry: Entry, indication: Indication, rateOf: RateOf, measure: Measure): Weighed[] {
-  return weighedBy(entry, hypothesesFor(indication, rateOf, measure), meanings(entry, rateOf), rateOf);
+export function weigh(entry: Entry, indication: Indication, rateOf: RateOf): Weighed[] {
+  return weighedBy(entry, hypothesesFor(indication, rateOf), meanings(entry, rateOf), rateOf);
 }
 
 /** Weighs two slips of counting made together, on parts of the tool that are counted apart: for what nothing simpler explains. */
-export function weighTwoCounted(entry: Entry, indication: Indication, rateOf: RateOf, measure: Measure): Weighed[] {
-  return weighedBy(entry, countedTwice(indication, rateOf, measure), [asWritten(entry)], rateOf);
+export function weighTwoCounted(entry: Entry, indication: Indication, rateOf: RateOf): Weighed[] {
+  return weighedBy(entry, countedTwice(indication, rateOf), [asWritten(entry)], rateOf);
 }
 
 function weighedBy(entry: Entry, all: readonly Hypothesis[], meant: readonly Meant[], rateOf: RateOf): Weighed[] {
   const weighed: Weighed[] = [];
+  // Two slips at most: beside one of the digits, one more.
+  const oneSlip = all.filter(({ ids }) => ids.length < 2);
   for (const one of meant) {
-    for (const hypothesis of all) {
-      if (hypothesis.ids.length + one.ids.length > 2) continue;
+    for (const hypothesis of one.ids.length === 0 ? all : oneSlip) {
       const mass = likelihood(hypothesis, one);
       if (mass <= 0) continue;
       for (const form of formExplanations(entry, one, hypothesis, rateOf)) {

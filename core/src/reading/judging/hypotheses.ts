@@ -1,9 +1,10 @@
 import { familyOf } from '../families.ts';
 import { marksBeside } from '../indication/acceptance.ts';
 import type { Indication } from '../indication/indication.ts';
+import { keepingTheLatest } from '../indication/latest.ts';
 import { droppedDigit } from '../slips/form.ts';
 import type { CorrectionSlip, Counted, CountSlip, Estimated, SightSlip, Slip } from '../slips/slip.ts';
-import { measureWith, type Measure } from './measure.ts';
+import { measureOf, measureWith, type Measure } from './measure.ts';
 
 /** What a student has done before: how many readings, and how many of them showed each slip. */
 export interface SlipHistory {
@@ -81,11 +82,18 @@ interface Reckoning {
   }[];
 }
 
-function reckoningOf(indication: Indication, mark: number, rateOf: RateOf, measure: Measure): Reckoning {
+function reckoningOf(indication: Indication, mark: number, rateOf: RateOf): Reckoning {
   const { sight, count, correction } = stagesOf(indication);
   const corrections = correction.map((slip) => ({ slip, ofTheMark: slip.corrected(indication, mark) }));
   // The mean of two readings stands at no mark: what was miscounted in either of them cannot be told from it.
-  return { indication, rateOf, measure, sight, count: indication.standsAtMark ? count : [], corrections };
+  return {
+    indication,
+    rateOf,
+    measure: measureOf(indication),
+    sight,
+    count: indication.standsAtMark ? count : [],
+    corrections,
+  };
 }
 
 /** What can have been seen: the truth, each slip of sight, and each pair of them. */
@@ -153,11 +161,11 @@ function countedWrongly({ indication, rateOf }: Reckoning, slip: CountSlip, seen
   return wrong;
 }
 
-/** The number written for a mark: what is to be taken off is taken off, or a slip is made over it. */
-function answers({ indication, rateOf, corrections }: Reckoning, read: Hypothesis): Hypothesis[] {
+/** Adds the numbers written for a mark: what is to be taken off is taken off, or a slip is made over it. */
+function addAnswers({ indication, rateOf, corrections }: Reckoning, read: Hypothesis, written: Hypothesis[]): void {
   const { ids, value, prior, estimated, measure, form, off } = read;
-  const written: Hypothesis[] = [{ ids, value: value - off, prior, estimated, measure, form, off }];
-  if (ids.length > 1) return written;
+  written.push({ ids, value: value - off, prior, estimated, measure, form, off });
+  if (ids.length > 1) return;
   for (const { slip, ofTheMark } of corrections) {
     for (const wrong of slip.corrected(indication, value)) {
       // Where the reading does not enter, as in an initial reading written alone, nothing tells that it was wrong as well.
@@ -166,21 +174,21 @@ function answers({ indication, rateOf, corrections }: Reckoning, read: Hypothesi
       written.push({ ids: [...ids, slip.id], value: wrong.value, prior: part, estimated, measure, form, off });
     }
   }
-  return written;
 }
 
 /** How much less likely a bad estimate of the truth is where the eye sees something else. */
 const DESPITE_WHAT_IS_SEEN = 0.25;
 
 /** Sightings, counted rightly or with one slip of counting, and corrected rightly or not; two slips at most. */
-function hypotheses(indication: Indication, rateOf: RateOf, measure: Measure): Hypothesis[] {
+function hypotheses(indication: Indication, rateOf: RateOf): Hypothesis[] {
   const { mark, answer } = indication;
+  const measure = measureOf(indication);
   if (mark === null)
     return [{ ids: [], value: answer, prior: 1, estimated: 'carefully', measure, form: NO_FORM, off: 0 }];
-  const reckoning = reckoningOf(indication, mark, rateOf, measure);
+  const reckoning = reckoningOf(indication, mark, rateOf);
   const seesAskew = reckoning.sight.some((slip) => slip.needsTheTool && slip.shift(indication) !== null);
   const all: Hypothesis[] = [];
-  const take = (read: Hypothesis): void => void all.push(...answers(reckoning, read));
+  const take = (read: Hypothesis): void => addAnswers(reckoning, read, all);
   for (const seen of sightings(reckoning, mark)) {
     take(seen);
     if (seen.ids.length > 1) continue;
@@ -195,10 +203,10 @@ function hypotheses(indication: Indication, rateOf: RateOf, measure: Measure): H
 }
 
 /** Two slips of counting on parts of a tool that are counted apart, as a sleeve and a thimble; or the same on two of several alike. */
-export function countedTwice(indication: Indication, rateOf: RateOf, measure: Measure): Hypothesis[] {
+export function countedTwice(indication: Indication, rateOf: RateOf): Hypothesis[] {
   const { mark, standsAtMark } = indication;
   if (mark === null || !standsAtMark) return [];
-  const reckoning = reckoningOf(indication, mark, rateOf, measure);
+  const reckoning = reckoningOf(indication, mark, rateOf);
   const { count } = reckoning;
   const [seen] = sightings(reckoning, mark);
   if (!seen) return [];
@@ -220,13 +228,9 @@ function canGoTogether(first: CountSlip, second: CountSlip): boolean {
   return first.where !== undefined && second.where !== undefined && first.where !== second.where;
 }
 
-/** Hypotheses by the base rates alone, kept for as long as their task is in use. */
-const BY_BASE_RATES = new WeakMap<Indication, readonly Hypothesis[]>();
+const byBaseRates = keepingTheLatest((indication: Indication) => hypotheses(indication, baseRate));
 
 /** Every way to have come to a number. */
-export function hypothesesFor(indication: Indication, rateOf: RateOf, measure: Measure): readonly Hypothesis[] {
-  if (rateOf !== baseRate) return hypotheses(indication, rateOf, measure);
-  const known = BY_BASE_RATES.get(indication) ?? hypotheses(indication, rateOf, measure);
-  BY_BASE_RATES.set(indication, known);
-  return known;
+export function hypothesesFor(indication: Indication, rateOf: RateOf): readonly Hypothesis[] {
+  return rateOf === baseRate ? byBaseRates(indication) : hypotheses(indication, rateOf);
 }

@@ -1,5 +1,6 @@
 import { acceptanceBand, HAIR, judgedAtMarks, worstEstimate } from '../indication/acceptance.ts';
 import type { Indication } from '../indication/indication.ts';
+import { keepingTheLatest } from '../indication/latest.ts';
 import { estimateIn, isGiven, stepOfDivision, type LastDigit, type ReadingStep } from '../indication/resolution.ts';
 
 /** Scatter of an estimated digit, in divisions: 0.07 for the eye and the rounding to a tenth. */
@@ -27,34 +28,28 @@ export interface Measure extends ReadingStep {
   readonly otherPlace: number | null;
 }
 
-/** Worked out once for each indication. */
-const MEASURES = new WeakMap<Indication, Measure>();
-
 /** What entries for an indication are compared with. */
-export function measureOf(indication: Indication): Measure {
-  const known = MEASURES.get(indication);
-  if (known) return known;
+export const measureOf = keepingTheLatest((indication: Indication): Measure => {
   const { resolution, rules, isDifference } = indication;
   const { division, lastDigit, step, place, onClock } = resolution;
-  const measure: Measure = {
+  const band = acceptanceBand(resolution, rules, isDifference);
+  const measure = {
     step,
     place,
     lastUnit: 10 ** place,
-    ...(onClock && { onClock }),
     division,
-    band: acceptanceBand(resolution, rules, isDifference),
+    band,
     scatter: isGiven(lastDigit) ? HAIR : scatterOf(lastDigit) * division * (isDifference ? Math.SQRT2 : 1),
     badly: {
       scatter: BADLY * division * (isDifference ? Math.SQRT2 : 1),
       // What is written for an accepted estimate may be half a step off it.
-      least: acceptanceBand(resolution, rules, isDifference) + (judgedAtMarks(resolution) ? 0 : step / 2),
+      least: band + (judgedAtMarks(resolution) ? 0 : step / 2),
       most: worstEstimate(indication),
     },
     otherPlace: null,
   };
-  MEASURES.set(indication, measure);
-  return measure;
-}
+  return onClock ? { ...measure, onClock } : measure;
+});
 
 /** How somebody reads who takes a division of the scale for another size. */
 export function measureWith(indication: Indication, division: number): Measure {

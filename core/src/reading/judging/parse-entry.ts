@@ -1,4 +1,4 @@
-import { plainText } from '../../numbers/plain-text.ts';
+import { isPlain, plainText } from '../../numbers/plain-text.ts';
 import { parseWrittenNumber, UnreadableNumberError } from '../../numbers/written-number.ts';
 import { isOnClock, writtenUnit, type Unit } from '../../units/unit.ts';
 import { clockEntry, countedInSeconds } from './clock-entry.ts';
@@ -12,7 +12,7 @@ const FRACTION = /^(?:(?<whole>\d{1,4})(?: +|-))?(?<over>\d{1,3})\/(?<under>2|4|
 
 /** Inches and a fraction, `4 5/16 in` or `69/16 in`, as the decimal inches they are written as to a hundredth; null for anything else. */
 function fractionOf(plain: string, wanted: Unit): Entry | null {
-  const parts = writtenUnit(wanted) === 'in' ? FRACTION.exec(plain)?.groups : undefined;
+  const parts = plain.includes('/') && writtenUnit(wanted) === 'in' ? FRACTION.exec(plain)?.groups : undefined;
   if (!parts) return null;
   const [whole, over, under] = [parts['whole'], Number(parts['over']), Number(parts['under'])];
   if (whole !== undefined && over >= under) return null;
@@ -33,6 +33,7 @@ const VULGAR: Readonly<Record<string, string>> = {
 
 /** Signs that stand for other ones in a reading: a raised dot for the decimal point, unless a power of ten follows, and whole fractions. */
 function withPlainSigns(typed: string): string {
+  if (isPlain(typed)) return typed;
   return typed
     .replace(/(?<=\d)[·∙⋅](?=\d)(?!10 ?[\^⁰¹²³⁴-⁹⁻])/g, '.')
     .replace(/[½¼¾⅛⅜⅝⅞]/g, (one) => ` ${VULGAR[one] ?? one}`);
@@ -40,6 +41,7 @@ function withPlainSigns(typed: string): string {
 
 /** A reading without the uncertainty that was written with it: the half-width is no part of the reading. */
 function withoutUncertainty(plain: string): string {
+  if (!/±|\+\/?-/.test(plain)) return plain;
   const parts = /^\(?(?<before>.*?)(?:±|\+\/-|\+-) ?[\d.,]+ ?(?<after>[^\d]*)$/.exec(plain)?.groups;
   if (!parts) return plain;
   const [before, after] = [(parts['before'] ?? '').trim(), (parts['after'] ?? '').replace(')', '').trim()];

@@ -5,13 +5,18 @@ import type { DigitsSlip } from './slip.ts';
 
 /** Every text in which two neighbouring digits are exchanged, the decimal mark staying where it is. */
 function exchanged(text: string): string[] {
-  const positions = Array.from(text).flatMap((character, i) => (character >= '0' && character <= '9' ? [i] : []));
-  return positions.slice(1).map((second, i) => {
-    const first = positions[i] ?? 0;
-    const characters = Array.from(text);
-    [characters[first], characters[second]] = [characters[second] ?? '', characters[first] ?? ''];
-    return characters.join('');
-  });
+  const all: string[] = [];
+  let first = -1;
+  for (let second = 0; second < text.length; second += 1) {
+    const digit = text.charAt(second);
+    if (digit < '0' || digit > '9') continue;
+    if (first >= 0)
+      all.push(
+        text.slice(0, first) + digit + text.slice(first + 1, second) + text.charAt(first) + text.slice(second + 1),
+      );
+    first = second;
+  }
+  return all;
 }
 
 /** Hours, minutes and seconds have no decimal point. */
@@ -29,7 +34,7 @@ export const transposed: DigitsSlip = {
   // Nobody means a number that begins with a needless zero, or sixty seconds.
   meant: (written) =>
     exchanged(written)
-      .filter((text) => text !== written && !/^-?0\d/.test(text) && (isClockTime(text) || !isTime(text)))
+      .filter((text) => text !== written && !/^-?0\d/.test(text) && (!isTime(text) || isClockTime(text)))
       .map((text, _, all) => ({ value: numberWritten(text), placeTells: true, part: 1 / all.length })),
   garbled: exchanged,
 };

@@ -15,7 +15,9 @@ export function onItsScale(
   count: (scale: LinearScale, seen: number) => Counted[],
 ): Counted[] {
   const on = countedOn(seen);
-  return on ? count(on.scale, seen - on.base).map((one) => ({ ...one, value: one.value + on.base })) : [];
+  if (!on) return [];
+  const counted = count(on.scale, seen - on.base);
+  return on.base === 0 ? counted : counted.map((one) => ({ ...one, value: one.value + on.base }));
 }
 
 /** The graduation itself, for the words about it. */
