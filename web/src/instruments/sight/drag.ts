@@ -23,6 +23,7 @@ interface Handlers {
 /** A drag under way. The page does not scroll during one, so that the way from the screen to the view is worked out once. */
 interface Drag {
   readonly toView: DOMMatrix;
+  readonly pointerId: number;
   at: number;
 }
 
@@ -51,16 +52,15 @@ export function useDrag(
     [place, move],
   );
   useEffect(() => {
-    const element = rail.current;
-    // Movements come sixty times a second; they end here instead of going on through the page.
+    // Movements come sixty times a second; they are caught before they go through the page.
     const moved = (event: globalThis.PointerEvent): void => {
-      if (!drag.current) return;
+      if (drag.current?.pointerId !== event.pointerId) return;
       event.stopPropagation();
       follow(drag.current, event);
     };
-    element?.addEventListener('pointermove', moved);
-    return () => element?.removeEventListener('pointermove', moved);
-  }, [rail, follow]);
+    window.addEventListener('pointermove', moved, { capture: true });
+    return () => window.removeEventListener('pointermove', moved, { capture: true });
+  }, [follow]);
   const drop = (): void => {
     if (drag.current) onRest(drag.current.at, 'drag');
     drag.current = null;
@@ -72,7 +72,7 @@ export function useDrag(
       event.preventDefault();
       event.currentTarget.setPointerCapture(event.pointerId);
       event.currentTarget.focus();
-      drag.current = { toView: matrix.inverse(), at: at() };
+      drag.current = { toView: matrix.inverse(), pointerId: event.pointerId, at: at() };
       follow(drag.current, event);
     },
     onPointerUp: drop,
