@@ -46,7 +46,7 @@ export default defineConfig({
     target: 'es2022',
     assetsInlineLimit: 0,
     chunkSizeWarningLimit: 700,
-    rolldownOptions: { output: { codeSplitting: { groups: [readingRoom] } } },
+    rolldownOptions: { output: { codeSplitting: { groups: [{ name: 'first', tags: ['$initial'] }, readingRoom] } } },
   },
   server: { host: '127.0.0.1', proxy: { '/api': `http://127.0.0.1:${process.env['API_PORT'] ?? '4711'}` } },
 });

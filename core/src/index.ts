@@ -7,7 +7,6 @@ export {
   type WrittenNumber,
 } from './numbers/written-number.ts';
 export {
-  roundToPlace,
   uncertaintyPlace,
   unambiguousAtPlace,
   writtenAtPlace,

@@ -1,4 +1,4 @@
-import { Decimal } from '../numbers/decimal.ts';
+import { Decimal, decimalOf } from '../numbers/decimal.ts';
 import {
   ExpressionError,
   isTen,
@@ -250,7 +250,7 @@ class Evaluation {
       throw new ExpressionError(`The power is too large to be worked with here.`, node.at);
     const exact = whole === null ? null : left.value.toThe(whole);
     const value =
-      exact ?? approximately(left.value.toDecimal().pow(right.value.toDecimal()), node, `The power has no result.`);
+      exact ?? approximately(decimalOf(left.value).pow(decimalOf(right.value)), node, `The power has no result.`);
     if (isTen(node.left) && right.place !== -Infinity) return this.antilogarithm(right, value, 1);
     return this.byFigures([left, right], value);
   }
@@ -281,7 +281,7 @@ class Evaluation {
     const [before] = inDegrees?.operands ?? [];
     const perUnit =
       inDegrees && before && !before.value.isZero() ? inDegrees.result.value.dividedBy(before.value) : Rational.ONE;
-    const doubt = slope.abs().times(perUnit.toDecimal());
+    const doubt = slope.abs().times(decimalOf(perUnit));
     const doubtful = place === -Infinity || slope.isZero() ? place : (before?.place ?? place) + doubt.e;
     return { result: { value, place: doubtful }, rule: 'derivative', ruledBy: place === -Infinity ? null : 0 };
   }
@@ -296,8 +296,7 @@ class Evaluation {
       Rational.ZERO,
     );
     if (squares.isZero()) return outcome;
-    const standardError = squares
-      .toDecimal()
+    const standardError = decimalOf(squares)
       .div(operands.length * (operands.length - 1))
       .sqrt();
     return {
@@ -316,29 +315,29 @@ class Evaluation {
       case 'sqrt':
         if (value.sign() < 0)
           throw new ExpressionError(`The square root of a negative number has no result here.`, node.at);
-        return this.byFigures(operands, of(value.toDecimal().sqrt()));
+        return this.byFigures(operands, of(decimalOf(value).sqrt()));
       case 'ln':
       case 'log10':
         if (value.sign() <= 0)
           throw new ExpressionError(
-            `${node.name} needs a positive number, not ${value.toDecimal().toSignificantDigits(6).toString()}.`,
+            `${node.name} needs a positive number, not ${decimalOf(value).toSignificantDigits(6).toString()}.`,
             node.at,
           );
-        return this.logarithm(first, of(node.name === 'ln' ? value.toDecimal().ln() : value.toDecimal().log(10)));
+        return this.logarithm(first, of(node.name === 'ln' ? decimalOf(value).ln() : decimalOf(value).log(10)));
       case 'exp':
         if (value.compare(Rational.of(LARGEST * 3)) > 0)
           throw new ExpressionError(`exp is too large to be worked with here.`, node.at);
-        return this.antilogarithm(first, of(value.toDecimal().exp()), 0);
+        return this.antilogarithm(first, of(decimalOf(value).exp()), 0);
       case 'sin':
-        return this.derivative(node, first, of(value.toDecimal().sin()), value.toDecimal().cos());
+        return this.derivative(node, first, of(decimalOf(value).sin()), decimalOf(value).cos());
       case 'cos':
-        return this.derivative(node, first, of(value.toDecimal().cos()), value.toDecimal().sin());
+        return this.derivative(node, first, of(decimalOf(value).cos()), decimalOf(value).sin());
       case 'tan':
         return this.derivative(
           node,
           first,
-          of(value.toDecimal().tan()),
-          new Decimal(1).div(value.toDecimal().cos().pow(2)),
+          of(decimalOf(value).tan()),
+          new Decimal(1).div(decimalOf(value).cos().pow(2)),
         );
       case 'abs':
         return byPlaces(operands, value.abs());
@@ -394,7 +393,7 @@ const SHOWN = 12;
 
 /** A measured number with its guard digits: the digits that count, and up to three more. */
 export function withGuardDigits({ value, place }: Measured): { kept: string; guard: string } {
-  if (place === -Infinity) return { kept: value.toDecimal().toSignificantDigits(SHOWN).toFixed(), guard: '' };
+  if (place === -Infinity) return { kept: decimalOf(value).toSignificantDigits(SHOWN).toFixed(), guard: '' };
   const decimals = Math.max(0, -place);
   const long = value.toFixed(decimals + GUARD);
   const point = long.indexOf('.');

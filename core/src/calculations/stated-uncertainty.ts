@@ -88,7 +88,7 @@ export interface Stated {
 export function stated(main: Typed, doubt: Typed, rules: HouseRules): Stated {
   const size = doubt.quantity.value.abs();
   if (size.isZero()) throw new ExpressionError('An uncertainty of zero says nothing. Leave it out.', 0);
-  const byRule = uncertaintyPlace(size.toDecimal(), rules.uncertaintyFigures);
+  const byRule = uncertaintyPlace(size, rules.uncertaintyFigures);
   const ofDoubt = Math.max(byRule, doubt.lastPlace ?? doubt.quantity.place);
   const place = Math.max(ofDoubt, main.lastPlace ?? -Infinity);
   const known = { ...main.quantity, place };

@@ -3,6 +3,7 @@ import { CLOCK_TO_THE_MINUTE, isOnClock, writtenUnit, zerosAreRead, type Unit } 
 import { questionAbout, reasonFor } from './explain-step.ts';
 import type { Expression } from './expression/expression.ts';
 import { figuresOf, withGuardDigits, type DigitRule, type Measured, type Step } from './measured.ts';
+import { decimalOf } from '../numbers/decimal.ts';
 import { Rational } from '../numbers/rational.ts';
 import { unambiguousAtPlace, writtenAtPlace } from '../numbers/rounding.ts';
 import { writtenTime } from '../numbers/clock-time.ts';
@@ -47,7 +48,7 @@ function fullText({ value }: Measured): string {
   const last = value.lastPlace(LONGEST_FULL);
   const rounded = last === null ? value.roundedTo(value.magnitude() - FULL_DIGITS + 1) : value;
   const decimals = Math.max(0, -(rounded.lastPlace(LONGEST_FULL) ?? 0));
-  return decimals > LONGEST_FULL ? rounded.toDecimal().toExponential() : rounded.toFixed(decimals);
+  return decimals > LONGEST_FULL ? decimalOf(rounded).toExponential() : rounded.toFixed(decimals);
 }
 
 /** A time as far as it is known, whether it is counted in seconds or in minutes. */

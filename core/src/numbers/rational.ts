@@ -1,4 +1,4 @@
-import { Decimal } from './decimal.ts';
+import type { Decimal } from './decimal.ts';
 import type { RoundingRule } from './rounding-rule.ts';
 
 const POWERS: bigint[] = [1n];
@@ -22,6 +22,8 @@ function greatestCommonDivisor(a: bigint, b: bigint): bigint {
 /** From so many digits on, a denominator is worth the search for a common divisor. */
 const WORTH_REDUCING = tenTo(40);
 const SMALL_POWER = 4000;
+/** So many digits of a fraction decide which double is nearest to it. */
+const GUARDED = 60;
 
 /**
  * An exact number, n ÷ d × 10^e: sums, products, quotients and whole powers of written numbers lose nothing, so that a result that
@@ -180,14 +182,18 @@ export class Rational {
     return cut.exponent + trailing;
   }
 
-  /** To 60 significant digits. */
-  toDecimal(): Decimal {
-    const whole = new Decimal(`${this.numerator}e${this.exponent}`);
-    return this.denominator === 1n ? whole : whole.div(this.denominator.toString());
+  /** Rounded to so many significant digits. */
+  toFigures(figures: number): Rational {
+    return this.numerator === 0n ? this : this.roundedTo(this.magnitude() - figures + 1);
+  }
+
+  /** Both whole parts as they are written, the first with its power of ten: `25e-2` and `3`. */
+  parts(): readonly [above: string, below: string] {
+    return [`${this.numerator}e${this.exponent}`, this.denominator.toString()];
   }
 
   toNumber(): number {
-    if (this.denominator === 1n) return Number(`${this.numerator}e${this.exponent}`);
-    return this.toDecimal().toNumber();
+    if (this.denominator !== 1n) return this.toFigures(GUARDED).toNumber();
+    return Number(`${this.numerator}e${this.exponent}`);
   }
 }

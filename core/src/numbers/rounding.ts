@@ -1,14 +1,6 @@
-import { Decimal, magnitude } from './decimal.ts';
+import type { Decimal } from './decimal.ts';
 import { Rational } from './rational.ts';
 import type { RoundingRule } from './rounding-rule.ts';
-
-/** Rounds once, to the given power of ten. `half-up` takes a half away from zero, `half-even` to the even neighbour. */
-export function roundToPlace(value: Decimal, place: number, rule: RoundingRule = 'half-up'): Decimal {
-  const mode = rule === 'half-even' ? Decimal.ROUND_HALF_EVEN : Decimal.ROUND_HALF_UP;
-  if (place <= 0) return value.toDecimalPlaces(-place, mode);
-  const unit = new Decimal(10).pow(place);
-  return value.div(unit).toDecimalPlaces(0, mode).mul(unit);
-}
 
 /** The digits of a value rounded to a place, written out in full: (46, −1) → `46.0`. Minus zero is written `0`. */
 export function writtenAtPlace(
@@ -51,6 +43,8 @@ export function alikeAtPlace(values: readonly Rational[], place: number, rule: R
 const SMALLEST_PLAIN = -6;
 const LARGEST_PLAIN = 12;
 
+const TWO = Rational.of(2);
+
 export type UncertaintyFigures = 'one-two-after-leading-1' | 'one' | 'two';
 
 /**
@@ -59,18 +53,16 @@ export type UncertaintyFigures = 'one-two-after-leading-1' | 'one' | 'two';
  * @throws RangeError when the uncertainty is not positive and finite.
  */
 export function uncertaintyPlace(
-  uncertainty: Decimal | number,
+  uncertainty: Rational | Decimal | number,
   figures: UncertaintyFigures = 'one-two-after-leading-1',
 ): number {
-  const size = new Decimal(uncertainty);
-  if (!size.isFinite() || !size.isPositive() || size.isZero())
+  const size = uncertainty instanceof Rational || /\d/.test(String(uncertainty)) ? Rational.of(uncertainty) : null;
+  if (size === null || size.sign() <= 0)
     throw new RangeError(`An uncertainty is a positive number, not ${String(uncertainty)}.`);
-  const first = magnitude(size);
-  const startsWithOne = size.div(new Decimal(10).pow(first)).lessThan(2);
+  const first = size.magnitude();
+  const startsWithOne = size.shifted(-first).compare(TWO) < 0;
   const two = figures === 'two' || (figures === 'one-two-after-leading-1' && startsWithOne);
-  if (two) return first - 1;
-  const rounded = roundToPlace(size, first);
-  return magnitude(rounded);
+  return two ? first - 1 : size.roundedTo(first).magnitude();
 }
 
 const POWERS = Array.from({ length: 16 }, (_, n) => 10 ** n);

@@ -92,7 +92,8 @@ function measuresTheSame(a: Term, b: Term): boolean {
 function wholeFactor(from: Unit, to: Unit): ChainLink[] {
   const factor = conversionFactor(from, to);
   if (factor.equals(Rational.ONE) && writtenUnit(from) === writtenUnit(to)) return [];
-  const count = factor.toDecimal().toSignificantDigits(15).toFixed();
+  const shown = factor.toFigures(15);
+  const count = shown.toFixed(Math.max(0, -(shown.lastPlace(15) ?? 0)));
   return [
     { above: { count, unit: writtenUnit(to) }, below: { count: '1', unit: writtenUnit(from) }, power: 1, exact: true },
   ];

@@ -1,5 +1,7 @@
-import { Decimal } from '../numbers/decimal.ts';
 import { Rational } from '../numbers/rational.ts';
+
+/** π ÷ 180, to 60 digits. */
+export const RADIANS_PER_DEGREE = '0.0174532925199432957692369076848861271344287188854172545609719';
 
 /** The quantities all others are products of powers of (JCGM 200:2012, 1.4). */
 export const BASE_QUANTITIES = ['length', 'mass', 'time', 'temperature', 'amount', 'current'] as const;
@@ -100,7 +102,7 @@ const SIZES = new Map<string, SymbolEntry>([
   ]),
   ['%', of('0.01')],
   ['rad', of('1')],
-  ['°', { size: Rational.of(Decimal.acos(-1).div(180)), dimension: NONE }],
+  ['°', { size: Rational.of(RADIANS_PER_DEGREE), dimension: NONE }],
 ]);
 
 /** A dimension for which every base quantity’s power is worked out. */

@@ -1,5 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { Decimal, decimalOf } from '../numbers/decimal.ts';
+import { RADIANS_PER_DEGREE } from './symbols.ts';
 import {
   conversionFactor,
   dimensionOf,
@@ -13,7 +15,7 @@ import {
 } from './unit.ts';
 
 const factor = (from: string, to: string): string =>
-  conversionFactor(parseUnit(from), parseUnit(to)).toDecimal().toString();
+  decimalOf(conversionFactor(parseUnit(from), parseUnit(to))).toString();
 
 describe('exact factors', () => {
   it.each([
@@ -134,4 +136,10 @@ describe('kinds', () => {
       ),
     );
   });
+});
+
+it('a degree is π ÷ 180 radians, to the last digit that is kept', () => {
+  expect(RADIANS_PER_DEGREE).toBe(
+    Decimal.clone({ precision: 80 }).acos(-1).div(180).toSignificantDigits(60).toString(),
+  );
 });

@@ -1,3 +1,4 @@
+import { decimalOf } from '../../numbers/decimal.ts';
 import { conversionFactor, parseUnit, temperatureScale } from '../../units/unit.ts';
 import type { WorkingExercise } from '../exercise.ts';
 import type { Line, WorkingSlip } from './slip.ts';
@@ -18,8 +19,7 @@ const LONG = 30;
 
 function scaled({ number, to }: Asked, from: string, into: string, power: number): Line {
   const factor = conversionFactor(parseUnit(from), parseUnit(into));
-  const exact = (power === 1 ? factor : conversionFactor(parseUnit(into), parseUnit(from)))
-    .toDecimal()
+  const exact = decimalOf(power === 1 ? factor : conversionFactor(parseUnit(into), parseUnit(from)))
     .toSignificantDigits(LONG)
     .toFixed();
   return { line: `${number} * exact(${exact})`, unit: to };

@@ -1,5 +1,5 @@
-import { Decimal } from '../../numbers/decimal.ts';
-import { roundToPlace, withoutDustBeyond } from '../../numbers/rounding.ts';
+import { Rational } from '../../numbers/rational.ts';
+import { withoutDustBeyond } from '../../numbers/rounding.ts';
 import type { HouseRules } from '../../rules/house-rules.ts';
 import { decimalsOf, lastMarkPassed, multipleOf } from '../../scales/linear-scale.ts';
 import type { Indication } from './indication.ts';
@@ -105,8 +105,8 @@ export function lessWhatIsTakenOff(
   { resolution, rules }: Pick<Indication, 'resolution' | 'rules'>,
   reading: number | string,
   off: number | string,
-): Decimal {
-  return roundToPlace(new Decimal(reading).minus(off), resolution.place, rules.rounding);
+): Rational {
+  return Rational.of(reading).minus(Rational.of(off)).roundedTo(resolution.place, rules.rounding);
 }
 
 /** Every number that counts as right, lowest first: readings, less what is taken off; none that is off the scale. */

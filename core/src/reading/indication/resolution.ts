@@ -1,4 +1,4 @@
-import { Decimal } from '../../numbers/decimal.ts';
+import { Rational } from '../../numbers/rational.ts';
 import type { Estimate } from '../../rules/house-rules.ts';
 import { decimalsOf } from '../../scales/linear-scale.ts';
 
@@ -63,9 +63,12 @@ const STEPS: Readonly<Record<Estimate, Map<number, ReadingStep>>> = {
 
 function stepOf(division: number, estimate: Estimate): number {
   if (estimate === 'nearest-division') return division;
-  if (estimate === 'half-division') return Number(new Decimal(division).div(2));
-  const power = new Decimal(10).pow(Math.floor(Math.log10(division) + 1e-9));
-  return Number(new Decimal(division).div(power).equals(5) ? new Decimal(division).div(5) : power.div(10));
+  const exact = Rational.of(division);
+  if (estimate === 'half-division') return exact.dividedBy(Rational.of(2)).toNumber();
+  const five = Rational.of(5).shifted(exact.magnitude());
+  return (
+    exact.equals(five) ? exact.dividedBy(Rational.of(5)) : Rational.ONE.shifted(exact.magnitude() - 1)
+  ).toNumber();
 }
 
 /** The rule by which a last digit is estimated; the nearest division where nothing is. */

@@ -1,6 +1,5 @@
 import type { Instrument } from '../../instruments/instrument.ts';
 import { secondsIn, writtenTime } from '../../numbers/clock-time.ts';
-import { Decimal } from '../../numbers/decimal.ts';
 import { Rational } from '../../numbers/rational.ts';
 import type { RoundingRule } from '../../numbers/rounding-rule.ts';
 import { writtenAtPlace } from '../../numbers/rounding.ts';
@@ -30,8 +29,9 @@ export function writtenReading({ resolution, rules }: Pick<Indication, 'resoluti
   const steps = value / step;
   if (!onClock && place <= 0 && isWhole(step / 10 ** place) && isClearOfTies(steps))
     return (Math.round(steps) * step).toFixed(-place);
-  const count = new Decimal(value).div(step).toDecimalPlaces(0, Decimal.ROUND_HALF_UP);
-  return writtenTo(resolution, count.times(step), rules.rounding);
+  const exactStep = Rational.of(step);
+  const count = Rational.of(value).dividedBy(exactStep).roundedTo(0);
+  return writtenTo(resolution, count.times(exactStep), rules.rounding);
 }
 
 /** Room for the rounding of doubles, in steps. */
@@ -49,7 +49,7 @@ function isClearOfTies(number: number): boolean {
 /** A number as it is written on a tool: in decimals, or as hours, minutes and seconds. */
 export function writtenTo(
   { place, onClock }: Pick<ReadingStep, 'place' | 'onClock'>,
-  value: Decimal | number,
+  value: Rational | number,
   rule?: RoundingRule,
 ): string {
   return onClock ? writtenTime(Rational.of(value), place, rule) : writtenAtPlace(value, place, rule);

@@ -1,5 +1,4 @@
-import { Decimal } from '../../numbers/decimal.ts';
-import { roundToPlace } from '../../numbers/rounding.ts';
+import { Rational } from '../../numbers/rational.ts';
 import { acceptedAnswers, acceptedReadings, HAIR, isOnScale, marksBeside } from '../indication/acceptance.ts';
 import type { Indication } from '../indication/indication.ts';
 import { resolutionOf } from '../indication/resolution.ts';
@@ -35,10 +34,10 @@ function leftAPartOut(indication: Indication, entered: number): boolean {
 
 /** The right reading cut or rounded to the place that was written. */
 function isCut(indication: Indication, entry: Entry): boolean {
-  const right = new Decimal(numberWritten(expectedFrom(indication).text));
+  const right = Rational.of(numberWritten(expectedFrom(indication).text));
+  const entered = Rational.of(entry.value);
   return (
-    right.toDecimalPlaces(Math.max(0, -entry.place), Decimal.ROUND_DOWN).equals(entry.value) ||
-    roundToPlace(right, entry.place).equals(entry.value)
+    right.roundedTo(Math.min(0, entry.place), 'down').equals(entered) || right.roundedTo(entry.place).equals(entered)
   );
 }
 
