@@ -22,9 +22,6 @@ const ownAlphabetsOnly: Plugin = {
       : null,
 };
 
-/** Every page that shows a tool needs all of this; in one piece it is compressed better than in forty. */
-const readingRoom = { name: 'reading', test: /core.src.(?:reading|instruments|scales|simulation)/ };
-
 export default defineConfig({
   root: import.meta.dirname,
   // What never changes is compressed once, as well as can be, and not for every browser that asks.
@@ -46,7 +43,8 @@ export default defineConfig({
     target: 'es2022',
     assetsInlineLimit: 0,
     chunkSizeWarningLimit: 700,
-    rolldownOptions: { output: { codeSplitting: { groups: [{ name: 'first', tags: ['$initial'] }, readingRoom] } } },
+    // What the first page needs comes in one piece, which is compressed better than forty.
+    rolldownOptions: { output: { codeSplitting: { groups: [{ name: 'first', tags: ['$initial'] }] } } },
   },
   server: { host: '127.0.0.1', proxy: { '/api': `http://127.0.0.1:${process.env['API_PORT'] ?? '4711'}` } },
 });
