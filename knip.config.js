@@ -14,7 +14,8 @@ export default {
     contract: { entry: ['src/index.ts', '**/*.test.ts'], project: ['**/*.ts'] },
     server: { entry: ['src/main.ts', 'src/migrations/*.ts', '**/*.test.ts'], project: ['**/*.ts'] },
     web: {
-      entry: ['src/main.tsx', 'vite.config.ts', '**/*.test.{ts,tsx}'],
+      // The service worker is built by itself.
+      entry: ['src/main.tsx', 'src/offline/service-worker.ts', 'vite.config.ts', '**/*.test.{ts,tsx}'],
       project: ['**/*.{ts,tsx}'],
       // Imported by the style sheet.
       ignoreDependencies: ['tailwindcss', '@fontsource-variable/*'],

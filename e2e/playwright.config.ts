@@ -13,6 +13,8 @@ export default defineConfig({
   use: {
     baseURL: process.env['BASE_URL'] ?? 'http://127.0.0.1:4710',
     viewport: { width: 1280, height: 800 },
+    // What a page asks for is stopped by some tests: a service worker would ask for it in its place.
+    serviceWorkers: 'block',
     launchOptions: {
       executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
       args: [

@@ -1,8 +1,10 @@
+import { resolve } from 'node:path';
 import { constants } from 'node:zlib';
 import tailwindcss from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
 import { defineConfig, type Plugin } from 'vite';
 import { compression, defineAlgorithm } from 'vite-plugin-compression2';
+import { serviceWorker } from './service-worker-plugin.ts';
 
 /** KaTeX names each of its fonts in three formats; every browser that runs these pages reads the first. */
 const oneFontFormat: Plugin = {
@@ -37,6 +39,7 @@ export default defineConfig({
         defineAlgorithm('gzip', { level: 9 }),
       ],
     }),
+    serviceWorker(resolve(import.meta.dirname, 'src/offline/service-worker.ts')),
   ],
   build: {
     outDir: 'dist',

@@ -1,13 +1,4 @@
-import type { Page } from '@playwright/test';
-import { enterAs, expect, test } from './world.ts';
-
-async function fillCell(page: Page, name: string, text: string): Promise<void> {
-  await page.getByRole('button', { name: new RegExp(`^${name}`) }).click();
-  const cell = page.getByRole('textbox', { name, exact: true });
-  await cell.fill(text);
-  await cell.press('Enter');
-  await expect(page.getByRole('button', { name: `${name}, ${text}` })).toBeVisible();
-}
+import { enterAs, expect, fillCell, test } from './world.ts';
 
 test('a group finds a density with its uncertainty, corrects a cell, and the teacher reads it', async ({
   page,

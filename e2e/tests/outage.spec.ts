@@ -35,8 +35,14 @@ test('the database stops in the middle: nothing typed is lost, and nothing ackno
     await page.keyboard.press('Enter');
     await expect(page.getByText(/Not saved: 1 waiting/)).toBeVisible();
     await expect(page.getByRole('button', { name: 'Water after, trial 2, 23.4' })).toBeVisible();
+    // What this tab has fetched is kept in it: the page is there again, with what was written.
     await page.reload();
-    await expect(page.getByText(/The server cannot be reached just now/)).toBeVisible({ timeout: 30_000 });
+    await expect(page.getByRole('button', { name: 'Water after, trial 2, 23.4' })).toBeVisible({ timeout: 30_000 });
+    await expect(page.getByText(/Not saved: 1 waiting/)).toBeVisible();
+    // A tab that is opened now has nothing.
+    const late = await room.newPage();
+    await late.goto('/');
+    await expect(late.getByText(/The server cannot be reached just now/)).toBeVisible({ timeout: 30_000 });
 
     resume();
     await expect(page.getByRole('button', { name: 'Water after, trial 2, 23.4' })).toBeVisible({ timeout: 60_000 });

@@ -44,6 +44,15 @@ export async function signOut(page: Page): Promise<void> {
   await expect(page.getByRole('link', { name: 'Sign in' })).toBeVisible();
 }
 
+/** Writes into an empty cell of a page of the notebook. */
+export async function fillCell(page: Page, name: string, text: string): Promise<void> {
+  await page.getByRole('button', { name: new RegExp(`^${name}`) }).click();
+  const cell = page.getByRole('textbox', { name, exact: true });
+  await cell.fill(text);
+  await cell.press('Enter');
+  await expect(page.getByRole('button', { name: `${name}, ${text}` })).toBeVisible();
+}
+
 /** Unfolds a part of a form. */
 export async function unfold(page: Page, summary: RegExp): Promise<void> {
   await page.locator('summary').filter({ hasText: summary }).click();

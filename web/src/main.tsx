@@ -6,6 +6,8 @@ import { BrowserRouter } from 'react-router';
 import { UnreachableError } from './api/request.ts';
 import { askWhoIsHere } from './api/session.ts';
 import { App } from './app.tsx';
+import { KEPT_ANSWERS } from './offline/kept-place.ts';
+import { keepPage } from './offline/opens-offline.ts';
 import './styles.css';
 
 const queries: QueryClient = new QueryClient({
@@ -24,7 +26,11 @@ const queries: QueryClient = new QueryClient({
 setNonce(document.querySelector<HTMLMetaElement>('meta[name="style-nonce"]')?.content ?? '');
 
 const root = document.getElementById('root');
-if (root) {
+
+async function start(): Promise<void> {
+  if (root === null) return;
+  if (sessionStorage.getItem(KEPT_ANSWERS) !== null)
+    (await import('./offline/kept-answers.ts')).bringBackAnswers(queries);
   createRoot(root).render(
     <StrictMode>
       <QueryClientProvider client={queries}>
@@ -34,4 +40,7 @@ if (root) {
       </QueryClientProvider>
     </StrictMode>,
   );
+  await keepPage();
 }
+
+void start();

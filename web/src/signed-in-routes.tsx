@@ -1,6 +1,8 @@
-import { lazy, type ReactNode } from 'react';
+import { useQueryClient } from '@tanstack/react-query';
+import { lazy, useEffect, type ReactNode } from 'react';
 import { Navigate, Route, Routes } from 'react-router';
 import type { SignedIn } from '@green-beam/contract';
+import { keepAnswers } from './offline/kept-answers.ts';
 
 const OneTimeLink = lazy(() => import('./pages/sign-in/one-time-link.tsx'));
 const Desk = lazy(() => import('./pages/numbers/desk.tsx'));
@@ -42,6 +44,8 @@ interface SignedInRoutesProps {
 
 /** The pages of whoever is signed in: no visitor needs them. */
 export default function SignedInRoutes({ signedIn, classId, benchRoutes }: SignedInRoutesProps): ReactNode {
+  const queries = useQueryClient();
+  useEffect(() => keepAnswers(queries), [queries]);
   const student = signedIn.role === 'student';
   return (
     <Routes>

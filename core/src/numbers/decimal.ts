@@ -10,8 +10,3 @@ export function decimalOf(exact: Rational): Decimal {
   const [above, below] = exact.parts();
   return new Decimal(above).div(below);
 }
-
-/** Power of ten of the first significant digit: 46.3 → 1, 0.045 → −2. Zero has none: −Infinity. */
-export function magnitude(value: Decimal): number {
-  return value.isZero() ? -Infinity : value.e;
-}

@@ -1,4 +1,4 @@
-import type { Decimal } from './decimal.ts';
+import type { Decimal } from 'decimal.js';
 import type { RoundingRule } from './rounding-rule.ts';
 
 const POWERS: bigint[] = [1n];

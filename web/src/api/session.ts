@@ -17,9 +17,12 @@ function forgetAllBut(queries: QueryClient, state: SessionState): void {
   queries.removeQueries({ predicate: ({ queryKey }) => queryKey[0] !== KEY[0] });
 }
 
-/** Fetches the session anew, with a fresh token. */
-async function fetchSession(): Promise<SessionState> {
-  return remembered(await ask<SessionState>('GET', '/session'));
+/** Fetches the session anew, with a fresh token. What was fetched for somebody else is dropped. */
+async function fetchSession(queries: QueryClient): Promise<SessionState> {
+  const before = queries.getQueryData<SessionState>(KEY)?.signedIn?.person.id;
+  const state = remembered(await ask<SessionState>('GET', '/session'));
+  if (before !== undefined && before !== state.signedIn?.person.id) forgetAllBut(queries, state);
+  return state;
 }
 
 /** Finds out who is signed in when the server says that nobody is: the session was idle for too long, or ended elsewhere. */
@@ -32,10 +35,10 @@ export function askWhoIsHere(queries: QueryClient, error: Error): void {
 export function useSession(): { state: SessionState | undefined; signedIn: SignedIn | null; failed: boolean } {
   const { data, isError } = useQuery({
     queryKey: KEY,
-    queryFn: fetchSession,
+    queryFn: ({ client }) => fetchSession(client),
     staleTime: Infinity,
     retry: 1,
-    refetchInterval: ({ state }) => (state.data === undefined && state.error ? TRY_AGAIN : false),
+    refetchInterval: ({ state }) => (state.error ? TRY_AGAIN : false),
   });
   return { state: data, signedIn: data?.signedIn ?? null, failed: isError && data === undefined };
 }
@@ -67,6 +70,6 @@ export function useSignOut(): () => Promise<void> {
   const queries = useQueryClient();
   return async () => {
     await ask('DELETE', '/session');
-    forgetAllBut(queries, await fetchSession());
+    forgetAllBut(queries, await fetchSession(queries));
   };
 }

@@ -1,18 +1,9 @@
 import type { ReactNode } from 'react';
 import { Button } from '../ui/button.tsx';
 import { Dialog } from '../ui/dialog.tsx';
-import type { UnsentEntry, Returned } from './unsent-queue.ts';
 import { outbox } from './outbox.ts';
-
-/** What was written, as its writer would know it again. */
-function writtenIn({ body }: UnsentEntry): string {
-  const { entry, events } = body as {
-    readonly entry?: string;
-    readonly events?: readonly { readonly slot: string; readonly text: string }[];
-  };
-  if (events) return events.map(({ slot, text }) => `${slot.replace('.', ', trial ')}: ${text}`).join('; ');
-  return entry ?? '';
-}
+import type { Returned } from './unsent-queue.ts';
+import { writtenIn } from './written-in.ts';
 
 /** What the server would not take: still legible, to be sent again or put aside. */
 export default function ReturnedSheet({

@@ -1,7 +1,8 @@
 import type { SignedIn } from '@green-beam/contract';
-import { lazy, Suspense, useMemo, useState, type ReactNode } from 'react';
+import { lazy, Suspense, useEffect, useMemo, useState, type ReactNode } from 'react';
 import { Link, NavLink, useLocation, useNavigate } from 'react-router';
 import { useSignOut } from '../api/session.ts';
+import { opensOffline } from '../offline/opens-offline.ts';
 import { useOutbox } from '../outbox/use-outbox.ts';
 import { useRulesHere } from '../rules/house-rules.ts';
 import { useShortcuts } from '../ui/shortcuts.ts';
@@ -10,6 +11,9 @@ import { isUnder, PLACES, type Place } from './places.ts';
 
 const RulesSheet = lazy(() => import('../rules/rules-sheet.tsx'));
 const ReturnedSheet = lazy(() => import('../outbox/returned-sheet.tsx'));
+/** Fetched while the server can still be reached: it is opened when that is over. */
+const unsentSheet = (): Promise<typeof import('../outbox/unsent-sheet.tsx')> => import('../outbox/unsent-sheet.tsx');
+const UnsentSheet = lazy(unsentSheet);
 const ShortcutsSheet = lazy(() => import('../ui/shortcuts-sheet.tsx'));
 
 function Mark(): ReactNode {
@@ -22,9 +26,11 @@ function Mark(): ReactNode {
   );
 }
 
-function Saved(): ReactNode {
+function Saved({ signedIn }: { readonly signedIn: SignedIn }): ReactNode {
   const { waiting, stuck, returned } = useOutbox();
   const [open, setOpen] = useState(false);
+  const [showsUnsent, setShowsUnsent] = useState(false);
+  useEffect(() => void unsentSheet().catch(() => undefined), []);
   if (returned.length > 0 || open) {
     return (
       <>
@@ -35,10 +41,22 @@ function Saved(): ReactNode {
       </>
     );
   }
-  if (!stuck || waiting.length === 0) return null;
+  const isStuck = stuck && waiting.length > 0;
   return (
     <span role="status" className="text-doubt">
-      Not saved: {waiting.length} waiting
+      {isStuck && (
+        <button
+          type="button"
+          className="min-h-11 underline decoration-doubt underline-offset-4"
+          onClick={() => setShowsUnsent(true)}
+        >
+          Not saved: {waiting.length} waiting
+        </button>
+      )}
+      {isStuck && !opensOffline && <strong className="ml-2">Keep this tab open</strong>}
+      <Suspense>
+        {showsUnsent && <UnsentSheet signedIn={signedIn} waiting={waiting} onOpenChange={setShowsUnsent} />}
+      </Suspense>
     </span>
   );
 }
@@ -150,7 +168,7 @@ export function Header({ known, signedIn, classId }: HeaderProps): ReactNode {
           ))}
         </nav>
         <div className="ml-auto flex flex-wrap items-center gap-x-5 text-[0.95rem] text-muted max-sm:ml-0 max-sm:gap-x-4">
-          {signedIn && <Saved />}
+          {signedIn && <Saved signedIn={signedIn} />}
           {signedIn && <ClassName signedIn={signedIn} classId={classId} />}
           {signedIn?.role === 'administrator' && (
             <NavLink to="/school" className={besideTheLine}>

@@ -6,6 +6,7 @@ import { Link } from 'react-router';
 import { useNumerals } from '../../numbers/decimal-mark.ts';
 import { Button } from '../../ui/button.tsx';
 import { Failed, Loading } from '../../ui/notice.tsx';
+import { saveAs } from '../../ui/save-as.ts';
 import { SortableTable } from '../../ui/sortable-table.tsx';
 import { csvOf } from './cabinet-csv.ts';
 import { ImportTools } from './import-tools.tsx';
@@ -129,15 +130,6 @@ function Tools({ tools }: { readonly tools: readonly ToolShown[] }): ReactNode {
   );
 }
 
-function saveAs(name: string, text: string): void {
-  const address = URL.createObjectURL(new Blob([`\uFEFF${text}`], { type: 'text/csv' }));
-  const link = document.createElement('a');
-  link.href = address;
-  link.download = name;
-  link.click();
-  URL.revokeObjectURL(address);
-}
-
 /** The class’s tools as individuals: what they are, who keeps them, how far they are off, and whether they may be used. */
 export default function Cabinet({ classId }: { readonly classId: string | null }): ReactNode {
   const { tools, error } = useCabinet(classId);
@@ -158,7 +150,7 @@ export default function Cabinet({ classId }: { readonly classId: string | null }
               Add a list
             </Button>
             {tools.length > 0 && (
-              <Button look="quiet" onClick={() => saveAs('cabinet.csv', csvOf(tools))}>
+              <Button look="quiet" onClick={() => saveAs('cabinet.csv', `\uFEFF${csvOf(tools)}`, 'text/csv')}>
                 Save as CSV
               </Button>
             )}

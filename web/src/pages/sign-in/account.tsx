@@ -3,6 +3,7 @@ import { yupResolver } from '@hookform/resolvers/yup';
 import type { ReactNode } from 'react';
 import { useForm } from 'react-hook-form';
 import { useSessionChange } from '../../api/session.ts';
+import { SendFromFile } from '../../outbox/send-from-file.tsx';
 import { Button, buttonClass } from '../../ui/button.tsx';
 import { Field } from '../../ui/field.tsx';
 import { Refused, refusedIn } from '../../ui/refused.tsx';
@@ -110,6 +111,7 @@ export default function OwnAccount({ signedIn }: { readonly signedIn: SignedIn }
           </a>
         </section>
       )}
+      {student && <SendFromFile signedIn={signedIn} />}
     </main>
   );
 }
