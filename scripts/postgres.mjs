@@ -31,7 +31,7 @@ function must(result, what) {
 }
 
 /** A root-owned checkout may lie in a folder that `postgres` cannot enter; the cluster then lives under /var/tmp, named after it. */
-function clusterFolder(name) {
+export function clusterFolder(name) {
   const inside = resolve(LOCAL, 'postgres', name);
   mkdirSync(resolve(LOCAL, 'postgres'), { recursive: true });
   if (!isRoot) return inside;
@@ -204,7 +204,7 @@ export async function ownDatabase(name, { port = null, createsDatabases = false 
 /** Makes a cluster as another is that is not running, with all that is in it. */
 export function copyCluster(from, to) {
   mkdirSync(resolve(clusterFolder(to), '..'), { recursive: true });
-  must(ask('cp', ['-a', clusterFolder(from), clusterFolder(to)]), 'Copying a database');
+  must(ask('cp', ['-aT', clusterFolder(from), clusterFolder(to)]), 'Copying a database');
   keepDatabasePasswords(to, databasePasswords(from));
 }
 

@@ -1,95 +1,16 @@
-import { randomUUID } from 'node:crypto';
-import { request, type APIRequestContext } from '@playwright/test';
-import pg from 'pg';
+import { setTimeout as pause } from 'node:timers/promises';
 import { copyCluster, ownDatabase, removeCluster } from '../../scripts/postgres.mjs';
 import { freePort } from '../../scripts/processes.mjs';
 import { keepServing, serverEnvironment, watchOver } from '../../scripts/serve.mjs';
 import { mayOwnDatabases } from './own-server.ts';
 import { expect, test } from './world.ts';
+import { expectAllStored, someWriters } from './writer.ts';
 
 test.skip(!mayOwnDatabases, 'a database that was given is not killed by a test');
 
 /** `npm run kills` has more. */
 const KILLS = Number(process.env['KILLS'] ?? 3);
 test.setTimeout(120_000 + KILLS * 30_000);
-
-/** Of Heron 9, in the sample school. */
-const CLASS_ID = '5a17a4b0-0000-4000-8000-000000000010';
-const STUDENTS = ['Amara Q.', 'Freya O.', 'Hana B.', 'Jovana A.', 'Leila N.', 'Pilar W.'];
-
-const pause = (ms: number): Promise<void> => new Promise((done) => setTimeout(done, ms));
-
-/** Somebody who writes as fast as answers come, each entry again and again until it is taken. */
-class Writer {
-  readonly acknowledged = new Set<string>();
-  readonly runId = randomUUID();
-  private token = '';
-
-  private constructor(
-    private readonly context: APIRequestContext,
-    private readonly studentId: string,
-  ) {}
-
-  static async signedIn(base: string, label: string): Promise<Writer> {
-    const context = await request.newContext({ baseURL: base });
-    const { csrfToken } = await (await context.get('/api/session')).json();
-    const headers = { 'x-csrf-token': csrfToken };
-    const door = await context.post('/api/session/class', { headers, data: { code: 'HRN-947' } });
-    const { students } = (await door.json()) as { students: { id: string; label: string }[] };
-    const studentId = students.find((student) => student.label === label)?.id ?? '';
-    const writer = new Writer(context, studentId);
-    const entered = await context.post('/api/session/student', {
-      headers,
-      data: { code: 'HRN-947', studentId, pin: '2468' },
-    });
-    writer.token = (await entered.json()).csrfToken;
-    return writer;
-  }
-
-  /** As the browser's outbox does: sent until it is answered with anything but “not now”. */
-  private async send<Answer>(path: string, data: object): Promise<Answer> {
-    for (;;) {
-      try {
-        const answer = await this.context.post(`/api/classes/${CLASS_ID}${path}`, {
-          data,
-          headers: { 'x-csrf-token': this.token },
-          timeout: 8000,
-        });
-        if (answer.status() < 500) {
-          expect(answer.status(), await answer.text()).toBeLessThan(300);
-          return (await answer.json()) as Answer;
-        }
-        expect(answer.status(), await answer.text()).toBe(503);
-      } catch (error) {
-        if (!/ECONN|hang up|closed|Timeout|EPIPE/i.test(String(error))) throw error;
-      }
-      await pause(100);
-    }
-  }
-
-  async writeWhile(goesOn: () => boolean): Promise<void> {
-    await this.send('/runs', { id: this.runId, protocolId: 'solid-by-displacement', specimen: 'Basalt pebble' });
-    for (let n = 0; goesOn(); n += 1) {
-      const events = ['mass', 'before', 'after'].map((quantity) => ({
-        id: randomUUID(),
-        slot: `${quantity}.${(n % 5) + 1}`,
-        text: `${n}.50`,
-        person: this.studentId,
-        deviceTime: new Date().toISOString(),
-      }));
-      await this.send(`/runs/${this.runId}/events`, { events });
-      for (const { id } of events) this.acknowledged.add(id);
-      const { tasks } = await this.send<{ tasks: { id: string }[] }>('/rounds', { subjectIds: ['ruler-millimetre'] });
-      for (const task of tasks.slice(0, 3)) {
-        const id = randomUUID();
-        const entered = { id, taskId: task.id, kind: 'reading', entry: '12.3 mm', eyeHeight: 0, timeTaken: 900 };
-        await this.send('/attempts', entered);
-        this.acknowledged.add(id);
-      }
-    }
-    await this.context.dispose();
-  }
-}
 
 test(`${KILLS} times the server or the database is killed: what was acknowledged is stored, and nothing twice`, async () => {
   const cluster = `kills-${process.pid}`;
@@ -111,7 +32,7 @@ test(`${KILLS} times the server or the database is killed: what was acknowledged
     );
   try {
     await expect.poll(healthy, { timeout: 120_000 }).toBe(true);
-    const writers = await Promise.all(STUDENTS.map((label) => Writer.signedIn(base, label)));
+    const writers = await someWriters(base);
     let goesOn = true;
     const written = Promise.all(writers.map((writer) => writer.writeWhile(() => goesOn)));
     for (let kill = 0; kill < KILLS; kill += 1) {
@@ -124,22 +45,7 @@ test(`${KILLS} times the server or the database is killed: what was acknowledged
     goesOn = false;
     await written;
 
-    const client = new pg.Client({ connectionString: database.url });
-    await client.connect();
-    for (const { acknowledged, runId } of writers) {
-      const ids = [...acknowledged];
-      expect(ids.length).toBeGreaterThan(6);
-      const { rows } = await client.query<{ id: string }>(
-        `select id from attempts where id = any($1) union all select id from run_events where id = any($1)`,
-        [ids],
-      );
-      expect(rows.map(({ id }) => id).sort()).toEqual(ids.sort());
-      const runs = await client.query('select 1 from runs where id = $1', [runId]);
-      expect(runs.rowCount).toBe(1);
-      const entries = await client.query<{ id: string }>('select id from run_events where run_id = $1', [runId]);
-      for (const { id } of entries.rows) expect(acknowledged).toContain(id);
-    }
-    await client.end();
+    await expectAllStored(database.url, writers);
   } finally {
     serving.stop();
     await serving.over;

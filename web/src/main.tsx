@@ -3,6 +3,7 @@ import { setNonce } from 'get-nonce';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter } from 'react-router';
+import { watchUse } from './api/in-use.ts';
 import { UnreachableError } from './api/request.ts';
 import { askWhoIsHere } from './api/session.ts';
 import { App } from './app.tsx';
@@ -24,6 +25,8 @@ const queries: QueryClient = new QueryClient({
 
 // The sheets lock the page behind them with a style element of their own, which the content security policy lets in by its nonce.
 setNonce(document.querySelector<HTMLMetaElement>('meta[name="style-nonce"]')?.content ?? '');
+
+watchUse();
 
 const root = document.getElementById('root');
 

@@ -17,6 +17,9 @@ declare module 'express-session' {
 /** A session is said to be in use at most so often, in ms: once for all that is asked in between. */
 const TOLD_EVERY = 60_000;
 
+/** On a session, for one request; it is not stored. */
+const LEFT_ALONE = Symbol('left alone');
+
 const LibraryStore = connectPgSimple(session);
 
 /** Sessions in the database, each with an end of its own, which moves on while it is in use. */
@@ -45,9 +48,9 @@ class IdleStore extends LibraryStore {
     );
   }
 
-  /** A session that is over stays so. */
+  /** A session that is over stays so, and one that nobody uses comes to its end. */
   override touch(sid: string, data: SessionData, callback?: () => void): void {
-    if (this.isToldAnew(sid, Date.now()))
+    if (!(LEFT_ALONE in data) && this.isToldAnew(sid, Date.now()))
       askPrepared(this.sequelize, 'update sessions set expire = $2 where sid = $1 and expire > now()', [
         sid,
         endOf(data),
@@ -68,9 +71,15 @@ function endOf({ idleMinutes = 1 }: SessionData): Date {
   return new Date(Date.now() + idleMinutes * 60_000);
 }
 
+/** Marks what a page asks for by itself, as for news of the class, with nobody before it. */
+const leftAlone: RequestHandler = (request, _response, next) => {
+  if (request.get('x-left-alone') !== undefined) Object.defineProperty(request.session, LEFT_ALONE, { value: true });
+  next();
+};
+
 /** Sessions of people who are signed in. Who is not has none: a visit stores nothing. */
-export function sessions(config: Config, sequelize: Sequelize): RequestHandler {
-  return session({
+export function sessions(config: Config, sequelize: Sequelize): RequestHandler[] {
+  const found = session({
     name: 'green-beam',
     secret: config.sessionSecret,
     resave: false,
@@ -78,6 +87,7 @@ export function sessions(config: Config, sequelize: Sequelize): RequestHandler {
     store: new IdleStore(sequelize),
     cookie: { httpOnly: true, sameSite: 'lax', secure: config.secureCookies },
   });
+  return [found, leftAlone];
 }
 
 /** The token that goes with everything that changes something, and the check of it. */

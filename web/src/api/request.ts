@@ -1,4 +1,5 @@
 import type { Problem } from '@green-beam/contract';
+import { isLeftAlone } from './in-use.ts';
 
 /** A request the server refused. */
 export class RefusedError extends Error {
@@ -50,6 +51,8 @@ type Method = 'GET' | 'POST' | 'PUT' | 'PATCH' | 'DELETE';
 
 async function send(method: Method, path: string, body: unknown): Promise<Response> {
   const headers: Record<string, string> = { accept: 'application/json' };
+  // What a page asks for by itself does not keep its session.
+  if (isLeftAlone()) headers['x-left-alone'] = '1';
   if (method !== 'GET') {
     headers['x-csrf-token'] = csrfToken;
     // The server notes where this clock is far from its own.
