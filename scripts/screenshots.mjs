@@ -122,10 +122,6 @@ const VIEWS = {
     await page.getByText('Bronze deck nail').click();
     await page.getByText('Where the uncertainty comes from').waitFor();
   },
-  'notebook-working': async (page) => {
-    await page.getByRole('button', { name: /^Density, trial 1, .*: show the working/ }).click();
-    await page.locator('.katex').first().waitFor();
-  },
   'class-board': async (page, enter) => {
     await enter('teacher');
     await page.goto('/class');
@@ -140,6 +136,10 @@ const VIEWS = {
       .getByRole('button', { name: /Read at the wall/ })
       .first()
       .click();
+  },
+  'start-lesson': async (page) => {
+    await page.goto('/class/start');
+    await page.getByText(/\d+ of \d+ in/).waitFor();
   },
   rounds: async (page) => {
     await page.goto('/rounds');

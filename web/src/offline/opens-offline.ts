@@ -1,5 +1,10 @@
-/** Whether this page can be opened without the network: browsers keep pages that come over HTTPS, and those of this computer, alone. */
-export const opensOffline = 'serviceWorker' in navigator;
+/** Browsers keep pages that come over HTTPS, and those of this computer, alone. */
+const mayKeep = 'serviceWorker' in navigator;
+
+/** Whether this page can be opened without the network as things stand. */
+export function opensOffline(): boolean {
+  return mayKeep && navigator.serviceWorker.controller !== null;
+}
 
 /** What this page has fetched by now, so that the next time it is there without the network. */
 function fetchedParts(): string[] {
@@ -11,7 +16,7 @@ function fetchedParts(): string[] {
 
 /** Lets the browser keep the page. What is fetched before that for the first time is handed over. */
 export async function keepPage(): Promise<void> {
-  if (!opensOffline || !import.meta.env.PROD) return;
+  if (!mayKeep || !import.meta.env.PROD) return;
   const isNew = navigator.serviceWorker.controller === null;
   await navigator.serviceWorker.register('/service-worker.js');
   const { active } = await navigator.serviceWorker.ready;

@@ -27,7 +27,7 @@ export default function UnsentSheet({ signedIn, waiting, onOpenChange }: UnsentS
       ) : (
         <>
           <p>The server cannot be reached. You can go on working.</p>
-          {opensOffline ? (
+          {opensOffline() ? (
             <p>
               What you write stays in this browser and is sent when the network is back, even if you load this page
               again.
@@ -50,8 +50,7 @@ export default function UnsentSheet({ signedIn, waiting, onOpenChange }: UnsentS
               Save to a file
             </Button>
             <p className="mt-2 text-muted">
-              Only if you have to leave this computer: open the file under your name, at the top of the page, on any
-              other one.
+              Must you leave this computer? Save the file, sign in on another one, and open it there under your name.
             </p>
           </div>
         </>

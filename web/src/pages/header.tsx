@@ -53,7 +53,7 @@ function Saved({ signedIn }: { readonly signedIn: SignedIn }): ReactNode {
           Not saved: {waiting.length} waiting
         </button>
       )}
-      {isStuck && !opensOffline && <strong className="ml-2">Keep this tab open</strong>}
+      {isStuck && !opensOffline() && <strong className="ml-2">Keep this tab open</strong>}
       <Suspense>
         {showsUnsent && <UnsentSheet signedIn={signedIn} waiting={waiting} onOpenChange={setShowsUnsent} />}
       </Suspense>
