@@ -7,7 +7,7 @@ import { freePort } from '../../scripts/processes.mjs';
 import { keepServing, serverEnvironment, watchOver } from '../../scripts/serve.mjs';
 import { mayOwnDatabases } from './own-server.ts';
 import { expect, test } from './world.ts';
-import { expectAllStored, someWriters } from './writer.ts';
+import { allHaveWritten, expectAllStored, someWriters } from './writer.ts';
 
 test.skip(!mayOwnDatabases, 'the disk of a database that was given is not filled by a test');
 test.skip(process.getuid?.() !== 0, 'only root may make a file system');
@@ -77,7 +77,7 @@ test('the disk fills up: entries are put off in words, and after it has room aga
     expect(putOff()).toBeGreaterThan(before);
     rmSync(ballast);
     await expect.poll(answers, { timeout: 60_000 }).toBe(true);
-    await pause(2000);
+    await allHaveWritten(writers);
     goesOn = false;
     await written;
     await expectAllStored(database.url, writers);

@@ -4,7 +4,7 @@ import { freePort } from '../../scripts/processes.mjs';
 import { keepServing, serverEnvironment, watchOver } from '../../scripts/serve.mjs';
 import { mayOwnDatabases } from './own-server.ts';
 import { expect, test } from './world.ts';
-import { expectAllStored, someWriters } from './writer.ts';
+import { allHaveWritten, expectAllStored, someWriters } from './writer.ts';
 
 test.skip(!mayOwnDatabases, 'a database that was given is not killed by a test');
 
@@ -41,7 +41,7 @@ test(`${KILLS} times the server or the database is killed: what was acknowledged
       else serving.process().kill('SIGKILL');
       await expect.poll(healthy, { timeout: 60_000 }).toBe(true);
     }
-    await pause(1000);
+    await allHaveWritten(writers);
     goesOn = false;
     await written;
 

@@ -1,5 +1,5 @@
 import { brotliCompressSync, gzipSync } from 'node:zlib';
-import type { Locator, Page } from '@playwright/test';
+import type { Locator, Page, Response } from '@playwright/test';
 import { enterAs, expect, signOut, test } from './world.ts';
 
 interface Fetched {
@@ -10,12 +10,14 @@ interface Fetched {
 /** Scripts and styles that a page fetches by the time it shows something, by address; sizes in bytes, gzipped. */
 async function fetchedBy(page: Page, path: string, shown: Locator): Promise<Map<string, Fetched>> {
   const bodies = new Map<string, Promise<Buffer>>();
-  page.on('response', (response) => {
+  const note = (response: Response): void => {
     const { pathname } = new URL(response.url());
     if (/\.(js|css)$/.test(pathname)) bodies.set(pathname, response.body());
-  });
+  };
+  page.on('response', note);
   await page.goto(path);
   await expect(shown).toBeVisible();
+  page.off('response', note);
   return new Map(
     await Promise.all(
       [...bodies].map(
