@@ -2,7 +2,7 @@
 export default {
   ignoreExportsUsedInFile: { interface: true, type: true },
   // Debian's packages, not npm's.
-  ignoreBinaries: ['pdfinfo', 'pdftoppm', 'pdftotext'],
+  ignoreBinaries: ['mount', 'pdfinfo', 'pdftoppm', 'pdftotext', 'umount'],
   workspaces: {
     '.': {
       entry: ['scripts/*.mjs', 'scripts/{benchmarks,simulations}/*.ts'],

@@ -6,12 +6,7 @@ export {
   UnreadableNumberError,
   type WrittenNumber,
 } from './numbers/written-number.ts';
-export {
-  uncertaintyPlace,
-  unambiguousAtPlace,
-  writtenAtPlace,
-  type UncertaintyFigures,
-} from './numbers/rounding.ts';
+export { uncertaintyPlace, unambiguousAtPlace, writtenAtPlace, type UncertaintyFigures } from './numbers/rounding.ts';
 export type { RoundingRule } from './numbers/rounding-rule.ts';
 export { calculate, type Calculation } from './calculations/calculate.ts';
 export type { WorkedNumber, WorkedStep } from './calculations/working.ts';
