@@ -56,9 +56,9 @@ export function uncertaintyPlace(
   uncertainty: Rational | Decimal | number,
   figures: UncertaintyFigures = 'one-two-after-leading-1',
 ): number {
-  const size = uncertainty instanceof Rational || /\d/.test(String(uncertainty)) ? Rational.of(uncertainty) : null;
-  if (size === null || size.sign() <= 0)
-    throw new RangeError(`An uncertainty is a positive number, not ${String(uncertainty)}.`);
+  const said = String(uncertainty instanceof Rational ? uncertainty.toNumber() : uncertainty);
+  const size = /\d/.test(said) ? Rational.of(uncertainty) : null;
+  if (size === null || size.sign() <= 0) throw new RangeError(`An uncertainty is a positive number, not ${said}.`);
   const first = size.magnitude();
   const startsWithOne = size.shifted(-first).compare(TWO) < 0;
   const two = figures === 'two' || (figures === 'one-two-after-leading-1' && startsWithOne);
