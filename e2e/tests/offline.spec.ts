@@ -36,6 +36,18 @@ test('while the server cannot be reached readings go on; their entries wait here
   await expect(page.getByText('Reading 6 of 10')).toBeVisible();
 });
 
+test('a tab whose kept pages were spoilt fetches everything anew', async ({ page }) => {
+  await signIn(page, 'student');
+  await page.goto('/record');
+  await expect(page.getByRole('heading', { name: 'Practice sets' })).toBeVisible();
+  for (const spoilt of ['{"version":', '{}', '{"version":"","state":{"queries":[{}]}}']) {
+    // Leaving the page keeps it once more; what is spoilt is there before anything of the next page runs.
+    await page.addInitScript((text) => sessionStorage.setItem('green-beam answers', text), spoilt);
+    await page.reload();
+    await expect(page.getByRole('heading', { name: 'Practice sets' })).toBeVisible();
+  }
+});
+
 test('a round that ended without a server says what waits, and what came of it', async ({ page }) => {
   await signIn(page, 'student');
   const { tasks } = await startRound(page, ['cylinder-100']);

@@ -1,6 +1,8 @@
 import { copyCluster, ownDatabase, removeCluster } from '../../scripts/postgres.mjs';
 import { freePort } from '../../scripts/processes.mjs';
-import { serverEnvironment, startServer } from '../../scripts/serve.mjs';
+import { keepServing, serverEnvironment, startServer, watchOver } from '../../scripts/serve.mjs';
+import { expect } from './world.ts';
+import { allHaveWritten, expectAllStored, someWriters, type Writer } from './writer.ts';
 
 /** A server of a test's own, on a database that can be pulled out from under it. */
 export interface OwnServer {
@@ -57,4 +59,54 @@ export async function ownServer(
       removeCluster(cluster);
     },
   };
+}
+
+/** A sample school that `npm start` would keep alive, with six students who write all the time. */
+export interface KeptAlive {
+  readonly database: Awaited<ReturnType<typeof ownDatabase>>;
+  readonly writers: readonly Writer[];
+  /** Ends the server as a power cut would. */
+  killServer(): void;
+  /** Waits until the server answers. */
+  untilWell(): Promise<void>;
+}
+
+/** Has six students write while something goes wrong; afterwards everything acknowledged has to be stored, and nothing twice. */
+export async function whileSixWrite(
+  cluster: string,
+  settings: Record<string, string>,
+  trouble: (school: KeptAlive) => Promise<void>,
+): Promise<void> {
+  const sample = process.env['SAMPLE_CLUSTER'];
+  if (sample) copyCluster(sample, cluster);
+  const database = await ownDatabase(cluster);
+  const leave = watchOver(database);
+  const base = `http://127.0.0.1:${await freePort()}`;
+  const serving = keepServing(
+    serverEnvironment(database.url, { GREEN_BEAM_DEMO: '1', PORT: new URL(base).port, ...settings }),
+    () => undefined,
+  );
+  const answers = (): Promise<boolean> =>
+    fetch(`${base}/api/health`).then(
+      ({ ok }) => ok,
+      () => false,
+    );
+  const untilWell = (): Promise<void> => expect.poll(answers, { timeout: 120_000 }).toBe(true);
+  try {
+    await untilWell();
+    const writers = await someWriters(base);
+    let goesOn = true;
+    const written = Promise.all(writers.map((writer) => writer.writeWhile(() => goesOn)));
+    await trouble({ database, writers, killServer: () => serving.process().kill('SIGKILL'), untilWell });
+    await untilWell();
+    await allHaveWritten(writers);
+    goesOn = false;
+    await written;
+    await expectAllStored(database.url, writers);
+  } finally {
+    serving.stop();
+    await serving.over;
+    leave();
+    database.stop();
+  }
 }

@@ -30,10 +30,19 @@ watchUse();
 
 const root = document.getElementById('root');
 
+/** What this tab has kept comes back; where it cannot be read, everything is fetched as at a first visit. */
+async function bringBack(): Promise<void> {
+  try {
+    if (sessionStorage.getItem(KEPT_ANSWERS) !== null)
+      (await import('./offline/kept-answers.ts')).bringBackAnswers(queries);
+  } catch {
+    queries.clear();
+  }
+}
+
 async function start(): Promise<void> {
   if (root === null) return;
-  if (sessionStorage.getItem(KEPT_ANSWERS) !== null)
-    (await import('./offline/kept-answers.ts')).bringBackAnswers(queries);
+  await bringBack();
   createRoot(root).render(
     <StrictMode>
       <QueryClientProvider client={queries}>
