@@ -153,3 +153,23 @@ test('on plain HTTP the page says to keep the tab open, and what waits can be ca
   await elsewhere.goto(address);
   await expect(elsewhere.getByRole('button', { name: 'Water before, trial 1, 31.5' })).toBeVisible({ timeout: 60_000 });
 });
+
+test('a place that this browser has not fetched says so without the network, and everything else stays', async ({
+  browser,
+}) => {
+  const room = await browser.newContext({ baseURL: `http://127.0.0.1:${wifi.port}` });
+  const page = await room.newPage();
+  await begun(page, 'Acrylic rod, elsewhere');
+  wifi.cut();
+  await fillCell(page, 'Water before, trial 1', '18.4');
+  await page.getByRole('link', { name: 'My progress' }).click();
+  await expect(page.getByText('This is not in your browser yet')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Not saved: 1 waiting' })).toBeVisible();
+  await page.goBack();
+  await expect(page.getByRole('button', { name: 'Water before, trial 1, 18.4' })).toBeVisible();
+  await page.goForward();
+  wifi.mend();
+  await page.getByRole('button', { name: 'Load again' }).click();
+  await expect(page.getByRole('heading', { name: 'Practice sets' })).toBeVisible({ timeout: 60_000 });
+  await room.close();
+});

@@ -1,4 +1,4 @@
-import { lazy, Suspense, useEffect, type ReactNode } from 'react';
+import { lazy, useEffect, type ReactNode } from 'react';
 import { Route, Routes, useLocation } from 'react-router';
 import type { SignedIn } from '@green-beam/contract';
 import { useSession } from './api/session.ts';
@@ -11,6 +11,7 @@ import { Header } from './pages/header.tsx';
 import { useRulesHere } from './rules/house-rules.ts';
 import { FetchedPage } from './ui/fetched-page.tsx';
 import { Failed, Loading } from './ui/notice.tsx';
+import { FetchedPart } from './ui/fetched-part.tsx';
 
 const SignIn = lazy(() => import('./pages/sign-in/sign-in.tsx'));
 const ForTeachers = lazy(() => import('./pages/sign-in/for-teachers.tsx'));
@@ -66,9 +67,9 @@ export function App(): ReactNode {
     <DecimalMark value={rules?.rules.decimalMark ?? 'point'}>
       {!fullWindow && <Header known={state !== undefined} signedIn={signedIn} classId={classId} />}
       {signedIn?.role === 'student' && classId !== null && (
-        <Suspense>
+        <FetchedPart>
           <AskedToJoin classId={classId} signedIn={signedIn} />
-        </Suspense>
+        </FetchedPart>
       )}
       {(!state || known === undefined) && !failed && (
         <div className="px-7">{error ? <Failed error={error} /> : <Loading what="your class" />}</div>

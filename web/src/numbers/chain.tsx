@@ -1,5 +1,6 @@
 import { chainLatex, type Calculation, type Conversion } from '@green-beam/core';
-import { lazy, Suspense, type ReactNode } from 'react';
+import { lazy, type ReactNode } from 'react';
+import { FetchedPart } from '../ui/fetched-part.tsx';
 
 const Typeset = lazy(() => import('./typeset.tsx'));
 
@@ -15,8 +16,8 @@ export function Chain({ calculation }: { readonly calculation: Calculation }): R
   const latex = formula ?? (chain.length > 0 ? chainLatex(from, chain, unit) : null);
   if (latex === null) return null;
   return (
-    <Suspense fallback={<p className="text-muted">Typesetting …</p>}>
+    <FetchedPart fallback={<p className="text-muted">Typesetting …</p>}>
       <Typeset latex={latex} />
-    </Suspense>
+    </FetchedPart>
   );
 }

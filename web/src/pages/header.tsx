@@ -1,5 +1,5 @@
 import type { SignedIn } from '@green-beam/contract';
-import { lazy, Suspense, useEffect, useMemo, useState, type ReactNode } from 'react';
+import { lazy, useEffect, useMemo, useState, type ReactNode } from 'react';
 import { Link, NavLink, useLocation, useNavigate } from 'react-router';
 import { useSignOut } from '../api/session.ts';
 import { opensOffline } from '../offline/opens-offline.ts';
@@ -8,6 +8,7 @@ import { useRulesHere } from '../rules/house-rules.ts';
 import { useShortcuts } from '../ui/shortcuts.ts';
 import { chooseClass, useClasses } from './current-class.ts';
 import { isUnder, PLACES, type Place } from './places.ts';
+import { FetchedPart } from '../ui/fetched-part.tsx';
 
 const RulesSheet = lazy(() => import('../rules/rules-sheet.tsx'));
 const ReturnedSheet = lazy(() => import('../outbox/returned-sheet.tsx'));
@@ -37,7 +38,7 @@ function Saved({ signedIn }: { readonly signedIn: SignedIn }): ReactNode {
         <button type="button" className="min-h-11 text-slip underline underline-offset-4" onClick={() => setOpen(true)}>
           {returned.length} not accepted
         </button>
-        <Suspense>{open && <ReturnedSheet returned={returned} onOpenChange={setOpen} />}</Suspense>
+        <FetchedPart>{open && <ReturnedSheet returned={returned} onOpenChange={setOpen} />}</FetchedPart>
       </>
     );
   }
@@ -54,9 +55,9 @@ function Saved({ signedIn }: { readonly signedIn: SignedIn }): ReactNode {
         </button>
       )}
       {isStuck && !opensOffline() && <strong className="ml-2">Keep this tab open</strong>}
-      <Suspense>
+      <FetchedPart>
         {showsUnsent && <UnsentSheet signedIn={signedIn} waiting={waiting} onOpenChange={setShowsUnsent} />}
-      </Suspense>
+      </FetchedPart>
     </span>
   );
 }
@@ -205,10 +206,10 @@ export function Header({ known, signedIn, classId }: HeaderProps): ReactNode {
             )
           )}
         </div>
-        <Suspense>
+        <FetchedPart>
           {sheet === 'rules' && <RulesSheet classId={classId} open onOpenChange={close} />}
           {sheet === 'keys' && <ShortcutsSheet open onOpenChange={close} />}
-        </Suspense>
+        </FetchedPart>
       </div>
       {here && here.pages.length > 1 && <PagesOf place={here} />}
     </header>

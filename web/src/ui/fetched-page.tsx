@@ -1,10 +1,13 @@
-import { Suspense, type ReactNode } from 'react';
+import { type ReactNode } from 'react';
+import { useLocation } from 'react-router';
 import { Loading } from './notice.tsx';
+import { FetchedPart } from './fetched-part.tsx';
 
 /** A page, or a large part of one, that is fetched when it is gone to. */
 export function FetchedPage({ what, children }: { readonly what: string; readonly children: ReactNode }): ReactNode {
   return (
-    <Suspense
+    <FetchedPart
+      at={useLocation().pathname}
       fallback={
         <div className="flex-1 px-7">
           <Loading what={what} />
@@ -12,6 +15,6 @@ export function FetchedPage({ what, children }: { readonly what: string; readonl
       }
     >
       {children}
-    </Suspense>
+    </FetchedPart>
   );
 }

@@ -1,9 +1,10 @@
 import type { EvaluatedRun, Protocol } from '@green-beam/core';
-import { lazy, Suspense, type ReactNode } from 'react';
+import { lazy, type ReactNode } from 'react';
 import { MeasuredNumber } from '../../numbers/measured-number.tsx';
 import { Steps } from '../../numbers/steps.tsx';
 import { WrittenResult } from '../../numbers/written-result.tsx';
 import { Dialog } from '../../ui/dialog.tsx';
+import { FetchedPart } from '../../ui/fetched-part.tsx';
 
 const Typeset = lazy(() => import('../../numbers/typeset.tsx'));
 
@@ -23,10 +24,10 @@ export function WorkingSheet({ protocol, evaluated, trial, quantity, onClose }: 
   const { working, text } = cell;
   return (
     <Dialog open onOpenChange={(open) => !open && onClose()} title={`${name}, trial ${trial}`}>
-      <Suspense fallback={<p className="text-muted">Typesetting …</p>}>
+      <FetchedPart fallback={<p className="text-muted">Typesetting …</p>}>
         <Typeset latex={working.symbolic} />
         <Typeset latex={working.substituted} />
-      </Suspense>
+      </FetchedPart>
       {working.steps.length === 0 ? (
         <p className="border-t border-hairline py-3 text-muted">It is used as it is.</p>
       ) : (

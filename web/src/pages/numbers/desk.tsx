@@ -1,5 +1,5 @@
 import type { SignedIn } from '@green-beam/contract';
-import { lazy, Suspense, useState, type ReactNode } from 'react';
+import { lazy, useState, type ReactNode } from 'react';
 import { useNumerals } from '../../numbers/decimal-mark.ts';
 import { Steps } from '../../numbers/steps.tsx';
 import { CalculatedNumber } from '../../numbers/calculated-number.tsx';
@@ -15,6 +15,7 @@ import { Tape } from './tape.tsx';
 import { useOwnTape } from './use-own-tape.ts';
 import { useTape } from '../../numbers/use-tape.ts';
 import { WrittenResult } from '../../numbers/written-result.tsx';
+import { FetchedPart } from '../../ui/fetched-part.tsx';
 
 // A visitor has none.
 const EarlierTapes = lazy(() => import('./earlier-tapes.tsx'));
@@ -111,9 +112,9 @@ export default function Desk({ signedIn, classId }: DeskProps): ReactNode {
             </p>
           )}
           {own.earlier.length > 0 && (
-            <Suspense>
+            <FetchedPart>
               <EarlierTapes tapes={own.earlier} onOpen={open} onRemove={own.remove} />
-            </Suspense>
+            </FetchedPart>
           )}
         </section>
         <section aria-labelledby="working" aria-live="polite">

@@ -1,7 +1,8 @@
 import { nameLatex, type TapeLine as Worked } from '@green-beam/core';
-import { lazy, Suspense, type KeyboardEvent, type ReactNode, type Ref } from 'react';
+import { lazy, type KeyboardEvent, type ReactNode, type Ref } from 'react';
 import { useNumerals } from '../../numbers/decimal-mark.ts';
 import { CalculatedNumber } from '../../numbers/calculated-number.tsx';
+import { FetchedPart } from '../../ui/fetched-part.tsx';
 
 const Typeset = lazy(() => import('../../numbers/typeset.tsx'));
 
@@ -77,9 +78,9 @@ export function TapeLine({
         <div className="flex min-h-15 flex-wrap items-center justify-between gap-x-6">
           {calculation && (
             <>
-              <Suspense fallback={<span className="text-muted">…</span>}>
+              <FetchedPart fallback={<span className="text-muted">…</span>}>
                 <Typeset latex={name === null ? calculation.latex : `${nameLatex(name)} = ${calculation.latex}`} />
-              </Suspense>
+              </FetchedPart>
               <output className="ml-auto text-reading">
                 <CalculatedNumber calculation={calculation} />
               </output>

@@ -1,10 +1,11 @@
 import type { HouseRules } from '@green-beam/core';
-import { lazy, Suspense, useMemo, type ReactNode } from 'react';
+import { lazy, useMemo, type ReactNode } from 'react';
 import { CalculatedNumber } from '../../../numbers/calculated-number.tsx';
 import { Chain, isConversion } from '../../../numbers/chain.tsx';
 import { Steps } from '../../../numbers/steps.tsx';
 import { useTape } from '../../../numbers/use-tape.ts';
 import { WrittenResult } from '../../../numbers/written-result.tsx';
+import { FetchedPart } from '../../../ui/fetched-part.tsx';
 
 const Typeset = lazy(() => import('../../../numbers/typeset.tsx'));
 
@@ -18,9 +19,9 @@ export function WorkedLine({ line, rules }: { readonly line: string; readonly ru
   return (
     <section className="mt-8" aria-label="The working">
       {calculation.steps.some(({ operation }) => operation !== 'convert') && (
-        <Suspense fallback={<p className="min-h-12" />}>
+        <FetchedPart fallback={<p className="min-h-12" />}>
           <Typeset latex={calculation.latex} />
-        </Suspense>
+        </FetchedPart>
       )}
       {isConversion(calculation) && <Chain calculation={calculation} />}
       <div className="border-t border-hairline">
