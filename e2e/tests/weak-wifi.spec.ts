@@ -62,6 +62,7 @@ test('without the network the page can be loaded again with all that was written
   await fillCell(page, 'Water after, trial 1', '27.4');
   await page.getByRole('button', { name: 'Not saved: 2 waiting' }).click();
   await expect(page.getByText('even if you load this page again')).toBeVisible();
+  await expect(page.getByText('Water after, trial 1: 27.4')).toBeVisible();
   await page.keyboard.press('Escape');
   await page.reload();
   await expect(page.getByRole('button', { name: 'Water after, trial 1, 27.4' })).toBeVisible({ timeout: 60_000 });
@@ -163,7 +164,7 @@ test('a place that this browser has not fetched says so without the network, and
   wifi.cut();
   await fillCell(page, 'Water before, trial 1', '18.4');
   await page.getByRole('link', { name: 'My progress' }).click();
-  await expect(page.getByText('This is not in your browser yet')).toBeVisible();
+  await expect(page.getByText('This has not been loaded yet')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Not saved: 1 waiting' })).toBeVisible();
   await page.goBack();
   await expect(page.getByRole('button', { name: 'Water before, trial 1, 18.4' })).toBeVisible();

@@ -64,7 +64,13 @@ describe('what a browser keeps between visits', () => {
     store.setItem('green-beam letter 1', JSON.stringify({ entry: entry('hers'), at: 1, refusal: null }));
     const { outbox } = await import('./outbox.ts');
     outbox.open('somebody else');
-    await outbox.post({ id: 'own', personId: 'somebody else', path: '/attempts', body: { value: 'own' } });
+    await outbox.post({
+      id: 'own',
+      personId: 'somebody else',
+      path: '/attempts',
+      body: { value: 'own' },
+      written: 'own',
+    });
     expect(sent).toEqual(['own']);
     expect(Object.keys(store)).toEqual(['green-beam letter 1']);
   });

@@ -4,14 +4,16 @@ import { UnsentQueue, type StoredEntry, type UnsentEntry } from './unsent-queue.
 /** Each entry has a place of its own in the store, so that tabs cannot overwrite each other's. */
 const PLACE = 'green-beam letter ';
 
+const WITHOUT_WORDS = { written: 'an entry' };
+
 /** What is kept at a place; what another program has spoilt is passed over. */
 function entryAt(place: string): StoredEntry[] {
   try {
     const { letter, ...stored } = JSON.parse(localStorage.getItem(place) ?? '') as StoredEntry & {
       letter?: UnsentEntry;
     };
-    // What an earlier version of this page has stored names it otherwise.
-    return [letter ? { ...stored, entry: letter } : stored];
+    // What an earlier version of this page has stored names it otherwise, or has no words for it.
+    return [{ ...stored, entry: { ...WITHOUT_WORDS, ...(letter ?? stored.entry) } }];
   } catch {
     return [];
   }

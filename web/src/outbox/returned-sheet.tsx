@@ -3,7 +3,6 @@ import { Button } from '../ui/button.tsx';
 import { Dialog } from '../ui/dialog.tsx';
 import { outbox } from './outbox.ts';
 import type { Returned } from './unsent-queue.ts';
-import { writtenIn } from './written-in.ts';
 
 /** What the server would not take: still legible, to be sent again or put aside. */
 export default function ReturnedSheet({
@@ -23,7 +22,7 @@ export default function ReturnedSheet({
       <ul>
         {returned.map(({ entry, message }) => (
           <li key={entry.id} className="border-t border-hairline py-3">
-            <p className="font-mono text-lg break-words">{writtenIn(entry) || 'an empty line'}</p>
+            <p className="font-mono text-lg break-words">{entry.written}</p>
             <p className="text-slip">{message}</p>
             <div className="mt-2 flex gap-3">
               <Button look="plain" onClick={() => outbox.sendAgain(entry.id)}>

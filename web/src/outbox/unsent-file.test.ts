@@ -9,6 +9,7 @@ const entry = {
   personId: INES.id,
   path: `/classes/${CLASS}/attempts`,
   body: { entry: '46.2 mL' },
+  written: '46.2 mL',
 };
 const saved = unsentFile(INES, [entry]);
 

@@ -12,6 +12,7 @@ const fileSchema = object({
       id: string().uuid().required(),
       path: string().matches(ADDRESS).required(),
       body: object().required(),
+      written: string().max(500).required(),
     }),
   )
     .max(5000)
@@ -25,12 +26,12 @@ interface Person {
 
 /** A file of entries that the server does not have yet: JSON with the person, and each entry as it would have been sent. */
 export function unsentFile(person: Person, waiting: readonly UnsentEntry[]): { name: string; text: string } {
-  const entries = waiting.map(({ id, path, body }) => ({ id, path, body }));
-  const written = new Date().toISOString();
+  const entries = waiting.map(({ id, path, body, written }) => ({ id, path, body, written }));
+  const saved = new Date().toISOString();
   return {
-    name: `unsent-${written.slice(0, 16).replace(/[T:]/g, '-')}.json`,
+    name: `unsent-${saved.slice(0, 16).replace(/[T:]/g, '-')}.json`,
     text: JSON.stringify(
-      { kind: 'unsent entries', person: { id: person.id, name: person.name }, written, entries },
+      { kind: 'unsent entries', person: { id: person.id, name: person.name }, saved, entries },
       null,
       2,
     ),
@@ -51,5 +52,5 @@ export async function readUnsentFile(text: string, person: Person): Promise<Unse
     });
   if (parsed.person.id !== person.id)
     throw new Error(`These entries belong to ${parsed.person.name}, who has to sign in to send them.`);
-  return parsed.entries.map(({ id, path, body }) => ({ id, path, body, personId: person.id }));
+  return parsed.entries.map(({ id, path, body, written }) => ({ id, path, body, written, personId: person.id }));
 }

@@ -11,7 +11,13 @@ import {
 } from './unsent-queue.ts';
 
 const INES = 'ines';
-const entry = (id: string, personId = INES): UnsentEntry => ({ id, personId, path: '/attempts', body: { entry: id } });
+const entry = (id: string, personId = INES): UnsentEntry => ({
+  id,
+  personId,
+  path: '/attempts',
+  body: { entry: id },
+  written: id,
+});
 const refused = (status: number, message = 'no'): RefusedError => new RefusedError(status, message, null, null);
 
 interface World extends Carrier {

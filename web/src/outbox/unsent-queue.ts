@@ -7,6 +7,8 @@ export interface UnsentEntry {
   readonly personId: string;
   readonly path: string;
   readonly body: unknown;
+  /** What was written, as its writer would know it again: `Dry mass, trial 1: 54.29`. */
+  readonly written: string;
 }
 
 /** An entry the server will not take, kept so that what was written can be read and sent again. */

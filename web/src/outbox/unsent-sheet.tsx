@@ -6,7 +6,6 @@ import { Dialog } from '../ui/dialog.tsx';
 import { saveAs } from '../ui/save-as.ts';
 import { unsentFile } from './unsent-file.ts';
 import type { UnsentEntry } from './unsent-queue.ts';
-import { writtenIn } from './written-in.ts';
 
 interface UnsentSheetProps {
   readonly signedIn: SignedIn;
@@ -41,7 +40,7 @@ export default function UnsentSheet({ signedIn, waiting, onOpenChange }: UnsentS
           <ul>
             {waiting.map((entry) => (
               <li key={entry.id} className="border-t border-hairline py-2 font-mono break-words">
-                {writtenIn(entry) || 'an empty line'}
+                {entry.written}
               </li>
             ))}
           </ul>
@@ -50,7 +49,8 @@ export default function UnsentSheet({ signedIn, waiting, onOpenChange }: UnsentS
               Save to a file
             </Button>
             <p className="mt-2 text-muted">
-              Must you leave this computer? Save the file, sign in on another one, and open it there under your name.
+              Do you have to leave this computer? Save the file, sign in on another computer, and open it there under
+              your name.
             </p>
           </div>
         </>

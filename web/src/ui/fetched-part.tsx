@@ -14,7 +14,7 @@ function Missing({ error }: FallbackProps): ReactNode {
   const hasNotCome = error instanceof Error && NOT_COME.test(error.message);
   return (
     <div role="alert" className="max-w-prose px-4 py-6 wide:px-7">
-      <Notice tone="doubt" title={hasNotCome ? 'This is not in your browser yet' : 'Something went wrong on this page'}>
+      <Notice tone="doubt" title={hasNotCome ? 'This has not been loaded yet' : 'Something went wrong on this page'}>
         <p>
           {hasNotCome
             ? 'The network does not answer just now. Go back to what you have used today, or load the page again when the network is back.'

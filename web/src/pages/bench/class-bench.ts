@@ -60,6 +60,7 @@ export function useClassBench(
         personId,
         path: `/classes/${classId}/attempts`,
         body: attempt,
+        written: attempt.entry || 'The answer, asked for',
       });
       add(task.id, { text: attempt.entry, result });
       if (result.closed) {

@@ -74,7 +74,9 @@ function Aside({
       <p className="mt-6 text-small text-muted" role="status">
         {page.mayWrite
           ? run.unsent > 0
-            ? `Saving ${run.unsent} …`
+            ? run.stuck
+              ? 'Not saved yet. You can go on writing.'
+              : `Saving ${run.unsent} …`
             : 'Everything is saved.'
           : 'You can only read this page.'}
       </p>

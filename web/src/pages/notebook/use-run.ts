@@ -13,6 +13,8 @@ export interface RunOnPage {
   readonly page: RunPage | undefined;
   readonly evaluated: EvaluatedRun | null;
   readonly unsent: number;
+  /** Whether the server cannot be reached just now. */
+  readonly stuck: boolean;
   readonly error: Error | null;
   write(slot: string, text: string, reason?: string | null): void;
 }
@@ -27,6 +29,13 @@ function withKnown(fetched: RunPage, known: RunPage | undefined): RunPage {
   return { ...fetched, events: [...fetched.events, ...(known?.events ?? []).filter(({ id }) => !ids.has(id))] };
 }
 
+/** A cell by its name, with what was written into it: `Dry mass, trial 1: 54.29`. */
+function inWords(page: RunPage | undefined, slot: string, text: string): string {
+  const [id = '', trial] = slot.split('.');
+  const name = page?.protocol.quantities.find((quantity) => quantity.id === id)?.name ?? id;
+  return `${name}${trial === undefined ? '' : `, trial ${trial}`}: ${text === '' ? 'emptied' : text}`;
+}
+
 /** @param writer who is writing, among those signed in at this screen. */
 export function useRun(classId: string, runId: string, signedIn: SignedIn, writer: string): RunOnPage {
   const queries = useQueryClient();
@@ -36,7 +45,7 @@ export function useRun(classId: string, runId: string, signedIn: SignedIn, write
     queryKey: key,
     queryFn: async () => withKnown(await ask<RunPage>('GET', path), queries.getQueryData<RunPage>(key)),
   });
-  const { waiting } = useOutbox();
+  const { waiting, stuck } = useOutbox();
   const unsent = useMemo(
     () =>
       waiting
@@ -74,6 +83,7 @@ export function useRun(classId: string, runId: string, signedIn: SignedIn, write
           personId: signedIn.person.id,
           path: `${path}/events`,
           body: { events: [event] },
+          written: inWords(page, slot, text),
         })
         .then(({ events }) =>
           queries.setQueryData<RunPage>(key, (known) =>
@@ -87,9 +97,9 @@ export function useRun(classId: string, runId: string, signedIn: SignedIn, write
         )
         .catch(() => undefined);
     },
-    [evaluated, writer, signedIn.person.id, path, queries, key],
+    [page, evaluated, writer, signedIn.person.id, path, queries, key],
   );
-  return { page, evaluated, unsent: unsent.length, error, write };
+  return { page, evaluated, unsent: unsent.length, stuck, error, write };
 }
 
 /** The entry in force in a slot, of a trial or of the run. */
