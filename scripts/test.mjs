@@ -1,5 +1,5 @@
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
-import { resolve } from 'node:path';
+import { relative, resolve } from 'node:path';
 import { build } from './build.mjs';
 import { checkNode, chromiumPath, installPackages, pdfPrograms } from './packages.mjs';
 import { listen, ROOT } from './processes.mjs';
@@ -14,7 +14,7 @@ const GROUPS = process.env.DATABASE_URL ? 1 : 3;
 async function check(name, command, args) {
   const { status, output } = await listen(command, args);
   console.log(`\n${name}: ${status === 0 ? 'nothing to say' : `\n${output}`}`);
-  return { passed: status === 0 ? 1 : 0, failed: status === 0 ? 0 : 1 };
+  return { passed: status === 0 ? 1 : 0, failed: status === 0 ? [] : [name] };
 }
 
 /** Where no file and no folder may import itself by way of others. */
@@ -32,18 +32,39 @@ async function checks() {
   return results;
 }
 
-/** Runs a test runner, shows the end of its output, and reads its counts from a JSON report. */
-async function suite(name, args, environment, report, countsOf) {
+/** Runs a test runner, shows the end of its output, and reads from its JSON report how many passed and what failed. */
+async function suite(name, args, environment, report, resultsOf) {
   const file = resolve(REPORTS, report);
   rmSync(file, { force: true });
   const { status, output } = await listen('npx', args, { env: { ...process.env, ...environment(file) } });
   console.log(`\n${name}\n${output.slice(-12_000)}`);
   try {
-    const counts = countsOf(JSON.parse(readFileSync(file, 'utf8')));
-    return status !== 0 && counts.failed === 0 ? { ...counts, failed: 1 } : counts;
+    const results = resultsOf(JSON.parse(readFileSync(file, 'utf8')));
+    return status !== 0 && results.failed.length === 0 ? { ...results, failed: [name] } : results;
   } catch {
-    return { passed: 0, failed: 1 };
+    return { passed: 0, failed: [`${name}, which left no report`] };
   }
+}
+
+/** What a report of unit tests says: a file that could not be run counts as one that failed. */
+function unitResults({ numPassedTests, testResults }) {
+  const failed = testResults.flatMap(({ name, status, message, assertionResults }) => {
+    const tests = assertionResults.filter((test) => test.status === 'failed');
+    if (status === 'failed' && tests.length === 0) return [`${relative(ROOT, name)}: ${message}`];
+    return tests.map(({ fullName, failureMessages }) => `${relative(ROOT, name)}: ${fullName}\n${failureMessages[0]}`);
+  });
+  return { passed: numPassedTests, failed };
+}
+
+/** The tests of a suite of pages, and of the suites within it. */
+const specsOf = ({ specs = [], suites = [] }) => [...specs, ...suites.flatMap(specsOf)];
+
+function pageResults({ stats, suites }) {
+  const failed = suites
+    .flatMap(specsOf)
+    .filter(({ ok }) => !ok)
+    .map(({ file, title }) => `${file}: ${title}`);
+  return { passed: stats.expected + stats.flaky, failed };
 }
 
 function unitTests() {
@@ -53,7 +74,7 @@ function unitTests() {
       ['vitest', 'run', '--reporter=default', '--reporter=json'],
       () => ({ DATABASE_URL: url, VITEST_JSON: resolve(REPORTS, 'unit.json') }),
       'unit.json',
-      (report) => ({ passed: report.numPassedTests, failed: report.numFailedTests + report.numFailedTestSuites }),
+      unitResults,
     ),
   );
 }
@@ -86,7 +107,7 @@ function endToEnd(group, sample) {
           args,
           environment,
           `end-to-end-${group}.json`,
-          ({ stats }) => ({ passed: stats.expected + stats.flaky, failed: stats.unexpected }),
+          pageResults,
         );
       },
       { fresh: sample === null },
@@ -111,9 +132,10 @@ async function test() {
   build();
   console.log('\nEnd-to-end tests …');
   results.push(...(await (process.env.DATABASE_URL ? allGroups(null) : withSampleCluster(allGroups))));
-  const total = (key) => results.reduce((sum, result) => sum + result[key], 0);
-  process.exitCode = total('failed') > 0 ? 1 : 0;
-  console.log(`\n${total('passed')} passed, ${total('failed')} failed`);
+  const failed = results.flatMap((result) => result.failed);
+  process.exitCode = failed.length > 0 ? 1 : 0;
+  for (const what of failed) console.log(`\nFailed: ${what}`);
+  console.log(`\n${results.reduce((sum, { passed }) => sum + passed, 0)} passed, ${failed.length} failed`);
 }
 
 orSayWhy(test());
