@@ -162,13 +162,8 @@ export {
 export { controlLimits, judgeCheck, type ControlLimits } from './statistics/control-limits.ts';
 export { CheckError, checkError, checkZeroError, hasZeroError } from './statistics/check-mass.ts';
 export { summarise, type Summary } from './statistics/summarise.ts';
-export {
-  propagate,
-  UncertaintyInputError,
-  type Input,
-  type Propagated,
-  type PropagationOptions,
-} from './uncertainty/propagate.ts';
+export { UncertaintyInputError, type Input } from './uncertainty/input.ts';
+export { propagate, type Propagated, type PropagationOptions } from './uncertainty/propagate.ts';
 export { waterDensity } from './materials/water-density.ts';
 export { MATERIALS, type Material } from './materials/materials.ts';
 export { seededRandom, type Random } from './simulation/random.ts';

@@ -14,13 +14,8 @@ import { Decimal } from '../numbers/decimal.ts';
 import type { HouseRules } from '../rules/house-rules.ts';
 import { summarise, type Summary } from '../statistics/summarise.ts';
 import { coverageFactor, effectiveDegreesOfFreedom } from '../uncertainty/coverage.ts';
-import {
-  propagateThrough,
-  UncertaintyInputError,
-  type Input,
-  type PropagationSchool,
-  type Propagated,
-} from '../uncertainty/propagate.ts';
+import { UncertaintyInputError, type Input } from '../uncertainty/input.ts';
+import { propagateThrough, type PropagationSchool, type Propagated } from '../uncertainty/propagate.ts';
 
 /** One row of readings that enters the result: the values of the read quantities, by id. */
 export type TrialValues = Readonly<Record<string, number>>;
@@ -28,7 +23,10 @@ export type TrialValues = Readonly<Record<string, number>>;
 /** The half-width a class quotes for one reading on an instrument, in its unit. */
 export function readingHalfWidth(instrument: Instrument, rules: HouseRules): number {
   if (readingStep(instrument, rules).lastDigit === 'displayed')
-    return instrument.division * (rules.digitalUncertainty === 'one-last-digit' ? 1 : 0.5);
+    return (
+      instrument.division *
+      { 'one-last-digit': 1, 'half-last-digit': 0.5, 'two-last-digits': 2 }[rules.digitalUncertainty]
+    );
   switch (rules.readingUncertainty) {
     case 'half-division':
       return instrument.division / 2;

@@ -7,7 +7,7 @@ export const RULE_CHOICES = {
   estimate: ['tenths', 'half-division', 'nearest-division'],
   acceptance: [2, 1, 3],
   readingUncertainty: ['half-division', 'tenth-division', 'whole-division', 'maker-tolerance'],
-  digitalUncertainty: ['one-last-digit', 'half-last-digit'],
+  digitalUncertainty: ['one-last-digit', 'half-last-digit', 'two-last-digits'],
   burettePlace: ['hundredth', 'half'],
   opaqueLiquids: ['upper-edge', 'lowest-point'],
   hydrometerMark: ['liquid-level', 'meniscus-top'],

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { propagate, UncertaintyInputError } from './propagate.ts';
+import { UncertaintyInputError } from './input.ts';
+import { propagate } from './propagate.ts';
 
 describe('what cannot be propagated', () => {
   const a = { value: 2, standard: 0.1 };

@@ -73,7 +73,11 @@ export const RULE_WORDS: { readonly [Rule in ChoiceRule]: RuleWords<Rule> } = {
   },
   digitalUncertainty: {
     label: 'A display is known to ±',
-    choices: { 'one-last-digit': 'one of its last digit', 'half-last-digit': 'half of its last digit' },
+    choices: {
+      'one-last-digit': 'one of its last digit',
+      'half-last-digit': 'half of its last digit',
+      'two-last-digits': 'two of its last digit',
+    },
   },
   repeatUncertainty: {
     label: 'Repeats',

@@ -12,6 +12,12 @@ const ESTIMATES = {
   'nearest-division': 'to the nearest division',
 } as const;
 
+const DISPLAYS = {
+  'one-last-digit': 'one of its last digit',
+  'half-last-digit': 'half its last digit',
+  'two-last-digits': 'two of its last digit',
+} as const;
+
 const WIDTHS = {
   'half-division': 'half a division',
   'tenth-division': 'a tenth of a division',
@@ -55,7 +61,7 @@ export function rulesInWords(rules: HouseRules): RuleInWords[] {
     { topic: 'Volumes', rule: `Volumes are written in ${rules.volumeUnit}.` },
     {
       topic: 'One reading',
-      rule: `It is known to ± ${WIDTHS[rules.readingUncertainty]}; a display to ± ${rules.digitalUncertainty === 'one-last-digit' ? 'one of its last digit' : 'half its last digit'}.`,
+      rule: `It is known to ± ${WIDTHS[rules.readingUncertainty]}; a display to ± ${DISPLAYS[rules.digitalUncertainty]}.`,
     },
     { topic: 'Repeats', rule: `${REPEATS[rules.repeatUncertainty].replace(/^./, (c) => c.toUpperCase())}.` },
     { topic: 'Combining', rule: `Uncertainties are combined ${COMBINED[rules.combine]}.` },

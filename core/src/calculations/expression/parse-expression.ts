@@ -15,8 +15,8 @@ const LONGEST = 4000;
 const DEEPEST = 120;
 
 /** Recursive descent over the tokens, one method per precedence level: sum, product, sign, power, atom. */
-class Parser {
-  private index = 0;
+export class ExpressionParser {
+  protected index = 0;
   private depth = 0;
 
   constructor(private readonly tokens: readonly Token[]) {}
@@ -29,7 +29,7 @@ class Parser {
   }
 
   /** What stands where the expression should go on or end. */
-  private unexpected(rest: Token): ExpressionError {
+  protected unexpected(rest: Token): ExpressionError {
     const before = this.tokens[this.index - 1];
     if (rest.kind === 'name' && (before?.kind === 'number' || before?.kind === 'time')) {
       return new ExpressionError(`“${shortened(rest.text)}” is not a unit known here. To multiply, write *.`, rest.at);
@@ -42,18 +42,18 @@ class Parser {
     return new ExpressionError(`“${shortened(rest.text)}” was not expected there.`, rest.at);
   }
 
-  private peek(): Token {
+  protected peek(): Token {
     return this.tokens[this.index] ?? { kind: 'end', text: '', at: 0 };
   }
 
-  private take(symbol: string): Token | null {
+  protected take(symbol: string): Token | null {
     const next = this.peek();
     if (next.kind !== 'symbol' || next.text !== symbol) return null;
     this.index += 1;
     return next;
   }
 
-  private expect(symbol: string, openedAt: number): void {
+  protected expect(symbol: string, openedAt: number): void {
     if (this.take(symbol)) return;
     if (this.peek().kind === 'name') throw this.unexpected(this.peek());
     throw new ExpressionError(
@@ -81,7 +81,7 @@ class Parser {
     return result;
   }
 
-  private sum(): Expression {
+  protected sum(): Expression {
     return this.deeper('levels of parentheses', () => this.chain(['+', '-'], () => this.product()));
   }
 
@@ -138,7 +138,7 @@ class Parser {
     return { kind: 'binary', operator: '*', left: inside, right: unit, at: token.at };
   }
 
-  private named(name: string, at: number): Expression {
+  protected named(name: string, at: number): Expression {
     if (name === 'pi' || name === 'π') return { kind: 'pi', at };
     if (this.peek().text !== '(') return { kind: 'name', name, at };
     this.take('(');
@@ -182,5 +182,5 @@ export function parseExpression(typed: string, mark: HouseRules['decimalMark'] =
       `The expression has ${typed.length} characters; at most ${LONGEST} can be read.`,
       LONGEST,
     );
-  return new Parser(tokenise(plainText(typed), mark)).whole();
+  return new ExpressionParser(tokenise(plainText(typed), mark)).whole();
 }

@@ -93,11 +93,16 @@ function symbolBefore(tokens: readonly Token[]): string {
   return last?.kind === 'symbol' ? last.text : '';
 }
 
+/** What stands between the numbers and names of an expression. */
+const SYMBOLS = '+-*/^(),;';
+
 /**
  * Cuts an expression in plain characters into numbers with their units, names and symbols.
+ * @param more symbols of a language that has expressions in it.
  * @throws ExpressionError at a character that belongs to none.
  */
-export function tokenise(text: string, mark: HouseRules['decimalMark'] = 'point'): Token[] {
+export function tokenise(text: string, mark: HouseRules['decimalMark'] = 'point', more = ''): Token[] {
+  const symbols = SYMBOLS + more;
   const tokens: Token[] = [];
   let at = 0;
   while (at < text.length) {
@@ -127,7 +132,7 @@ export function tokenise(text: string, mark: HouseRules['decimalMark'] = 'point'
     }
     const name = matchAt(NAME, text, at);
     if (name) tokens.push({ kind: 'name', text: name[0], at });
-    else if ('+-*/^(),;'.includes(character)) tokens.push({ kind: 'symbol', text: character, at });
+    else if (symbols.includes(character)) tokens.push({ kind: 'symbol', text: character, at });
     else
       throw new ExpressionError(
         `“${String.fromCodePoint(text.codePointAt(at) ?? 0)}” does not belong in an expression.`,

@@ -1,0 +1,37 @@
+import type { Measured } from '../../calculations/measured.ts';
+import type { RunEvent } from '../run/run.ts';
+import type { ToolInRun } from '../run/tool-in-run.ts';
+
+interface Entered {
+  readonly text: string;
+  readonly event: RunEvent;
+  readonly struck: readonly RunEvent[];
+  readonly rivals: readonly RunEvent[];
+}
+
+/** What stands at one place of a quantity. */
+export type Cell =
+  /** `event` is the entry that left it empty, where one did. */
+  | { readonly kind: 'empty'; readonly event?: RunEvent }
+  | (Entered & {
+      readonly kind: 'entry';
+      /** As what follows from it is reckoned: without the tool’s error, with what was added. */
+      readonly number: Measured;
+      readonly tool: ToolInRun | null;
+      /** Something to look at again, in words; the entry counts all the same. */
+      readonly remark: string | null;
+      /** What was added to the reading, and why. */
+      readonly adjustment: { readonly text: string; readonly reason: string | null } | null;
+    })
+  | (Entered & { readonly kind: 'chosen'; readonly choice: string })
+  | (Entered & { readonly kind: 'unusable'; readonly reason: string })
+  /** Stated by the protocol, or looked up. */
+  | { readonly kind: 'known'; readonly number: Measured; readonly text: string }
+  | { readonly kind: 'computed'; readonly number: Measured; readonly text: string }
+  /** Not worked out: what it needs is missing, or the calculation has no result. */
+  | { readonly kind: 'pending'; readonly reason: string | null };
+
+/** The number of a cell that has one. */
+export function numberOf(cell: Cell | undefined): Measured | undefined {
+  return cell?.kind === 'entry' || cell?.kind === 'known' || cell?.kind === 'computed' ? cell.number : undefined;
+}

@@ -1,0 +1,56 @@
+import { completeRules, type HouseRules } from '../../rules/house-rules.ts';
+import type { Protocol } from '../protocol/protocol.ts';
+import type { Members } from '../run/address.ts';
+import type { Run } from '../run/run.ts';
+import type { Cell } from './cell.ts';
+import { combineIfPossible } from './combine.ts';
+import { Nodes } from './nodes.ts';
+import { Numbers } from './numbers.ts';
+import { Results, type ComparisonFound, type ResultFound } from './results.ts';
+import { simulationOf, type ReadySimulation, type SimulationOptions } from './simulate-run.ts';
+import { settingOf, type Setting, type ToolTolerance } from './setting.ts';
+
+/** A run worked out. */
+export interface WorkedRun {
+  readonly setting: Setting;
+  readonly results: readonly ResultFound[];
+  readonly comparisons: readonly ComparisonFound[];
+  /**
+   * The simulation of a quantity’s number at a place, not yet run; null where it has none.
+   * @throws UncertaintyInputError for the number of draws; RangeError for the seed.
+   */
+  simulation(quantity: string, members: Members, options: SimulationOptions): ReadySimulation | null;
+  /** What stands at a place of a quantity; undefined where the quantity does not stand there. */
+  cellAt(quantity: string, members: Members): Cell | undefined;
+}
+
+/**
+ * Works out a run from its log: every cell with its place and unit, the results with their uncertainty by each method, and how they compare.
+ * @throws ProtocolError when the protocol cannot be worked out; HouseRuleError for the rules.
+ */
+export function workOut(
+  protocol: Protocol,
+  run: Run,
+  rules?: Partial<HouseRules>,
+  toolTolerance: ToolTolerance = 'not-counted',
+): WorkedRun {
+  const house = completeRules(rules);
+  const setting = settingOf(protocol, run, house, toolTolerance);
+  const numbers: Numbers = new Numbers(setting, (part, at): number | null => {
+    const node = nodes.part(part.tree, at);
+    return combineIfPossible(nodes, node, 'quadrature', house)?.uncertainty ?? null;
+  });
+  const nodes = new Nodes(numbers);
+  numbers.workOut();
+  const results = new Results(numbers, nodes);
+  return {
+    setting,
+    results: results.all(),
+    comparisons: results.comparisons(),
+    simulation: (quantity, members, options) => {
+      const node = nodes.cell(quantity, members);
+      return node === undefined ? null : simulationOf(nodes, node, options);
+    },
+    cellAt: (quantity, members) => numbers.cellAt(quantity, members),
+  };
+}
