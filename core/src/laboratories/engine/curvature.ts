@@ -1,12 +1,12 @@
 import type { Nodes } from './nodes.ts';
 
-/** From this part of the standard uncertainty on, what the slopes leave out is told. */
-const NOTICEABLE = 0.1;
+/** From this part of the standard uncertainty on, what the slopes leave out is told: below it, simulation and slopes agree within 1 %. */
+const NOTICEABLE = 0.05;
 
 /**
  * Whether a result bends so much over its errors that slopes do not tell its uncertainty: when the second-order terms of the single
- * errors, at one standard uncertainty each, shift the result by more than a tenth of its uncertainty, or widen it as much
- * (JCGM 100:2008, 5.1.2, note). For a quotient that is so from about 10 % on.
+ * errors, at one standard uncertainty each, shift the result by more than a twentieth of its uncertainty, or widen it as much
+ * (JCGM 100:2008, 5.1.2, note). For a quotient that is so when its divisor is known to 5 % or worse.
  */
 export function bends(nodes: Nodes, node: number, standard: number): boolean {
   const inputs = [...nodes.graph.slopesOf(node).keys()].filter((index) => (nodes.inputs.all[index]?.standard ?? 0) > 0);

@@ -100,26 +100,41 @@ export class Numbers {
     return this.setting.slots.get(addressKey({ kind: 'cell', quantity, members }));
   }
 
+  /** A number as the protocol states it, with its digits. */
   private stated(text: string): Cell {
-    const written = evaluateMeasured(knownFormula(text), () => undefined);
-    return { kind: 'known', number: written, text };
+    const { value, place } = evaluateMeasured(knownFormula(text), () => undefined);
+    return { kind: 'known', number: { value, place }, text };
+  }
+
+  private exactly(text: string): Cell {
+    return { kind: 'known', number: exactly(evaluateMeasured(knownFormula(text), () => undefined).value), text };
   }
 
   private entered(quantity: QuantityWithUnit, place: Members): Cell {
     const { slots, rules } = this.setting;
     const tool = quantity.kind === 'read' ? toolAt(this.setting, quantity, place) : null;
-    return entryCell(quantity, this.slotOf(quantity.id, place), {
+    const cell = entryCell(quantity, this.slotOf(quantity.id, place), {
       tool,
       zeroError: this.hasOwnZero(quantity.id) ? 0 : (tool?.zeroError ?? 0),
       adjustment: slots.get(addressKey({ kind: 'adjustment', quantity: quantity.id, members: place })),
       rules,
     });
+    return cell.kind === 'empty' && quantity.usual !== undefined ? this.exactly(quantity.usual) : cell;
   }
 
   /** Whether a quantity’s zero is read in the run, or it is that zero: then the cabinet’s does not count. */
   hasOwnZero(id: string): boolean {
     return [...this.setting.layout.quantities.values()].some(
-      (other) => other.kind === 'read' && other.zeroOf !== undefined && (other.id === id || other.zeroOf.includes(id)),
+      (other) =>
+        other.kind === 'read' &&
+        other.zeroOf !== undefined &&
+        (other.id === id || (other.zeroOf.includes(id) && this.isEntered(other.id))),
+    );
+  }
+
+  private isEntered(id: string): boolean {
+    return [...this.setting.slots.values()].some(
+      ({ current: { address, text } }) => address.kind === 'cell' && address.quantity === id && text.trim() !== '',
     );
   }
 

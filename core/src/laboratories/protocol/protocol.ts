@@ -85,7 +85,7 @@ interface Column extends Named, Switched {
   readonly only?: Readonly<Record<string, readonly string[]>>;
   /** The step in which it is entered, or the steps by the member of a dimension. */
   readonly step?: string | { readonly by: string; readonly of: Readonly<Record<string, string>> };
-  /** Nothing waits for it: without it, what needs it is worked out with this, or is left out. */
+  /** The run is complete without it; what needs it is worked out with its usual value, or left out. */
   readonly optional?: boolean;
 }
 
@@ -93,6 +93,8 @@ interface Measurable extends Column {
   /** In LaTeX. */
   readonly symbol: string;
   readonly unit: string;
+  /** The value, in its unit, that is taken where nothing is entered: exactly that. */
+  readonly usual?: string;
 }
 
 /** The kinds of tools a quantity can be read on, the usual one first. */

@@ -18,7 +18,7 @@ import type {
 
 /* Short forms for the parts of a protocol, in the order in which a table’s heading says them: id, name, symbol, unit, over. */
 
-type More<Quantity> = Partial<Pick<Quantity, Extract<keyof Quantity, 'only' | 'step' | 'optional' | 'when'>>>;
+type More<Quantity> = Partial<Pick<Quantity, Extract<keyof Quantity, 'only' | 'step' | 'optional' | 'when' | 'usual'>>>;
 
 /** @param tools kinds of tools, the usual one first; or what the tools depend on. */
 export function read(

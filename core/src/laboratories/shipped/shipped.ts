@@ -3,13 +3,21 @@ import { BURN_RATE } from './burn-rate.ts';
 import { GLASSWARE_DELIVERY } from './glassware-delivery.ts';
 import { LIQUID_BY_INCREMENTS } from './liquid-by-increments.ts';
 import { PLATE_TWO_WAYS } from './plate-two-ways.ts';
+import { SAME_MATERIAL } from './same-material.ts';
 import { SOLID_BY_APPARENT_MASS } from './solid-by-apparent-mass.ts';
+import { SOLID_BY_DIMENSIONS } from './solid-by-dimensions.ts';
+import { SOLID_BY_DISPLACEMENT } from './solid-by-displacement.ts';
+import { SOLID_TWO_WAYS } from './solid-two-ways.ts';
 
 /** The laboratories that ship with the application. */
 export const SHIPPED: readonly Protocol[] = [
-  PLATE_TWO_WAYS,
   GLASSWARE_DELIVERY,
-  LIQUID_BY_INCREMENTS,
+  SOLID_BY_DIMENSIONS,
+  SOLID_BY_DISPLACEMENT,
+  SOLID_TWO_WAYS,
+  SAME_MATERIAL,
+  PLATE_TWO_WAYS,
   SOLID_BY_APPARENT_MASS,
+  LIQUID_BY_INCREMENTS,
   BURN_RATE,
 ];
