@@ -103,7 +103,7 @@ export class Numbers {
   /** A number as the protocol states it, with its digits. */
   private stated(text: string): Cell {
     const { value, place } = evaluateMeasured(knownFormula(text), () => undefined);
-    return { kind: 'known', number: { value, place }, text };
+    return { kind: 'known', number: { value, place }, text: text.replace(/^exact\((.*)\)$/, '$1') };
   }
 
   private exactly(text: string): Cell {

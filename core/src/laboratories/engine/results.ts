@@ -159,7 +159,7 @@ export class Results {
       const found = combineIfPossible(this.nodes, node, method, rules);
       if (!found) return [];
       const size = found.uncertainty * found.coverageFactor;
-      const budget = found.budget.map((entry) => ({ ...entry, name: labelInWords(this.setting, entry.label) }));
+      const budget = this.budget(found.budget);
       return [{ ...found, budget, size, quoted: quote(number.value, size, rules) }];
     });
     const method = methodOf(rules);
@@ -185,6 +185,16 @@ export class Results {
         ? compareWith({ value, place: place10, furthest }, accepted, rules, result.goodPercentError)
         : null,
     };
+  }
+
+  /** A budget in words, in which what is called the same is one: slope and intercept share their scatter. */
+  private budget(entries: readonly BudgetEntry[]): MethodResult['budget'] {
+    const byName = new Map<string, BudgetEntry & { readonly name: string }>();
+    for (const entry of entries) {
+      const name = labelInWords(this.setting, entry.label);
+      byName.set(name, { ...entry, name, share: entry.share + (byName.get(name)?.share ?? 0) });
+    }
+    return [...byName.values()].sort((a, b) => b.share - a.share);
   }
 
   private accepted(result: ResultOf, quantity: QuantityWithUnit, place: Members): Accepted | null {

@@ -46,3 +46,43 @@ export function covarianceOfMeans(a: readonly number[], b: readonly number[]): n
 export function rectangle(halfWidth: number): number {
   return halfWidth / Math.sqrt(3);
 }
+
+/** Standard uncertainty of a function of means that were repeated together, each with one reading error: slopes by small differences. */
+export function byDifferences(
+  f: (values: readonly number[]) => number,
+  repeats: readonly (readonly number[])[],
+  reading: readonly number[],
+): number {
+  const at = repeats.map(meanOf);
+  const slopes = at.map((value, i) => {
+    const h = value * 1e-5;
+    const moved = (by: number): number => f(at.map((one, k) => (k === i ? one + by : one)));
+    return (moved(h) - moved(-h)) / (2 * h);
+  });
+  const variance = slopes.reduce(
+    (sum, slope, i) =>
+      sum +
+      (slope * (reading[i] ?? NaN)) ** 2 +
+      slopes.reduce(
+        (inner, other, k) => inner + slope * other * covarianceOfMeans(repeats[i] ?? [], repeats[k] ?? []),
+        0,
+      ),
+    0,
+  );
+  return Math.sqrt(variance);
+}
+
+/** Standard uncertainty of a function of independent values, each with its own: slopes by small differences. */
+export function ofIndependent(
+  f: (values: readonly number[]) => number,
+  at: readonly number[],
+  standards: readonly number[],
+): number {
+  return Math.sqrt(
+    at.reduce((sum, value, i) => {
+      const h = Math.max(1e-6, Math.abs(value) * 1e-5);
+      const moved = (by: number): number => f(at.map((one, k) => (k === i ? one + by : one)));
+      return sum + (((moved(h) - moved(-h)) / (2 * h)) * (standards[i] ?? NaN)) ** 2;
+    }, 0),
+  );
+}

@@ -1,33 +1,17 @@
 import { describe, expect, it } from 'vitest';
-import { covarianceOfMeans, errorOfMean, meanOf, rectangle, resultOf, standardOf, workedSample } from './by-hand.ts';
+import {
+  byDifferences,
+  covarianceOfMeans,
+  errorOfMean,
+  meanOf,
+  rectangle,
+  resultOf,
+  standardOf,
+  workedSample,
+} from './by-hand.ts';
 import { SOLID_BY_DIMENSIONS } from './solid-by-dimensions.ts';
 
 const [MM, G] = [rectangle(0.01), rectangle(0.01)];
-
-/** Standard uncertainty of a function of means that were repeated together, each with one reading error: slopes by small differences. */
-function byDifferences(
-  f: (values: readonly number[]) => number,
-  repeats: readonly (readonly number[])[],
-  reading: readonly number[],
-): number {
-  const at = repeats.map(meanOf);
-  const slopes = at.map((value, i) => {
-    const h = value * 1e-5;
-    const moved = (by: number): number => f(at.map((one, k) => (k === i ? one + by : one)));
-    return (moved(h) - moved(-h)) / (2 * h);
-  });
-  const variance = slopes.reduce(
-    (sum, slope, i) =>
-      sum +
-      (slope * (reading[i] ?? NaN)) ** 2 +
-      slopes.reduce(
-        (inner, other, k) => inner + slope * other * covarianceOfMeans(repeats[i] ?? [], repeats[k] ?? []),
-        0,
-      ),
-    0,
-  );
-  return Math.sqrt(variance);
-}
 
 const BODIES = [
   {
