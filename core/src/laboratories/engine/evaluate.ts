@@ -8,11 +8,21 @@ import { Nodes } from './nodes.ts';
 import { Numbers } from './numbers.ts';
 import { Results, type ComparisonFound, type ResultFound } from './results.ts';
 import { simulationOf, type ReadySimulation, type SimulationOptions } from './simulate-run.ts';
-import { settingOf, type Setting, type ToolTolerance } from './setting.ts';
+import { isExcluded, settingOf, type Setting, type ToolTolerance } from './setting.ts';
+
+/** The numbers of a run. */
+export interface WorkedNumbers {
+  readonly setting: Setting;
+  /** What stands at a place of a quantity; undefined where the quantity does not stand there. */
+  cellAt(quantity: string, members: Members): Cell | undefined;
+  /** The standard uncertainty of a quantity’s number at a place; null where it has none. */
+  standardAt(quantity: string, members: Members): number | null;
+  /** False where a repeat is left out. */
+  counts(members: Members): boolean;
+}
 
 /** A run worked out. */
-export interface WorkedRun {
-  readonly setting: Setting;
+export interface WorkedRun extends WorkedNumbers {
   readonly results: readonly ResultFound[];
   readonly comparisons: readonly ComparisonFound[];
   /**
@@ -20,8 +30,6 @@ export interface WorkedRun {
    * @throws UncertaintyInputError for the number of draws; RangeError for the seed.
    */
   simulation(quantity: string, members: Members, options: SimulationOptions): ReadySimulation | null;
-  /** What stands at a place of a quantity; undefined where the quantity does not stand there. */
-  cellAt(quantity: string, members: Members): Cell | undefined;
 }
 
 /**
@@ -52,5 +60,10 @@ export function workOut(
       return node === undefined ? null : simulationOf(nodes, node, options);
     },
     cellAt: (quantity, members) => numbers.cellAt(quantity, members),
+    standardAt: (quantity, members) => {
+      const node = nodes.cell(quantity, members);
+      return node === undefined ? null : (combineIfPossible(nodes, node, 'quadrature', house)?.uncertainty ?? null);
+    },
+    counts: (members) => !isExcluded(setting, members),
   };
 }
