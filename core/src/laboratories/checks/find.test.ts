@@ -63,7 +63,7 @@ describe('what is found in a run', () => {
       { mass: ['37.17', '49.50', '55.12', '60.08', '65.28'] },
       /^Fill 1: With more liquid/,
     ],
-    ['grows', MASS_PER_ITEM, { count: ['5', '20', '10', '30'] }, /^Load 3: With more washers/],
+    ['grows', MASS_PER_ITEM, { washers: ['5', '20', '10', '30'] }, /^Load 3: With more washers/],
     [
       'resolvable',
       SOLID_BY_DISPLACEMENT,

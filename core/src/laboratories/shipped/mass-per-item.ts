@@ -28,11 +28,11 @@ export const MASS_PER_ITEM: Protocol = {
   options: [],
   dimensions: [sequence('load', 'Load', 3, 8), repeat('trial', 'Trial', 2, 5)],
   quantities: [
-    counted('count', 'Washers', 'n', ['load'], 0, { step: 'weigh' }),
+    counted('washers', 'Washers', 'n', ['load'], 0, { step: 'weigh' }),
     read('mass', 'Mass with cup', 'm', 'g', ['load', 'trial'], ['balances'], { step: 'weigh' }),
     computed('loadMass', 'Mean mass', '\\bar{m}', 'g', ['load'], 'mean(mass over trial)'),
-    computed('each', 'Mass of one washer', 'm_1', 'g', [], 'slope(loadMass, count over load)'),
-    computed('cup', 'Mass of the cup', 'm_0', 'g', [], 'intercept(loadMass, count over load)'),
+    computed('each', 'Mass of one washer', 'm_1', 'g', [], 'slope(loadMass, washers over load)'),
+    computed('cup', 'Mass of the cup', 'm_0', 'g', [], 'intercept(loadMass, washers over load)'),
     counted('further', 'Washers of the test', 'N', [], 0, { step: 'predict' }),
     predicted('guess', 'Your prediction', 'm_p', 'g', [], 'weighed', { step: 'predict', optional: true }),
     computed('expected', 'Mass by the line', 'm_e', 'g', [], 'cup + each * further'),
@@ -51,7 +51,7 @@ export const MASS_PER_ITEM: Protocol = {
   checks: [
     {
       check: 'grows',
-      of: { quantity: 'loadMass', over: 'load', with: 'count' },
+      of: { quantity: 'loadMass', over: 'load', with: 'washers' },
       message: 'With more washers the cup cannot weigh less.',
     },
   ],
@@ -124,7 +124,7 @@ export const MASS_PER_ITEM: Protocol = {
   samples: [
     {
       entries: {
-        count: ['5', '10', '20', '30'],
+        washers: ['5', '10', '20', '30'],
         mass: {
           '1': ['22.64', '22.65'],
           '2': ['35.19', '35.18'],
