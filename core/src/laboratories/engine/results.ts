@@ -2,6 +2,7 @@ import normalQuantile from '@stdlib/stats-base-dists-normal-quantile';
 import { affine, SUBTRACT } from '../../uncertainty/graph/operations.ts';
 import type { PropagationSchool } from '../../uncertainty/propagate.ts';
 import { unambiguousAtPlace } from '../../numbers/rounding.ts';
+import type { Rational } from '../../numbers/rational.ts';
 import { MATERIALS } from '../../materials/materials.ts';
 import { conversion, converted, parseUnit } from '../../units/unit.ts';
 import type { HouseRules } from '../../rules/house-rules.ts';
@@ -155,15 +156,16 @@ export class Results {
     const number = numberOf(this.numbers.cellAt(quantity.id, place));
     const node = this.nodes.cell(quantity.id, place);
     if (!number || node === undefined) return null;
-    const methods = METHODS.flatMap((method): MethodResult[] => {
-      const found = combineIfPossible(this.nodes, node, method, rules);
-      if (!found) return [];
-      const size = found.uncertainty * found.coverageFactor;
-      const budget = this.budget(found.budget);
-      return [{ ...found, budget, size, quoted: quote(number.value, size, rules) }];
-    });
+    const known = new Map<PropagationSchool, MethodResult | null>();
+    const by = (method: PropagationSchool): MethodResult | null => {
+      const before = known.get(method);
+      if (before !== undefined) return before;
+      const found = this.byMethod(node, number.value, method);
+      known.set(method, found);
+      return found;
+    };
     const method = methodOf(rules);
-    const own = methods.find((one) => one.method === method);
+    const own = by(method);
     const quoted = own?.quoted ?? null;
     const byUncertainty = rules.meanPlace === 'by-uncertainty' && quoted !== null;
     const place10 = byUncertainty ? quoted.place : number.place;
@@ -179,12 +181,23 @@ export class Results {
       text: place10 === -Infinity ? String(value) : unambiguousAtPlace(number.value, place10, rules.rounding),
       quoted: quoted ? `${quoted.value} ± ${quoted.uncertainty}` : null,
       method,
-      methods,
-      isLinear: !bends(this.nodes, node, methods.find((one) => one.method === 'quadrature')?.uncertainty ?? 0),
+      // The corners of many readings take their time, and are worked out for who looks at them.
+      get methods() {
+        return METHODS.flatMap((one) => by(one) ?? []);
+      },
+      isLinear: !bends(this.nodes, node, by('quadrature')?.uncertainty ?? 0),
       comparison: accepted
         ? compareWith({ value, place: place10, furthest }, accepted, rules, result.goodPercentError)
         : null,
     };
+  }
+
+  private byMethod(node: number, value: Rational, method: PropagationSchool): MethodResult | null {
+    const { rules } = this.setting;
+    const found = combineIfPossible(this.nodes, node, method, rules);
+    if (!found) return null;
+    const size = found.uncertainty * found.coverageFactor;
+    return { ...found, budget: this.budget(found.budget), size, quoted: quote(value, size, rules) };
   }
 
   /** A budget in words, in which what is called the same is one: slope and intercept share their scatter. */

@@ -88,22 +88,27 @@ export function checkAddress(
       const quantity = check.quantity(address.quantity, kinds);
       if (quantity.kind === 'given' && quantity.value !== undefined)
         throw new AddressError('quantity', `${quantity.name} is stated by the laboratory.`);
-      check.members(address.members, quantity.over, quantity.only); return;
+      check.members(address.members, quantity.over, quantity.only);
+      return;
     }
     case 'adjustment':
     case 'link': {
       const quantity = check.quantity(address.quantity, ['read']);
-      check.members(address.members, quantity.over, quantity.only); return;
+      check.members(address.members, quantity.over, quantity.only);
+      return;
     }
     case 'tool': {
       const quantity = check.quantity(address.quantity, ['read']);
       const tools = quantity.kind === 'read' ? quantity.tools : { kinds: [] };
       if ('sameAs' in tools || 'member' in tools)
         throw new AddressError('quantity', `The tool of ${quantity.name.toLowerCase()} is chosen elsewhere.`);
-      check.members(address.members, 'by' in tools ? [tools.by] : []); return;
+      check.members(address.members, 'by' in tools ? [tools.by] : []);
+      return;
     }
-    case 'option':
-      { among(protocol.options, address.option, 'option'); return; }
+    case 'option': {
+      among(protocol.options, address.option, 'option');
+      return;
+    }
     case 'members': {
       const dimension = check.dimension(address.dimension);
       if (dimension.kind !== 'case' || !dimension.choose)
@@ -115,12 +120,17 @@ export function checkAddress(
       if (dimension.kind === 'case')
         throw new AddressError('dimension', `${dimension.name} has no repeats that could be left out.`);
       check.member(dimension, address.member, 'member');
-      check.some(address.within); return;
+      check.some(address.within);
+      return;
     }
-    case 'answer':
-      { among(protocol.questions, address.question, 'question'); return; }
-    case 'statement':
-      { among(protocol.statements, address.statement, 'statement'); return; }
+    case 'answer': {
+      among(protocol.questions, address.question, 'question');
+      return;
+    }
+    case 'statement': {
+      among(protocol.statements, address.statement, 'statement');
+      return;
+    }
     case 'accepted':
     case 'specimen':
       return;
