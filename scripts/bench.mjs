@@ -13,7 +13,8 @@ function measureCore() {
     run('npx', ['vite', 'build', '--logLevel', 'warn', '--outDir', folder], {
       cwd: resolve(ROOT, 'scripts/benchmarks'),
     });
-    for (const name of ['diagnoses', 'choices', 'calculations']) run(process.execPath, [join(folder, `${name}.js`)]);
+    for (const name of ['diagnoses', 'choices', 'calculations', 'laboratories'])
+      run(process.execPath, [join(folder, `${name}.js`)]);
   } finally {
     rmSync(folder, { recursive: true, force: true });
   }

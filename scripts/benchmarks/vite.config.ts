@@ -7,6 +7,13 @@ export default defineConfig({
   build: {
     ssr: true,
     target: 'node20',
-    rolldownOptions: { input: { diagnoses: 'diagnoses.ts', choices: 'choices.ts', calculations: 'calculations.ts' } },
+    rolldownOptions: {
+      input: {
+        diagnoses: 'diagnoses.ts',
+        choices: 'choices.ts',
+        calculations: 'calculations.ts',
+        laboratories: 'laboratories.ts',
+      },
+    },
   },
 });
