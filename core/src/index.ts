@@ -162,8 +162,12 @@ export {
 export { controlLimits, judgeCheck, type ControlLimits } from './statistics/control-limits.ts';
 export { CheckError, checkError, checkZeroError, hasZeroError } from './statistics/check-mass.ts';
 export { summarise, type Summary } from './statistics/summarise.ts';
+export { grubbs, type Grubbs } from './statistics/grubbs.ts';
+export { line, type Line } from './statistics/line.ts';
 export { UncertaintyInputError, type Input } from './uncertainty/input.ts';
 export { propagate, type Propagated, type PropagationOptions } from './uncertainty/propagate.ts';
+export { simulate, type Simulated } from './uncertainty/simulate.ts';
+export { studentT95 } from './uncertainty/coverage.ts';
 export { waterDensity } from './materials/water-density.ts';
 export { MATERIALS, type Material } from './materials/materials.ts';
 export { seededRandom, type Random } from './simulation/random.ts';

@@ -1,6 +1,13 @@
 import type { Measured } from '../../calculations/measured.ts';
+import type { Members } from '../run/address.ts';
 import type { RunEvent } from '../run/run.ts';
 import type { ToolInRun } from '../run/tool-in-run.ts';
+
+/** A quantity at members of all its dimensions. */
+export interface Place {
+  readonly quantity: string;
+  readonly members: Members;
+}
 
 interface Entered {
   readonly text: string;
@@ -20,6 +27,8 @@ export type Cell =
       readonly tool: ToolInRun | null;
       /** Something to look at again, in words; the entry counts all the same. */
       readonly remark: string | null;
+      /** The reading that this one is, where it was not taken again. */
+      readonly linkedTo: Place | null;
       /** What was added to the reading, and why. */
       readonly adjustment: { readonly text: string; readonly reason: string | null } | null;
     })

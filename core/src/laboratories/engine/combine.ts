@@ -134,10 +134,18 @@ function byMethod(
 
 /**
  * The uncertainty of a node by a method and the class’s rules.
+ * @param replaced each input as it is taken: itself, or what it would be with another tool.
  * @throws UncertaintyInputError when the method has no result there.
  */
-function combine(nodes: Nodes, node: number, method: PropagationSchool, rules: HouseRules): CombinedUncertainty {
-  const all = slopedInputs(nodes, node);
+function combine(
+  nodes: Nodes,
+  node: number,
+  method: PropagationSchool,
+  rules: HouseRules,
+  replaced: (input: BaseInput) => BaseInput,
+): CombinedUncertainty {
+  const found = slopedInputs(nodes, node);
+  const all = { ...found, inputs: found.inputs.map(replaced) };
   const of = (sloped: Sloped): CombinedInputs & { notes: string[]; sloped: Sloped } => ({
     ...byMethod(nodes, node, sloped, method),
     sloped,
@@ -170,9 +178,10 @@ export function combineIfPossible(
   node: number,
   method: PropagationSchool,
   rules: HouseRules,
+  replaced: (input: BaseInput) => BaseInput = (input) => input,
 ): CombinedUncertainty | null {
   try {
-    return combine(nodes, node, method, rules);
+    return combine(nodes, node, method, rules, replaced);
   } catch (error) {
     if (error instanceof UncertaintyInputError) return null;
     throw error;

@@ -92,6 +92,7 @@ export function entryCell(quantity: QuantityWithUnit, slot: SlotState | undefine
       struck,
       rivals,
       tool,
+      linkedTo: null,
       remark: tool ? placeRemark(quantity.name, tool, quantity.unit, entry.place, rules) : null,
       adjustment: adjustment && more ? { text: adjustment.current.text, reason: adjustment.current.reason } : null,
     };

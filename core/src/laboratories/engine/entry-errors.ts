@@ -16,6 +16,11 @@ export class EntryErrors {
 
   /** What is uncertain in an entry. */
   of(quantity: QuantityWithUnit, place: Members, cell: Cell | undefined): number[] {
+    if (cell?.kind === 'entry' && cell.linkedTo) {
+      // A reading that was not taken again has no error of its own.
+      const source = this.numbers.setting.layout.quantities.get(cell.linkedTo.quantity);
+      return source?.kind === 'read' ? this.of(source, cell.linkedTo.members, { ...cell, linkedTo: null }) : [];
+    }
     const own = this.identityOf(quantity, place);
     const label = (kind: InputLabel['kind'], tool: string | null = null): InputLabel => ({
       kind,

@@ -2,6 +2,8 @@ import { completeRules, type HouseRules } from '../../rules/house-rules.ts';
 import type { Protocol } from '../protocol/protocol.ts';
 import type { Members } from '../run/address.ts';
 import type { Run } from '../run/run.ts';
+import type { ToolInRun } from '../run/tool-in-run.ts';
+import { betterTool, type BetterTool } from './better-tool.ts';
 import type { Cell } from './cell.ts';
 import { combineIfPossible } from './combine.ts';
 import { Nodes } from './nodes.ts';
@@ -25,6 +27,8 @@ export interface WorkedNumbers {
 export interface WorkedRun extends WorkedNumbers {
   readonly results: readonly ResultFound[];
   readonly comparisons: readonly ComparisonFound[];
+  /** The tool among those of the cabinet that would help a result most; null where none would noticeably. */
+  betterTool(result: ResultFound, cabinet: readonly ToolInRun[]): BetterTool | null;
   /**
    * The simulation of a quantity’s number at a place, not yet run; null where it has none.
    * @throws UncertaintyInputError for the number of draws; RangeError for the seed.
@@ -55,6 +59,10 @@ export function workOut(
     setting,
     results: results.all(),
     comparisons: results.comparisons(),
+    betterTool: ({ quantity, members }, cabinet) => {
+      const found = setting.layout.quantities.get(quantity);
+      return found && found.kind !== 'observed' ? betterTool(numbers, nodes, found, members, cabinet) : null;
+    },
     simulation: (quantity, members, options) => {
       const node = nodes.cell(quantity, members);
       return node === undefined ? null : simulationOf(nodes, node, options);

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { ComputedQuantity, Dimension, Protocol, ReadQuantity } from '../protocol/protocol.ts';
 import { runFromRows, type Row } from '../run/run-from-rows.ts';
+import type { RunEvent } from '../run/run.ts';
 import { workOut } from './evaluate.ts';
 import type { MethodResult } from './results.ts';
 import { smallProtocol } from './small-protocol.ts';
@@ -232,5 +233,55 @@ describe('nested repeats', () => {
       rows: rows.filter(({ members }) => members.trial === '1'),
     });
     expect(found['average']).toBeCloseTo(found['each 1'] ?? NaN, 12);
+  });
+});
+
+describe('a reading that was not taken again', () => {
+  const quantities = [
+    read('start', ['fill'], ['burette-50'], 'mL'),
+    read('end', ['fill'], ['burette-50'], 'mL'),
+    computed('portion', ['fill'], 'end - start', 'mL'),
+    computed('average', [], 'mean(portion over fill)', 'mL'),
+    computed('two', [], 'portion[1] + portion[2]', 'mL'),
+  ];
+  const protocol = smallProtocol({
+    dimensions: [FILL],
+    quantities,
+    results: [{ quantity: 'portion' }, { quantity: 'average' }, { quantity: 'two' }],
+  });
+  const rows = [
+    { quantity: 'start', members: { fill: '1' }, text: '0.20' },
+    ...along('end', 'fill', ['10.20', '20.20', '30.20']),
+  ];
+  const link = (fill: string, quantity: string, members: Record<string, string>): RunEvent => ({
+    id: `link ${fill}`,
+    address: { kind: 'link', quantity: 'start', members: { fill } },
+    text: JSON.stringify({ quantity, members }),
+    replaces: null,
+    reason: null,
+    person: '',
+    deviceTime: '2026-01-01T00:00:00.000Z',
+    order: 100 + Number(fill),
+  });
+  const worked = (links: readonly RunEvent[]): ReturnType<typeof workOut> =>
+    workOut(protocol, { events: [...runFromRows(protocol, rows).events, ...links] });
+  const HALF = 0.05 / Math.sqrt(3);
+
+  it('is the other reading, and has its error', () => {
+    const run = worked([link('2', 'end', { fill: '1' }), link('3', 'end', { fill: '2' })]);
+    const standard = (id: string): number =>
+      run.results.find(({ quantity }) => quantity === id)?.methods[0]?.uncertainty ?? NaN;
+    expect(run.cellAt('start', { fill: '3' })).toMatchObject({ text: '20.20', linkedTo: { quantity: 'end' } });
+    expect(standard('two')).toBeCloseTo(Math.SQRT2 * HALF, 12);
+    // (last − first) ÷ 3: what lies between cancels.
+    expect(standard('average')).toBeCloseTo((Math.SQRT2 * HALF) / 3, 12);
+  });
+
+  it.each([
+    ['itself', [link('2', 'start', { fill: '2' })]],
+    ['one that is it', [link('2', 'start', { fill: '3' }), link('3', 'start', { fill: '2' })]],
+    ['nothing', [link('2', 'elsewhere', {})]],
+  ])('cannot be %s', (_, links) => {
+    expect(worked(links).cellAt('start', { fill: '2' })).toMatchObject({ kind: 'empty' });
   });
 });

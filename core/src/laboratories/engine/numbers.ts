@@ -14,7 +14,7 @@ import type { AggregateName } from '../formulas/formula.ts';
 import type { ResolvedFormula, ResolvedPart, ResolvedTerm } from '../formulas/resolve-formula.ts';
 import type { LookedUpQuantity, Quantity, QuantityWithUnit } from '../protocol/protocol.ts';
 import { addressKey, cellKey, membersOf, type Members } from '../run/address.ts';
-import { numberOf, type Cell } from './cell.ts';
+import { numberOf, type Cell, type Place } from './cell.ts';
 import { chosenCell, entryCell } from './entry-cell.ts';
 import { isExcluded, placesOf, toolAt, type Setting } from './setting.ts';
 
@@ -42,6 +42,20 @@ export interface LookedUp extends LookedUpBy {
   readonly lookUp: LookUp;
   readonly values: Readonly<Record<string, number>>;
   readonly arguments: readonly { readonly name: string; readonly quantity: QuantityWithUnit; readonly unit: string }[];
+}
+
+/** So many readings can each be another one. */
+const MOST_LINKS = 60;
+
+/** The reading that a link’s text names: its quantity and members, in JSON. Null for what is no such text. */
+function linkFrom(text: string): Place | null {
+  try {
+    const { quantity, members } = JSON.parse(text) as Partial<Record<keyof Place, unknown>>;
+    if (typeof quantity !== 'string' || typeof members !== 'object' || members === null) return null;
+    return { quantity, members: members as Members };
+  } catch {
+    return null;
+  }
 }
 
 const LIST: readonly AggregateName[] = ['mean', 'sum', 'min', 'max', 'median'];
@@ -110,7 +124,13 @@ export class Numbers {
     return { kind: 'known', number: exactly(evaluateMeasured(knownFormula(text), () => undefined).value), text };
   }
 
-  private entered(quantity: QuantityWithUnit, place: Members): Cell {
+  /**
+   * What was entered at a place; where it says that it is another reading, that one.
+   * @param links how many links led here: more than a laboratory has places are a circle.
+   */
+  private entered(quantity: QuantityWithUnit, place: Members, links = 0): Cell {
+    const source = this.linkAt(quantity.id, place);
+    if (source) return this.linked(quantity, source, links);
     const { slots, rules } = this.setting;
     const tool = quantity.kind === 'read' ? toolAt(this.setting, quantity, place) : null;
     const cell = entryCell(quantity, this.slotOf(quantity.id, place), {
@@ -130,6 +150,19 @@ export class Numbers {
         other.zeroOf !== undefined &&
         (other.id === id || (other.zeroOf.includes(id) && this.isEntered(other.id))),
     );
+  }
+
+  /** The reading that a reading is said to be. */
+  private linkAt(quantity: string, members: Members): Place | null {
+    const text = this.setting.slots.get(addressKey({ kind: 'link', quantity, members }))?.current.text.trim() ?? '';
+    return text === '' ? null : linkFrom(text);
+  }
+
+  private linked({ unit }: QuantityWithUnit, { quantity: id, members }: Place, links: number): Cell {
+    const source = this.setting.layout.quantities.get(id);
+    if (source?.kind !== 'read' || source.unit !== unit || links > MOST_LINKS) return { kind: 'empty' };
+    const cell = this.entered(source, members, links + 1);
+    return cell.kind === 'entry' ? { ...cell, linkedTo: cell.linkedTo ?? { quantity: id, members } } : cell;
   }
 
   private isEntered(id: string): boolean {

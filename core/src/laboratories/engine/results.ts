@@ -97,7 +97,7 @@ export type ComparisonFound =
     };
 
 /** The method that decides what is quoted; until a simulation has been run, quadrature stands in for it, and is named. */
-function methodOf(rules: HouseRules): PropagationSchool {
+export function methodOf(rules: HouseRules): PropagationSchool {
   return rules.combine === 'simulation' ? 'quadrature' : rules.combine;
 }
 
