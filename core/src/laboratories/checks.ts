@@ -5,7 +5,10 @@ import type { HouseRules } from '../rules/house-rules.ts';
 import type { Cell } from './cells.ts';
 import type { Finding, RunResult, TrialRow } from './evaluated-run.ts';
 import type { Protocol, ProtocolCheck } from './protocol.ts';
-import { quote, readingHalfWidth, temperatureFrom, type CombinedResult } from './result.ts';
+import { quote } from './engine/compare.ts';
+import { readingHalfWidth } from './engine/inputs.ts';
+import { temperatureFrom, type CombinedResult } from './result.ts';
+import { anyTool } from './run/tool-in-run.ts';
 import type { SlotState } from './run.ts';
 
 /** All that the checks may look at. */
@@ -128,7 +131,7 @@ function resolvableFindings(view: RunInView, check: Extract<ProtocolCheck, { kin
   const size = values.reduce((sum, value) => sum + value, 0) / values.length;
   const widths = Object.entries(view.instruments).filter(([id]) => new RegExp(`\\b${id}\\b`).test(quantity.formula));
   const uncertainty = Math.hypot(
-    ...widths.map(([, tool]) => readingHalfWidth(instrumentById(tool), view.rules) / Math.sqrt(3)),
+    ...widths.map(([, tool]) => readingHalfWidth(anyTool(tool), view.rules) / Math.sqrt(3)),
   );
   const percent = (uncertainty / Math.abs(size)) * 100;
   const school = view.result.schools.find((one) => one.school === view.result?.school);

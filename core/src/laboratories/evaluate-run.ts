@@ -4,20 +4,17 @@ import { writtenAtPlace } from '../numbers/rounding.ts';
 import { completeRules, type HouseRules } from '../rules/house-rules.ts';
 import { computedCell, formulaOf, readingCell, type Cell, type Formula } from './cells.ts';
 import { checkRun } from './checks.ts';
+import { acceptedFrom, compareWith, quote, type Quoted } from './engine/compare.ts';
 import type { EvaluatedRun, RunResult, TrialRow } from './evaluated-run.ts';
 import type { ComputedQuantity, Protocol, ReadQuantity } from './protocol.ts';
 import { namedToolFrom, type NamedTool } from './named-tool.ts';
 import {
-  acceptedFrom,
   combineTrials,
-  compare,
-  quote,
   schoolOf,
   temperatureFrom,
   waterDensityFor,
   type CombinedResult,
   type Combined,
-  type Quoted,
   type TrialValues,
 } from './result.ts';
 import { foldRun, type Run, type SlotState } from './run.ts';
@@ -152,7 +149,7 @@ function resultOf(
     schools: combined.combined.map((one) => ({ ...one, quoted: quotedBy(one) })),
     school,
     comparison: accepted
-      ? compare({ value: summary.mean, place, uncertainty: own?.uncertainty ?? 0 }, accepted, rules)
+      ? compareWith({ value: summary.mean, place, furthest: 2 * (own?.uncertainty ?? 0) }, accepted, rules)
       : null,
   };
 }

@@ -1,7 +1,8 @@
 import type { Summary } from '../statistics/summarise.ts';
 import type { Cell } from './cells.ts';
 import type { NamedTool } from './named-tool.ts';
-import type { Combined, Comparison, Quoted } from './result.ts';
+import type { Compared, Quoted } from './engine/compare.ts';
+import type { Combined } from './result.ts';
 import type { SlotState } from './run.ts';
 
 /** One trial of the table. */
@@ -21,7 +22,7 @@ export interface RunResult {
   readonly schools: readonly (Combined & { readonly quoted: Quoted | null })[];
   /** The school the class works by. */
   readonly school: Combined['school'];
-  readonly comparison: Comparison | null;
+  readonly comparison: Compared | null;
 }
 
 /** Something in a run that a teacher would point at. */

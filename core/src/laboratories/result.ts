@@ -1,43 +1,17 @@
-import { UnreadableEntryError } from '../reading/judging/entry.ts';
-import { parseEntry } from '../reading/judging/parse-entry.ts';
-import { parseUnit } from '../units/unit.ts';
-import { readingStep } from '../reading/expected-reading.ts';
-import { instrumentById } from '../instruments/catalogue.ts';
-import type { Instrument } from '../instruments/instrument.ts';
-import { MATERIALS, materialById } from '../materials/materials.ts';
 import { waterDensity } from '../materials/water-density.ts';
 import { compileGradient, type Dual } from '../calculations/expression/gradient.ts';
 import type { Expression } from '../calculations/expression/expression.ts';
-import { uncertaintyPlace, writtenAtPlace } from '../numbers/rounding.ts';
 import { UnreadableNumberError, parseWrittenNumber } from '../numbers/written-number.ts';
-import { Decimal } from '../numbers/decimal.ts';
 import type { HouseRules } from '../rules/house-rules.ts';
 import { summarise, type Summary } from '../statistics/summarise.ts';
 import { coverageFactor, effectiveDegreesOfFreedom } from '../uncertainty/coverage.ts';
 import { UncertaintyInputError, type Input } from '../uncertainty/input.ts';
 import { propagateThrough, type PropagationSchool, type Propagated } from '../uncertainty/propagate.ts';
+import { readingHalfWidth } from './engine/inputs.ts';
+import { anyTool } from './run/tool-in-run.ts';
 
 /** One row of readings that enters the result: the values of the read quantities, by id. */
 export type TrialValues = Readonly<Record<string, number>>;
-
-/** The half-width a class quotes for one reading on an instrument, in its unit. */
-export function readingHalfWidth(instrument: Instrument, rules: HouseRules): number {
-  if (readingStep(instrument, rules).lastDigit === 'displayed')
-    return (
-      instrument.division *
-      { 'one-last-digit': 1, 'half-last-digit': 0.5, 'two-last-digits': 2 }[rules.digitalUncertainty]
-    );
-  switch (rules.readingUncertainty) {
-    case 'half-division':
-      return instrument.division / 2;
-    case 'tenth-division':
-      return instrument.division / 10;
-    case 'whole-division':
-      return instrument.division;
-    case 'maker-tolerance':
-      return instrument.tolerance.b;
-  }
-}
 
 /** What repeats contribute, by the class's rule; null while one value has no spread. */
 function repeatInput(summary: Summary, rules: HouseRules): Input {
@@ -111,7 +85,7 @@ export function combineTrials(
     ...Object.fromEntries(
       quantities.map((name): [string, Input] => [
         name,
-        { value: 0, halfWidth: readingHalfWidth(instrumentById(instrumentOf[name] ?? ''), rules) / pieces },
+        { value: 0, halfWidth: readingHalfWidth(anyTool(instrumentOf[name] ?? ''), rules) / pieces },
       ]),
     ),
     [REPEATS]: repeatInput(summary, rules),
@@ -158,100 +132,6 @@ export function combineTrials(
 /** The school that decides what is quoted; until a simulation has been run, quadrature stands in for it, and is named. */
 export function schoolOf(rules: HouseRules): PropagationSchool {
   return rules.combine === 'simulation' ? 'quadrature' : rules.combine;
-}
-
-/** A value and its uncertainty, both written to the place the uncertainty sets. */
-export interface Quoted {
-  readonly value: string;
-  readonly uncertainty: string;
-  readonly place: number;
-}
-
-/** Writes value ± uncertainty: the uncertainty to one figure or two by the class's rule, the value to the same place. */
-export function quote(value: number, uncertainty: number, rules: HouseRules): Quoted | null {
-  if (!(uncertainty > 0)) return null;
-  const place = uncertaintyPlace(uncertainty, rules.uncertaintyFigures);
-  return {
-    value: writtenAtPlace(value, place, rules.rounding),
-    uncertainty: writtenAtPlace(uncertainty, place, rules.rounding),
-    place,
-  };
-}
-
-/** The accepted value a result is compared with. */
-export interface Accepted {
-  readonly name: string;
-  readonly least: number;
-  readonly most: number;
-  readonly middle: number;
-  /** Power of ten of the last digit of a typed value; −Infinity for a range from the list, which limits nothing. */
-  readonly place: number;
-}
-
-/**
- * The accepted value chosen in a run: a material’s id or name, or a number typed, with or without its unit. Null when it is none of these.
- * @param unit of the result, which a number without one is taken to be in.
- */
-export function acceptedFrom(chosen: string, unit: string): Accepted | null {
-  const material =
-    materialById(chosen.trim()) ??
-    MATERIALS.find((candidate) => candidate.name.toLowerCase() === chosen.trim().toLowerCase());
-  if (material) {
-    const [least, most] = material.density;
-    const middle = Number(new Decimal(least).plus(most).div(2));
-    return { name: material.name, least, most, middle, place: -Infinity };
-  }
-  try {
-    const { value, place, unit: written } = parseEntry(chosen, parseUnit(unit));
-    if (!(value > 0) || written === 'wrong') return null;
-    return { name: 'the value you chose', least: value, most: value, middle: value, place };
-  } catch (error) {
-    if (error instanceof UnreadableEntryError) return null;
-    throw error;
-  }
-}
-
-/** How a result stands against an accepted value. */
-export interface Comparison {
-  readonly accepted: Accepted;
-  /** Percent of the accepted middle, signed or absolute by the class's rule, with the figures that the error has. */
-  readonly percentError: string;
-  readonly good: boolean;
-  readonly agrees: boolean;
-}
-
-/** A result with the place it is written to, and its standard uncertainty. */
-export interface ResultToCompare {
-  readonly value: number;
-  readonly place: number;
-  readonly uncertainty: number;
-}
-
-/** The percent error with as many figures as the difference has; as none is left, to the place where it would have its first. */
-function writtenPercent(percent: number, error: number, place: number, accepted: number, rules: HouseRules): string {
-  const magnitude = (number: number): number => new Decimal(number).abs().e;
-  const figures =
-    error === 0 ? 0 : magnitude(Number(writtenAtPlace(error, place, rules.rounding)) || error) - place + 1;
-  const last = figures > 0 ? magnitude(percent) - figures + 1 : place + 2 - magnitude(accepted);
-  return writtenAtPlace(percent, last, rules.rounding);
-}
-
-/** Compares a result with the accepted value: percent error from the middle, agreement within two uncertainties of the range. */
-export function compare(
-  { value, place, uncertainty }: ResultToCompare,
-  accepted: Accepted,
-  rules: HouseRules,
-): Comparison {
-  const error = value - accepted.middle;
-  const percent = (error / accepted.middle) * 100;
-  const shown = rules.percentError === 'absolute' ? Math.abs(percent) : percent;
-  const outside = Math.max(0, accepted.least - value, value - accepted.most);
-  return {
-    accepted,
-    percentError: writtenPercent(shown, error, Math.max(place, accepted.place), accepted.middle, rules),
-    good: Math.abs(percent) <= rules.goodPercentError,
-    agrees: outside <= 2 * uncertainty,
-  };
 }
 
 /** The temperature in °C that was noted, with or without its unit; null when it is none that liquid water has. */

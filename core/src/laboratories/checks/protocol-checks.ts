@@ -5,7 +5,7 @@ import { perToolUnit } from '../engine/entry-cell.ts';
 import { numberOf } from '../engine/cell.ts';
 import type { WorkedNumbers } from '../engine/evaluate.ts';
 import { membersInWords } from '../engine/label.ts';
-import { placesOf, toolAt } from '../engine/setting.ts';
+import { placesOf } from '../engine/setting.ts';
 import type { Members } from '../run/address.ts';
 import type { Finding, ProtocolCheck } from './finding.ts';
 
@@ -25,12 +25,17 @@ function placed(run: WorkedNumbers, members: Members, message: string): string {
   return where === '' ? message : `${where.replace(/^./, (first) => first.toUpperCase())}: ${message}`;
 }
 
+/** What cannot be so at a place. */
+function wrongAt(run: WorkedNumbers, kind: string, quantity: string, members: Members, message: string): Finding {
+  return { kind, severity: 'wrong', at: { quantity, members }, message: placed(run, members, message) };
+}
+
 /** Two quantities of which one has to be the larger, wherever both stand. */
 function compared(run: WorkedNumbers, less: string, more: string, kind: string, message: string): Finding[] {
   return places(run, more).flatMap((members): Finding[] => {
     const [a, b] = [valueAt(run, less, members), valueAt(run, more, members)];
     if (a === null || b === null || b >= a) return [];
-    return [{ kind, severity: 'wrong', at: { quantity: more, members }, message: placed(run, members, message) }];
+    return [wrongAt(run, kind, more, members, message)];
   });
 }
 
@@ -59,9 +64,7 @@ function ordered(
   return neighbours(run, quantity, over).flatMap((pair): Finding[] => {
     const [before, after] = [valueAt(run, quantity, pair.before), valueAt(run, quantity, pair.after)];
     if (before === null || after === null || !isWrong(before, after, pair)) return [];
-    return [
-      { kind, severity: 'wrong', at: { quantity, members: pair.after }, message: placed(run, pair.after, message) },
-    ];
+    return [wrongAt(run, kind, quantity, pair.after, message)];
   });
 }
 
@@ -81,7 +84,8 @@ function resolvable(run: WorkedNumbers, quantity: string): Finding[] {
     .sort((a, b) => b.percent - a.percent)[0];
   if (!worst || worst.percent <= TOO_SMALL / 2) return [];
   const name = found.name.toLowerCase();
-  const size = `${writtenAtPlace(worst.value, -1)} ${found.unit}`;
+  const cell = run.cellAt(quantity, worst.members);
+  const size = `${cell && 'text' in cell ? cell.text : worst.value} ${found.unit}`;
   const tooSmall = worst.percent > TOO_SMALL;
   return [
     {
@@ -95,31 +99,24 @@ function resolvable(run: WorkedNumbers, quantity: string): Finding[] {
   ];
 }
 
+/** Water whose temperature nobody took is taken to be of so many °C. */
+const ROOM = 20;
+
 function sinkOrFloat(
   run: WorkedNumbers,
-  { observed = '', sinks = '', density = '' }: Readonly<Record<string, string>>,
+  { observed = '', sinks = '', density = '', water: looked = '' }: Readonly<Record<string, string>>,
 ): Finding[] {
   const seen = run.cellAt(observed, {});
   if (seen?.kind !== 'chosen') return [];
   const sank = seen.choice === sinks;
-  const water = waterDensity(valueAt(run, 'temperature', {}) ?? 20);
+  const water = valueAt(run, looked, {}) ?? (run.setting.rules.waterDensity === 'one' ? 1 : waterDensity(ROOM));
   return places(run, density).flatMap((members): Finding[] => {
     const [value, standard] = [valueAt(run, density, members), run.standardAt(density, members)];
     // What lies within the uncertainty of the water’s density may sink or float.
     if (value === null || sank === value > water || Math.abs(value - water) <= 2 * (standard ?? 0)) return [];
     const [did, side] = sank ? ['sank', 'below'] : ['floated', 'above'];
-    return [
-      {
-        kind: 'sink-or-float',
-        severity: 'wrong',
-        at: { quantity: density, members },
-        message: placed(
-          run,
-          members,
-          `It ${did}, yet the density found is ${side} that of water (${writtenAtPlace(water, -3)} g/mL). One of the two must be wrong.`,
-        ),
-      },
-    ];
+    const message = `It ${did}, yet the density found is ${side} that of water (${writtenAtPlace(water, -3)} g/mL). One of the two must be wrong.`;
+    return [wrongAt(run, 'sink-or-float', density, members, message)];
   });
 }
 
@@ -181,14 +178,16 @@ export const PROTOCOL_CHECKS: Readonly<Record<string, ProtocolCheck>> = {
             .flatMap((members): Finding[] => {
               const [start, first] = [valueAt(run, from, members), valueAt(run, quantity, members)];
               if (start === null || first === null || first >= start) return [];
-              return [
-                { kind: 'grows', severity: 'wrong', at: { quantity, members }, message: placed(run, members, message) },
-              ];
+              return [wrongAt(run, 'grows', quantity, members, message)];
             })),
     ],
   },
   resolvable: { needs: ['quantity'], find: (run, { quantity = '' }) => resolvable(run, quantity) },
-  'sink-or-float': { needs: ['observed', 'sinks', 'density'], find: (run, of) => sinkOrFloat(run, of) },
+  'sink-or-float': {
+    needs: ['observed', 'sinks', 'density'],
+    takes: ['water'],
+    find: (run, of) => sinkOrFloat(run, of),
+  },
   'within-tolerance': {
     needs: ['error', 'tool'],
     find: (run, { error = '', tool = '' }) =>
@@ -254,9 +253,3 @@ export const PROTOCOL_CHECKS: Readonly<Record<string, ProtocolCheck>> = {
     },
   },
 };
-
-/** The tool that a quantity is read on at a place, for checks that look at it. */
-export function readOn(run: WorkedNumbers, id: string, members: Members): ReturnType<typeof toolAt> {
-  const quantity = run.setting.layout.quantities.get(id);
-  return quantity?.kind === 'read' ? toolAt(run.setting, quantity, members) : null;
-}

@@ -7,11 +7,10 @@ import { numberOf, type Cell } from '../engine/cell.ts';
 import { perToolUnit } from '../engine/entry-cell.ts';
 import type { WorkedNumbers, WorkedRun } from '../engine/evaluate.ts';
 import { membersInWords } from '../engine/label.ts';
-import { placesOf } from '../engine/setting.ts';
+import { placesOf, toolAt } from '../engine/setting.ts';
 import type { Quantity } from '../protocol/protocol.ts';
 import { addressKey, type Members } from '../run/address.ts';
 import type { Finding } from './finding.ts';
-import { readOn } from './protocol-checks.ts';
 
 /** Every cell of a run. */
 function cellsOf(
@@ -123,7 +122,7 @@ function ofScatter(run: WorkedNumbers): Finding[] {
         if (values.length < 4) return [];
         const { suspect, G, critical } = grubbs(values);
         const outlier = readings[suspect];
-        const tool = outlier && readOn(run, quantity.id, outlier.members);
+        const tool = outlier && toolAt(run.setting, quantity, outlier.members);
         if (!outlier || !tool || G <= critical) return [];
         const step = readingStep(tool.instrument, rules).step * perToolUnit(tool, quantity.unit).toNumber();
         const rest = values.filter((_, i) => i !== suspect);

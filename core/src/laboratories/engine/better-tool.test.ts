@@ -88,7 +88,7 @@ describe('a budget put together', () => {
   it('says which tool has how much of it', () => {
     const run = workOut(SOLID_BY_DISPLACEMENT, sampleRun(SOLID_BY_DISPLACEMENT));
     const budget = run.results[0]?.methods[0]?.budget ?? [];
-    expect(groupBudget(budget, 'tool', run.setting)[0]).toMatchObject({ name: '50 mL cylinder' });
+    expect(groupBudget(budget, 'tool', run.setting)[0]).toMatchObject({ name: 'the 50 mL cylinder' });
     expect(groupBudget(budget, 'kind', run.setting).map(({ name }) => name)).toEqual(['reading', 'repeats']);
     expect(groupBudget(budget, 'quantity', run.setting).map(({ name }) => name)).toContain('water after');
   });

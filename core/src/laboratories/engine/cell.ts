@@ -1,3 +1,5 @@
+import { decimalOf } from '../../numbers/decimal.ts';
+import type { Rational } from '../../numbers/rational.ts';
 import type { Measured } from '../../calculations/measured.ts';
 import type { Members } from '../run/address.ts';
 import type { RunEvent } from '../run/run.ts';
@@ -43,4 +45,12 @@ export type Cell =
 /** The number of a cell that has one. */
 export function numberOf(cell: Cell | undefined): Measured | undefined {
   return cell?.kind === 'entry' || cell?.kind === 'known' || cell?.kind === 'computed' ? cell.number : undefined;
+}
+
+/** So many digits of an exact number are written where they do not end. */
+const DIGITS = 12;
+
+/** A number that is exact. */
+export function writtenExactly(value: Rational): string {
+  return decimalOf(value).toSignificantDigits(DIGITS).toFixed();
 }

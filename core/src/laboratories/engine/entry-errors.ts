@@ -60,7 +60,7 @@ export class EntryErrors {
   private readingErrors(quantity: QuantityWithUnit, own: Members, tool: ToolInRun): number[] {
     const { rules } = this.numbers.setting;
     const { instrument, code } = tool;
-    const name = code ?? instrument.name;
+    const name = code ?? `the ${instrument.name}`;
     const perUnit = perToolUnit(tool, quantity.unit).toNumber();
     const halfWidth = readingHalfWidth(tool, rules) * perUnit;
     const at = cellKey(quantity.id, own);
@@ -79,7 +79,7 @@ export class EntryErrors {
   private toolErrors(tool: ToolInRun, perUnit: number, quantity: string, at: string): number[] {
     const { rules, toolTolerance } = this.numbers.setting;
     const { instrument, code, zeroError, tolerance } = tool;
-    const name = code ?? instrument.name;
+    const name = code ?? `the ${instrument.name}`;
     const label = (kind: 'zero' | 'tolerance'): InputLabel => ({ kind, quantity: null, members: {}, tool: name });
     const errors: number[] = [];
     const zeroWidth = readingHalfWidth(tool, rules) * perUnit;

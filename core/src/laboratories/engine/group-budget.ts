@@ -32,7 +32,7 @@ export function groupBudget(
         : by === 'tool'
           ? (tool ?? KINDS[kind])
           : quantity === null
-            ? `the ${tool ?? 'tool'} itself`
+            ? `${tool ?? 'the tool'} itself`
             : (layout.quantities.get(quantity)?.name.toLowerCase() ?? quantity);
     shares.set(name, (shares.get(name) ?? 0) + share);
   }

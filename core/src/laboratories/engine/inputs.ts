@@ -15,7 +15,7 @@ export interface InputLabel {
   /** The quantity it comes in by; null for what is the tool’s own. */
   readonly quantity: string | null;
   readonly members: Members;
-  /** The tool, by the name it has in the run; null where none is used. */
+  /** The tool as people call it: `C-01`, `the 50 mL cylinder`; null where none is used. */
   readonly tool: string | null;
 }
 

@@ -26,7 +26,7 @@ export function labelInWords(setting: Pick<Setting, 'layout' | 'members'>, label
   const named = where === '' ? name : `${name} (${where})`;
   switch (kind) {
     case 'reading':
-      return tool === null ? `reading of ${named}` : `reading of the ${tool}, ${named}`.replace(/the ([A-Z]+-)/, '$1');
+      return tool === null ? `reading of ${named}` : `reading of ${tool}, ${named}`;
     case 'zero':
     case 'tolerance':
       return `${kind} of ${tool ?? 'the tool'}`;

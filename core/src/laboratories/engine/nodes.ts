@@ -12,7 +12,9 @@ import { cellKey, membersOf, type Members } from '../run/address.ts';
 import { numberOf, type Cell } from './cell.ts';
 import { EntryErrors } from './entry-errors.ts';
 import { BaseInputs, rectangle } from './inputs.ts';
-import { Missing, type AtPlace, type Gathered, type Numbers } from './numbers.ts';
+import { lookedUp } from './looked-up.ts';
+import { Missing } from './missing.ts';
+import type { AtPlace, Gathered, Numbers } from './numbers.ts';
 import { deviationsOf, quantityTakenOf, RepeatErrors, type Dropped } from './repeat-errors.ts';
 
 type Aggregate = Extract<ResolvedTerm, { kind: 'aggregate' }>;
@@ -66,7 +68,7 @@ export class Nodes {
   }
 
   private lookedUp(quantity: LookedUpQuantity, place: Members, dropped: Dropped): number | undefined {
-    const found = this.numbers.lookedUp(quantity, place);
+    const found = lookedUp(quantity, place, this.numbers);
     if (found instanceof Missing) return undefined;
     const parts = new Map<string, number>();
     for (const { name, quantity: of, unit } of found.arguments) {

@@ -1,29 +1,19 @@
 import { ExpressionError, namesIn, type Expression } from '../../calculations/expression/expression.ts';
 import { evaluateMeasured, exactly, type Measured, type MeasuredResult } from '../../calculations/measured.ts';
-import { instrumentById } from '../../instruments/catalogue.ts';
 import { decimalOf } from '../../numbers/decimal.ts';
 import { Rational } from '../../numbers/rational.ts';
-import { unambiguousAtPlace, uncertaintyPlace, writtenAtPlace } from '../../numbers/rounding.ts';
+import { unambiguousAtPlace, uncertaintyPlace } from '../../numbers/rounding.ts';
 import { line } from '../../statistics/line.ts';
-import { converted, parseUnit } from '../../units/unit.ts';
-import { evaluateFormula, knownFormula } from '../../uncertainty/graph/evaluate-formula.ts';
-import { Graph } from '../../uncertainty/graph/graph.ts';
-import { lower } from '../../uncertainty/graph/lower.ts';
-import { LOOK_UPS, type LookedUpBy, type LookUp, type LookedAtTool } from '../look-ups.ts';
+import { knownFormula } from '../../uncertainty/graph/evaluate-formula.ts';
 import type { AggregateName } from '../formulas/formula.ts';
 import type { ResolvedFormula, ResolvedPart, ResolvedTerm } from '../formulas/resolve-formula.ts';
-import type { LookedUpQuantity, Quantity, QuantityWithUnit } from '../protocol/protocol.ts';
+import type { Quantity, QuantityWithUnit } from '../protocol/protocol.ts';
 import { addressKey, cellKey, membersOf, type Members } from '../run/address.ts';
-import { numberOf, type Cell, type Place } from './cell.ts';
+import { numberOf, writtenExactly, type Cell, type Place } from './cell.ts';
 import { chosenCell, entryCell } from './entry-cell.ts';
+import { lookedUpCell } from './looked-up.ts';
+import { Missing, NOT_THERE } from './missing.ts';
 import { isExcluded, placesOf, toolAt, type Setting } from './setting.ts';
-
-/** A number is not there. */
-export class Missing {
-  constructor(readonly reason: string | null) {}
-}
-
-const NOT_THERE = new Missing(null);
 
 /** One member of what an aggregate is taken over, with its numbers: one for each quantity that it is taken of. */
 export interface Gathered {
@@ -35,13 +25,6 @@ export interface Gathered {
 export interface AtPlace {
   readonly formula: ResolvedFormula;
   readonly place: Members;
-}
-
-/** A looked-up number: by which formula, of what, and what comes out in the look-up’s own unit. */
-export interface LookedUp extends LookedUpBy {
-  readonly lookUp: LookUp;
-  readonly values: Readonly<Record<string, number>>;
-  readonly arguments: readonly { readonly name: string; readonly quantity: QuantityWithUnit; readonly unit: string }[];
 }
 
 /** So many readings can each be another one. */
@@ -98,7 +81,7 @@ export class Numbers {
       case 'computed':
         return this.computed(quantity.id, place);
       case 'looked-up':
-        return this.known(quantity, place);
+        return lookedUpCell(quantity, place, this);
       case 'given':
         if (quantity.value !== undefined) return this.stated(quantity.value);
         return this.entered(quantity, place);
@@ -171,11 +154,8 @@ export class Numbers {
     );
   }
 
-  private written(number: Measured): string {
-    const { rounding } = this.setting.rules;
-    return number.place === -Infinity
-      ? decimalOf(number.value).toSignificantDigits(12).toFixed()
-      : unambiguousAtPlace(number.value, number.place, rounding);
+  private written({ value, place }: Measured): string {
+    return place === -Infinity ? writtenExactly(value) : unambiguousAtPlace(value, place, this.setting.rules.rounding);
   }
 
   private computed(id: string, place: Members): Cell {
@@ -333,79 +313,5 @@ export class Numbers {
         ? uncertaintyPlace(standard, this.setting.rules.uncertaintyFigures)
         : exact.magnitude() - figures + 1;
     return { value: exact, place };
-  }
-
-  /** What a look-up is taken of at a place; missing while something of it is. */
-  lookedUp(quantity: LookedUpQuantity, place: Members): LookedUp | Missing {
-    const lookUp = LOOK_UPS[quantity.lookUp];
-    if (!lookUp) return new Missing(`“${quantity.lookUp}” is not known here.`);
-    const { layout } = this.setting;
-    const given = quantity.of.flatMap((id) => {
-      const of = layout.quantities.get(id);
-      return of && of.kind !== 'observed' ? [of] : [];
-    });
-    const values: Record<string, number> = {};
-    const parts: LookedUp['arguments'][number][] = [];
-    for (const [index, { name, unit }] of lookUp.of.entries()) {
-      const of = given[index];
-      const number = of && numberOf(this.cellAt(of.id, place));
-      if (!of || !number) return NOT_THERE;
-      values[name] = converted(number.value, parseUnit(of.unit), parseUnit(unit)).toNumber();
-      parts.push({ name, quantity: of, unit });
-    }
-    try {
-      const by = lookUp.by(values, this.toolLookedAt(quantity, place), this.setting.rules);
-      return { ...by, lookUp, values, arguments: parts };
-    } catch (error) {
-      if (error instanceof RangeError) return new Missing(error.message.replace(/^\w+: /, ''));
-      throw error;
-    }
-  }
-
-  private toolLookedAt({ of }: LookedUpQuantity, place: Members): LookedAtTool | null {
-    for (const id of of) {
-      const member = this.setting.members.get(id)?.find((one) => one.id === place[id]);
-      const quantity = this.setting.layout.quantities.get(id);
-      const tool = member?.tool ?? (quantity?.kind === 'read' ? toolAt(this.setting, quantity, place) : null);
-      if (tool && (member || quantity))
-        return { instrument: instrumentById(tool.instrument.id), tolerance: tool.tolerance };
-    }
-    return null;
-  }
-
-  /** A looked-up number is known as far as what it is taken of lets it. */
-  private known(quantity: LookedUpQuantity, place: Members): Cell {
-    const found = this.lookedUp(quantity, place);
-    if (found instanceof Missing) return { kind: 'pending', reason: found.reason };
-    const { lookUp, formula, values } = found;
-    const own = evaluateFormula(formula, values);
-    if (!Number.isFinite(own)) return { kind: 'pending', reason: 'Nothing is known of it there.' };
-    const value = converted(Rational.of(own), parseUnit(lookUp.unit), parseUnit(quantity.unit));
-    const finest = this.placeOf(found, place);
-    const number = { value, place: finest };
-    return {
-      kind: 'known',
-      number,
-      text: finest === -Infinity ? this.written(number) : writtenAtPlace(value, finest, this.setting.rules.rounding),
-    };
-  }
-
-  private placeOf({ lookUp, formula, values, arguments: parts, exact }: LookedUp, place: Members): number {
-    if (exact) return -Infinity;
-    const graph = new Graph();
-    const inputs = new Map(parts.map(({ name }) => [name, graph.input()]));
-    const node = lower(knownFormula(formula), graph, (name) => {
-      const input = inputs.get(name);
-      return input === undefined ? undefined : graph.value(values[name] ?? NaN, [input]);
-    });
-    const slopes = graph.slopesOf(node);
-    return Math.max(
-      lookUp.place,
-      ...parts.map(({ name, quantity }) => {
-        const slope = Math.abs(slopes.get(inputs.get(name) ?? -1) ?? 0);
-        const doubtful = numberOf(this.cellAt(quantity.id, place))?.place ?? -Infinity;
-        return slope === 0 ? -Infinity : doubtful + Math.floor(Math.log10(slope));
-      }),
-    );
   }
 }

@@ -4,7 +4,8 @@ import type { Graph } from '../../uncertainty/graph/graph.ts';
 import type { ResolvedTerm } from '../formulas/resolve-formula.ts';
 import { cellKey, membersOf } from '../run/address.ts';
 import type { BaseInputs, InputLabel } from './inputs.ts';
-import { Missing, type AtPlace, type Gathered, type Numbers } from './numbers.ts';
+import { Missing } from './missing.ts';
+import type { AtPlace, Gathered, Numbers } from './numbers.ts';
 import { placesOf } from './setting.ts';
 
 type Aggregate = Extract<ResolvedTerm, { kind: 'aggregate' }>;

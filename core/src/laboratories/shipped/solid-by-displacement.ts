@@ -71,7 +71,10 @@ export const SOLID_BY_DISPLACEMENT: Protocol = {
       message: 'With the piece in it the water cannot stand lower than before.',
     },
     { check: 'resolvable', of: { quantity: 'volume' } },
-    { check: 'sink-or-float', of: { observed: 'behaviour', sinks: 'sank', density: 'meanDensity' } },
+    {
+      check: 'sink-or-float',
+      of: { observed: 'behaviour', sinks: 'sank', density: 'meanDensity', water: 'waterDensity' },
+    },
   ],
   steps: [
     step(

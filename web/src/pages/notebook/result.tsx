@@ -62,7 +62,10 @@ function compared(result: RunResult, rules: HouseRules): string {
   const { comparison } = result;
   if (!comparison) return `${named} Choose an accepted value to compare with.`;
   const { accepted, percentError, agrees } = comparison;
-  return `${named} ${percentError.replace('-', '−')} % from the middle of ${accepted.name.toLowerCase()}; ${agrees ? 'the two agree within the uncertainty' : 'the two do not agree'}.`;
+  const name = accepted.name.toLowerCase();
+  const away =
+    percentError === null ? `Beside ${name}:` : `${percentError.replace('-', '−')} % from the middle of ${name};`;
+  return `${named} ${away} ${agrees ? 'the two agree within the uncertainty' : 'the two do not agree'}.`;
 }
 
 /** What the trials say together: the result with its uncertainty, against the accepted value, and where the uncertainty comes from. */
