@@ -99,7 +99,7 @@ export const CYLINDER_CHECK: Protocol = {
       'outer-radius',
       'The outer radius of the cylinder gives the volume inside.',
       ['The inner radius does: glass holds no water.', 'It does if the glass is clear.', 'It does for the upper half.'],
-      'With a wall of 1.5 mm the volume comes out about a fifth too large.',
+      'With a wall of 1.5 mm the volume comes out about a quarter too large.',
     ),
     isFalse(
       'diameter-squared',

@@ -91,7 +91,7 @@ export const LIQUID_BY_INCREMENTS: Protocol = {
         'All fills are equally good.',
         'It does, because the cylinder is still dry.',
       ],
-      'Half a division off is a tenth of 5 mL and only a fiftieth of 25 mL.',
+      'Half a division, 0.25 mL, is a twentieth of 5 mL and only a hundredth of 25 mL.',
     ),
     holdsTrue(
       'slope-offset',
