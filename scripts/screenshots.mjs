@@ -73,13 +73,6 @@ const VIEWS = {
     await page.getByRole('button', { name: 'Turn by the ratchet' }).click();
     await page.getByText(/^The faces touch/).waitFor();
   },
-  'bench-beam-balance': async (page) => {
-    await round(page, ['beam-balance-hundredth'], ({ handled }) => handled === 'weigh');
-    await page.goto('/');
-    await page.getByRole('slider', { name: /^Sliding rider/ }).waitFor();
-    const put = page.getByRole('button', { name: /^(Put|Hang) the/ });
-    if (await put.first().isVisible()) await put.last().click();
-  },
   shelf: async (page) => {
     await page.goto('/shelf');
     await page.getByRole('heading', { name: 'Take a tool' }).waitFor();
@@ -118,10 +111,17 @@ const VIEWS = {
     await page.getByRole('heading', { name: 'Practice sets' }).waitFor();
     await page.getByRole('button', { expanded: false }).first().waitFor();
   },
-  notebook: async (page) => {
+  laboratory: async (page) => {
     await page.goto('/notebook');
-    await page.getByText('Bronze deck nail').click();
+    await page.getByText('Slate tile, whole').click();
     await page.getByText('Where the uncertainty comes from').waitFor();
+  },
+  results: async (page) => {
+    await page.goto('/notebook');
+    await page.getByText('Slate tile, whole').click();
+    await page.getByRole('button', { name: 'Run the simulation' }).click();
+    await page.getByText('95 %, shortest').waitFor();
+    await page.getByRole('heading', { name: 'Results' }).evaluate((heading) => heading.scrollIntoView());
   },
   'class-board': async (page, enter) => {
     await enter('teacher');

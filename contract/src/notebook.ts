@@ -1,7 +1,19 @@
-import type { HouseRules, Protocol, RunEvent } from '@green-beam/core';
-import { array, object, string, type InferType } from './yup.ts';
+import type { Address, HouseRules, Protocol, RunEvent } from '@green-beam/core';
+import { addressInRequest } from './address.ts';
+import { array, boolean, object, string, type InferType } from './yup.ts';
 
 const id = string().uuid('That is not an id.').required();
+
+/** A laboratory that can be begun. */
+export interface LaboratoryShown {
+  readonly id: string;
+  readonly title: string;
+  /** What it is done with in the sample world. */
+  readonly setting: string;
+  readonly purpose: string;
+  /** All its steps together. */
+  readonly minutes: number;
+}
 
 export const newRun = object({
   /** Made by the browser, so that what is sent twice is begun once. */
@@ -43,6 +55,10 @@ export interface RunPage extends RunSummary {
   readonly newerRules: string | null;
   /** Changes of the rules since it was begun, oldest first: by whom, when, and to which. */
   readonly rulesChanges: readonly { readonly by: string; readonly at: string; readonly name: string }[];
+  /** Whether the results are shown by the methods that are not the class’s too. */
+  readonly showsMethods: boolean;
+  /** For a teacher, whether the group sees them; null for who cannot change that. */
+  readonly sharesMethods: boolean | null;
   readonly mayWrite: boolean;
   /** The group may take it back: it was handed in, and no teacher has opened it yet. */
   readonly mayTakeBack: boolean;
@@ -52,22 +68,25 @@ export interface RunPage extends RunSummary {
 
 export const newRunEvent = object({
   id,
-  slot: string()
-    .matches(/^[a-zA-Z]+(\.[a-zA-Z0-9]+)?$/, 'There is no such place on the page.')
-    .max(60)
-    .required(),
+  address: addressInRequest,
   text: string().max(4000, 'More than 4000 characters.').default(''),
   replaces: string().uuid('That is not an id.').nullable().default(null),
   reason: string().trim().max(300, 'The reason has more than 300 characters.').nullable().default(null),
   person: id,
   deviceTime: string().datetime('The time of the device is not a date.').required('The time of the device is missing.'),
 });
-export type NewRunEvent = InferType<typeof newRunEvent>;
+export type NewRunEvent = Omit<InferType<typeof newRunEvent>, 'address'> & { readonly address: Address };
 
 export const newRunEvents = object({
   events: array().of(newRunEvent.required()).min(1).max(100, 'More than 100 entries at once.').required(),
 });
-export type NewRunEvents = InferType<typeof newRunEvents>;
+export interface NewRunEvents {
+  readonly events: readonly NewRunEvent[];
+}
+
+/** Whether a group is to see its results by the methods that are not the class’s. */
+export const methodsSharing = object({ shared: boolean().required('Say whether the group sees them.') });
+export type MethodsSharing = InferType<typeof methodsSharing>;
 
 /** The events as stored, each with its place in the server's order. */
 export interface StoredRunEvents {

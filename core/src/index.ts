@@ -32,6 +32,7 @@ export {
   PRESETS,
   RULE_CHOICES,
   type Estimate,
+  type ReadingUncertainty,
   type HouseRules,
 } from './rules/house-rules.ts';
 export { ACTION_KINDS, type Action, type ActionKind, type Remark } from './reading/actions.ts';
@@ -172,17 +173,53 @@ export { waterDensity } from './materials/water-density.ts';
 export { MATERIALS, type Material } from './materials/materials.ts';
 export { seededRandom, type Random } from './simulation/random.ts';
 
-export { protocol, protocolIds } from './laboratories/protocols.ts';
+export { protocol, protocolIds, UnknownProtocolError } from './laboratories/protocols.ts';
+export { parseProtocol } from './laboratories/parsing/parse-protocol.ts';
+export { holds, type Chosen, type Layout } from './laboratories/protocol/layout.ts';
+export { ProtocolError } from './laboratories/protocol/protocol-error.ts';
+export type {
+  CaseDimension,
+  Comparison,
+  CountedDimension,
+  Dimension,
+  ObservedQuantity,
+  Protocol,
+  Quantity,
+  QuantityWithUnit,
+  Question,
+  ReadQuantity,
+  Statement,
+  Step as ProtocolStep,
+} from './laboratories/protocol/protocol.ts';
+export { addressKey, cellKey, membersOf, type Address, type Members } from './laboratories/run/address.ts';
+export { AddressError, checkAddress } from './laboratories/run/check-address.ts';
+export { foldRun, type Run, type RunEvent, type SlotState } from './laboratories/run/run.ts';
+export { runFromRows, sampleRun, type Row, type RunChoices } from './laboratories/run/run-from-rows.ts';
+export { anyTool, toolFrom, toolMembers, type ToolInRun } from './laboratories/run/tool-in-run.ts';
+export { evaluateRun, evaluatedRun, type EvaluatedResult, type EvaluatedRun } from './laboratories/evaluate-run.ts';
+export { keptResults, type KeptResult, type KeptVariance } from './laboratories/kept-results.ts';
+export { workOut, type WorkedRun } from './laboratories/engine/evaluate.ts';
 export {
-  UnknownProtocolError,
-  type ComputedQuantity,
-  type Protocol,
-  type Quantity,
-  type ReadQuantity,
-} from './laboratories/protocol.ts';
-export { foldRun, type Run, type RunEvent, type SlotState } from './laboratories/run.ts';
-export { evaluateRun } from './laboratories/evaluate-run.ts';
-export type { EvaluatedRun, Finding, RunResult, TrialRow } from './laboratories/evaluated-run.ts';
-export type { Cell, Working } from './laboratories/cells.ts';
-export { namedToolFrom, namedToolText, type NamedTool } from './laboratories/named-tool.ts';
-export { REPEATS } from './laboratories/result.ts';
+  chosenMembersFrom,
+  placesOf,
+  settingOf,
+  toolAt,
+  toolsAllowed,
+  type MemberInRun,
+  type Setting,
+} from './laboratories/engine/setting.ts';
+export { linkFrom } from './laboratories/engine/numbers.ts';
+export { membersInWords } from './laboratories/engine/label.ts';
+export type { Cell } from './laboratories/engine/cell.ts';
+export type { BetterTool } from './laboratories/engine/better-tool.ts';
+export { groupBudget, type BudgetGrouping } from './laboratories/engine/group-budget.ts';
+export type {
+  Candidate,
+  ComparisonFound,
+  MethodResult,
+  PairFound,
+  ResultFound,
+} from './laboratories/engine/results.ts';
+export type { WorkedAggregate, Working } from './laboratories/engine/working.ts';
+export { findingsIn } from './laboratories/checks/find.ts';
+export type { Finding } from './laboratories/checks/finding.ts';

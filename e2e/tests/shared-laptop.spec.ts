@@ -1,13 +1,11 @@
-import { enterAs, expect, signOut, test } from './world.ts';
+import { beginLaboratory, enterAs, expect, signOut, test } from './world.ts';
 
 test('what a partner has not sent yet stays with its owner: it shows on nobody else’s page, and blocks nobody', async ({
   page,
 }) => {
   await enterAs(page, 'student', '/notebook');
-  await page.getByLabel('What you measure').fill('Brass bush, shared');
   await page.getByLabel('Tomasz B.').check();
-  await page.getByRole('button', { name: 'Begin' }).click();
-  await expect(page.getByRole('heading', { name: 'Brass bush, shared' })).toBeVisible();
+  await beginLaboratory(page, 'Brass bush, shared');
   const notebookPage = new URL(page.url()).pathname;
 
   // The server takes nothing from this laptop for a while.

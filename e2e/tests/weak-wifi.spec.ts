@@ -1,7 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import { chromium, type Browser, type BrowserContext, type Page } from '@playwright/test';
 import { weakWifi, type WeakWifi } from './weak-wifi.ts';
-import { enterAs, expect, fillCell, test } from './world.ts';
+import { beginLaboratory, enterAs, expect, fillCell, test } from './world.ts';
 
 test.setTimeout(240_000);
 test.use({ serviceWorkers: 'allow' });
@@ -24,8 +24,7 @@ test.afterEach(async () => {
 /** Begins a page of the notebook with one reading in it. */
 async function begun(page: Page, name: string): Promise<void> {
   await enterAs(page, 'student', '/notebook');
-  await page.getByLabel('What you measure').fill(name);
-  await page.getByRole('button', { name: 'Begin' }).click();
+  await beginLaboratory(page, name);
   await fillCell(page, 'Dry mass, trial 1', '54.29');
   await expect(page.getByText('Everything is saved.')).toBeVisible({ timeout: 60_000 });
 }
@@ -117,8 +116,7 @@ test('on plain HTTP the page says to keep the tab open, and what waits can be ca
   const page = await (await onPlainHttp()).newPage();
   await enterByTheDoor(page);
   await page.goto('/notebook');
-  await page.getByLabel('What you measure').fill('Cork bung, plain HTTP');
-  await page.getByRole('button', { name: 'Begin' }).click();
+  await beginLaboratory(page, 'Cork bung, plain HTTP');
   await fillCell(page, 'Dry mass, trial 1', '9.87');
   await expect(page.getByText('Everything is saved.')).toBeVisible({ timeout: 60_000 });
   const address = new URL(page.url()).pathname;

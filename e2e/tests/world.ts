@@ -44,6 +44,14 @@ export async function signOut(page: Page): Promise<void> {
   await expect(page.getByRole('link', { name: 'Sign in' })).toBeVisible();
 }
 
+/** Begins a laboratory from the notebook. */
+export async function beginLaboratory(page: Page, specimen: string, title = 'Density by displacement'): Promise<void> {
+  await page.getByRole('combobox', { name: 'Laboratory' }).selectOption({ label: title });
+  await page.getByLabel('What you measure').fill(specimen);
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await expect(page.getByRole('heading', { name: specimen })).toBeVisible();
+}
+
 /** Writes into an empty cell of a page of the notebook. */
 export async function fillCell(page: Page, name: string, text: string): Promise<void> {
   await page.getByRole('button', { name: new RegExp(`^${name}`) }).click();

@@ -64,7 +64,7 @@ export class Writer {
     for (let n = 0; goesOn(); n += 1) {
       const events = ['mass', 'before', 'after'].map((quantity) => ({
         id: randomUUID(),
-        slot: `${quantity}.${(n % 5) + 1}`,
+        address: { kind: 'cell', quantity, members: { trial: String((n % 5) + 1) } },
         text: `${n}.50`,
         person: this.studentId,
         deviceTime: new Date().toISOString(),

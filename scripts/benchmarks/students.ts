@@ -71,9 +71,25 @@ export async function classOf(base: string, count: number): Promise<SignedIn[]> 
   return signedIn;
 }
 
-/** Asks for something as JSON. */
-export async function post<Answer>(base: string, { headers }: SignedIn, path: string, body: unknown): Promise<Answer> {
-  const response = await fetch(`${base}/api${path}`, { method: 'POST', headers, body: JSON.stringify(body) });
+/** The sample teacher, at the first of the sample classes. */
+export async function teacherOf(base: string): Promise<SignedIn & { readonly personId: string }> {
+  const teacher = await enter(base, '/session/demo', { role: 'teacher' });
+  const { signedIn } = await teacher.ask<{ signedIn: { person: { id: string } } }>('GET', '/session');
+  const [first] = await teacher.ask<{ id: string }[]>('GET', '/classes');
+  return { classId: first?.id ?? '', headers: teacher.headers, personId: signedIn.person.id };
+}
+
+async function answerOf<Answer>(path: string, response: Response): Promise<Answer> {
   if (!response.ok) throw new Error(`${path} answered ${response.status}: ${await response.text()}`);
   return (await response.json()) as Answer;
+}
+
+/** Fetches something. */
+export async function ask<Answer>(base: string, { headers }: SignedIn, path: string): Promise<Answer> {
+  return answerOf(path, await fetch(`${base}/api${path}`, { headers }));
+}
+
+/** Asks for something as JSON. */
+export async function post<Answer>(base: string, { headers }: SignedIn, path: string, body: unknown): Promise<Answer> {
+  return answerOf(path, await fetch(`${base}/api${path}`, { method: 'POST', headers, body: JSON.stringify(body) }));
 }

@@ -98,7 +98,7 @@ function api(parts: Parts): express.Router {
     sheetRoutes(drawing),
     benchRoutes(drawing),
     shelfRoutes(),
-    notebookRoutes(),
+    notebookRoutes(drawing),
     tapeRoutes(),
     lessonRoutes(),
     liveRoutes(events),

@@ -10,6 +10,7 @@ import { drawingInThreads } from './drawing/drawing.ts';
 import { ClassEvents } from './live/class-events.ts';
 import { forgetUnanswered } from './lesson/admissions.ts';
 import { forgetEnded } from './lesson/covers.ts';
+import { renewResults } from './notebook/renew-results.ts';
 import { openLog } from './logger.ts';
 import { orSayWhy } from './or-say-why.ts';
 
@@ -46,6 +47,7 @@ async function serve(): Promise<void> {
   void tidyUp(logger);
   const drawing = drawingInThreads({ count: config.drawingThreads, prepares: true, logger });
   const app = createApp({ config, sequelize, events, drawing, logger });
+  renewResults(drawing).catch((error: unknown) => logger.error({ err: error }, 'results were not worked out anew'));
   const server = config.tls
     ? createTlsServer({ key: readFileSync(config.tls.key), cert: readFileSync(config.tls.certificate) }, app)
     : createPlainServer(app);

@@ -9,10 +9,10 @@ import { boardOf } from '../src/classes/board.ts';
 import { stuckOn } from '../src/classes/lately.ts';
 import { Attempt, Task } from '../src/models/bench.ts';
 import { Student } from '../src/models/classes.ts';
-import { RunEventRow, RunRow } from '../src/models/notebook.ts';
+import { RunRow } from '../src/models/notebook.ts';
 import { School } from '../src/models/people.ts';
 import { rulesOf } from '../src/rules.ts';
-import { eventOf } from '../src/notebook/show-run.ts';
+import { eventsOf, logOf } from '../src/notebook/log.ts';
 import { asStudent, startTestServer, type TestServer } from './harness.ts';
 
 const NOW = new Date('2026-03-20T11:00:00Z');
@@ -78,25 +78,22 @@ describe('the sample class', () => {
       expect(differenceInMinutes(NOW, entriesOf(one.id)[0]!.createdAt)).toBeGreaterThanOrEqual(10);
   });
 
-  it('has two finished laboratories with a mistake in each, and one that is running', async () => {
+  it('has laboratories of ten kinds: finished ones with believable numbers, some with a mistake, and some that are running', async () => {
     const runs = await RunRow.findAll({ where: { classId: DEMO_CLASS } });
-    expect(runs.filter((run) => run.handedInAt !== null)).toHaveLength(2);
-    expect(runs.filter((run) => run.handedInAt === null)).toHaveLength(1);
+    expect(new Set(runs.map(({ protocolId }) => protocolId)).size).toBeGreaterThanOrEqual(10);
+    expect(runs.filter((run) => run.handedInAt !== null)).toHaveLength(9);
+    expect(runs.filter((run) => run.handedInAt === null)).toHaveLength(3);
+    const said = new Map<string, string>();
     for (const run of runs) {
-      const events = (await RunEventRow.findAll({ where: { runId: run.id }, order: [['serverOrder', 'ASC']] })).map(
-        eventOf,
-      );
-      const { result, findings } = evaluateRun(run.protocol, { events }, await rulesOf(DEMO_CLASS, run.rulesVersion));
-      if (run.handedInAt === null) expect(result?.summary.n).toBe(1);
-      else {
-        expect(result?.summary.n).toBeGreaterThanOrEqual(3);
-        expect(result?.comparison).not.toBeNull();
-      }
-      if (run.specimen === 'Bronze deck nail')
-        expect(findings.map((finding) => finding.message)).toContainEqual(
-          expect.stringContaining('Trial 4: The 50 mL cylinder is written with 1 decimal'),
-        );
+      const events = eventsOf(await logOf({ classId: DEMO_CLASS, runId: run.id }));
+      const { results, findings } = evaluateRun(run.protocol, { events }, await rulesOf(DEMO_CLASS, run.rulesVersion));
+      if (run.handedInAt !== null) expect([run.specimen, results.length > 0]).toEqual([run.specimen, true]);
+      said.set(run.specimen, findings.map(({ severity, message }) => `${severity}: ${message}`).join('\n'));
     }
+    expect(said.get('Bronze deck nail')).toContain('trial 4: The 50 mL cylinder is written with 1 decimal');
+    expect(said.get('Copper sheet offcuts')).toMatch(/sheet 2, observer 1/);
+    expect(said.get('Liquid B from the harbour kit')).toContain('fill 3: it lies further');
+    for (const specimen of ['Slate tile, whole', 'Brass bush']) expect(said.get(specimen)).not.toContain('wrong:');
   });
 
   it('is seeded once, and anew when asked', async () => {

@@ -44,7 +44,13 @@ describe('the log', () => {
       }),
       await student.post(`/classes/${classId}/runs/${run}/events`, {
         events: [
-          { id: randomUUID(), slot: 'mass.1', text: '54.31', person: studentId, deviceTime: new Date().toISOString() },
+          {
+            id: randomUUID(),
+            address: { kind: 'cell', quantity: 'mass', members: { trial: '1' } },
+            text: '54.31',
+            person: studentId,
+            deviceTime: new Date().toISOString(),
+          },
         ],
       }),
     ];

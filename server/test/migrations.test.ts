@@ -35,6 +35,7 @@ const SHIPPED: Readonly<Record<string, string>> = {
   '0023-as-it-should-be': '9f21631c475a',
   '0024-retention': '4ebbcf49f6e1',
   '0025-lesson': 'f56bb8317fee',
+  '0026-laboratories': '902afdee24a2',
 };
 
 let server: TestServer | null = null;

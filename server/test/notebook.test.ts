@@ -1,5 +1,7 @@
 import { randomUUID } from 'node:crypto';
-import { evaluateRun } from '@green-beam/core';
+import { CORE_VERSION, workOut, type Address, type RunEvent, type WorkedRun } from '@green-beam/core';
+import { renewResults } from '../src/notebook/renew-results.ts';
+import { RunResultRow, RunRow } from '../src/models/notebook.ts';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import {
   asStudent,
@@ -45,10 +47,23 @@ afterAll(() => server.stop());
 
 const path = (): string => `/classes/${classId}/runs/${runId}`;
 
-function event(slot: string, text: string, more: object = {}): Record<string, unknown> {
+/** A quantity of a trial: `mass.1`; a tool, an exclusion or an answer by its kind: `tool.mass`. */
+function placeOf(place: string): Address {
+  const [name = '', part = ''] = place.split('.');
+  if (name === 'tool') return { kind: 'tool', quantity: part, members: {} };
+  if (name === 'excluded') return { kind: 'excluded', dimension: 'trial', member: part, within: {} };
+  if (name === 'answer') return { kind: 'answer', question: part };
+  if (name === 'accepted') return { kind: 'accepted' };
+  return { kind: 'cell', quantity: name, members: part === '' ? {} : { trial: part } };
+}
+
+const worked = (body: { protocol: never; events: RunEvent[]; rules?: never }): WorkedRun =>
+  workOut(body.protocol, { events: body.events }, body.rules);
+
+function event(place: string | Address, text: string, more: object = {}): Record<string, unknown> {
   return {
     id: randomUUID(),
-    slot,
+    address: typeof place === 'string' ? placeOf(place) : place,
     text,
     replaces: null,
     reason: null,
@@ -67,9 +82,9 @@ describe('a group’s page', () => {
     });
     const { body } = await ada.get(path());
     expect(body.events.map((one: { text: string }) => one.text)).toEqual(['54.31', '21.4', '27.0', '27.8']);
-    const { rows } = evaluateRun(body.protocol, { events: body.events }, body.rules);
-    expect(rows[0]!.cells['density']).toMatchObject({ text: '8.5' });
-    expect(rows[0]!.cells['after']).toMatchObject({ text: '27.8', struck: [{ text: '27.0' }] });
+    const run = worked(body);
+    expect(run.cellAt('density', { trial: '1' })).toMatchObject({ text: '8.5' });
+    expect(run.cellAt('after', { trial: '1' })).toMatchObject({ text: '27.8', struck: [{ text: '27.0' }] });
   });
 
   it('stores an entry sent twice once', async () => {
@@ -90,9 +105,10 @@ describe('a group’s page', () => {
       events: [event('before.3', '20.2', { replaces: first['id'], person: students[1] })],
     });
     const { body } = await teacher.get(path());
-    expect(
-      evaluateRun(body.protocol, { events: body.events }).findings.some((finding) => finding.kind === 'conflict'),
-    ).toBe(true);
+    expect(worked(body).cellAt('before', { trial: '3' })).toMatchObject({
+      event: { text: '20.1' },
+      rivals: [{ text: '20.2' }],
+    });
   });
 
   it('can be read by the teacher, not written, and is closed to other groups', async () => {
@@ -122,7 +138,7 @@ describe('a group’s page', () => {
 
   it('takes the tool of a column, a trial left out and answers, but no tool for what is not read', async () => {
     const slots = [
-      ['instrument.before', 'cylinder-100'],
+      ['tool.before', 'cylinder-100'],
       ['excluded.3', 'an air bubble'],
       ['answer.repeats', 'They agree.'],
       ['temperature', '21'],
@@ -133,28 +149,39 @@ describe('a group’s page', () => {
       (await ada.post(`${path()}/events`, { events: slots.map(([slot, text]) => event(slot, text)) })).status,
     ).toBe(200);
     const { body } = await ben.get(path());
-    const evaluated = evaluateRun(body.protocol, { events: body.events }, body.rules);
-    expect(evaluated.instruments['before']).toBe('cylinder-100');
-    expect(evaluated.rows[2]!.excluded).toEqual({ reason: 'an air bubble', by: students[0] });
+    const { setting, cellAt, counts } = worked(body);
+    expect(cellAt('before', { trial: '1' })).toMatchObject({
+      tool: { instrument: { id: 'cylinder-100' }, code: null },
+    });
+    expect(setting.exclusions).toMatchObject([{ member: '3', reason: 'an air bubble', by: students[0] }]);
+    expect(['1', '3'].map((member) => counts({ trial: member }))).toEqual([true, false]);
   });
 
   it.each([
-    ['slot', { slot: 'volume.1' }],
-    ['slot', { slot: 'mass.99' }],
-    ['slot', { slot: 'mass' }],
-    ['slot', { slot: 'drop table' }],
-    ['slot', { slot: 'answer.whatever' }],
-    ['slot', { slot: 'excluded.99' }],
-    ['slot', { slot: 'excluded.0' }],
-    ['slot', { slot: 'excluded.mass' }],
-    ['slot', { slot: 'instrument.volume' }],
-    ['slot', { slot: 'tool.answer' }],
-    ['slot', { slot: 'accepted.1' }],
-    ['slot', { slot: 'behaviour.1' }],
-    ['text', { slot: 'behaviour', text: 'exploded' }],
-    ['text', { slot: 'instrument.before', text: 'digital-balance-gram' }],
-    ['text', { slot: 'tool.before', text: 'cylinder-50; Z-99; 0' }],
-    ['text', { slot: 'tool.before', text: 'a cylinder' }],
+    ['address.quantity', { address: placeOf('volume.1') }],
+    ['address.members.trial', { address: placeOf('mass.99') }],
+    ['address.members.trial', { address: placeOf('mass') }],
+    [
+      'address.members.method',
+      { address: { kind: 'cell', quantity: 'mass', members: { trial: '1', method: 'fine' } } },
+    ],
+    ['address', { address: 'drop table' }],
+    ['address.kind', { address: { kind: 'rules' } }],
+    ['address.question', { address: placeOf('answer.whatever') }],
+    ['address.member', { address: placeOf('excluded.99') }],
+    ['address.member', { address: placeOf('excluded.0') }],
+    ['address.dimension', { address: { kind: 'excluded', dimension: 'method', member: '1', within: {} } }],
+    ['address.quantity', { address: placeOf('tool.volume') }],
+    ['address.quantity', { address: placeOf('tool.answer') }],
+    ['address.members.trial', { address: placeOf('behaviour.1') }],
+    ['address.option', { address: { kind: 'option', option: 'vessel' } }],
+    ['address.dimension', { address: { kind: 'members', dimension: 'trial' } }],
+    ['address.statement', { address: { kind: 'statement', statement: 'whatever' } }],
+    ['text', { address: { kind: 'statement', statement: 'wet' }, text: '9' }],
+    ['text', { address: { kind: 'link', quantity: 'before', members: { trial: '2' } }, text: 'the one before' }],
+    ['text', { address: placeOf('behaviour'), text: 'exploded' }],
+    ['text', { address: placeOf('tool.before'), text: 'cylinder-50; Z-99; 0' }],
+    ['text', { address: placeOf('tool.before'), text: 'a cylinder' }],
     ['replaces', { replaces: '5a17a4b0-0000-4000-8000-000000000001' }],
     ['deviceTime', { deviceTime: 'yesterday' }],
     ['text', { text: 'x'.repeat(4001) }],
@@ -199,6 +226,40 @@ describe('a group’s page', () => {
   });
 });
 
+describe('the results of a run', () => {
+  const kept = async (): Promise<RunResultRow[]> =>
+    RunResultRow.findAll({ where: { classId, runId }, order: [['position', 'ASC']] });
+
+  it('are kept with its entries, and are what the log comes to', async () => {
+    await ada.post(`${path()}/events`, { events: [event('before.2', '22.0'), event('after.2', '28.1')] });
+    const { body } = await ada.get(path());
+    const [row] = await kept();
+    const [result] = worked(body).results;
+    expect(row).toMatchObject({ quantity: 'meanDensity', members: {}, unit: 'g/mL', value: result!.value, place: -1 });
+    expect(row!.sizes['quadrature']).toBe(result!.methods[0]!.size);
+    const { own, tools, given } = row!.variance!;
+    expect([tools, given]).toEqual([{}, {}]);
+    expect(Math.sqrt(own)).toBeCloseTo(result!.methods[0]!.uncertainty, 12);
+  });
+
+  it('are the same when they are built anew, and are built where another version made them', async () => {
+    const before = (await kept()).map((row) => row.get());
+    await RunResultRow.destroy({ where: { runId } });
+    await RunRow.update({ resultsBy: '0.0.1' }, { where: { id: runId } });
+    await renewResults(server.drawing);
+    expect((await kept()).map((row) => row.get())).toEqual(before);
+    expect((await RunRow.findOne({ where: { id: runId } }))!.resultsBy).toBe(CORE_VERSION);
+  });
+
+  it('belong to the log they stand with, however many write at once', async () => {
+    const texts = ['54.31', '54.32', '54.33', '54.34', '54.35', '54.36'];
+    await Promise.all(texts.map((text, i) => ada.post(`${path()}/events`, { events: [event(`mass.${i + 1}`, text)] })));
+    const { body } = await ada.get(path());
+    const [row] = await kept();
+    expect(row!.value).toBe(worked(body).results[0]!.value);
+  });
+});
+
 describe('a tool of the cabinet', () => {
   it('has the zero error that the cabinet knows of, whatever the browser says', async () => {
     const tool = { code: 'B-07', instrumentId: 'digital-balance-hundredth', kind: 'real', keeper: 'window' };
@@ -210,11 +271,12 @@ describe('a tool of the cabinet', () => {
       reading: 0.03,
     });
     expect([added.status, noted.status]).toEqual([201, 201]);
-    const named = event('tool.mass', 'digital-balance-hundredth; B-07; 5');
+    const named = event('tool.mass', 'digital-balance-hundredth; B-07; 5; 9');
     const { status, body } = await ada.post(`${path()}/events`, { events: [named] });
-    expect([status, body.events[0].text]).toEqual([200, 'digital-balance-hundredth; B-07; 0.03']);
-    const evaluated = evaluateRun((await ben.get(path())).body.protocol, { events: body.events });
-    expect(evaluated.tools['mass']).toMatchObject({ code: 'B-07', zeroError: 0.03 });
+    expect([status, body.events[0].text]).toEqual([200, 'digital-balance-hundredth; B-07; 0.03; ; 1']);
+    expect(worked((await ben.get(path())).body).cellAt('mass', { trial: '1' })).toMatchObject({
+      tool: { code: 'B-07', zeroError: 0.03 },
+    });
     await ada.post(`${path()}/events`, { events: [event('tool.mass', '', { replaces: named['id'] })] });
   });
 });
@@ -227,8 +289,12 @@ describe('a cell that was left empty', () => {
     for (const one of [first, emptied, again])
       expect((await ada.post(`${path()}/events`, { events: [one] })).status).toBe(200);
     const { body } = await ben.get(path());
-    const cell = evaluateRun(body.protocol, { events: body.events }, body.rules).rows[4]!.cells['after'];
-    expect(cell).toMatchObject({ kind: 'reading', text: '28.1', rivals: [], struck: [{ text: '28.0' }, { text: '' }] });
+    expect(worked(body).cellAt('after', { trial: '5' })).toMatchObject({
+      kind: 'entry',
+      text: '28.1',
+      rivals: [],
+      struck: [{ text: '28.0' }, { text: '' }],
+    });
   });
 });
 
@@ -248,7 +314,9 @@ describe('the rules of an open page', () => {
     expect((await ada.get(path())).body).toMatchObject({ rules: { combine: before.rules.combine }, newerRules: null });
     expect((await teacher.get(path())).body.newerRules).toBe('Plain sums');
     expect((await ada.post(`${path()}${rules}`)).status).toBe(403);
-    expect((await ada.post(`${path()}/events`, { events: [event('rules', '1')] })).body.field).toBe('slot');
+    expect(
+      (await ada.post(`${path()}/events`, { events: [event({ kind: 'rules' } as never, '1')] })).body.field,
+    ).toContain('address');
 
     const stream = await streamOf(ada, `/classes/${classId}/events`);
     const changed = await teacher.post(`${path()}${rules}`);
@@ -276,6 +344,17 @@ describe('the rules of an open page', () => {
     expect(refused).toMatchObject({ status: 409, body: { message: expect.stringContaining('handed in') } });
     expect((await ada.get(path())).body.rules.combine).toBe('plain-sum');
     await teacher.post(`${path()}/give-back`);
+  });
+});
+
+describe('the other methods', () => {
+  it('are the teacher’s to see, and the group’s once they are shared', async () => {
+    expect((await ada.get(path())).body).toMatchObject({ showsMethods: false, sharesMethods: null });
+    expect((await teacher.get(path())).body).toMatchObject({ showsMethods: true, sharesMethods: false });
+    expect((await ada.post(`${path()}/methods`, { shared: true })).status).toBe(403);
+    expect((await teacher.post(`${path()}/methods`, { shared: 'perhaps' })).body.field).toBe('shared');
+    expect((await teacher.post(`${path()}/methods`, { shared: true })).body.sharesMethods).toBe(true);
+    expect((await ada.get(path())).body.showsMethods).toBe(true);
   });
 });
 
@@ -430,7 +509,9 @@ describe('the clock of a device', () => {
       expect((await ada.send('POST', `${path()}/events`, body, { 'x-device-time': deviceTime })).status).toBe(200);
     }
     const { events } = (await ben.get(path())).body;
-    const kept = events.filter(({ slot }: { slot: string }) => slot === 'temperature').slice(-2);
+    const kept = events
+      .filter(({ address }: { address: Address }) => 'quantity' in address && address.quantity === 'temperature')
+      .slice(-2);
     expect(kept.map(({ text }: { text: string }) => text)).toEqual(['20', '21']);
     expect(kept.map(({ clockAhead }: { clockAhead: number }) => Math.round(clockAhead / 3600))).toEqual([5, -5]);
     expect(events[0].clockAhead).toBeNull();

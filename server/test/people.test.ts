@@ -141,7 +141,13 @@ describe('what becomes of the data', () => {
     });
     await ben.post(url(`/runs/${run.id}/events`), {
       events: [
-        { id: randomUUID(), slot: 'mass.1', text: '31.42', person: studentId, deviceTime: new Date().toISOString() },
+        {
+          id: randomUUID(),
+          address: { kind: 'cell', quantity: 'mass', members: { trial: '1' } },
+          text: '31.42',
+          person: studentId,
+          deviceTime: new Date().toISOString(),
+        },
       ],
     });
     const { body: round } = await ben.post(url('/rounds'), {});

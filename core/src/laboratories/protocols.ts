@@ -1,18 +1,23 @@
-import { UnknownProtocolError, type Protocol } from './protocol.ts';
-import { SOLID_BY_DISPLACEMENT } from './solid-by-displacement.ts';
+import { shortened } from '../numbers/written-number.ts';
+import type { Protocol } from './protocol/protocol.ts';
+import { SHIPPED } from './shipped/shipped.ts';
 
-const PROTOCOLS: ReadonlyMap<string, Protocol> = new Map(
-  [SOLID_BY_DISPLACEMENT].map((protocol) => [protocol.id, protocol]),
-);
+/** No laboratory of that id ships with the application. */
+export class UnknownProtocolError extends Error {
+  override readonly name = 'UnknownProtocolError';
+  constructor(id: string) {
+    super(`protocol: “${shortened(id)}” is not a laboratory known here.`);
+  }
+}
 
-/** The ids of the laboratories that ship with the application. */
+/** The ids of the laboratories that ship with the application, in the order in which a class meets them. */
 export function protocolIds(): string[] {
-  return [...PROTOCOLS.keys()];
+  return SHIPPED.map(({ id }) => id);
 }
 
 /** @throws UnknownProtocolError naming the id. */
 export function protocol(id: string): Protocol {
-  const found = PROTOCOLS.get(id);
+  const found = SHIPPED.find((one) => one.id === id);
   if (!found) throw new UnknownProtocolError(id);
   return found;
 }

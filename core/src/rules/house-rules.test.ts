@@ -45,6 +45,8 @@ describe('completing rules', () => {
     [{ goodPercentError: 0 }, 'goodPercentError'],
     [{ goodPercentError: NaN }, 'goodPercentError'],
     [{ goodPercentError: '5' }, 'goodPercentError'],
+    [{ readingUncertaintyOf: { burettes: 'about' } }, 'readingUncertaintyOf.burettes'],
+    [{ readingUncertaintyOf: 'half-division' as never }, 'readingUncertaintyOf'],
     [{ estimateByFamily: { 'graduated-cylinders': 'thirds' } }, 'estimateByFamily.graduated-cylinders'],
     [{ coverage: null }, 'coverage'],
     [{ colour: 'green' }, 'colour'],

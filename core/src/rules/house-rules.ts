@@ -8,6 +8,7 @@ export const RULE_CHOICES = {
   acceptance: [2, 1, 3],
   readingUncertainty: ['half-division', 'tenth-division', 'whole-division', 'maker-tolerance'],
   digitalUncertainty: ['one-last-digit', 'half-last-digit', 'two-last-digits'],
+  toolTolerance: ['not-counted', 'counted'],
   burettePlace: ['hundredth', 'half'],
   opaqueLiquids: ['upper-edge', 'lowest-point'],
   hydrometerMark: ['liquid-level', 'meniscus-top'],
@@ -30,6 +31,8 @@ export const RULE_CHOICES = {
 
 type Chosen = { readonly [Rule in keyof typeof RULE_CHOICES]: (typeof RULE_CHOICES)[Rule][number] };
 export type Estimate = Chosen['estimate'];
+/** What one reading is known to, of a scale or of a display. */
+export type ReadingUncertainty = Chosen['readingUncertainty'] | Chosen['digitalUncertainty'];
 
 /** The method a class works by: one immutable object, stored with whatever was judged by it. */
 export interface HouseRules extends Chosen {
@@ -37,6 +40,8 @@ export interface HouseRules extends Chosen {
   readonly goodPercentError: number;
   /** Where a family is estimated otherwise than `estimate` says. */
   readonly estimateByFamily: Readonly<Partial<Record<SkillId, Estimate>>>;
+  /** Where a reading is known otherwise than the two rules of reading say: by the family of a tool, or by its id, which comes first. */
+  readonly readingUncertaintyOf: Readonly<Record<string, ReadingUncertainty>>;
   /** Rounded relations the class quotes instead of exact ones, `1 lb = 454 g`; their digits count as written. */
   readonly quotedFactors: readonly string[];
 }
@@ -59,6 +64,7 @@ export const DEFAULT_RULES: HouseRules = Object.freeze({
   ) as unknown as Chosen),
   goodPercentError: 5,
   estimateByFamily: {},
+  readingUncertaintyOf: {},
   quotedFactors: [],
 });
 
@@ -98,9 +104,23 @@ function checkRule(rule: string, value: unknown): void {
   } else if (rule === 'estimateByFamily') {
     for (const [family, estimate] of Object.entries(value ?? {}))
       checkChoice(`${rule}.${family}`, RULE_CHOICES.estimate, estimate);
-  } else if (rule === 'quotedFactors') checkQuoted(value);
+  } else if (rule === 'readingUncertaintyOf') checkReadings(value);
+  else if (rule === 'quotedFactors') checkQuoted(value);
   else if (Object.hasOwn(RULE_CHOICES, rule)) checkChoice(rule, RULE_CHOICES[rule as keyof typeof RULE_CHOICES], value);
   else throw new HouseRuleError(shortened(rule), 'there is no such rule.');
+}
+
+/** Of as many families and tools a reading can be known otherwise. */
+const MOST_READINGS = 100;
+
+function checkReadings(value: unknown): void {
+  const rule = 'readingUncertaintyOf';
+  if (typeof value !== 'object' || value === null || Array.isArray(value))
+    throw new HouseRuleError(rule, 'that is not a list of tools.');
+  const stated = Object.entries(value);
+  if (stated.length > MOST_READINGS) throw new HouseRuleError(rule, `that is more than ${MOST_READINGS} tools.`);
+  const choices = [...RULE_CHOICES.readingUncertainty, ...RULE_CHOICES.digitalUncertainty];
+  for (const [tool, choice] of stated) checkChoice(`${rule}.${shortened(tool)}`, choices, choice);
 }
 
 const MOST_QUOTED = 20;
@@ -131,13 +151,9 @@ const BY_CONTENT = new Map<string, HouseRules>([[contentOf(DEFAULT_RULES), DEFAU
 const MOST_KEPT = 500;
 
 function contentOf(rules: HouseRules): string {
-  const families = Object.entries(rules.estimateByFamily).sort(([a], [b]) => (a < b ? -1 : 1));
-  return JSON.stringify([
-    ...Object.entries(rules)
-      .filter(([rule]) => rule !== 'estimateByFamily')
-      .sort(([a], [b]) => (a < b ? -1 : 1)),
-    families,
-  ]);
+  const inOrder = (part: object): [string, unknown][] => Object.entries(part).sort(([a], [b]) => (a < b ? -1 : 1));
+  const { estimateByFamily, readingUncertaintyOf, ...others } = rules;
+  return JSON.stringify([...inOrder(others), inOrder(estimateByFamily), inOrder(readingUncertaintyOf)]);
 }
 
 function shared(rules: HouseRules): HouseRules {
@@ -170,6 +186,11 @@ export function contradictionIn(rules: HouseRules): HouseRuleError | null {
     return new HouseRuleError(
       'coverage',
       'plain sums and extremes add half-widths, which are limits already and are not widened again.',
+    );
+  if (rules.toolTolerance === 'counted' && rules.readingUncertainty === 'maker-tolerance')
+    return new HouseRuleError(
+      'toolTolerance',
+      'the maker’s tolerance is what a reading is known to already, and is not counted a second time.',
     );
   if (rules.repeatUncertainty === 'half-range' && rules.coverage === 'students-t-95')
     return new HouseRuleError('coverage', 'Student’s t needs the standard error of the repeats, not half their range.');

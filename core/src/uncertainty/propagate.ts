@@ -1,5 +1,4 @@
 import { namesIn } from '../calculations/expression/expression.ts';
-import type { Dual } from '../calculations/expression/gradient.ts';
 import { parseExpression } from '../calculations/expression/parse-expression.ts';
 import { resolveUnits } from '../calculations/resolve-units.ts';
 import { correlatedPairs } from './correlations.ts';
@@ -101,26 +100,6 @@ function propagated(at: AtInputs, { school = 'quadrature', correlations = [] }: 
   const shares = sharesOf(parts);
   const budget = at.inputs.map(({ name }, i) => ({ name, share: shares[i] ?? 0 })).sort((a, b) => b.share - a.share);
   return { value: at.value, uncertainty, budget, notes };
-}
-
-/** Value and gradient of a function of the inputs, in the order of their names. */
-export type Differentiable = (values: Float64Array) => Dual;
-
-/**
- * Propagates the inputs' uncertainties through any differentiable function, as `propagate` does.
- * @throws UncertaintyInputError naming the input.
- */
-export function propagateThrough(
-  evaluate: Differentiable,
-  inputs: Readonly<Record<string, Input>>,
-  options: PropagationOptions = {},
-): Propagated {
-  const uncertain = Object.entries(inputs).map(([name, input]) => uncertainInput(name, input));
-  const values = Float64Array.from(Object.values(inputs), ({ value }) => value);
-  const { value, gradient } = evaluate(values);
-  const evaluateMany: EvaluateMany = (errors, count) =>
-    Float64Array.from({ length: count }, (_, k) => evaluate(values.map((one, i) => one + (errors[i]?.[k] ?? 0))).value);
-  return propagated({ value, slopes: [...gradient], inputs: uncertain, evaluate: evaluateMany }, options);
 }
 
 /**

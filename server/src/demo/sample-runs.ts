@@ -1,14 +1,15 @@
 import { randomUUID } from 'node:crypto';
-import { CORE_VERSION, protocol } from '@green-beam/core';
+import { addressKey, CORE_VERSION, protocol, sampleRun, type Address, type Members } from '@green-beam/core';
 import { addMinutes, addSeconds, subDays } from 'date-fns';
 import type { CreationAttributes } from 'sequelize';
 import { RunEventRow, RunMember, RunRow } from '../models/notebook.ts';
 import { DEMO_CLASS, DEMO_SCHOOL, HERON_STUDENTS } from './people.ts';
 
 /** One entry of a sample log: who (index in the group), where, what, and for a correction the reason. */
-type Line = readonly [who: number, slot: string, text: string, reason?: string];
+type Line = readonly [who: number, address: Address, text: string, reason?: string];
 
 interface SampleRun {
+  readonly protocolId: string;
   readonly specimen: string;
   /** Indices in the roster of Heron 9. */
   readonly group: readonly number[];
@@ -17,67 +18,193 @@ interface SampleRun {
   readonly lines: readonly Line[];
 }
 
+const cell = (quantity: string, members: Members = {}): Address => ({ kind: 'cell', quantity, members });
+const tool = (quantity: string, members: Members = {}): Address => ({ kind: 'tool', quantity, members });
+const answer = (question: string): Address => ({ kind: 'answer', question });
+const statement = (id: string): Address => ({ kind: 'statement', statement: id });
+const ACCEPTED: Address = { kind: 'accepted' };
+
+const at = (quantity: string, trial: number): Address => cell(quantity, { trial: String(trial) });
+
 function trial(number: number, who: number, mass: string, before: string, after: string): Line[] {
   return [
-    [who, `mass.${number}`, mass],
-    [who, `before.${number}`, before],
-    [(who + 1) % 2, `after.${number}`, after],
+    [who, at('mass', number), mass],
+    [who, at('before', number), before],
+    [(who + 1) % 2, at('after', number), after],
   ];
 }
 
-/** Two finished laboratories, each with one mistake left in for a teacher to find, and one that is running. */
+/**
+ * The lines of a laboratory’s believable run, two people taking turns.
+ * @param changed what somebody wrote otherwise than there, by the quantity and its members.
+ * @param upTo how many entries there are so far.
+ */
+function believable(
+  protocolId: string,
+  { index = 0, changed = [], upTo = Infinity }: { index?: number; changed?: readonly Line[]; upTo?: number } = {},
+): Line[] {
+  const lab = protocol(protocolId);
+  const instead = new Map(changed.map((line) => [addressKey(line[1]), line]));
+  return sampleRun(lab, lab.samples[index])
+    .events.slice(0, upTo)
+    .map(({ address, text }, i): Line => instead.get(addressKey(address)) ?? [Math.floor(i / 3) % 2, address, text]);
+}
+
+const DISPLACEMENT = 'solid-by-displacement';
+
+/** Laboratories of ten kinds: finished ones, some with a mistake left in for a teacher to find, and some that are running. */
 const RUNS: readonly SampleRun[] = [
   {
+    protocolId: DISPLACEMENT,
     specimen: 'Bronze deck nail',
     group: [0, 1, 6, 14],
     daysAgo: 12,
     handedIn: true,
     lines: [
-      [0, 'accepted', 'bronze'],
-      [0, 'behaviour', 'sank'],
+      [0, ACCEPTED, 'bronze'],
+      [0, cell('behaviour'), 'sank'],
       ...trial(1, 0, '54.31', '21.4', '27.8'),
-      [1, 'mass.2', '54.30'],
-      [1, 'before.2', '22.0'],
-      [0, 'after.2', '27.0'],
-      [0, 'after.2', '28.0', 'read the mark below'],
+      [1, at('mass', 2), '54.30'],
+      [1, at('before', 2), '22.0'],
+      [0, at('after', 2), '27.0'],
+      [0, at('after', 2), '28.0', 'read the mark below'],
       ...trial(3, 0, '54.31', '20.7', '27.0'),
       // The fourth "before" is a digit short: the column says 1 decimal.
-      [1, 'mass.4', '54.30'],
-      [1, 'before.4', '22'],
-      [0, 'after.4', '28.1'],
-      [0, 'answer.tool', 'The cylinder. Both of its bars are long and the balance can hardly be seen.'],
-      [1, 'answer.repeats', 'Yes. A cylinder with its marks too low would make all of them wrong together.'],
-      [0, 'answer.conclusion', 'Bronze or brass. Not tin, which is too light for our range.'],
+      [1, at('mass', 4), '54.30'],
+      [1, at('before', 4), '22'],
+      [0, at('after', 4), '28.1'],
+      [0, answer('tool'), 'The cylinder. Both of its bars are long and the balance can hardly be seen.'],
+      [1, answer('repeats'), 'Yes. A cylinder with its marks too low would make all of them wrong together.'],
+      [0, answer('conclusion'), 'Bronze or brass. Not tin, which is too light for our range.'],
     ],
   },
   {
+    protocolId: DISPLACEMENT,
     specimen: 'Slate tile, a corner',
     group: [2, 7, 9, 11],
     daysAgo: 5,
     handedIn: true,
     lines: [
-      [0, 'accepted', 'slate'],
-      [1, 'behaviour', 'sank'],
+      [0, ACCEPTED, 'slate'],
+      [1, cell('behaviour'), 'sank'],
       ...trial(1, 0, '31.42', '18.3', '29.6'),
       ...trial(2, 1, '31.42', '20.1', '31.6'),
       // Third mass with two digits exchanged.
       ...trial(3, 0, '34.12', '19.4', '30.8'),
       ...trial(4, 1, '31.43', '17.9', '29.3'),
-      [0, 'answer.tool', 'The cylinder, though less than for the nail, since the tile takes up more room.'],
-      [1, 'answer.conclusion', 'It could be slate or marble; our range covers both.'],
+      [0, answer('tool'), 'The cylinder, though less than for the nail, since the tile takes up more room.'],
+      [1, answer('conclusion'), 'It could be slate or marble; our range covers both.'],
     ],
   },
   {
+    protocolId: DISPLACEMENT,
     specimen: 'Tin ballast ingot',
     group: [0, 3, 8, 18],
     daysAgo: 0,
     handedIn: false,
     lines: [
-      [0, 'accepted', 'tin'],
+      [0, ACCEPTED, 'tin'],
       ...trial(1, 0, '43.87', '16.2', '22.3'),
-      [1, 'mass.2', '43.86'],
-      [1, 'before.2', '17.5'],
+      [1, at('mass', 2), '43.86'],
+      [1, at('before', 2), '17.5'],
     ],
+  },
+  {
+    protocolId: 'plate-two-ways',
+    specimen: 'Slate tile, whole',
+    group: [0, 13],
+    daysAgo: 8,
+    handedIn: true,
+    lines: [
+      [0, tool('width', { method: 'fine' }), 'caliper-twentieth; C-01; 0.05; ; 1'],
+      [1, tool('thickness'), 'micrometer-hundredth; M-02; 0.013; ; 1'],
+      ...believable('plate-two-ways'),
+      [0, statement('coarse-wrong'), '0'],
+      [1, statement('two-observers'), 'holds'],
+      [1, answer('limits'), 'the length'],
+      [0, answer('agree'), 'Yes. The difference is smaller than what the coarse one may be off by.'],
+    ],
+  },
+  {
+    protocolId: 'glassware-delivery',
+    specimen: 'Beaker, cylinder and burette',
+    group: [0, 5, 16],
+    daysAgo: 6,
+    handedIn: true,
+    lines: [
+      ...believable('glassware-delivery', { index: 1 }),
+      [1, answer('which'), 'The burette, because its spread is the smallest.'],
+    ],
+  },
+  {
+    protocolId: 'burn-rate',
+    specimen: 'Beeswax nightlight',
+    group: [4, 9],
+    daysAgo: 3,
+    handedIn: true,
+    lines: [
+      ...believable('burn-rate'),
+      [1, answer('words'), 'Each minute about 0.126 g of wax is gone.'],
+      [0, answer('believe'), 'By mass, because the balance has the most digits.'],
+    ],
+  },
+  {
+    protocolId: 'liquid-by-increments',
+    specimen: 'Liquid B from the harbour kit',
+    group: [10, 15, 20],
+    daysAgo: 4,
+    handedIn: true,
+    lines: believable('liquid-by-increments', {
+      // Written down in the order in which it was not read: 55.12 as 51.52.
+      changed: [[1, cell('mass', { fill: '3' }), '51.52']],
+    }),
+  },
+  {
+    protocolId: 'thermometer-check',
+    specimen: 'Thermometer T-04',
+    group: [12, 17],
+    daysAgo: 10,
+    handedIn: true,
+    lines: [
+      [0, tool('reading'), 'thermometer-degree; T-04; ; ; 1'],
+      ...believable('thermometer-check'),
+      [1, answer('percent'), 'Because you would have to divide by zero degrees.'],
+    ],
+  },
+  {
+    protocolId: 'sheet-thickness',
+    specimen: 'Copper sheet offcuts',
+    group: [6, 19, 21],
+    daysAgo: 2,
+    handedIn: true,
+    // A side of the second sheet in millimetres, in a column that is in centimetres.
+    lines: believable('sheet-thickness', {
+      changed: [[0, cell('short', { sheet: '2', observer: '1' }), '50.0']],
+    }),
+  },
+  {
+    protocolId: 'mass-per-item',
+    specimen: 'Nickel washers',
+    group: [11, 22],
+    daysAgo: 0,
+    handedIn: false,
+    lines: believable('mass-per-item', { upTo: 9 }),
+  },
+  {
+    protocolId: 'delivered-volume',
+    specimen: 'An unmarked flask',
+    group: [2, 18],
+    daysAgo: 1,
+    handedIn: false,
+    lines: believable('delivered-volume'),
+  },
+  {
+    protocolId: 'solid-by-apparent-mass',
+    specimen: 'Brass bush',
+    group: [7, 14],
+    daysAgo: 7,
+    handedIn: true,
+    lines: believable('solid-by-apparent-mass'),
   },
 ];
 
@@ -88,42 +215,43 @@ function eventsOf(
   start: Date,
 ): CreationAttributes<RunEventRow>[] {
   const latest = new Map<string, string>();
-  return run.lines.map(([who, slot, text, reason], i) => {
+  return run.lines.map(([who, address, text, reason], i) => {
     const id = randomUUID();
-    const replaces = latest.get(slot) ?? null;
-    latest.set(slot, id);
-    const at = addSeconds(addMinutes(start, i * 2), (i * 17) % 60);
+    const place = addressKey(address);
+    const replaces = latest.get(place) ?? null;
+    latest.set(place, id);
+    const when = addSeconds(addMinutes(start, i), (i * 17) % 60);
     return {
       classId: DEMO_CLASS,
       id,
       runId,
       schoolId: DEMO_SCHOOL,
       personId: people[who] ?? people[0] ?? '',
-      slot,
+      address,
       text,
       replaces,
       reason: reason ?? null,
-      deviceTime: at,
+      deviceTime: when,
       coreVersion: CORE_VERSION,
-      createdAt: at,
+      createdAt: when,
     };
   });
 }
 
-function startOf(run: SampleRun, now: Date): Date {
-  if (run.daysAgo === 0) return addMinutes(now, -25);
-  const day = subDays(now, run.daysAgo);
+function startOf({ daysAgo, lines }: SampleRun, now: Date): Date {
+  if (daysAgo === 0) return addMinutes(now, -lines.length - 12);
+  const day = subDays(now, daysAgo);
   day.setHours(10, 14, 0, 0);
   return day;
 }
 
-/** Stores the sample laboratories of Heron 9. */
+/** Stores the sample laboratories of Heron 9. Their results are worked out when the server starts. */
 export async function seedRuns(now: Date): Promise<void> {
-  const lab = protocol('solid-by-displacement');
   for (const run of RUNS) {
     const id = randomUUID();
     const people = run.group.map((index) => HERON_STUDENTS[index]?.id ?? '');
     const start = startOf(run, now);
+    const lab = protocol(run.protocolId);
     await RunRow.create({
       classId: DEMO_CLASS,
       id,

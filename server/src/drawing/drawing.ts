@@ -1,4 +1,4 @@
-import type { HouseRules } from '@green-beam/core';
+import type { HouseRules, KeptResult } from '@green-beam/core';
 import type { Logger } from 'pino';
 import { Piscina } from 'piscina';
 import type { CreationAttributes } from 'sequelize';
@@ -8,6 +8,7 @@ import { Refusal } from '../refusal.ts';
 import type { DrawnFor, RoundFor } from './draw-round.ts';
 import type { FirstTry, Knowledge } from './knowledge.ts';
 import type * as thread from './thread.ts';
+import type { ResultsOrder } from './thread.ts';
 
 /** What takes too long for the thread that answers requests: it is done in threads of its own, in the order in which it is asked for. */
 export interface Drawing {
@@ -15,6 +16,8 @@ export interface Drawing {
   round(round: RoundFor, from: DrawnFor, seed: number, roundId: string): Promise<CreationAttributes<Task>[]>;
   learnedFrom(known: Knowledge, tries: readonly FirstTry[]): Promise<Knowledge>;
   /** @throws Refusal where a slip cannot be told apart on any of the tools or exercises. */
+  /** The results that a run has, as they are kept. */
+  results(order: ResultsOrder): Promise<KeptResult[]>;
   checkAims(subjectIds: readonly string[], aims: readonly string[], rules: HouseRules): Promise<void>;
   close(): Promise<void>;
 }
@@ -56,6 +59,7 @@ export function drawingInThreads(given: Threads): Drawing {
   return {
     round: (round, from, seed, roundId) => ask('round', { round, from, seed, roundId }),
     learnedFrom: (knowledge, tries) => ask('learning', { knowledge, tries }),
+    results: (order) => ask('results', order),
     checkAims: (named, aims, rules) => ask('aiming', { subjectIds: named, aims, rules }),
     close: () => threads.close({ force: true }),
   };

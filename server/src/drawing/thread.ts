@@ -3,13 +3,18 @@ import {
   AimError,
   completeRules,
   DEFAULT_RULES,
+  keptResults,
   planForAims,
   planForBelief,
   PRIORS,
   subjectById,
   subjectIds,
   subjectsNamed,
+  workOut,
   type HouseRules,
+  type KeptResult,
+  type Protocol,
+  type RunEvent,
 } from '@green-beam/core';
 import { workerData } from 'piscina';
 import type { CreationAttributes } from 'sequelize';
@@ -64,6 +69,20 @@ export interface AimsOrder {
 export function aiming({ subjectIds, aims, rules }: AimsOrder): Outcome<void> {
   return outcome(() => {
     planForAims(subjectsNamed(subjectIds), aims, 1, 1, completeRules(rules));
+  });
+}
+
+export interface ResultsOrder {
+  readonly protocol: Protocol;
+  readonly events: readonly RunEvent[];
+  readonly rules: HouseRules;
+}
+
+/** What a run’s log comes to. */
+export function results(order: ResultsOrder): Outcome<KeptResult[]> {
+  return outcome(() => {
+    const { protocol, events, rules } = withKnownRules(order);
+    return keptResults(workOut(protocol, { events }, rules));
   });
 }
 

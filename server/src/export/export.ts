@@ -9,7 +9,7 @@ import { Attempt, Round, SetRound, Task } from '../models/bench.ts';
 import { Tool, ToolNoteRow } from '../models/cabinet.ts';
 import { HouseRulesVersion, Student, type SchoolClass } from '../models/classes.ts';
 import { Op } from 'sequelize';
-import { RunEventRow, RunMember, RunRow } from '../models/notebook.ts';
+import { RunEventRow, RunMember, RunResultRow, RunRow } from '../models/notebook.ts';
 import { Person } from '../models/people.ts';
 import { Tape } from '../models/tapes.ts';
 import { rosterOf } from '../classes/roster.ts';
@@ -59,6 +59,10 @@ async function attemptsOf(classId: string, personId: string): Promise<unknown[]>
 async function runsOf(classId: string, runIds: readonly string[]): Promise<unknown[]> {
   const runs = await RunRow.findAll({ where: { classId, id: [...runIds] }, order: [['startedAt', 'ASC']] });
   const events = await RunEventRow.findAll({ where: { classId, runId: [...runIds] }, order: [['serverOrder', 'ASC']] });
+  const results = await RunResultRow.findAll({
+    where: { classId, runId: [...runIds] },
+    order: [['position', 'ASC']],
+  });
   return runs.map(({ id, protocol, specimen, rulesVersion, startedAt, handedInAt }) => ({
     id,
     protocol,
@@ -66,12 +70,15 @@ async function runsOf(classId: string, runIds: readonly string[]): Promise<unkno
     rulesVersion,
     startedAt,
     handedInAt,
+    results: results
+      .filter(({ runId }) => runId === id)
+      .map(({ quantity, members, unit, value, place, sizes }) => ({ quantity, members, unit, value, place, sizes })),
     events: events
       .filter((event) => event.runId === id)
       .map(
         ({
           id: eventId,
-          slot,
+          address,
           text,
           replaces,
           reason,
@@ -82,7 +89,7 @@ async function runsOf(classId: string, runIds: readonly string[]): Promise<unkno
           coreVersion,
         }) => ({
           id: eventId,
-          slot,
+          address,
           text,
           replaces,
           reason,
@@ -227,7 +234,7 @@ export async function exportStudent(
   });
   return {
     format: FORMAT,
-    version: 2,
+    version: 3,
     core: CORE_VERSION,
     class: { id: schoolClass.id, name: schoolClass.name },
     student: await studentPart(student, drawing),
@@ -246,7 +253,7 @@ export async function exportClass(schoolClass: SchoolClass, drawing: Drawing): P
   const runs = await RunRow.findAll({ attributes: ['id'], where: { classId: schoolClass.id } });
   return {
     format: FORMAT,
-    version: 2,
+    version: 3,
     core: CORE_VERSION,
     class: { id: schoolClass.id, name: schoolClass.name },
     students: await Promise.all(students.map((student) => studentPart(student, drawing))),

@@ -1,4 +1,4 @@
-import type { Protocol } from '@green-beam/core';
+import type { Address, KeptResult, KeptVariance, Members, Protocol } from '@green-beam/core';
 import {
   DataTypes,
   Model,
@@ -22,6 +22,10 @@ export class RunRow extends Model<InferAttributes<RunRow>, InferCreationAttribut
   declare handedInAt: CreationOptional<Date | null>;
   /** When a teacher looked at it after it was handed in: until then the group may take it back. */
   declare openedAt: CreationOptional<Date | null>;
+  /** The version of the science by which its results are worked out; null before the first time. */
+  declare resultsBy: CreationOptional<string | null>;
+  /** Whether the group sees its results by the methods that are not the class’s. */
+  declare methodsShared: CreationOptional<boolean>;
 }
 
 export class RunMember extends Model<InferAttributes<RunMember>, InferCreationAttributes<RunMember>> {
@@ -32,6 +36,11 @@ export class RunMember extends Model<InferAttributes<RunMember>, InferCreationAt
   declare joinedAt: Date | null;
 }
 
+/** Where a run's log says by which version of the class's rules it goes on. */
+export interface RulesChange {
+  readonly kind: 'rules';
+}
+
 /** One entry in a run's log. Append-only. */
 export class RunEventRow extends Model<InferAttributes<RunEventRow>, InferCreationAttributes<RunEventRow>> {
   declare classId: string;
@@ -40,7 +49,7 @@ export class RunEventRow extends Model<InferAttributes<RunEventRow>, InferCreati
   declare schoolId: string;
   declare serverOrder: CreationOptional<string>;
   declare personId: string;
-  declare slot: string;
+  declare address: Address | RulesChange;
   declare text: string;
   declare replaces: string | null;
   declare reason: string | null;
@@ -49,6 +58,23 @@ export class RunEventRow extends Model<InferAttributes<RunEventRow>, InferCreati
   declare clockAhead: CreationOptional<number | null>;
   declare coreVersion: string;
   declare createdAt: CreationOptional<Date>;
+}
+
+/** A result of a run, worked out from its log. */
+export class RunResultRow extends Model<InferAttributes<RunResultRow>, InferCreationAttributes<RunResultRow>> {
+  declare classId: string;
+  declare runId: string;
+  /** Its place among the run’s results, from 0. */
+  declare position: number;
+  declare quantity: string;
+  declare members: Members;
+  declare unit: string;
+  declare value: number;
+  declare place: number | null;
+  declare degreesOfFreedom: number | null;
+  declare sizes: KeptResult['sizes'];
+  declare variance: KeptVariance | null;
+  declare rulesVersion: number;
 }
 
 export function defineNotebook(sequelize: Sequelize): void {
@@ -68,6 +94,8 @@ export function defineNotebook(sequelize: Sequelize): void {
       startedAt: DataTypes.DATE,
       handedInAt: DataTypes.DATE,
       openedAt: DataTypes.DATE,
+      resultsBy: DataTypes.TEXT,
+      methodsShared: DataTypes.BOOLEAN,
     },
     { sequelize, tableName: 'runs' },
   );
@@ -86,7 +114,7 @@ export function defineNotebook(sequelize: Sequelize): void {
       runId: DataTypes.UUID,
       serverOrder: DataTypes.BIGINT,
       personId: DataTypes.UUID,
-      slot: DataTypes.TEXT,
+      address: DataTypes.JSONB,
       text: DataTypes.TEXT,
       replaces: DataTypes.UUID,
       reason: DataTypes.TEXT,
@@ -96,5 +124,22 @@ export function defineNotebook(sequelize: Sequelize): void {
       createdAt: DataTypes.DATE,
     },
     { sequelize, tableName: 'run_events' },
+  );
+  RunResultRow.init(
+    {
+      classId: { type: DataTypes.UUID, primaryKey: true },
+      runId: { type: DataTypes.UUID, primaryKey: true },
+      position: { type: DataTypes.INTEGER, primaryKey: true },
+      quantity: DataTypes.TEXT,
+      members: DataTypes.JSONB,
+      unit: DataTypes.TEXT,
+      value: DataTypes.DOUBLE,
+      place: DataTypes.INTEGER,
+      degreesOfFreedom: DataTypes.DOUBLE,
+      sizes: DataTypes.JSONB,
+      variance: DataTypes.JSONB,
+      rulesVersion: DataTypes.INTEGER,
+    },
+    { sequelize, tableName: 'run_results' },
   );
 }

@@ -1,12 +1,14 @@
 import type { NewRunEvent } from '@green-beam/contract';
-import { CORE_VERSION, type RunEvent } from '@green-beam/core';
-import { Op, type Transaction } from 'sequelize';
-import { databaseOf } from '../database.ts';
-import { RunEventRow, RunMember, RunRow } from '../models/notebook.ts';
+import { addressKey, CORE_VERSION, type RunEvent } from '@green-beam/core';
+import { Op } from 'sequelize';
+import type { Drawing } from '../drawing/drawing.ts';
+import { RunMember } from '../models/notebook.ts';
 import { Refusal } from '../refusal.ts';
-import { checkPlace } from './places.ts';
+import { rulesOf } from '../rules.ts';
+import { eventsOf, logOf } from './log.ts';
+import { checkPlaces } from './places.ts';
 import { checkMayWrite, handedIn, type RunAccess } from './run-access.ts';
-import { eventOf } from './show-run.ts';
+import { storedEntries, storeEntries } from './store-entries.ts';
 import { withToolsOfCabinet } from './tools-of-cabinet.ts';
 
 async function checkPeople(access: RunAccess, events: readonly NewRunEvent[]): Promise<void> {
@@ -26,19 +28,16 @@ async function checkPeople(access: RunAccess, events: readonly NewRunEvent[]): P
     throw new Refusal(403, 'The person who writes must belong to this group.', 'person');
 }
 
-async function storedOf(key: { classId: string; runId: string }, ids: readonly string[]): Promise<RunEvent[]> {
-  const rows = await RunEventRow.findAll({ where: { ...key, id: [...ids] }, order: [['serverOrder', 'ASC']] });
-  return rows.map(eventOf);
-}
-
-/** Entries and handing in wait for each other: none is stored after the page was handed in. */
-async function checkStillOpen({ classId, id }: RunRow, transaction: Transaction): Promise<void> {
-  const run = await RunRow.findOne({ where: { classId, id }, transaction, lock: transaction.LOCK.SHARE });
-  if (!run || run.handedInAt) throw handedIn();
+/** What an entry says it replaces stands at the same place. */
+function checkReplaced(log: readonly RunEvent[], events: readonly NewRunEvent[]): void {
+  const places = new Map([...log, ...events].map(({ id, address }) => [id, addressKey(address)]));
+  for (const { replaces, address } of events)
+    if (replaces && places.get(replaces) !== addressKey(address))
+      throw new Refusal(400, 'The entry that you correct was not found here.', 'replaces');
 }
 
 /**
- * Appends entries to a run's log. An entry sent twice is stored once. What it says it replaces must stand in the same slot.
+ * Appends entries to a run's log. An entry sent twice is stored once. What it says it replaces must stand at the same place.
  * @param clockAhead how far the clock of the device is ahead, in seconds.
  * @returns the entries as stored, in the server's order.
  */
@@ -46,50 +45,44 @@ export async function appendEvents(
   access: RunAccess,
   events: readonly NewRunEvent[],
   clockAhead: number | null,
+  drawing: Drawing,
 ): Promise<RunEvent[]> {
   const { run } = access;
+  const { classId, protocol } = run;
   const ids = events.map((event) => event.id);
-  const key = { classId: run.classId, runId: run.id };
+  const key = { classId, runId: run.id };
   if (access.member && !access.mayWrite) {
     // What was stored before the page was handed in, and is sent again because the answer was lost, is there.
-    const before = await storedOf(key, ids);
+    const before = await storedEntries(key, ids);
     if (before.length === ids.length) return before;
   }
   checkMayWrite(access);
-  events.forEach((event) => checkPlace(run.protocol, event));
+  const log = eventsOf(await logOf(key));
+  const sent = new Set(log.map(({ id }) => id));
+  const unseen = events.filter(({ id }) => !sent.has(id));
+  checkPlaces(protocol, log, unseen, await rulesOf(classId, run.rulesVersion));
   await checkPeople(access, events);
-  const replaced = events.flatMap((event) => (event.replaces ? [event.replaces] : []));
-  const targets = new Map(
-    (await RunEventRow.findAll({ where: { ...key, id: replaced } })).map((row) => [row.id, row.slot]),
+  checkReplaced(log, events);
+  const entries = (await withToolsOfCabinet(classId, unseen)).map(
+    ({ id, address, text, replaces, reason, person, deviceTime }) => ({
+      ...key,
+      id,
+      schoolId: run.schoolId,
+      personId: person,
+      address,
+      text,
+      replaces: replaces ?? null,
+      reason: reason ?? null,
+      deviceTime: new Date(deviceTime),
+      clockAhead,
+      coreVersion: CORE_VERSION,
+    }),
   );
-  for (const event of events) {
-    const target =
-      event.replaces === null
-        ? event.slot
-        : (targets.get(event.replaces) ?? events.find((other) => other.id === event.replaces)?.slot);
-    if (target !== event.slot) throw new Refusal(400, 'The entry that you correct was not found here.', 'replaces');
-  }
-  const known = await withToolsOfCabinet(run.classId, events);
-  await databaseOf(RunEventRow).transaction(async (transaction) => {
-    await checkStillOpen(run, transaction);
-    await RunEventRow.bulkCreate(
-      known.map(({ id, slot, text, replaces, reason, person, deviceTime }) => ({
-        ...key,
-        id,
-        schoolId: run.schoolId,
-        personId: person,
-        slot,
-        text,
-        replaces: replaces ?? null,
-        reason: reason ?? null,
-        deviceTime: new Date(deviceTime),
-        clockAhead,
-        coreVersion: CORE_VERSION,
-      })),
-      { ignoreDuplicates: true, transaction },
-    );
-  });
-  const stored = await storedOf(key, ids);
+  const check = ({ handedInAt }: typeof run): void => {
+    if (handedInAt) throw handedIn();
+  };
+  if (entries.length > 0) await storeEntries(key, { entries, check }, drawing);
+  const stored = await storedEntries(key, ids);
   if (stored.length < ids.length)
     throw new Refusal(409, 'One of these entries has an id that is already in use.', 'id');
   return stored;

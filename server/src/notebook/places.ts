@@ -1,45 +1,130 @@
 import type { NewRunEvent } from '@green-beam/contract';
-import type { Protocol } from '@green-beam/core';
+import {
+  AddressError,
+  checkAddress,
+  chosenMembersFrom,
+  linkFrom,
+  ProtocolError,
+  settingOf,
+  type Address,
+  type HouseRules,
+  type Protocol,
+  type RunEvent,
+  type Setting,
+} from '@green-beam/core';
 import { Refusal } from '../refusal.ts';
 
-/** What may be written at a place of a run: anything, or one of a few choices. */
-type Allowed = 'anything' | readonly string[];
-
-/** Notes of a whole run that every laboratory has. */
-const NOTES: readonly string[] = ['accepted', 'specimen', 'temperature'];
-
-function isTrial(protocol: Protocol, part: string): boolean {
-  return /^[1-9]\d*$/.test(part) && Number(part) <= protocol.trials.most;
+/** Members a case dimension of this run has, where they are chosen. */
+function chosenMembers({ layout, members }: Setting): Map<string, string[]> {
+  return new Map(
+    [...layout.dimensions.values()].flatMap((dimension) =>
+      dimension.kind === 'case' && dimension.choose
+        ? [[dimension.id, (members.get(dimension.id) ?? []).map(({ id }) => id)] as const]
+        : [],
+    ),
+  );
 }
 
-/** What may be written at a place, by the run’s protocol; null where it has no such place. */
-function allowedAt(protocol: Protocol, slot: string): Allowed | null {
-  const [name = '', part] = slot.split('.');
-  const quantity = (id: string | undefined): Protocol['quantities'][number] | undefined =>
-    protocol.quantities.find((one) => one.id === id);
-  const own = quantity(name);
-  if (own?.kind === 'observed') return part === undefined ? own.choices.map(({ id }) => id) : null;
-  if (part === undefined) return NOTES.includes(name) ? 'anything' : null;
-  if (own?.kind === 'read') return isTrial(protocol, part) ? 'anything' : null;
-  const read = quantity(part);
-  switch (name) {
-    case 'excluded':
-      return isTrial(protocol, part) ? 'anything' : null;
-    case 'answer':
-      return protocol.questions.some(({ id }) => id === part) ? 'anything' : null;
-    case 'instrument':
-      return read?.kind === 'read' ? read.instruments : null;
+function oneOf(text: string, choices: readonly string[]): void {
+  if (text !== '' && !choices.includes(text))
+    throw new Refusal(400, `“${text}” is none of ${choices.join(', ')}.`, 'text');
+}
+
+/** The members that are chosen for a run: as many as the laboratory wants, each one of its own or a tool. */
+function checkMembers(setting: Setting, { dimension: id }: Extract<Address, { kind: 'members' }>, text: string): void {
+  const dimension = setting.layout.dimensions.get(id);
+  if (text === '' || dimension?.kind !== 'case' || !dimension.choose) return;
+  const { least, most } = dimension.choose;
+  const chosen = chosenMembersFrom(text);
+  const ids = (chosen ?? []).map((member) => member.id);
+  const own = dimension.members.map((member) => member.id);
+  if (
+    !chosen ||
+    new Set(ids).size < ids.length ||
+    chosen.some((member) => !own.includes(member.id) && (!dimension.tools || member.tool === undefined))
+  )
+    throw new Refusal(400, `That is no choice of ${dimension.name.toLowerCase()}.`, 'text');
+  if (ids.length < least || ids.length > most)
+    throw new Refusal(400, `Choose ${least} to ${most} for ${dimension.name.toLowerCase()}.`, 'text');
+}
+
+/** A reading that is said to be another one: that one exists, is read too, and is not itself. */
+function checkLink(setting: Setting, address: Extract<Address, { kind: 'link' }>, text: string): void {
+  if (text === '') return;
+  const source = linkFrom(text);
+  const quantity = source && setting.layout.quantities.get(source.quantity);
+  const own = setting.layout.quantities.get(address.quantity);
+  if (!source || quantity?.kind !== 'read' || own?.kind !== 'read' || own.unit !== quantity.unit)
+    throw new Refusal(400, 'That is no reading that could be taken over.', 'text');
+  checkAddress(setting.layout, { kind: 'cell', ...source }, chosenMembers(setting));
+}
+
+/** What may be written at a place: anything, or one of a few choices. */
+function checkText(setting: Setting, { address, text }: NewRunEvent): void {
+  const { protocol, quantities } = setting.layout;
+  switch (address.kind) {
+    case 'cell': {
+      const quantity = quantities.get(address.quantity);
+      if (quantity?.kind === 'observed')
+        oneOf(
+          text,
+          quantity.choices.map(({ id }) => id),
+        );
+      return;
+    }
+    case 'option': {
+      const option = protocol.options.find(({ id }) => id === address.option);
+      oneOf(text, option?.choices.map(({ id }) => id) ?? []);
+      return;
+    }
+    case 'statement': {
+      const statement = protocol.statements.find(({ id }) => id === address.statement);
+      oneOf(text, ['holds', 'fails', ...(statement?.corrections.map((_, i) => String(i)) ?? [])]);
+      return;
+    }
+    case 'members':
+      checkMembers(setting, address, text);
+      return;
+    case 'link':
+      checkLink(setting, address, text);
+      return;
     case 'tool':
-      return read?.kind === 'read' ? 'anything' : null;
-    default:
-      return null;
+    case 'adjustment':
+    case 'excluded':
+    case 'accepted':
+    case 'specimen':
+    case 'answer':
+      return;
   }
 }
 
-/** @throws Refusal naming the slot when the protocol has no such place, or the text when it is none of its choices. */
-export function checkPlace(protocol: Protocol, { slot, text }: NewRunEvent): void {
-  const allowed = allowedAt(protocol, slot);
-  if (allowed === null) throw new Refusal(400, `“${slot}” is no place on this page.`, 'slot');
-  if (allowed !== 'anything' && text !== '' && !allowed.includes(text))
-    throw new Refusal(400, `“${text}” is none of ${allowed.join(', ')}.`, 'text');
+/** Entries that are on their way into a log, as they will stand in it. */
+function asStored(event: NewRunEvent, after: number): RunEvent {
+  return { ...event, replaces: event.replaces ?? null, reason: event.reason ?? null, order: after };
+}
+
+/**
+ * Whether the laboratory has the places that entries are for, with the options and members that the run then has.
+ * @throws Refusal naming what of the address or the text is wrong.
+ */
+export function checkPlaces(
+  protocol: Protocol,
+  log: readonly RunEvent[],
+  entries: readonly NewRunEvent[],
+  rules: HouseRules,
+): void {
+  const last = log.at(-1)?.order ?? 0;
+  const after = [...log, ...entries.map((entry, i) => asStored(entry, last + i + 1))];
+  try {
+    const setting = settingOf(protocol, { events: after }, rules);
+    const chosen = chosenMembers(setting);
+    for (const entry of entries) {
+      checkAddress(setting.layout, entry.address, chosen);
+      checkText(setting, entry);
+    }
+  } catch (error) {
+    if (error instanceof AddressError) throw new Refusal(400, error.message, `address.${error.field}`);
+    if (error instanceof ProtocolError) throw new Refusal(400, 'These choices do not go together.', 'text');
+    throw error;
+  }
 }

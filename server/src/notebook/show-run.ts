@@ -1,30 +1,11 @@
 import type { RunPage, RunSummary } from '@green-beam/contract';
-import type { RunEvent } from '@green-beam/core';
 import { labelOf } from '../auth/labels.ts';
 import { HouseRulesVersion } from '../models/classes.ts';
-import { RunEventRow, RunMember, type RunRow } from '../models/notebook.ts';
+import { RunMember, type RunRow } from '../models/notebook.ts';
 import { Person } from '../models/people.ts';
 import { rulesOf } from '../rules.ts';
-import { RULES_SLOT } from './change-run-rules.ts';
+import { eventsOf, logOf } from './log.ts';
 import type { RunAccess } from './run-access.ts';
-
-/** Clocks that differ by less, in seconds, need no mention: the way to the server takes time too. */
-const CLOCKS_AGREE = 120;
-
-export function eventOf(row: RunEventRow): RunEvent {
-  const { id, slot, text, replaces, reason, personId, deviceTime, clockAhead, serverOrder } = row;
-  return {
-    id,
-    slot,
-    text,
-    replaces,
-    reason,
-    person: personId,
-    deviceTime: deviceTime.toISOString(),
-    clockAhead: clockAhead !== null && Math.abs(clockAhead) > CLOCKS_AGREE ? clockAhead : null,
-    order: Number(serverOrder),
-  };
-}
 
 function summaryFrom(run: RunRow, group: readonly RunMember[], labels: ReadonlyMap<string, string>): RunSummary {
   const named = (joined: boolean): string[] =>
@@ -68,7 +49,7 @@ export async function runPage({
 }: Pick<RunAccess, 'run' | 'member' | 'mayWrite' | 'as' | 'schoolClass'>): Promise<RunPage> {
   const { classId, id: runId } = run;
   const [rows, members, rules, versions] = await Promise.all([
-    RunEventRow.findAll({ where: { classId, runId }, order: [['serverOrder', 'ASC']] }),
+    logOf({ classId, runId }),
     RunMember.findAll({ where: { classId, runId } }),
     rulesOf(classId, run.rulesVersion),
     HouseRulesVersion.findAll({ attributes: ['classId', 'version', 'name'], where: { classId } }),
@@ -91,14 +72,16 @@ export async function runPage({
         ? nameOf(schoolClass.rulesVersion)
         : null,
     rulesChanges: rows
-      .filter(({ slot }) => slot === RULES_SLOT)
+      .filter(({ address }) => address.kind === 'rules')
       .map(({ personId, createdAt, text }) => ({
         by: byId.get(personId)?.label ?? '',
         at: createdAt.toISOString(),
         name: nameOf(Number(text)),
       })),
     people: Object.fromEntries(byId),
-    events: rows.filter(({ slot }) => slot !== RULES_SLOT).map(eventOf),
+    events: eventsOf(rows),
+    showsMethods: as === 'teacher' || run.methodsShared,
+    sharesMethods: as === 'teacher' ? run.methodsShared : null,
     mayWrite,
     mayTakeBack: member && run.handedInAt !== null && run.openedAt === null && schoolClass.archivedAt === null,
     mayGiveBack: as === 'teacher' && run.handedInAt !== null,

@@ -1,21 +1,41 @@
-import type { NewRunEvent } from '@green-beam/contract';
-import { namedToolFrom, namedToolText } from '@green-beam/core';
+import type { NewRunEvent, ToolShown } from '@green-beam/contract';
+import { chosenMembersFrom, toolFrom } from '@green-beam/core';
 import { toolsShown } from '../cabinet/tools-shown.ts';
 import { Refusal } from '../refusal.ts';
 
-/** The entries with each named tool as the cabinet knows it: its zero error is the cabinet’s, whatever the browser says. */
+/**
+ * A tool as a run’s log keeps it: of a kind, or one of the cabinet as the cabinet knows it now. Its zero error, its tolerance and its
+ * version are the cabinet’s, whatever the browser says.
+ */
+function asKept(text: string, cabinet: readonly ToolShown[]): string {
+  const written = toolFrom(text);
+  if (!written) throw new Refusal(400, 'There is no such tool.', 'text');
+  if (written.code === null) return written.instrument.id;
+  const tool = cabinet.find(
+    ({ code, instrumentId }) => code === written.code && instrumentId === written.instrument.id,
+  );
+  if (!tool) throw new Refusal(400, 'This class has no such tool.', 'text');
+  const { instrumentId, code, zeroError, tolerance, version } = tool;
+  return [instrumentId, code, zeroError ?? '', tolerance ?? '', version].join('; ');
+}
+
+function membersAsKept(text: string, cabinet: readonly ToolShown[]): string {
+  const chosen = chosenMembersFrom(text);
+  if (!chosen) return text;
+  return JSON.stringify(
+    chosen.map((member) => (member.tool === undefined ? member : { ...member, tool: asKept(member.tool, cabinet) })),
+  );
+}
+
+/** The entries with each named tool as the cabinet knows it. */
 export async function withToolsOfCabinet(classId: string, events: readonly NewRunEvent[]): Promise<NewRunEvent[]> {
-  const named = events.filter(({ slot, text }) => slot.startsWith('tool.') && text !== '');
-  if (named.length === 0) return [...events];
-  const tools = await toolsShown(classId);
+  const named = ({ address, text }: NewRunEvent): boolean =>
+    (address.kind === 'tool' || address.kind === 'members') && text !== '';
+  if (!events.some(named)) return [...events];
+  const cabinet = await toolsShown(classId);
   return events.map((event) => {
-    if (!named.includes(event)) return event;
-    const written = namedToolFrom(event.text);
-    const tool = tools.find(
-      ({ code, instrumentId }) => code === written?.code && instrumentId === written.instrumentId,
-    );
-    if (!tool) throw new Refusal(400, 'This class has no such tool.', 'text');
-    const { instrumentId, code, zeroError } = tool;
-    return { ...event, text: namedToolText({ instrumentId, code, zeroError: zeroError ?? 0 }) };
+    if (!named(event)) return event;
+    const { address, text } = event;
+    return { ...event, text: address.kind === 'tool' ? asKept(text, cabinet) : membersAsKept(text, cabinet) };
   });
 }

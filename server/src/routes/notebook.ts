@@ -1,7 +1,16 @@
-import { joining, newRun, newRunEvents } from '@green-beam/contract';
+import {
+  joining,
+  methodsSharing,
+  newRun,
+  newRunEvents,
+  type LaboratoryShown,
+  type NewRunEvents,
+} from '@green-beam/contract';
+import { protocol, protocolIds } from '@green-beam/core';
 import { Router, type Request } from 'express';
 import { Op } from 'sequelize';
 import { checkNotArchived, classInReach, classTaught } from '../auth/access.ts';
+import type { Drawing } from '../drawing/drawing.ts';
 import { labelOf } from '../auth/labels.ts';
 import { rosterOf } from '../classes/roster.ts';
 import { RunEventRow, RunMember, RunRow } from '../models/notebook.ts';
@@ -23,8 +32,16 @@ function clockAheadOf(request: Request): number | null {
   return Number.isFinite(seconds) ? Math.round(seconds) : null;
 }
 
+/** The laboratories that can be begun. */
+function laboratories(): LaboratoryShown[] {
+  return protocolIds().map((id) => {
+    const { title, setting, purpose, steps } = protocol(id);
+    return { id, title, setting, purpose, minutes: steps.reduce((sum, { minutes }) => sum + minutes, 0) };
+  });
+}
+
 /** Laboratories done by groups. */
-export function notebookRoutes(): Router {
+export function notebookRoutes(drawing: Drawing): Router {
   const routes = Router();
 
   routes.get('/classes/:classId/runs', async (request, response) => {
@@ -47,6 +64,11 @@ export function notebookRoutes(): Router {
     const { schoolClass } = await classInReach(request);
     const students = await rosterOf(schoolClass.id, 'present');
     response.json(students.map(({ personId, person }) => ({ id: personId, label: labelOf(person, 'short') })));
+  });
+
+  routes.get('/classes/:classId/laboratories', async (request, response) => {
+    await classInReach(request);
+    response.json(laboratories());
   });
 
   routes.post('/classes/:classId/runs', async (request, response) => {
@@ -87,10 +109,10 @@ export function notebookRoutes(): Router {
 
   routes.post('/classes/:classId/runs/:runId/events', async (request, response) => {
     const access = await runInReach(request);
-    const { events } = await validated(request, newRunEvents);
+    const { events } = (await validated(request, newRunEvents)) as NewRunEvents;
     const { classId, id: runId } = access.run;
     await checkRoom('entries', RunEventRow, { classId, runId }, events.length);
-    response.json({ events: await appendEvents(access, events, clockAheadOf(request)) });
+    response.json({ events: await appendEvents(access, events, clockAheadOf(request), drawing) });
   });
 
   routes.post('/classes/:classId/runs/:runId/hand-in', async (request, response) => {
@@ -114,7 +136,15 @@ export function notebookRoutes(): Router {
 
   routes.post('/classes/:classId/runs/:runId/rules', async (request, response) => {
     checkNotArchived((await classTaught(request)).schoolClass);
-    await changeRunRules(await runInReach(request));
+    await changeRunRules(await runInReach(request), drawing);
+    response.json(await runPage(await runInReach(request)));
+  });
+
+  routes.post('/classes/:classId/runs/:runId/methods', async (request, response) => {
+    await classTaught(request);
+    const { run } = await runInReach(request);
+    const { shared } = await validated(request, methodsSharing);
+    await run.update({ methodsShared: shared });
     response.json(await runPage(await runInReach(request)));
   });
 

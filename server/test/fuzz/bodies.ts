@@ -105,7 +105,7 @@ export const TYPICAL: Readonly<Record<string, (known: Known) => object>> = {
     events: [
       {
         id: randomUUID(),
-        slot: 'mass.1',
+        address: { kind: 'cell', quantity: 'mass', members: { trial: '1' } },
         text: '54.31',
         replaces: null,
         reason: null,

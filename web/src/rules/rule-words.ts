@@ -79,6 +79,10 @@ export const RULE_WORDS: { readonly [Rule in ChoiceRule]: RuleWords<Rule> } = {
       'two-last-digits': 'two of its last digit',
     },
   },
+  toolTolerance: {
+    label: 'What a tool’s maker allows it to be off by',
+    choices: { 'not-counted': 'is not counted', counted: 'is counted beside the reading' },
+  },
   repeatUncertainty: {
     label: 'Repeats',
     choices: {
@@ -155,6 +159,7 @@ export const RULE_GROUPS: readonly { readonly title: string; readonly rules: rea
     rules: [
       'readingUncertainty',
       'digitalUncertainty',
+      'toolTolerance',
       'repeatUncertainty',
       'precisionMeasure',
       'combine',

@@ -1,4 +1,4 @@
-import type { HouseRules } from '@green-beam/core';
+import { instrumentById, instrumentIds, SKILLS, type HouseRules } from '@green-beam/core';
 
 /** One rule as a class would say it. */
 export interface RuleInWords {
@@ -50,6 +50,12 @@ const FIGURES = {
   two: 'two figures',
 } as const;
 
+/** A tool or a family of tools by its name. */
+function toolOrFamily(id: string): string {
+  const family = SKILLS.find((skill) => skill.id === id);
+  return family?.name ?? (instrumentIds().includes(id) ? instrumentById(id).name : id);
+}
+
 /** The rules that matter for reading and for the notebook, in the order of the work. */
 export function rulesInWords(rules: HouseRules): RuleInWords[] {
   return [
@@ -62,6 +68,14 @@ export function rulesInWords(rules: HouseRules): RuleInWords[] {
     {
       topic: 'One reading',
       rule: `It is known to ± ${WIDTHS[rules.readingUncertainty]}; a display to ± ${DISPLAYS[rules.digitalUncertainty]}.`,
+    },
+    ...Object.entries(rules.readingUncertaintyOf).map(([tool, known]) => ({
+      topic: toolOrFamily(tool),
+      rule: `A reading is known to ± ${{ ...WIDTHS, ...DISPLAYS }[known]}.`,
+    })),
+    {
+      topic: 'The tool itself',
+      rule: `What its maker allows it to be off by is ${rules.toolTolerance === 'counted' ? 'counted beside the reading' : 'not counted'}.`,
     },
     { topic: 'Repeats', rule: `${REPEATS[rules.repeatUncertainty].replace(/^./, (c) => c.toUpperCase())}.` },
     { topic: 'Combining', rule: `Uncertainties are combined ${COMBINED[rules.combine]}.` },

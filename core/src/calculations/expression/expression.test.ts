@@ -3,7 +3,6 @@ import Fraction from 'fraction.js';
 import { describe, expect, it } from 'vitest';
 import { multiplyUnits, parseUnit, UnitMismatchError, writtenUnit } from '../../units/unit.ts';
 import { ExpressionError, namesIn, type Expression } from './expression.ts';
-import { compileGradient } from './gradient.ts';
 import { latexOf } from './latex.ts';
 import { evaluateMeasured, figuresOf, withGuardDigits } from '../measured.ts';
 import { parseExpression } from './parse-expression.ts';
@@ -106,33 +105,6 @@ describe('value, place and unit of an expression', () => {
       }),
       { numRuns: 2000 },
     );
-  });
-});
-
-describe('gradients', () => {
-  it.each([
-    ['m / (b - a)', { m: 54.3, a: 21.4, b: 27.8 }],
-    ['pi / 6 * d^3', { d: 1.8 }],
-    ['sqrt(a * b) + ln(a) - exp(b / 10)', { a: 2.3, b: 1.7 }],
-    ['sin(a) * cos(b) / tan(a)', { a: 0.7, b: 1.1 }],
-    ['mean(a, b, a) ^ b', { a: 2.2, b: 1.3 }],
-    ['max(a, b) - abs(-a) + log10(b)', { a: 2.2, b: 3.3 }],
-  ])('%s: the exact slope is that of a central difference', (formula, inputs) => {
-    const names = Object.keys(inputs);
-    const evaluate = compileGradient(parseExpression(formula), names);
-    const at = Float64Array.from(Object.values(inputs));
-    const { gradient } = evaluate(at);
-    names.forEach((_, i) => {
-      const h = 1e-6 * Math.abs(at[i] ?? 1);
-      const [up, down] = [at.slice(), at.slice()];
-      up[i]! += h;
-      down[i]! -= h;
-      expect(gradient[i]).toBeCloseTo((evaluate(up).value - evaluate(down).value) / (2 * h), 5);
-    });
-  });
-
-  it('names an input that is not given', () => {
-    expect(() => compileGradient(parseExpression('a + b'), ['a'])).toThrow('b');
   });
 });
 

@@ -52,6 +52,12 @@ describe('what is found in a run', () => {
     ['above', HOLLOW_BODY, { bore: ['26.04', '16.02', '16.06', '16.04', '16.02'] }, /^Position 1: The bore/],
     ['falls', BURN_RATE, { mass: { lit: '42.95', out: '44.87' } }, /^After burning: A light that has burned/],
     [
+      'outlier',
+      LIQUID_BY_INCREMENTS,
+      { mass: ['44.17', '49.50', '51.52', '60.08', '65.28'] },
+      /^Density, fill 3: it lies further/,
+    ],
+    [
       'grows',
       LIQUID_BY_INCREMENTS,
       { mass: ['44.17', '55.12', '49.50', '60.08', '65.28'] },

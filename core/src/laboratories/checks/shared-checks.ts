@@ -8,7 +8,7 @@ import { perToolUnit } from '../engine/entry-cell.ts';
 import type { WorkedNumbers, WorkedRun } from '../engine/evaluate.ts';
 import { membersInWords } from '../engine/label.ts';
 import { placesOf, toolAt } from '../engine/setting.ts';
-import type { Quantity } from '../protocol/protocol.ts';
+import type { Dimension, Quantity } from '../protocol/protocol.ts';
 import { addressKey, type Members } from '../run/address.ts';
 import type { Finding } from './finding.ts';
 
@@ -94,23 +94,34 @@ function series(
   );
 }
 
-const REPEATED = ['repeat', 'sample'];
+/** Along which dimensions one that lies apart is looked for: readings that should be alike, and what is worked out from each step of a sequence. */
+const ALIKE: Partial<Record<Quantity['kind'], readonly Dimension['kind'][]>> = {
+  read: ['repeat', 'sample'],
+  computed: ['sequence'],
+};
 /** Equal values say nothing before there are so many. */
 const FEWEST_EQUAL = 3;
 
+/** How far apart values may lie for no other reason than how they were read; null where that is not known. */
+function resolutionAt(run: WorkedNumbers, quantity: Quantity, members: Members): number | null {
+  if (quantity.kind !== 'read') return run.standardAt(quantity.id, members);
+  const tool = toolAt(run.setting, quantity, members);
+  return tool && readingStep(tool.instrument, run.setting.rules).step * perToolUnit(tool, quantity.unit).toNumber();
+}
+
 /** Repeats that are all the same, and one that lies apart: of readings, not of running totals. */
 function ofScatter(run: WorkedNumbers): Finding[] {
-  const { layout, rules } = run.setting;
+  const { layout } = run.setting;
   return [...layout.quantities.values()].flatMap((quantity): Finding[] => {
-    if (quantity.kind !== 'read') return [];
-    const along = quantity.over.filter((id) => REPEATED.includes(layout.dimensions.get(id)?.kind ?? ''));
+    const kinds = ALIKE[quantity.kind] ?? [];
+    const along = quantity.over.filter((id) => kinds.some((kind) => kind === layout.dimensions.get(id)?.kind));
     return along.flatMap((dimension) =>
       series(run, quantity, dimension).flatMap((readings): Finding[] => {
         const values = readings.map(({ value }) => value);
         const [first] = readings;
         if (!first) return [];
         const at = { quantity: quantity.id, members: first.members };
-        if (values.length >= FEWEST_EQUAL && values.every((value) => value === first.value))
+        if (quantity.kind === 'read' && values.length >= FEWEST_EQUAL && values.every((value) => value === first.value))
           return [
             {
               kind: 'identical',
@@ -122,12 +133,11 @@ function ofScatter(run: WorkedNumbers): Finding[] {
         if (values.length < 4) return [];
         const { suspect, G, critical } = grubbs(values);
         const outlier = readings[suspect];
-        const tool = outlier && toolAt(run.setting, quantity, outlier.members);
-        if (!outlier || !tool || G <= critical) return [];
-        const step = readingStep(tool.instrument, rules).step * perToolUnit(tool, quantity.unit).toNumber();
+        const resolution = outlier ? resolutionAt(run, quantity, outlier.members) : null;
+        if (!outlier || resolution === null || G <= critical) return [];
         const rest = values.filter((_, i) => i !== suspect);
         const middle = rest.reduce((sum, value) => sum + value, 0) / rest.length;
-        if (Math.abs(outlier.value - middle) <= 2 * step) return [];
+        if (Math.abs(outlier.value - middle) <= 2 * resolution) return [];
         return [
           {
             kind: 'outlier',

@@ -4,7 +4,7 @@ import { cellKey, membersOf, type Members } from '../run/address.ts';
 import type { ToolInRun } from '../run/tool-in-run.ts';
 import type { Cell } from './cell.ts';
 import { perToolUnit } from './entry-cell.ts';
-import { readingHalfWidth, rectangle, type BaseInputs, type InputLabel } from './inputs.ts';
+import { readingHalfWidth, readingRule, rectangle, type BaseInputs, type InputLabel } from './inputs.ts';
 import type { Numbers } from './numbers.ts';
 
 /** The errors of what was entered: of a reading, of its tool, of what is given or counted. */
@@ -77,7 +77,7 @@ export class EntryErrors {
 
   /** What the tool itself is off by: its zero, known to one reading of it, and what its maker allows where the class counts that. */
   private toolErrors(tool: ToolInRun, perUnit: number, quantity: string, at: string): number[] {
-    const { rules, toolTolerance } = this.numbers.setting;
+    const { rules } = this.numbers.setting;
     const { instrument, code, zeroError, tolerance } = tool;
     const name = code ?? `the ${instrument.name}`;
     const label = (kind: 'zero' | 'tolerance'): InputLabel => ({ kind, quantity: null, members: {}, tool: name });
@@ -91,7 +91,7 @@ export class EntryErrors {
       !this.numbers.hasOwnZero(quantity)
     )
       errors.push(this.inputs.at(`zero|${name}|${perUnit}`, () => rectangle(label('zero'), zeroWidth)));
-    if (toolTolerance === 'counted' && rules.readingUncertainty !== 'maker-tolerance' && tolerance > 0) {
+    if (rules.toolTolerance === 'counted' && readingRule(instrument, rules) !== 'maker-tolerance' && tolerance > 0) {
       // One reading, and one difference of two, each carry the tolerance once.
       const part = tolerance * perUnit;
       const half = (): ReturnType<typeof rectangle> => rectangle(label('tolerance'), part / Math.SQRT2, part / 2);

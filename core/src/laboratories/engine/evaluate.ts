@@ -10,7 +10,8 @@ import { Nodes } from './nodes.ts';
 import { Numbers } from './numbers.ts';
 import { Results, type ComparisonFound, type ResultFound } from './results.ts';
 import { simulationOf, type ReadySimulation, type SimulationOptions } from './simulate-run.ts';
-import { isExcluded, settingOf, type Setting, type ToolTolerance } from './setting.ts';
+import { Workings, type Working } from './working.ts';
+import { isExcluded, settingOf, type Setting } from './setting.ts';
 
 /** The numbers of a run. */
 export interface WorkedNumbers {
@@ -19,6 +20,8 @@ export interface WorkedNumbers {
   cellAt(quantity: string, members: Members): Cell | undefined;
   /** The standard uncertainty of a quantity’s number at a place; null where it has none. */
   standardAt(quantity: string, members: Members): number | null;
+  /** How a computed quantity’s number at a place came about; null where it has none. */
+  workingOf(quantity: string, members: Members): Working | null;
   /** False where a repeat is left out. */
   counts(members: Members): boolean;
 }
@@ -40,14 +43,9 @@ export interface WorkedRun extends WorkedNumbers {
  * Works out a run from its log: every cell with its place and unit, the results with their uncertainty by each method, and how they compare.
  * @throws ProtocolError when the protocol cannot be worked out; HouseRuleError for the rules.
  */
-export function workOut(
-  protocol: Protocol,
-  run: Run,
-  rules?: Partial<HouseRules>,
-  toolTolerance: ToolTolerance = 'not-counted',
-): WorkedRun {
+export function workOut(protocol: Protocol, run: Run, rules?: Partial<HouseRules>): WorkedRun {
   const house = completeRules(rules);
-  const setting = settingOf(protocol, run, house, toolTolerance);
+  const setting = settingOf(protocol, run, house);
   const numbers: Numbers = new Numbers(setting, (part, at): number | null => {
     const node = nodes.part(part.tree, at);
     return combineIfPossible(nodes, node, 'quadrature', house)?.uncertainty ?? null;
@@ -55,6 +53,7 @@ export function workOut(
   const nodes = new Nodes(numbers);
   numbers.workOut();
   const results = new Results(numbers, nodes);
+  const workings = new Workings(numbers);
   return {
     setting,
     results: results.all(),
@@ -71,6 +70,10 @@ export function workOut(
     standardAt: (quantity, members) => {
       const node = nodes.cell(quantity, members);
       return node === undefined ? null : (combineIfPossible(nodes, node, 'quadrature', house)?.uncertainty ?? null);
+    },
+    workingOf: (quantity, members) => {
+      const found = setting.layout.quantities.get(quantity);
+      return found?.kind === 'computed' ? workings.of(found, members) : null;
     },
     counts: (members) => !isExcluded(setting, members),
   };

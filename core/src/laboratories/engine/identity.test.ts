@@ -30,13 +30,12 @@ interface Case {
   readonly quantities: Protocol['quantities'];
   readonly rows: readonly Row[];
   readonly rules?: Partial<HouseRules>;
-  readonly toolTolerance?: 'counted';
   readonly tools?: Readonly<Record<string, string>>;
 }
 
 /** The results of all computed quantities, by id and members, by one method. */
 function standards(
-  { dimensions = [], quantities, rows, rules = {}, toolTolerance, tools = {} }: Case,
+  { dimensions = [], quantities, rows, rules = {}, tools = {} }: Case,
   method: MethodResult['method'] = 'quadrature',
 ): Record<string, number> {
   const protocol = smallProtocol({
@@ -44,7 +43,7 @@ function standards(
     quantities,
     results: quantities.flatMap(({ kind, id }) => (kind === 'computed' ? [{ quantity: id }] : [])),
   });
-  const { results } = workOut(protocol, runFromRows(protocol, rows, { tools }), rules, toolTolerance);
+  const { results } = workOut(protocol, runFromRows(protocol, rows, { tools }), rules);
   return Object.fromEntries(
     results.map(({ quantity, members, methods }) => [
       [quantity, ...Object.values(members)].join(' '),
@@ -142,13 +141,13 @@ describe('one tool', () => {
   });
 
   it('a tolerance does not cancel: one reading and one difference carry it once', () => {
-    const toolTolerance = 'counted';
+    const rules = { toolTolerance: 'counted' } as const;
     const tools = { outer: 'caliper-fiftieth', inner: 'caliper-fiftieth' };
-    const counted = standards({ quantities, rows, toolTolerance, tools });
+    const counted = standards({ quantities, rows, rules, tools });
     const tolerance = 0.02 / Math.sqrt(3);
     expect(counted['alone']).toBeCloseTo(Math.hypot(reading, tolerance), 12);
     expect(counted['wall']).toBeCloseTo(Math.hypot(Math.SQRT2 * reading, tolerance), 12);
-    const plain = standards({ quantities, rows, toolTolerance, tools }, 'plain-sum');
+    const plain = standards({ quantities, rows, rules, tools }, 'plain-sum');
     expect(plain['alone']).toBeCloseTo(0.01 + 0.02, 12);
     expect(plain['wall']).toBeCloseTo(0.02 + 0.02, 12);
   });
@@ -157,10 +156,18 @@ describe('one tool', () => {
     const found = standards({
       quantities,
       rows,
-      rules: { readingUncertainty: 'maker-tolerance' },
-      toolTolerance: 'counted',
+      rules: { readingUncertainty: 'maker-tolerance', toolTolerance: 'counted' },
     });
     expect(found['alone']).toBeCloseTo(0.02 / Math.sqrt(3), 12);
+  });
+
+  it('is known as its family’s own rule says, and its own before that', () => {
+    const tools = { outer: 'caliper-fiftieth', inner: 'caliper-fiftieth' };
+    const alone = (readingUncertaintyOf: HouseRules['readingUncertaintyOf']): number | undefined =>
+      standards({ quantities, rows, rules: { readingUncertaintyOf }, tools })['alone'];
+    expect(alone({ calipers: 'whole-division' })).toBeCloseTo(0.02 / Math.sqrt(3), 12);
+    expect(alone({ calipers: 'whole-division', 'caliper-fiftieth': 'half-division' })).toBeCloseTo(reading, 12);
+    expect(alone({ rulers: 'whole-division' })).toBeCloseTo(reading, 12);
   });
 
   it('repeating does not make its reading better', () => {

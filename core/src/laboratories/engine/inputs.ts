@@ -1,5 +1,6 @@
 import { readingStep } from '../../reading/expected-reading.ts';
-import type { HouseRules } from '../../rules/house-rules.ts';
+import type { Instrument } from '../../instruments/instrument.ts';
+import type { HouseRules, ReadingUncertainty } from '../../rules/house-rules.ts';
 import { widthPerStandard, type UncertainInput } from '../../uncertainty/input.ts';
 import type { Graph } from '../../uncertainty/graph/graph.ts';
 import type { Members } from '../run/address.ts';
@@ -58,20 +59,26 @@ export function rectangle(label: InputLabel, halfWidth: number, width = halfWidt
   };
 }
 
-const LAST_DIGITS = { 'one-last-digit': 1, 'half-last-digit': 0.5, 'two-last-digits': 2 } as const;
+/** How many divisions, or steps of the last digit that a display shows. */
+const DIVISIONS = {
+  'half-division': 0.5,
+  'tenth-division': 0.1,
+  'whole-division': 1,
+  'one-last-digit': 1,
+  'half-last-digit': 0.5,
+  'two-last-digits': 2,
+} as const;
+
+/** What the class says of readings on a tool: of this tool, else of its family, else of scales or of displays. */
+export function readingRule(instrument: Instrument, rules: HouseRules): ReadingUncertainty {
+  const own = rules.readingUncertaintyOf[instrument.id] ?? rules.readingUncertaintyOf[instrument.skill];
+  if (own !== undefined) return own;
+  return readingStep(instrument, rules).lastDigit === 'displayed' ? rules.digitalUncertainty : rules.readingUncertainty;
+}
 
 /** The half-width a class quotes for one reading on a tool, in the tool’s unit. */
 export function readingHalfWidth({ instrument, tolerance }: ToolInRun, rules: HouseRules): number {
-  const { lastDigit } = readingStep(instrument, rules);
-  if (lastDigit === 'displayed') return instrument.division * LAST_DIGITS[rules.digitalUncertainty];
-  switch (rules.readingUncertainty) {
-    case 'half-division':
-      return instrument.division / 2;
-    case 'tenth-division':
-      return instrument.division / 10;
-    case 'whole-division':
-      return instrument.division;
-    case 'maker-tolerance':
-      return tolerance;
-  }
+  const rule = readingRule(instrument, rules);
+  if (rule === 'maker-tolerance') return tolerance;
+  return instrument.division * DIVISIONS[rule];
 }

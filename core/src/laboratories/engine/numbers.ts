@@ -31,7 +31,7 @@ export interface AtPlace {
 const MOST_LINKS = 60;
 
 /** The reading that a link’s text names: its quantity and members, in JSON. Null for what is no such text. */
-function linkFrom(text: string): Place | null {
+export function linkFrom(text: string): Place | null {
   try {
     const { quantity, members } = JSON.parse(text) as Partial<Record<keyof Place, unknown>>;
     if (typeof quantity !== 'string' || typeof members !== 'object' || members === null) return null;

@@ -37,6 +37,8 @@ export interface ResultFound {
   readonly unit: string;
   readonly value: number;
   readonly text: string;
+  /** Power of ten of the last digit of the text; −Infinity where it is exact. */
+  readonly place: number;
   /** By the class’s method: `8.7 ± 0.6`; null while nothing of it is uncertain, or the method has no result. */
   readonly quoted: string | null;
   /** The class’s method. Until a simulation has been run, quadrature stands in for it. */
@@ -179,6 +181,7 @@ export class Results {
       unit: quantity.unit,
       value,
       text: place10 === -Infinity ? String(value) : unambiguousAtPlace(number.value, place10, rules.rounding),
+      place: place10,
       quoted: quoted ? `${quoted.value} ± ${quoted.uncertainty}` : null,
       method,
       // The corners of many readings take their time, and are worked out for who looks at them.

@@ -1,4 +1,5 @@
 import type { HouseRules } from '../../rules/house-rules.ts';
+import { inClassUnits } from '../protocol/class-units.ts';
 import { layoutOf, type Chosen, type Layout } from '../protocol/layout.ts';
 import type { CaseDimension, Dimension, Protocol, ReadQuantity } from '../protocol/protocol.ts';
 import { addressKey, type Members } from '../run/address.ts';
@@ -22,14 +23,10 @@ export interface Exclusion {
   readonly by: string;
 }
 
-export type ToolTolerance = 'not-counted' | 'counted';
-
 /** Everything about a run that is not a reading: what it has, and what it is read on. */
 export interface Setting {
   readonly layout: Layout;
   readonly rules: HouseRules;
-  /** Whether what a tool’s maker allows is counted beside the reading. */
-  readonly toolTolerance: ToolTolerance;
   readonly slots: ReadonlyMap<string, SlotState>;
   readonly members: ReadonlyMap<string, readonly MemberInRun[]>;
   readonly exclusions: readonly Exclusion[];
@@ -52,14 +49,14 @@ function chosenIn(protocol: Protocol, slots: Setting['slots'], rules: HouseRules
 }
 
 /** The members of a case dimension that were chosen, as the log keeps them: ids, with the tool of those that are one. */
-interface ChosenMember {
+export interface ChosenMember {
   readonly id: string;
   readonly name?: string;
   readonly tool?: string;
 }
 
 /** The members in a log’s entry; null where it is none. */
-function chosenMembersFrom(text: string): ChosenMember[] | null {
+export function chosenMembersFrom(text: string): ChosenMember[] | null {
   try {
     const list: unknown = JSON.parse(text);
     if (!Array.isArray(list)) return null;
@@ -127,16 +124,16 @@ function exclusionsIn(slots: Setting['slots']): Exclusion[] {
  * What a run’s log says about everything but its readings.
  * @throws ProtocolError when the protocol cannot be worked out.
  */
-export function settingOf(protocol: Protocol, run: Run, rules: HouseRules, toolTolerance: ToolTolerance): Setting {
+export function settingOf(protocol: Protocol, run: Run, rules: HouseRules): Setting {
   const slots = foldRun(run);
-  const layout = layoutOf(protocol, chosenIn(protocol, slots, rules));
+  const layout = layoutOf(inClassUnits(protocol, rules), chosenIn(protocol, slots, rules));
   const members = new Map(
     [...layout.dimensions.values()].map((dimension) => [
       dimension.id,
       dimension.kind === 'case' ? caseMembers(dimension, slots) : countedMembers(dimension, slots),
     ]),
   );
-  return { layout, rules, toolTolerance, slots, members, exclusions: exclusionsIn(slots) };
+  return { layout, rules, slots, members, exclusions: exclusionsIn(slots) };
 }
 
 /** True where a repeat does not count at a place. */
@@ -165,7 +162,7 @@ export function placesOf(
 }
 
 /** The kinds of tools a quantity can be read on at a place, the usual one first. */
-function toolsAllowed({ tools }: ReadQuantity, members: Members): string[] {
+export function toolsAllowed({ tools }: ReadQuantity, members: Members): string[] {
   if ('kinds' in tools) return instrumentsOfKinds(tools.kinds);
   if ('by' in tools) return instrumentsOfKinds(tools.of[members[tools.by] ?? ''] ?? []);
   return [];

@@ -13,7 +13,7 @@ describe('the address of an entry', () => {
   it.each(SHIPPED)('is one that $id has, wherever its samples have one', (protocol) => {
     for (const sample of protocol.samples) {
       const run = sampleRun(protocol, sample);
-      const { layout, members } = settingOf(protocol, run, DEFAULT_RULES, 'not-counted');
+      const { layout, members } = settingOf(protocol, run, DEFAULT_RULES);
       const chosen = new Map(
         [...members]
           .filter(([id]) => {
@@ -28,7 +28,7 @@ describe('the address of an entry', () => {
 
   it('is refused at every computed quantity of every laboratory', () => {
     for (const protocol of SHIPPED) {
-      const setting = settingOf(protocol, sampleRun(protocol), DEFAULT_RULES, 'not-counted');
+      const setting = settingOf(protocol, sampleRun(protocol), DEFAULT_RULES);
       for (const { id, kind, over, only } of setting.layout.quantities.values())
         if (kind === 'computed')
           for (const members of placesOf(setting, over, only))

@@ -95,7 +95,7 @@ export const GLASSWARE_DELIVERY: Protocol = {
       step: 'temperature',
       when: { temperatureTaken: ['perTool'] },
     }),
-    given('nominal', 'Should give', 'V_n', 'mL', ['tool'], { step: 'deliver', when: { accepted: ['nominal'] } }),
+    given('nominal', 'Nominal volume', 'V_n', 'mL', ['tool'], { step: 'deliver', when: { accepted: ['nominal'] } }),
     read(
       'scale',
       'Volume by its scale',

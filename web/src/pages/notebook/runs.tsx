@@ -1,10 +1,16 @@
-import { newRun, type NewRun, type RunPage, type RunSummary, type SignedIn } from '@green-beam/contract';
-import { protocol, protocolIds } from '@green-beam/core';
+import {
+  newRun,
+  type LaboratoryShown,
+  type NewRun,
+  type RunPage,
+  type RunSummary,
+  type SignedIn,
+} from '@green-beam/contract';
 import { yupResolver } from '@hookform/resolvers/yup';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { format } from 'date-fns';
 import type { ReactNode } from 'react';
-import { useForm } from 'react-hook-form';
+import { useForm, useWatch } from 'react-hook-form';
 import { Link, useNavigate } from 'react-router';
 import { ask } from '../../api/request.ts';
 import { newId } from '../../outbox/new-id.ts';
@@ -19,10 +25,16 @@ function NewRunForm({ classId, signedIn }: { readonly classId: string; readonly 
     queryKey: ['classmates', classId],
     queryFn: () => ask<{ id: string; label: string }[]>('GET', `/classes/${classId}/classmates`),
   });
-  const { register, handleSubmit, formState } = useForm({
+  const { register, handleSubmit, formState, control } = useForm({
     resolver: yupResolver(newRun),
-    defaultValues: { id: newId(), protocolId: protocolIds()[0] ?? '', specimen: '', memberIds: [] as string[] },
+    defaultValues: { id: newId(), protocolId: '', specimen: '', memberIds: [] as string[] },
   });
+  const { data: laboratories, error: noLaboratories } = useQuery({
+    queryKey: ['laboratories', classId],
+    queryFn: () => ask<LaboratoryShown[]>('GET', `/classes/${classId}/laboratories`),
+  });
+  const protocolId = useWatch({ control, name: 'protocolId' });
+  const chosen = laboratories?.find(({ id }) => id === protocolId);
   const begin = useMutation({
     mutationFn: (body: NewRun) => ask<RunPage>('POST', `/classes/${classId}/runs`, body),
     onSuccess: async (page) => {
@@ -31,7 +43,10 @@ function NewRunForm({ classId, signedIn }: { readonly classId: string; readonly 
     },
   });
   // With names still to come the button would move from under the finger.
-  if (!classmates) return error ? <Failed error={error} /> : <Loading what="your class" />;
+  if (!classmates || !laboratories) {
+    const failed = error ?? noLaboratories;
+    return failed ? <Failed error={failed} /> : <Loading what="your class" />;
+  }
   return (
     <form
       className="mt-10 max-w-3xl border-t border-hairline pt-6"
@@ -45,20 +60,33 @@ function NewRunForm({ classId, signedIn }: { readonly classId: string; readonly 
             className="min-h-11 border-b-2 border-ink bg-surface px-2 text-base font-normal"
             {...register('protocolId')}
           >
-            {protocolIds().map((id) => (
+            <option value="" disabled>
+              choose
+            </option>
+            {laboratories.map(({ id, title }) => (
               <option key={id} value={id}>
-                {protocol(id).title}
+                {title}
               </option>
             ))}
           </select>
+          {formState.errors.protocolId && (
+            <span role="alert" className="font-normal text-slip">
+              {formState.errors.protocolId.message}
+            </span>
+          )}
         </label>
         <Field
           label="What you measure"
-          placeholder="bronze deck nail"
+          placeholder={chosen?.setting ?? 'bronze deck nail'}
           error={formState.errors.specimen?.message}
           {...register('specimen')}
         />
       </div>
+      {chosen && (
+        <p className="mt-2 text-muted">
+          {chosen.purpose} About {chosen.minutes} minutes.
+        </p>
+      )}
       <fieldset className="mt-4">
         <legend className="text-small font-semibold">Who works with you</legend>
         <p className="text-small text-muted">

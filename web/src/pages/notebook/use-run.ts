@@ -1,5 +1,13 @@
 import type { NewRunEvent, NewRunEvents, RunPage, SignedIn, StoredRunEvents } from '@green-beam/contract';
-import { evaluateRun, type EvaluatedRun, type RunEvent } from '@green-beam/core';
+import {
+  addressKey,
+  chosenMembersFrom,
+  membersInWords,
+  workOut,
+  type Address,
+  type RunEvent,
+  type WorkedRun,
+} from '@green-beam/core';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useMemo, useRef } from 'react';
 import { fetchAgain } from '../../api/fetch-again.ts';
@@ -11,12 +19,12 @@ import { useOutbox } from '../../outbox/use-outbox.ts';
 /** A run on the page: as the server has it, with what has been written here and is still on its way. */
 export interface RunOnPage {
   readonly page: RunPage | undefined;
-  readonly evaluated: EvaluatedRun | null;
+  readonly worked: WorkedRun | null;
   readonly unsent: number;
   /** Whether the server cannot be reached just now. */
   readonly stuck: boolean;
   readonly error: Error | null;
-  write(slot: string, text: string, reason?: string | null): void;
+  write(address: Address, text: string, reason?: string | null): void;
 }
 
 function asEvent(event: NewRunEvent): RunEvent {
@@ -29,11 +37,41 @@ function withKnown(fetched: RunPage, known: RunPage | undefined): RunPage {
   return { ...fetched, events: [...fetched.events, ...(known?.events ?? []).filter(({ id }) => !ids.has(id))] };
 }
 
-/** A cell by its name, with what was written into it: `Dry mass, trial 1: 54.29`. */
-function inWords(page: RunPage | undefined, slot: string, text: string): string {
-  const [id = '', trial] = slot.split('.');
-  const name = page?.protocol.quantities.find((quantity) => quantity.id === id)?.name ?? id;
-  return `${name}${trial === undefined ? '' : `, trial ${trial}`}: ${text === '' ? 'emptied' : text}`;
+/** A place as its writer would know it again: `Dry mass, trial 1`. */
+function placeInWords({ setting }: WorkedRun, address: Address): string {
+  const { protocol, quantities, dimensions } = setting.layout;
+  switch (address.kind) {
+    case 'cell':
+    case 'adjustment':
+    case 'link':
+    case 'tool': {
+      const name = quantities.get(address.quantity)?.name ?? address.quantity;
+      const where = membersInWords(setting, address.members);
+      const what = where === '' ? name : `${name}, ${where}`;
+      return address.kind === 'tool' ? `Tool for ${what}` : address.kind === 'adjustment' ? `Added to ${what}` : what;
+    }
+    case 'option':
+      return protocol.options.find(({ id }) => id === address.option)?.name ?? address.option;
+    case 'members':
+      return dimensions.get(address.dimension)?.name ?? address.dimension;
+    case 'excluded':
+      return `Excluded, ${membersInWords(setting, { ...address.within, [address.dimension]: address.member })}`;
+    case 'accepted':
+      return 'Compared with';
+    case 'specimen':
+      return 'What is measured';
+    case 'answer':
+      return protocol.questions.find(({ id }) => id === address.question)?.text ?? address.question;
+    case 'statement':
+      return protocol.statements.find(({ id }) => id === address.statement)?.text ?? address.statement;
+  }
+}
+
+/** What was written, as its writer would know it again. */
+function textInWords(address: Address, text: string): string {
+  if (text === '') return 'emptied';
+  if (address.kind === 'members') return (chosenMembersFrom(text) ?? []).map(({ id }) => id).join(', ');
+  return address.kind === 'link' ? 'taken over' : text;
 }
 
 /** @param writer who is writing, among those signed in at this screen. */
@@ -59,18 +97,19 @@ export function useRun(classId: string, runId: string, signedIn: SignedIn, write
     if (waited.current > 0 && unsent.length === 0) void fetchAgain(queries, key);
     waited.current = unsent.length;
   }, [unsent.length, queries, key]);
-  const evaluated = useMemo(
-    () => (page ? evaluateRun(page.protocol, { events: [...page.events, ...unsent] }, page.rules) : null),
+  const worked = useMemo(
+    () => (page ? workOut(page.protocol, { events: [...page.events, ...unsent] }, page.rules) : null),
     [page, unsent],
   );
 
   const write = useCallback(
-    (slot: string, text: string, reason: string | null = null): void => {
-      const standing = currentIn(evaluated, slot);
+    (address: Address, text: string, reason: string | null = null): void => {
+      if (!worked) return;
+      const standing = worked.setting.slots.get(addressKey(address))?.current;
       if ((standing?.text ?? '') === text) return;
       const event: NewRunEvent = {
         id: newId(),
-        slot,
+        address,
         text,
         replaces: standing?.id ?? null,
         reason,
@@ -83,7 +122,7 @@ export function useRun(classId: string, runId: string, signedIn: SignedIn, write
           personId: signedIn.person.id,
           path: `${path}/events`,
           body: { events: [event] },
-          written: inWords(page, slot, text),
+          written: `${placeInWords(worked, address)}: ${textInWords(address, text)}`.slice(0, 500),
         })
         .then(({ events }) =>
           queries.setQueryData<RunPage>(key, (known) =>
@@ -97,15 +136,7 @@ export function useRun(classId: string, runId: string, signedIn: SignedIn, write
         )
         .catch(() => undefined);
     },
-    [page, evaluated, writer, signedIn.person.id, path, queries, key],
+    [worked, writer, signedIn.person.id, path, queries, key],
   );
-  return { page, evaluated, unsent: unsent.length, stuck, error, write };
-}
-
-/** The entry in force in a slot, of a trial or of the run. */
-export function currentIn(evaluated: EvaluatedRun | null, slot: string): RunEvent | null {
-  const [id = '', trial] = slot.split('.');
-  const cell = evaluated?.rows.find((row) => String(row.trial) === trial)?.cells[id];
-  if (cell?.kind === 'reading' || cell?.kind === 'unusable' || cell?.kind === 'empty') return cell.event ?? null;
-  return evaluated?.notes[slot]?.current ?? null;
+  return { page, worked, unsent: unsent.length, stuck, error, write };
 }

@@ -1,40 +1,84 @@
-import type { EvaluatedRun, Protocol } from '@green-beam/core';
+import { membersInWords, type WorkedAggregate, type WorkedRun } from '@green-beam/core';
 import { lazy, type ReactNode } from 'react';
+import { useNumerals } from '../../numbers/decimal-mark.ts';
 import { MeasuredNumber } from '../../numbers/measured-number.tsx';
 import { Steps } from '../../numbers/steps.tsx';
 import { WrittenResult } from '../../numbers/written-result.tsx';
 import { Dialog } from '../../ui/dialog.tsx';
 import { FetchedPart } from '../../ui/fetched-part.tsx';
+import type { CellPlace } from './on-page.ts';
 
 const Typeset = lazy(() => import('../../numbers/typeset.tsx'));
 
+/** What a mean, a spread or a slope was taken of. */
+function Aggregate({ aggregate }: { readonly aggregate: WorkedAggregate }): ReactNode {
+  const numerals = useNumerals();
+  return (
+    <section className="border-t border-hairline py-3">
+      <FetchedPart fallback={<p className="text-muted">Typesetting …</p>}>
+        <Typeset latex={aggregate.latex} />
+        <table className="mt-2">
+          <thead>
+            <tr className="text-small">
+              <td />
+              {aggregate.headings.map((heading) => (
+                <th key={heading} scope="col" className="px-4 text-right font-normal">
+                  <Typeset latex={heading} />
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {aggregate.rows.map(({ name, numbers }) => (
+              <tr key={name} className="border-t border-hairline">
+                <th scope="row" className="pr-4 text-left text-small font-normal">
+                  {name}
+                </th>
+                {numbers.map((number, i) => (
+                  <td key={i} className="px-4 py-1 text-right font-mono">
+                    {numerals(number)}
+                  </td>
+                ))}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </FetchedPart>
+    </section>
+  );
+}
+
 interface WorkingSheetProps {
-  readonly protocol: Protocol;
-  readonly evaluated: EvaluatedRun;
-  readonly trial: number;
-  readonly quantity: string;
+  readonly run: WorkedRun;
+  readonly place: CellPlace;
   readonly onClose: () => void;
 }
 
-/** How a computed number came about: the formula, the numbers in it, and each step with the digits carried and the rule that decided them. */
-export function WorkingSheet({ protocol, evaluated, trial, quantity, onClose }: WorkingSheetProps): ReactNode {
-  const cell = evaluated.rows.find((row) => row.trial === trial)?.cells[quantity];
-  const name = protocol.quantities.find((one) => one.id === quantity)?.name ?? quantity;
-  if (cell?.kind !== 'computed') return null;
-  const { working, text } = cell;
+/** How a computed number came about: the formula, the numbers in it, what its means are of, and each step with the digits carried and the rule that decided them. */
+export function WorkingSheet({ run, place, onClose }: WorkingSheetProps): ReactNode {
+  const { quantity, members } = place;
+  const cell = run.cellAt(quantity, members);
+  const working = run.workingOf(quantity, members);
+  const where = membersInWords(run.setting, members);
+  const name = run.setting.layout.quantities.get(quantity)?.name ?? quantity;
+  if (cell?.kind !== 'computed' || !working) return null;
+  const isOneAggregate = working.steps.length === 0 && working.aggregates.length > 0;
   return (
-    <Dialog open onOpenChange={(open) => !open && onClose()} title={`${name}, trial ${trial}`}>
+    <Dialog open onOpenChange={(open) => !open && onClose()} title={where === '' ? name : `${name}, ${where}`}>
       <FetchedPart fallback={<p className="text-muted">Typesetting …</p>}>
         <Typeset latex={working.symbolic} />
-        <Typeset latex={working.substituted} />
+        {!isOneAggregate && <Typeset latex={working.substituted} />}
       </FetchedPart>
+      {working.aggregates.map((aggregate) => (
+        <Aggregate key={aggregate.latex} aggregate={aggregate} />
+      ))}
       {working.steps.length === 0 ? (
-        <p className="border-t border-hairline py-3 text-muted">It is used as it is.</p>
+        !isOneAggregate && <p className="border-t border-hairline py-3 text-muted">It is used as it is.</p>
       ) : (
         <Steps steps={working.steps} />
       )}
       <WrittenResult>
-        <MeasuredNumber text={text} unit={working.unit} />
+        <MeasuredNumber text={cell.text} unit={working.unit} />
       </WrittenResult>
     </Dialog>
   );

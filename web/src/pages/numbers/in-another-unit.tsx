@@ -3,12 +3,8 @@ import { useState, type ReactNode } from 'react';
 import { CalculatedNumber } from '../../numbers/calculated-number.tsx';
 import { Chain } from '../../numbers/chain.tsx';
 import { Button } from '../../ui/button.tsx';
+import { unitText } from '../../numbers/unit-text.ts';
 import { useTape } from '../../numbers/use-tape.ts';
-
-/** A unit for a list of choices, which holds plain characters only. */
-function withSuperscripts(unit: string): string {
-  return unit.replace('^2', '²').replace('^3', '³');
-}
 
 interface InAnotherUnitProps {
   /** The tape up to the line whose result is converted. */
@@ -42,7 +38,7 @@ export function InAnotherUnit({ lines, unit, name, rules, onAdd }: InAnotherUnit
         <option value="">choose a unit</option>
         {others.map((other) => (
           <option key={other} value={other}>
-            {withSuperscripts(other)}
+            {unitText(other)}
           </option>
         ))}
       </select>

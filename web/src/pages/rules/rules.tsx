@@ -3,61 +3,20 @@ import { contradictionIn, PRESETS, RULE_CHOICES, SKILLS, type Estimate, type Hou
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState, type ReactNode } from 'react';
 import { ask } from '../../api/request.ts';
-import { useNumerals } from '../../numbers/decimal-mark.ts';
 import { useHouseRules } from '../../rules/house-rules.ts';
 import { FIRST_QUESTIONS, RULE_GROUPS, RULE_WORDS, type ChoiceRule } from '../../rules/rule-words.ts';
 import { Button } from '../../ui/button.tsx';
 import { Field } from '../../ui/field.tsx';
 import { Failed, Loading, Notice } from '../../ui/notice.tsx';
 import { QuotedFactors } from './quoted-factors.tsx';
+import { ReadingRules } from './reading-rules.tsx';
+import { optionsOf, RuleRow } from './rule-row.tsx';
 import { RuleExamples } from './rule-examples.tsx';
 
 /** Families read by estimating between marks; burettes have a rule of their own. */
 const FAMILIES = SKILLS.filter(
   ({ id }) => !['burettes', 'volumetric-glassware', 'digital-balances', 'clocks'].includes(id),
 );
-
-interface RowProps {
-  readonly label: string;
-  readonly value: string;
-  readonly options: readonly (readonly [value: string, words: string])[];
-  readonly changed: boolean;
-  readonly error?: string | undefined;
-  readonly onChange: (value: string) => void;
-}
-
-function Row({ label, value, options, changed, error, onChange }: RowProps): ReactNode {
-  const numerals = useNumerals();
-  return (
-    <label className="grid items-center gap-x-4 border-t border-hairline py-1 sm:grid-cols-[17rem_minmax(0,1fr)]">
-      <span className={changed ? 'font-semibold' : 'text-muted'}>{label}</span>
-      <span>
-        <select
-          value={value}
-          onChange={(event) => onChange(event.target.value)}
-          aria-invalid={error !== undefined}
-          className="min-h-11 w-full bg-transparent"
-        >
-          {options.map(([code, words]) => (
-            <option key={code} value={code}>
-              {numerals(words)}
-            </option>
-          ))}
-        </select>
-        {error !== undefined && (
-          <span role="alert" className="block pb-2 text-small text-slip">
-            {error}
-          </span>
-        )}
-      </span>
-    </label>
-  );
-}
-
-function optionsOf(rule: ChoiceRule): [string, string][] {
-  const words: Readonly<Record<string, string>> = RULE_WORDS[rule].choices;
-  return RULE_CHOICES[rule].map((choice) => [String(choice), words[choice] ?? String(choice)]);
-}
 
 interface EditorProps {
   /** Whether the rules beside the first questions are shown. */
@@ -98,7 +57,7 @@ function Editor({ classId, present, unfolded, onUnfold, onSaved }: EditorProps):
     setName(preset.name);
   };
   const rowOf = (rule: ChoiceRule): ReactNode => (
-    <Row
+    <RuleRow
       key={rule}
       label={RULE_WORDS[rule].label}
       value={String(draft[rule])}
@@ -148,7 +107,7 @@ function Editor({ classId, present, unfolded, onUnfold, onSaved }: EditorProps):
                     Another rule for one family of tools
                   </summary>
                   {FAMILIES.map((family) => (
-                    <Row
+                    <RuleRow
                       key={family.id}
                       label={family.name}
                       value={draft.estimateByFamily[family.id] ?? ''}
@@ -158,6 +117,13 @@ function Editor({ classId, present, unfolded, onUnfold, onSaved }: EditorProps):
                     />
                   ))}
                 </details>
+              )}
+              {title === 'Uncertainty' && (
+                <ReadingRules
+                  draft={draft}
+                  present={present.rules}
+                  onChange={(readingUncertaintyOf) => setDraft({ ...draft, readingUncertaintyOf })}
+                />
               )}
               {title === 'Writing' && (
                 <QuotedFactors

@@ -1,0 +1,12 @@
+import { CORE_VERSION } from '@green-beam/core';
+import { Op } from 'sequelize';
+import type { Drawing } from '../drawing/drawing.ts';
+import { RunRow } from '../models/notebook.ts';
+import { storeEntries } from './store-entries.ts';
+
+/** Works out anew, one run after the other, the results that another version of the science has worked out, or none yet. */
+export async function renewResults(drawing: Drawing): Promise<void> {
+  const where = { resultsBy: { [Op.or]: [{ [Op.is]: null }, { [Op.ne]: CORE_VERSION }] } };
+  const runs = await RunRow.findAll({ attributes: ['classId', 'id'], where });
+  for (const { classId, id } of runs) await storeEntries({ classId, runId: id }, { entries: [] }, drawing);
+}

@@ -1,0 +1,69 @@
+import type { RunPage } from '@green-beam/contract';
+import type { ResultFound } from '@green-beam/core';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import type { ReactNode } from 'react';
+import { ask } from '../../../api/request.ts';
+import { useNumerals } from '../../../numbers/decimal-mark.ts';
+import { MeasuredNumber } from '../../../numbers/measured-number.tsx';
+import { METHODS } from './in-words.ts';
+
+interface MethodsProps {
+  readonly page: RunPage;
+  readonly classId: string;
+  readonly result: ResultFound;
+}
+
+/** The result by every method, folded away: the teacher’s to see, and the group’s once the teacher shares them. */
+export function Methods({ page, classId, result }: MethodsProps): ReactNode {
+  const numerals = useNumerals();
+  const queries = useQueryClient();
+  const share = useMutation({
+    mutationFn: (shared: boolean) => ask<RunPage>('POST', `/classes/${classId}/runs/${page.id}/methods`, { shared }),
+    onSuccess: (changed) => queries.setQueryData(['run', classId, page.id], changed),
+  });
+  if (!page.showsMethods) return null;
+  return (
+    <details className="mt-4">
+      <summary className="inline-flex min-h-11 cursor-pointer items-center font-semibold underline decoration-hairline decoration-2 underline-offset-4">
+        By the other methods
+      </summary>
+      <dl className="max-w-xl">
+        {result.methods.map(({ method, quoted, degreesOfFreedom, notes }) => (
+          <div key={method} className="border-t border-hairline py-1.5">
+            <div className="grid grid-cols-[9rem_1fr] gap-4">
+              <dt className="text-muted">{METHODS[method]}</dt>
+              <dd className="font-mono">
+                {quoted && <MeasuredNumber text={quoted.value} uncertainty={quoted.uncertainty} unit={result.unit} />}
+              </dd>
+            </div>
+            {degreesOfFreedom !== null && Number.isFinite(degreesOfFreedom) && (
+              <p className="text-small text-muted">effective degrees of freedom: {degreesOfFreedom}</p>
+            )}
+            {notes.map((note) => (
+              <p key={note} className="text-small text-muted">
+                {numerals(note)}
+              </p>
+            ))}
+          </div>
+        ))}
+      </dl>
+      {page.sharesMethods !== null && (
+        <label className="flex min-h-11 items-center gap-3">
+          <input
+            type="checkbox"
+            className="size-5 accent-beam"
+            checked={share.isPending ? share.variables : page.sharesMethods}
+            disabled={share.isPending}
+            onChange={(event) => share.mutate(event.target.checked)}
+          />
+          The group sees these too
+        </label>
+      )}
+      {share.error && (
+        <p role="alert" className="text-small text-slip">
+          {share.error.message}
+        </p>
+      )}
+    </details>
+  );
+}

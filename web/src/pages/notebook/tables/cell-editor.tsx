@@ -1,0 +1,88 @@
+import { useEffect, useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
+
+interface EditorProps {
+  readonly label: string;
+  readonly standing: string;
+  /** A reading that this one can be, where it need not be taken again. */
+  readonly sameAs: { readonly name: string; readonly take: () => void } | null;
+  /** Opens what adds something to the reading; null where nothing can be added. */
+  readonly onAdjust: (() => void) | null;
+  readonly onDone: (text: string, reason: string | null) => void;
+  readonly onLeave: () => void;
+}
+
+const SMALL = 'min-h-9 text-small underline decoration-hairline decoration-2 underline-offset-4 hover:decoration-beam';
+
+/** A cell being written; a correction can say why. */
+export function CellEditor({ label, standing, sameAs, onAdjust, onDone, onLeave }: EditorProps): ReactNode {
+  const [text, setText] = useState(standing);
+  const [reason, setReason] = useState('');
+  const cell = useRef<HTMLInputElement>(null);
+  // The editor opens where the person has just chosen a cell; focus belongs there.
+  useEffect(() => cell.current?.focus(), []);
+  const finish = (): void => {
+    if (text.trim() !== '' && text !== standing) onDone(text.trim(), reason.trim() || null);
+    onLeave();
+  };
+  const press = (event: KeyboardEvent): void => {
+    if (event.key === 'Escape') onLeave();
+    if (event.key !== 'Enter') return;
+    event.preventDefault();
+    finish();
+  };
+  return (
+    <div
+      className="flex flex-col items-end gap-1"
+      onBlur={(event) => {
+        if (!event.currentTarget.contains(event.relatedTarget)) finish();
+      }}
+    >
+      <input
+        ref={cell}
+        aria-label={label}
+        value={text}
+        onChange={(event) => setText(event.target.value)}
+        onFocus={(event) => event.target.select()}
+        onKeyDown={press}
+        inputMode="decimal"
+        className="min-h-11 w-28 border-b-2 border-beam bg-surface px-2 text-right font-mono text-lg"
+      />
+      {standing === '' && sameAs && (
+        <button
+          type="button"
+          className={SMALL}
+          onClick={() => {
+            sameAs.take();
+            onLeave();
+          }}
+        >
+          same as {sameAs.name}
+        </button>
+      )}
+      {standing !== '' && (
+        <>
+          <input
+            aria-label="Reason for the correction"
+            placeholder="why?"
+            value={reason}
+            onChange={(event) => setReason(event.target.value)}
+            onKeyDown={press}
+            className="min-h-9 w-28 border-b border-hairline bg-surface px-2 text-small"
+          />
+          {onAdjust && (
+            <button
+              type="button"
+              className={SMALL}
+              onClick={() => {
+                onAdjust();
+                onLeave();
+              }}
+            >
+              add to it …
+            </button>
+          )}
+        </>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,94 @@
+import type { RunPage } from '@green-beam/contract';
+import type { Cell, RunEvent } from '@green-beam/core';
+import { format, subSeconds } from 'date-fns';
+import type { ReactNode } from 'react';
+import { MeasuredNumber } from '../../../numbers/measured-number.tsx';
+
+type People = RunPage['people'];
+
+/** When an entry was corrected, and by whom. */
+function signed(event: RunEvent, people: People): string {
+  const at = subSeconds(new Date(event.deviceTime), event.clockAhead ?? 0);
+  const clock = event.clockAhead ? ' (clock of the laptop was wrong)' : '';
+  return `${people[event.person]?.initials ?? ''} ${format(at, 'HH:mm')}${clock}`;
+}
+
+/** Entries struck through stay legible, with the initials, time and reason of what replaced them. */
+function History({
+  struck,
+  event,
+  people,
+}: {
+  readonly struck: readonly RunEvent[];
+  readonly event: RunEvent;
+  readonly people: People;
+}): ReactNode {
+  if (struck.length === 0) return null;
+  return (
+    <>
+      {struck.map((old) => (
+        <MeasuredNumber key={old.id} text={old.text} struck className="mr-2 text-[0.95rem]" />
+      ))}
+      <span className="sr-only">{event.reason ? `reason: ${event.reason}` : ''}</span>
+      <span title={event.reason ?? ''} className="mr-3 align-super text-[0.8125rem] text-muted">
+        {signed(event, people)}
+      </span>
+    </>
+  );
+}
+
+/** A cell's contents as a screen reader says them, with everything that can be seen. */
+export function wordsFor(cell: Cell, people: People): string {
+  if (cell.kind === 'known') return cell.text;
+  if (cell.kind !== 'entry' && cell.kind !== 'unusable' && cell.kind !== 'chosen') return 'empty';
+  const { struck, event, rivals, text } = cell;
+  const corrected =
+    struck.length === 0
+      ? ''
+      : `, corrected from ${struck.map((old) => old.text).join(', ')} by ${signed(event, people)}${event.reason ? `: ${event.reason}` : ''}`;
+  const written = cell.kind === 'chosen' ? text : event.text;
+  const added = cell.kind === 'entry' && cell.adjustment ? `, with ${cell.adjustment.text} added` : '';
+  const linked = cell.kind === 'entry' && cell.linkedTo ? ', taken over' : '';
+  return `${written}${linked}${added}${rivals.map((rival) => `, or ${rival.text}?`).join('')}${corrected}`;
+}
+
+interface CellProps {
+  readonly cell: Cell;
+  readonly people: People;
+}
+
+/** What stands in a cell. */
+export function CellShown({ cell, people }: CellProps): ReactNode {
+  switch (cell.kind) {
+    case 'empty':
+      return <span className="text-muted">·</span>;
+    case 'pending':
+      return <span className="text-muted">{cell.reason ? '!' : ''}</span>;
+    case 'computed':
+      return <MeasuredNumber text={cell.text} exact={cell.number.place === -Infinity} />;
+    case 'known':
+      return <MeasuredNumber text={cell.text} exact={cell.number.place === -Infinity} />;
+    case 'chosen':
+      return <span>{cell.text}</span>;
+    case 'entry':
+      return (
+        <span className="inline-flex items-baseline">
+          <History struck={cell.struck} event={cell.event} people={people} />
+          {cell.linkedTo && (
+            <span aria-hidden="true" className="mr-1 text-muted">
+              ↑
+            </span>
+          )}
+          <MeasuredNumber text={cell.text} exact={cell.number.place === -Infinity} />
+          {cell.adjustment && <sup aria-hidden="true">*</sup>}
+          {cell.rivals.map((rival) => (
+            <span key={rival.id} className="ml-2 text-slip">
+              or {rival.text}?
+            </span>
+          ))}
+        </span>
+      );
+    case 'unusable':
+      return <span className="font-mono text-slip underline decoration-wavy underline-offset-4">{cell.text}</span>;
+  }
+}

@@ -1,0 +1,139 @@
+import { membersInWords, type Address, type Cell, type Members, type Quantity } from '@green-beam/core';
+import { useState, type ReactNode } from 'react';
+import { useNumerals } from '../../../numbers/decimal-mark.ts';
+import type { OnPage } from '../on-page.ts';
+import { CellEditor } from './cell-editor.tsx';
+import { CellShown, wordsFor } from './cell-shown.tsx';
+
+interface RunCellProps extends OnPage {
+  readonly quantity: Quantity;
+  readonly members: Members;
+  /** What the cell is called: `Dry mass, trial 1`. */
+  readonly label: string;
+}
+
+const NOTHING: Cell = { kind: 'empty' };
+
+/** A cell of the page: one that is entered is opened by a tap, one that is worked out shows its working. */
+export function RunCell(props: RunCellProps): ReactNode {
+  const { page, run, quantity, members, label } = props;
+  const cell = run.cellAt(quantity.id, members) ?? NOTHING;
+  const numerals = useNumerals();
+  if (cell.kind === 'computed')
+    return (
+      <button
+        type="button"
+        className="min-h-11"
+        aria-label={`${label}, ${numerals(cell.text)}: show the working`}
+        onClick={() => props.onWorking({ quantity: quantity.id, members })}
+      >
+        <CellShown cell={cell} people={page.people} />
+      </button>
+    );
+  if (
+    quantity.kind === 'computed' ||
+    quantity.kind === 'looked-up' ||
+    (quantity.kind === 'given' && quantity.value !== undefined)
+  )
+    return (
+      <span className="inline-flex min-h-11 items-center">
+        <CellShown cell={cell} people={page.people} />
+      </span>
+    );
+  if (!page.mayWrite)
+    return (
+      <span className="inline-flex min-h-11 items-center">
+        <CellShown cell={cell} people={page.people} />
+      </span>
+    );
+  return quantity.kind === 'observed' ? (
+    <Choice {...props} cell={cell} choices={quantity.choices} />
+  ) : (
+    <Entered {...props} cell={cell} />
+  );
+}
+
+/** Something seen, chosen from a few. */
+function Choice({
+  quantity,
+  members,
+  label,
+  cell,
+  choices,
+  onWrite,
+}: RunCellProps & {
+  readonly cell: Cell;
+  readonly choices: readonly { readonly id: string; readonly name: string }[];
+}): ReactNode {
+  return (
+    <select
+      aria-label={label}
+      value={cell.kind === 'chosen' ? cell.choice : ''}
+      onChange={(event) => onWrite({ kind: 'cell', quantity: quantity.id, members }, event.target.value)}
+      className="min-h-11 max-w-full border-b border-hairline bg-surface px-1 text-base"
+    >
+      <option value="" disabled>
+        choose
+      </option>
+      {choices.map(({ id, name }) => (
+        <option key={id} value={id}>
+          {name}
+        </option>
+      ))}
+    </select>
+  );
+}
+
+function Entered(props: RunCellProps & { readonly cell: Cell }): ReactNode {
+  const { page, quantity, members, label, cell, onWrite } = props;
+  const [editing, setEditing] = useState(false);
+  const address: Address = { kind: 'cell', quantity: quantity.id, members };
+  const standing = cell.kind === 'entry' || cell.kind === 'unusable' ? cell.event.text : '';
+  if (editing)
+    return (
+      <CellEditor
+        label={label}
+        standing={standing}
+        sameAs={sameAs(props)}
+        onAdjust={
+          quantity.kind === 'read' && cell.kind === 'entry'
+            ? () => props.onAdjust({ quantity: quantity.id, members })
+            : null
+        }
+        onLeave={() => setEditing(false)}
+        onDone={(text, reason) => onWrite(address, text, reason)}
+      />
+    );
+  return (
+    <button type="button" className="min-h-11 min-w-16 text-right hover:bg-wash" onClick={() => setEditing(true)}>
+      <span className="sr-only">{`${label}, ${wordsFor(cell, page.people)}`}</span>
+      <span aria-hidden="true">
+        <CellShown cell={cell} people={page.people} />
+      </span>
+    </button>
+  );
+}
+
+/** In a sequence, the last reading of the step before: what this one can be without being taken again. */
+function sameAs({ run, quantity, members, onWrite }: RunCellProps): { name: string; take: () => void } | null {
+  const { layout, members: there } = run.setting;
+  if (quantity.kind !== 'read') return null;
+  const along = quantity.over.find((dimension) => layout.dimensions.get(dimension)?.kind === 'sequence');
+  const ids = along === undefined ? [] : (there.get(along) ?? []).map(({ id }) => id);
+  const before = along === undefined ? undefined : ids[ids.indexOf(members[along] ?? '') - 1];
+  if (along === undefined || before === undefined) return null;
+  const source = [...layout.quantities.values()].findLast(
+    (other) =>
+      other.kind === 'read' &&
+      other !== quantity &&
+      other.unit === quantity.unit &&
+      other.over.join(' ') === quantity.over.join(' '),
+  );
+  const at = { ...members, [along]: before };
+  if (!source || run.cellAt(source.id, at)?.kind !== 'entry') return null;
+  return {
+    name: `${source.name.toLowerCase()}, ${membersInWords(run.setting, at)}`,
+    take: () =>
+      onWrite({ kind: 'link', quantity: quantity.id, members }, JSON.stringify({ quantity: source.id, members: at })),
+  };
+}
