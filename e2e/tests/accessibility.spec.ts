@@ -313,7 +313,7 @@ const REACHED: readonly [
     'teacher',
     '/notebook',
     async (page) => {
-      await page.getByText('Slate tile').click();
+      await page.getByText('Slate tile, a corner').click();
       await expect(page.getByRole('button', { name: 'Return it' })).toBeVisible();
     },
   ],

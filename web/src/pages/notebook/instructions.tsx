@@ -23,7 +23,8 @@ export function StepText({ step, number }: { readonly step: ProtocolStep; readon
   return (
     <p className="max-w-3xl">
       <strong>
-        {number}. {step.title}.
+        {number}. {step.title}
+        {step.title.endsWith('?') ? '' : '.'}
       </strong>{' '}
       {step.text}{' '}
       <span className="text-muted">

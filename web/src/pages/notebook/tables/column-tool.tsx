@@ -75,7 +75,7 @@ function ToolSelect({ label, tool, kinds, fitting, onChoose }: ToolSelectProps):
       aria-label={`Tool for ${label}`}
       value={valueOf(tool.instrument.id, tool.code)}
       onChange={(event) => onChoose(event.target.value)}
-      className="-mr-1 min-h-9 w-30 max-w-full bg-transparent text-right font-normal text-muted"
+      className="-mr-1 min-h-9 w-30 max-w-full max-sm:block max-sm:w-44 bg-transparent text-right font-normal text-muted"
     >
       {kinds.map((id) => (
         <option key={id} value={valueOf(id, null)}>
