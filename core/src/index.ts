@@ -195,7 +195,7 @@ export { addressKey, cellKey, membersOf, type Address, type Members } from './la
 export { AddressError, checkAddress } from './laboratories/run/check-address.ts';
 export { foldRun, type Run, type RunEvent, type SlotState } from './laboratories/run/run.ts';
 export { runFromRows, sampleRun, type Row, type RunChoices } from './laboratories/run/run-from-rows.ts';
-export { anyTool, toolFrom, toolMembers, type ToolInRun } from './laboratories/run/tool-in-run.ts';
+export { anyTool, instrumentsOfKinds, toolFrom, toolMembers, type ToolInRun } from './laboratories/run/tool-in-run.ts';
 export { evaluateRun, evaluatedRun, type EvaluatedResult, type EvaluatedRun } from './laboratories/evaluate-run.ts';
 export { keptResults, type KeptResult, type KeptVariance } from './laboratories/kept-results.ts';
 export { workOut, type WorkedRun } from './laboratories/engine/evaluate.ts';

@@ -135,6 +135,18 @@ test('a simulation is started, cancelled and run, and its chart is saved', async
   }
 });
 
+test('a balance of the cabinet is one of those that are checked', async ({ page }) => {
+  await enterAs(page, 'student', '/notebook');
+  await beginLaboratory(page, 'Balances by the window', 'Is the balance fit for use?');
+  await page.getByRole('navigation', { name: 'Steps of the laboratory' }).getByText('How you do it').click();
+  await page.getByLabel('Balance: another one').selectOption({ label: 'B-02, 0.01 g digital balance' });
+  await expect(page.getByRole('checkbox', { name: /^B-02/ })).toBeChecked();
+  await page.getByRole('checkbox', { name: /^0.01 g balance/ }).uncheck();
+  await fillCell(page, 'Shown, B-02, 0.01 g digital balance, 20 g, upwards', '20.01');
+  await page.reload();
+  await expect(page.getByRole('button', { name: /^Shown, B-02.*20 g, upwards, 20.01/ })).toBeVisible();
+});
+
 test('on a phone a laboratory is one reading a line, and nothing reaches beyond the screen', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 });
   await enterAs(page, 'student', '/notebook');

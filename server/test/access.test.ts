@@ -86,6 +86,8 @@ const ROUTES: readonly [method: string, path: string, refused: Record<string, nu
   ['POST', `/runs/${randomUUID()}/take-back`, MEMBERS],
   ['POST', `/runs/${randomUUID()}/give-back`, TEACHERS],
   ['POST', `/runs/${randomUUID()}/rules`, TEACHERS],
+  ['POST', `/runs/${randomUUID()}/methods`, TEACHERS],
+  ['GET', '/laboratories', MEMBERS],
   [`GET`, '/lesson/2026-11-30', TEACHERS],
   ['PUT', `/absences/${randomUUID()}`, TEACHERS],
   ['POST', `/admissions/${randomUUID()}`, TEACHERS],

@@ -281,6 +281,70 @@ describe('a tool of the cabinet', () => {
   });
 });
 
+describe('a laboratory over chosen things', () => {
+  let glass = '';
+  const write = async (address: Address, text: string): Promise<{ status: number; field: string | null }> => {
+    const { status, body } = await ada.post(`${glass}/events`, { events: [event(address, text)] });
+    return { status, field: body.field ?? null };
+  };
+  const members: Address = { kind: 'members', dimension: 'tool' };
+
+  beforeAll(async () => {
+    const begun = await ada.post(`/classes/${classId}/runs`, {
+      id: randomUUID(),
+      protocolId: 'glassware-delivery',
+      specimen: 'Water',
+    });
+    glass = `/classes/${classId}/runs/${begun.body.id}`;
+    const tool = { code: 'Z-11', instrumentId: 'cylinder-50', kind: 'real', keeper: 'shelf', tolerance: 0.4 };
+    await teacher.post(`/classes/${classId}/cabinet`, tool);
+  });
+
+  it('has as many as it wants, of its own or of the cabinet, as the cabinet knows them', async () => {
+    expect(await write(members, JSON.stringify([{ id: 'beaker' }]))).toEqual({ status: 400, field: 'text' });
+    expect(await write(members, JSON.stringify([{ id: 'beaker' }, { id: 'beaker' }]))).toEqual({
+      status: 400,
+      field: 'text',
+    });
+    expect(await write(members, JSON.stringify([{ id: 'beaker' }, { id: 'bucket' }]))).toEqual({
+      status: 400,
+      field: 'text',
+    });
+    expect(await write(members, 'all of them')).toEqual({ status: 400, field: 'text' });
+    const chosen = [{ id: 'beaker' }, { id: 'Z-11', tool: 'cylinder-50; Z-11; 7' }];
+    expect((await write(members, JSON.stringify(chosen))).status).toBe(200);
+    const { setting } = worked((await ada.get(glass)).body);
+    expect(setting.members.get('tool')).toMatchObject([
+      { id: 'beaker' },
+      { id: 'Z-11', name: 'Z-11, 50 mL cylinder', tool: { code: 'Z-11', zeroError: null, tolerance: 0.4 } },
+    ]);
+  });
+
+  it('takes entries for what was chosen, and by the options that were chosen', async () => {
+    const before = (tool: string): Address => ({ kind: 'cell', quantity: 'before', members: { tool, trial: '1' } });
+    const running: Address = { kind: 'cell', quantity: 'running', members: { tool: 'Z-11', trial: '1' } };
+    expect((await write(before('Z-11'), '61.24')).status).toBe(200);
+    expect(await write(before('burette'), '61.24')).toEqual({ status: 400, field: 'address.members.tool' });
+    expect(await write(running, '81.0')).toEqual({ status: 400, field: 'address.quantity' });
+    expect(await write({ kind: 'option', option: 'vessel' }, 'sideways')).toEqual({ status: 400, field: 'text' });
+    expect((await write({ kind: 'option', option: 'vessel' }, 'onTop')).status).toBe(200);
+    expect((await write(running, '81.0')).status).toBe(200);
+    // What was written before the choice stays in the log.
+    const { body } = await ada.get(glass);
+    expect(body.events.map(({ text }: { text: string }) => text)).toContain('61.24');
+  });
+
+  it('takes a reading over from the step before, and nothing that is no reading', async () => {
+    const link = (trial: string): Address => ({ kind: 'link', quantity: 'running', members: { tool: 'Z-11', trial } });
+    const source = (quantity: string, trial: string): string =>
+      JSON.stringify({ quantity, members: { tool: 'Z-11', trial } });
+    expect((await write(link('2'), source('running', '1'))).status).toBe(200);
+    expect(await write(link('3'), source('volume', '1'))).toEqual({ status: 400, field: 'text' });
+    expect(await write(link('3'), source('running', '99'))).toEqual({ status: 400, field: 'address.members.trial' });
+    expect((await write({ ...link('2'), kind: 'adjustment' } as Address, '0.05')).status).toBe(200);
+  });
+});
+
 describe('a cell that was left empty', () => {
   it('can be written again, with what emptied it or without', async () => {
     const first = event('after.5', '28.0');

@@ -101,6 +101,7 @@ export const TYPICAL: Readonly<Record<string, (known: Known) => object>> = {
     memberIds: [students[1]],
   }),
   'POST /classes/:classId/runs/:runId/members': ({ students }) => ({ personId: students[1] }),
+  'POST /classes/:classId/runs/:runId/methods': () => ({ shared: true }),
   'POST /classes/:classId/runs/:runId/events': ({ students }) => ({
     events: [
       {

@@ -1,9 +1,10 @@
-import { chosenMembersFrom, addressKey, holds, instrumentById, type CaseDimension } from '@green-beam/core';
+import { holds, type CaseDimension } from '@green-beam/core';
 import { useId, type ReactNode } from 'react';
-import { useNumerals } from '../../numbers/decimal-mark.ts';
+import type { ToolChoice } from '@green-beam/contract';
+import { MemberChoice } from './member-choice.tsx';
 import type { OnPage } from './on-page.ts';
 
-type Setup = Pick<OnPage, 'page' | 'run' | 'onWrite'>;
+type Setup = Pick<OnPage, 'page' | 'run' | 'onWrite'> & { readonly cabinet: readonly ToolChoice[] };
 
 /** The case dimensions whose members a group chooses. */
 function chosenDimensions({ run }: Pick<OnPage, 'run'>): CaseDimension[] {
@@ -61,52 +62,6 @@ function OptionChoice({
             onChange={() => onWrite({ kind: 'option', option: option.id }, choice.id)}
           />
           {choice.name}
-        </label>
-      ))}
-    </fieldset>
-  );
-}
-
-/** Which members of a case the group has, as many as the laboratory allows. */
-function MemberChoice({ page, run, dimension, onWrite }: Setup & { readonly dimension: CaseDimension }): ReactNode {
-  const numerals = useNumerals();
-  const { least = 1, most = 1 } = dimension.choose ?? {};
-  const address = { kind: 'members', dimension: dimension.id } as const;
-  const written = run.setting.slots.get(addressKey(address))?.current.text ?? '';
-  const members = chosenMembersFrom(written) ?? [];
-  const present = (run.setting.members.get(dimension.id) ?? []).map(({ id }) => id);
-  const isIn = (id: string): boolean => present.includes(id);
-  const change = (id: string): void => {
-    const next = isIn(id) ? present.filter((one) => one !== id) : [...present, id];
-    const inOrder = [
-      ...dimension.members.map((member) => member.id).filter((one) => next.includes(one)),
-      ...next.filter((one) => !dimension.members.some((member) => member.id === one)),
-    ];
-    onWrite(address, JSON.stringify(inOrder.map((one) => members.find((member) => member.id === one) ?? { id: one })));
-  };
-  if (!page.mayWrite)
-    return (
-      <p>
-        {dimension.name}:{' '}
-        <strong>{(run.setting.members.get(dimension.id) ?? []).map(({ name }) => name).join(', ')}</strong>
-      </p>
-    );
-  return (
-    <fieldset>
-      <legend className="text-small font-semibold">
-        {dimension.name}: {least === most ? least : `${least} to ${most}`} of these
-      </legend>
-      {dimension.members.map(({ id, name, tool }) => (
-        <label key={id} className="flex min-h-11 items-center gap-3">
-          <input
-            type="checkbox"
-            className="size-5 accent-beam"
-            checked={isIn(id)}
-            disabled={isIn(id) ? present.length <= least : present.length >= most}
-            onChange={() => change(id)}
-          />
-          {name}
-          {tool !== undefined && <span className="text-muted">{numerals(instrumentById(tool).name)}</span>}
         </label>
       ))}
     </fieldset>

@@ -1,0 +1,38 @@
+import type { RunPage, SignedIn } from '@green-beam/contract';
+import type { ReactNode } from 'react';
+import { HandingIn } from './handing-in.tsx';
+import type { RunOnPage } from './use-run.ts';
+import { Writers } from './writers.tsx';
+
+interface GroupProps {
+  readonly page: RunPage;
+  readonly run: RunOnPage;
+  readonly signedIn: SignedIn;
+  readonly classId: string;
+  readonly writer: string;
+  readonly onWriter: (id: string) => void;
+}
+
+/** Who works here and who is writing, whether all is saved, and the handing in. */
+export function Group({ page, run, signedIn, classId, writer, onWriter }: GroupProps): ReactNode {
+  return (
+    <aside className="border-hairline px-4 py-6 max-wide:order-last wide:border-r wide:px-7">
+      <p className="text-small font-semibold">Group</p>
+      <p className="text-muted">{page.members.join(', ')}</p>
+      {page.asked.length > 0 && <p className="text-small text-muted">asked: {page.asked.join(', ')}</p>}
+      {page.mayWrite && (
+        <Writers signedIn={signedIn} classId={classId} runId={page.id} writer={writer} onChoose={onWriter} />
+      )}
+      <p className="mt-6 text-small text-muted" role="status">
+        {page.mayWrite
+          ? run.unsent > 0
+            ? run.stuck
+              ? 'Not saved yet. You can go on writing.'
+              : `Saving ${run.unsent} …`
+            : 'Everything is saved.'
+          : 'You can only read this page.'}
+      </p>
+      <HandingIn page={page} classId={classId} unsent={run.unsent} />
+    </aside>
+  );
+}

@@ -1,0 +1,99 @@
+import type { ToolChoice } from '@green-beam/contract';
+import { membersInWords, type Members } from '@green-beam/core';
+import type { ReactNode } from 'react';
+import { unitText } from '../../../numbers/unit-text.ts';
+import type { OnPage } from '../on-page.ts';
+import { ColumnTool } from './column-tool.tsx';
+import { Exclude } from './exclude.tsx';
+import { RunCell } from './run-cell.tsx';
+import { placeOf, standsIn, stepOf, type Column, type Row, type TablePlan } from './table-plan.ts';
+
+/** A table with everything its parts need. */
+export interface Parts extends OnPage {
+  readonly plan: TablePlan;
+  readonly cabinet: readonly ToolChoice[];
+  /** The step that is being done: what is entered in it is marked. */
+  readonly step: string | null;
+}
+
+/** `Dry mass, trial 1`; `Length, coarse, trial 2`. */
+export function labelOf({ run }: Pick<OnPage, 'run'>, column: Column, place: Members): string {
+  const where = membersInWords(run.setting, place);
+  return where === '' ? column.quantity.name : `${column.quantity.name}, ${where}`;
+}
+
+const isWorkedOut = ({ quantity: { kind } }: Column): boolean => kind === 'computed' || kind === 'looked-up';
+
+export function shade(column: Column, step: string | null): string {
+  if (isWorkedOut(column)) return 'bg-ink/[0.035]';
+  return step !== null && stepOf(column.quantity, column.members) === step ? 'bg-wash' : '';
+}
+
+/** A quantity's name, unit and tool; beside its cells on one line, above them on several. */
+export function Heading(props: Parts & { readonly column: Column; readonly isBeside?: boolean }): ReactNode {
+  const { column, isBeside = false } = props;
+  const { quantity, members, group } = column;
+  return (
+    <>
+      {quantity.name}
+      {'unit' in quantity &&
+        (isBeside ? (
+          <span className="font-normal">, {unitText(quantity.unit)}</span>
+        ) : (
+          <span className="block">{unitText(quantity.unit)}</span>
+        ))}
+      {quantity.kind === 'read' && (
+        <ColumnTool
+          {...props}
+          quantity={quantity}
+          members={members}
+          label={`${quantity.name.toLowerCase()}${group === '' ? '' : `, ${group}`}`}
+        />
+      )}
+    </>
+  );
+}
+
+export function BodyCell(props: Parts & { readonly column: Column; readonly row: Row }): ReactNode {
+  const { run, column, row, step } = props;
+  const place = placeOf(column, row);
+  const counts = run.counts(place);
+  return (
+    <td className={`px-2 text-right text-lg ${shade(column, step)} ${counts ? '' : 'text-muted line-through'}`}>
+      {standsIn(column, row) && (
+        <RunCell {...props} quantity={column.quantity} members={place} label={labelOf(props, column, place)} />
+      )}
+    </td>
+  );
+}
+
+/** Whether something has been entered in a row. */
+function isBegun({ run }: Pick<OnPage, 'run'>, { columns }: TablePlan, row: Row): boolean {
+  return columns.some((column) => {
+    const kind = run.cellAt(column.quantity.id, placeOf(column, row))?.kind;
+    return kind === 'entry' || kind === 'unusable' || kind === 'chosen';
+  });
+}
+
+/** What leaves a row out of what follows; nothing for rows that are cases, or where nothing stands yet. */
+export function ExcludeRow(props: Parts & { readonly row: Row }): ReactNode {
+  const { run, plan, row } = props;
+  const dimension = plan.dimensions.at(-1) ?? '';
+  const member = row.members[dimension];
+  if (run.setting.layout.dimensions.get(dimension)?.kind === 'case' || member === undefined) return null;
+  const within = Object.fromEntries(Object.entries(row.members).filter(([other]) => other !== dimension));
+  const excluded = !run.counts(row.members);
+  if (!excluded && !isBegun(props, plan, row)) return null;
+  return <Exclude {...props} dimension={dimension} member={member} within={within} name={row.name} />;
+}
+
+/** The name of a row; where members of one dimension make the rows, the heading says of which. */
+export function rowName({ run, plan }: Parts, row: Row): string {
+  const [dimension, another] = plan.dimensions;
+  const isCounted = dimension !== undefined && run.setting.layout.dimensions.get(dimension)?.kind !== 'case';
+  return another === undefined && isCounted ? (row.members[dimension] ?? row.name) : row.name;
+}
+
+export function rowsHeading({ run, plan }: Parts): string {
+  return plan.dimensions.map((id) => run.setting.layout.dimensions.get(id)?.name ?? id).join(', ');
+}
