@@ -18,6 +18,14 @@ interface Entered {
   readonly rivals: readonly RunEvent[];
 }
 
+/** Something added to a reading. */
+export interface Adjustment {
+  readonly text: string;
+  readonly reason: string | null;
+  /** In the unit of the quantity: what it may be off by; zero where nothing is stated. */
+  readonly halfWidth: number;
+}
+
 /** What stands at one place of a quantity. */
 export type Cell =
   /** `event` is the entry that left it empty, where one did. */
@@ -32,7 +40,7 @@ export type Cell =
       /** The reading that this one is, where it was not taken again. */
       readonly linkedTo: Place | null;
       /** What was added to the reading, and why. */
-      readonly adjustment: { readonly text: string; readonly reason: string | null } | null;
+      readonly adjustment: Adjustment | null;
     })
   | (Entered & { readonly kind: 'chosen'; readonly choice: string })
   | (Entered & { readonly kind: 'unusable'; readonly reason: string })

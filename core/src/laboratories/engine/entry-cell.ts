@@ -1,3 +1,4 @@
+import { partedAtSign } from '../../calculations/stated-uncertainty.ts';
 import { Rational } from '../../numbers/rational.ts';
 import { shortened } from '../../numbers/written-number.ts';
 import { UnreadableEntryError, type Entry } from '../../reading/judging/entry.ts';
@@ -44,12 +45,20 @@ function inHeading(entry: Entry): Rational {
   return Rational.of(entry.unit === 'fits' ? entry.value : entry.number.value);
 }
 
-/** What was added to a reading; zero where nothing was. */
-function added(text: string, unit: string): { readonly value: Rational; readonly place: number } | null {
-  if (text.trim() === '') return null;
-  const entry = parseEntry(text, parseUnit(unit));
+/** A number that is added, in the unit of the heading. */
+function addedNumber(text: string, unit: string): { readonly value: Rational; readonly place: number } {
+  const entry = parseEntry(text.trim(), parseUnit(unit));
   if (entry.unit === 'wrong') throw new UnreadableEntryError(`What is added has a unit of another kind than ${unit}.`);
   return { value: inHeading(entry), place: entry.place };
+}
+
+/** What was added to a reading, such as `0.12` or `0.12 ± 0.05`; null where nothing was. */
+function added(text: string, unit: string): (ReturnType<typeof addedNumber> & { readonly halfWidth: number }) | null {
+  if (text.trim() === '') return null;
+  const parted = partedAtSign(text);
+  if (!parted) return { ...addedNumber(text, unit), halfWidth: 0 };
+  const [main, doubt] = [parted.main, parted.doubt].map((part) => part.replace(/[()]/g, '')) as [string, string];
+  return { ...addedNumber(main, unit), halfWidth: addedNumber(doubt, unit).value.abs().toNumber() };
 }
 
 /** What an entry is read by. */
@@ -94,7 +103,10 @@ export function entryCell(quantity: QuantityWithUnit, slot: SlotState | undefine
       tool,
       linkedTo: null,
       remark: tool ? placeRemark(quantity.name, tool, quantity.unit, entry.place, rules) : null,
-      adjustment: adjustment && more ? { text: adjustment.current.text, reason: adjustment.current.reason } : null,
+      adjustment:
+        adjustment && more
+          ? { text: adjustment.current.text, reason: adjustment.current.reason, halfWidth: more.halfWidth }
+          : null,
     };
   } catch (error) {
     if (error instanceof UnreadableEntryError) return unusable(error.message);

@@ -34,7 +34,12 @@ export class EntryErrors {
         : [];
     switch (quantity.kind) {
       case 'read':
-        return cell?.kind === 'entry' && cell.tool ? this.readingErrors(quantity, own, cell.tool) : [];
+        return cell?.kind === 'entry'
+          ? [
+              ...(cell.tool ? this.readingErrors(quantity, own, cell.tool) : []),
+              ...this.adjustmentErrors(quantity, place, cell),
+            ]
+          : [];
       case 'given':
         return simple('given', quantity.halfWidth);
       case 'counted':
@@ -55,6 +60,18 @@ export class EntryErrors {
       place,
       over.filter((dimension) => dimensions.get(dimension)?.kind !== 'repeat'),
     );
+  }
+
+  /** What was added to one reading is known by itself, whichever repeat it belongs to. */
+  private adjustmentErrors(
+    quantity: QuantityWithUnit,
+    members: Members,
+    { adjustment }: Extract<Cell, { kind: 'entry' }>,
+  ): number[] {
+    const halfWidth = adjustment?.halfWidth ?? 0;
+    if (halfWidth === 0) return [];
+    const label: InputLabel = { kind: 'adjustment', quantity: quantity.id, members, tool: null };
+    return [this.inputs.at(`adjustment|${cellKey(quantity.id, members)}`, () => rectangle(label, halfWidth))];
   }
 
   private readingErrors(quantity: QuantityWithUnit, own: Members, tool: ToolInRun): number[] {

@@ -170,6 +170,32 @@ describe('one tool', () => {
     expect(alone({ rulers: 'whole-division' })).toBeCloseTo(reading, 12);
   });
 
+  it('has what was added to it, with what that is known to', () => {
+    const quantities = [read('mass', [], BALANCE), computed('whole', [], 'mass')];
+    const protocol = smallProtocol({ dimensions: [], quantities, results: [{ quantity: 'whole' }] });
+    const { events } = runFromRows(protocol, [{ quantity: 'mass', text: '44.87' }]);
+    const withAdded = (text: string): MethodResult['uncertainty'] | null => {
+      const [reading] = events as readonly [RunEvent];
+      const adjustment = {
+        ...reading,
+        id: 'a',
+        address: { kind: 'adjustment', quantity: 'mass', members: {} },
+        text,
+        order: 9,
+      } as const;
+      const run = workOut(protocol, { events: [...events, adjustment] });
+      const cell = run.cellAt('mass', {});
+      return cell?.kind === 'unusable' ? null : (run.results[0]?.methods[0]?.uncertainty ?? null);
+    };
+    expect(withAdded('0.12')).toBeCloseTo(ONE, 12);
+    expect(withAdded('0.12 ± 0.05')).toBeCloseTo(Math.hypot(ONE, 0.05 / Math.sqrt(3)), 12);
+    expect(withAdded('(0.12 ± 0.05) g')).toBeCloseTo(Math.hypot(ONE, 0.05 / Math.sqrt(3)), 12);
+    expect(withAdded('120 mg ± 50 mg')).toBeCloseTo(Math.hypot(ONE, 0.05 / Math.sqrt(3)), 12);
+    expect(withAdded('a drip')).toBeNull();
+    expect(withAdded('0.12 ± some')).toBeNull();
+    expect(withAdded('0.12 mL')).toBeNull();
+  });
+
   it('repeating does not make its reading better', () => {
     const found = standards({
       dimensions: [TRIAL],

@@ -1,5 +1,6 @@
 import { addressKey } from '@green-beam/core';
 import { useState, type ReactNode } from 'react';
+import { useNumerals } from '../../../numbers/decimal-mark.ts';
 import { unitText } from '../../../numbers/unit-text.ts';
 import { Button } from '../../../ui/button.tsx';
 import { Dialog } from '../../../ui/dialog.tsx';
@@ -16,6 +17,7 @@ interface AdjustProps extends Pick<OnPage, 'run' | 'onWrite'> {
 
 /** Adds something to a reading with a reason: what dripped away, what stuck to the vessel. The reading itself stays as it was read. */
 export function Adjust({ run, onWrite, place, label, unit, onClose }: AdjustProps): ReactNode {
+  const numerals = useNumerals();
   const address = { kind: 'adjustment', ...place } as const;
   const standing = run.setting.slots.get(addressKey(address))?.current;
   const [text, setText] = useState(standing?.text ?? '');
@@ -41,8 +43,9 @@ export function Adjust({ run, onWrite, place, label, unit, onClose }: AdjustProp
       >
         <Field
           label={`How much is added, in ${unitText(unit)}`}
-          hint="With a minus sign where something is taken off. Leave it empty to add nothing any more."
-          inputMode="decimal"
+          hint={numerals(
+            'With what it may be off by: 0.12 ± 0.05. With a minus sign where something is taken off. Leave it empty to add nothing any more.',
+          )}
           maxLength={40}
           value={text}
           onChange={(event) => setText(event.target.value)}

@@ -81,10 +81,13 @@ export function ExcludeRow(props: Parts & { readonly row: Row }): ReactNode {
   const dimension = plan.dimensions.at(-1) ?? '';
   const member = row.members[dimension];
   if (run.setting.layout.dimensions.get(dimension)?.kind === 'case' || member === undefined) return null;
-  const within = Object.fromEntries(Object.entries(row.members).filter(([other]) => other !== dimension));
-  const excluded = !run.counts(row.members);
-  if (!excluded && !isBegun(props, plan, row)) return null;
-  return <Exclude {...props} dimension={dimension} member={member} within={within} name={row.name} />;
+  const others = Object.fromEntries(Object.entries(row.members).filter(([other]) => other !== dimension));
+  const cases = new Map(plan.columns.filter(({ group }) => group !== '').map(({ group, members }) => [group, members]));
+  const scopes = [...cases].map(([group, members]) => ({ name: `only ${group}`, within: { ...others, ...members } }));
+  const isExcluded = run.setting.exclusions.some((one) => one.dimension === dimension && one.member === member);
+  if (!isExcluded && !isBegun(props, plan, row)) return null;
+  const everywhere = { name: 'everywhere', within: others };
+  return <Exclude {...props} dimension={dimension} member={member} scopes={[everywhere, ...scopes]} name={row.name} />;
 }
 
 /** The name of a row; where members of one dimension make the rows, the heading says of which. */
