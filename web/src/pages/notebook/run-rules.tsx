@@ -16,7 +16,8 @@ export function RunRules({ page, classId }: { readonly page: RunPage; readonly c
   return (
     <div className="text-muted">
       <p>
-        {page.title}. Class rules: {page.rulesName}
+        {page.title}
+        {page.title.endsWith('?') ? '' : '.'} Class rules: {page.rulesName}
         {page.rulesChanges.map(({ by, at, name }) => (
           <span key={at}>
             ; {name} since {format(new Date(at), 'd MMM, HH:mm')}, by {by}

@@ -25,7 +25,7 @@ export function StepList({ parts, current, onChoose }: StepListProps): ReactNode
               type="button"
               aria-current={id === current ? 'step' : undefined}
               onClick={() => onChoose(id)}
-              className={`flex min-h-9 items-center gap-2 text-left hover:underline max-wide:min-h-11 ${id === current ? 'font-bold' : ''}`}
+              className={`flex min-h-9 items-center gap-2 py-1 text-left leading-5 hover:underline max-wide:min-h-11 ${id === current ? 'font-bold' : ''}`}
             >
               <span aria-hidden="true" className="flex size-4 shrink-0 items-center justify-center text-beam">
                 {done ? <Check size={16} /> : id === current ? <span className="size-2 rounded-full bg-beam" /> : null}

@@ -152,7 +152,7 @@ function Findings({ run }: Pick<ResultsProps, 'run'>): ReactNode {
   const findings = useMemo(() => findingsIn(run), [run]);
   if (findings.length === 0) return null;
   return (
-    <ul className="mt-8 flex max-w-3xl flex-col gap-3" aria-label="What to look at">
+    <ul className="mt-5 flex max-w-3xl flex-col gap-3" aria-label="What to look at">
       {findings.map(({ kind, message, severity }) => (
         <li key={kind + message}>
           <Notice tone={severity === 'wrong' ? 'slip' : 'doubt'}>
@@ -173,12 +173,16 @@ export function Results({ page, classId, run, cabinet }: ResultsProps): ReactNod
   return (
     <section className="mt-10" id="results" aria-label="Results">
       <h2 className="text-lg font-bold">{results.length > 1 ? 'Results' : 'Result'}</h2>
-      {!chosen ? (
-        <p className="mt-2 text-muted">The result appears as soon as everything it needs is there.</p>
-      ) : (
+      {!chosen && <p className="mt-2 text-muted">The result appears as soon as everything it needs is there.</p>}
+      {chosen && (
         <>
           <ResultList results={results} chosen={chosen} onChoose={setKey} />
           <p className="mt-2 text-small text-muted">{numerals(uncertaintyNamed(chosen, page.rules))}</p>
+        </>
+      )}
+      <Findings run={run} />
+      {chosen && (
+        <>
           {!chosen.isLinear && (
             <Notice tone="doubt">
               <p>
@@ -197,7 +201,6 @@ export function Results({ page, classId, run, cabinet }: ResultsProps): ReactNod
           <SimulationPart key={keyOf(chosen)} page={page} result={chosen} />
         </>
       )}
-      <Findings run={run} />
     </section>
   );
 }

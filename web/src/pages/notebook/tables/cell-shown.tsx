@@ -69,7 +69,7 @@ export function CellShown({ cell, people }: CellProps): ReactNode {
     case 'known':
       return <MeasuredNumber text={cell.text} exact={cell.number.place === -Infinity} />;
     case 'chosen':
-      return <span>{cell.text}</span>;
+      return <span className="text-base whitespace-nowrap">{cell.text}</span>;
     case 'entry':
       return (
         <span className="inline-flex items-baseline">
