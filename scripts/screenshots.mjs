@@ -189,7 +189,12 @@ async function shoot(base) {
     reducedMotion: 'reduce',
   });
   const enter = async (role) => {
-    await page.context().clearCookies();
+    await page.goto('/');
+    const out = page.getByRole('button', { name: 'Sign out' });
+    const door = page.getByRole('link', { name: 'Sign in' });
+    await out.or(door).first().waitFor();
+    if (await out.isVisible()) await out.click();
+    await door.waitFor();
     await page.goto('/sign-in');
     await page.getByRole('button', { name: { student: /As Ines/, teacher: /As Maren/ }[role] }).click();
     await page.getByRole('button', { name: 'Sign out' }).waitFor();
