@@ -1,4 +1,4 @@
-import type { Address, HouseRules, Protocol, RunEvent } from '@green-beam/core';
+import type { Address, Alike, HouseRules, Protocol, RunEvent } from '@green-beam/core';
 import { addressInRequest } from './address.ts';
 import { array, boolean, object, string, type InferType } from './yup.ts';
 
@@ -43,6 +43,12 @@ export interface RunSummary {
   readonly handedInAt: string | null;
 }
 
+/** Another group’s run whose readings are the same in every place. */
+export interface AlikeRun extends Alike {
+  readonly specimen: string;
+  readonly members: readonly string[];
+}
+
 /** Everything a notebook page shows; the table itself is folded from the log by core. */
 export interface RunPage extends RunSummary {
   readonly protocol: Protocol;
@@ -59,6 +65,8 @@ export interface RunPage extends RunSummary {
   readonly showsMethods: boolean;
   /** For a teacher, whether the group sees them; null for who cannot change that. */
   readonly sharesMethods: boolean | null;
+  /** For a teacher, other runs of the class with the same readings; empty for everybody else. */
+  readonly alike: readonly AlikeRun[];
   readonly mayWrite: boolean;
   /** The group may take it back: it was handed in, and no teacher has opened it yet. */
   readonly mayTakeBack: boolean;

@@ -221,5 +221,6 @@ export type {
   ResultFound,
 } from './laboratories/engine/results.ts';
 export type { WorkedAggregate, Working } from './laboratories/engine/working.ts';
+export { alike, type Alike } from './laboratories/checks/alike.ts';
 export { findingsIn } from './laboratories/checks/find.ts';
 export type { Finding } from './laboratories/checks/finding.ts';

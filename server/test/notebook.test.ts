@@ -411,6 +411,41 @@ describe('the rules of an open page', () => {
   });
 });
 
+describe('two groups with the same readings', () => {
+  it('are told to the teacher alone', async () => {
+    const readings = ['1', '2', '3'].flatMap((trial, i) => [
+      event(`before.${trial}`, `1${i}.3`),
+      event(`after.${trial}`, `2${i}.7`),
+    ]);
+    const paths: string[] = [];
+    for (const [visitor, person] of [
+      [ada, students[0]],
+      [ben, students[1]],
+    ] as const) {
+      const protocolId = 'solid-by-displacement';
+      const { body } = await visitor.post(`/classes/${classId}/runs`, {
+        id: randomUUID(),
+        protocolId,
+        specimen: 'Tin',
+      });
+      paths.push(`/classes/${classId}/runs/${body.id}`);
+      const events = readings.map((one) => ({ ...one, id: randomUUID(), person }));
+      expect((await visitor.post(`${paths.at(-1)!}/events`, { events })).status).toBe(200);
+    }
+    const [first, second] = paths as [string, string];
+    expect((await teacher.get(first)).body.alike).toEqual([
+      { matching: 6, of: 6, specimen: 'Tin', members: ['Ben R.'] },
+    ]);
+    expect((await ada.get(first)).body.alike).toEqual([]);
+    await ben.post(`${second}/events`, {
+      events: [event('after.4', '28.1', { person: students[1] }), event('before.4', '22.4', { person: students[1] })],
+    });
+    expect((await teacher.get(second)).body.alike).toHaveLength(1);
+    await ada.post(`${first}/events`, { events: [event('after.4', '28.2')] });
+    expect((await teacher.get(second)).body.alike).toEqual([]);
+  });
+});
+
 describe('the other methods', () => {
   it('are the teacher’s to see, and the group’s once they are shared', async () => {
     expect((await ada.get(path())).body).toMatchObject({ showsMethods: false, sharesMethods: null });

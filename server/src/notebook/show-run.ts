@@ -4,6 +4,7 @@ import { HouseRulesVersion } from '../models/classes.ts';
 import { RunMember, type RunRow } from '../models/notebook.ts';
 import { Person } from '../models/people.ts';
 import { rulesOf } from '../rules.ts';
+import { alikeRuns } from './alike-runs.ts';
 import { eventsOf, logOf } from './log.ts';
 import type { RunAccess } from './run-access.ts';
 
@@ -82,6 +83,7 @@ export async function runPage({
     events: eventsOf(rows),
     showsMethods: as === 'teacher' || run.methodsShared,
     sharesMethods: as === 'teacher' ? run.methodsShared : null,
+    alike: as === 'teacher' ? await alikeRuns(run) : [],
     mayWrite,
     mayTakeBack: member && run.handedInAt !== null && run.openedAt === null && schoolClass.archivedAt === null,
     mayGiveBack: as === 'teacher' && run.handedInAt !== null,

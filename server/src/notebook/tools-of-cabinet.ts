@@ -22,8 +22,9 @@ function asKept(text: string, cabinet: readonly ToolShown[]): string {
 function membersAsKept(text: string, cabinet: readonly ToolShown[]): string {
   const chosen = chosenMembersFrom(text);
   if (!chosen) return text;
+  // A member is called after its tool; no other name is kept.
   return JSON.stringify(
-    chosen.map((member) => (member.tool === undefined ? member : { ...member, tool: asKept(member.tool, cabinet) })),
+    chosen.map(({ id, tool }) => (tool === undefined ? { id } : { id, tool: asKept(tool, cabinet) })),
   );
 }
 

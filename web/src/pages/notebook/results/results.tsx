@@ -147,16 +147,26 @@ function Budget({
 }
 
 /** What a careful teacher would point at. */
-function Findings({ run }: Pick<ResultsProps, 'run'>): ReactNode {
+function Findings({ page, run }: Pick<ResultsProps, 'page' | 'run'>): ReactNode {
   const numerals = useNumerals();
   const findings = useMemo(() => findingsIn(run), [run]);
-  if (findings.length === 0) return null;
+  if (findings.length === 0 && page.alike.length === 0) return null;
   return (
     <ul className="mt-5 flex max-w-3xl flex-col gap-3" aria-label="What to look at">
       {findings.map(({ kind, message, severity }) => (
         <li key={kind + message}>
           <Notice tone={severity === 'wrong' ? 'slip' : 'doubt'}>
             <p>{numerals(unitText(message))}</p>
+          </Notice>
+        </li>
+      ))}
+      {page.alike.map(({ matching, of, specimen, members }) => (
+        <li key={`${specimen} ${members.join()}`}>
+          <Notice tone="doubt">
+            <p>
+              {matching} of {of} values match those of “{specimen}” by {members.join(', ')}. Ask how they were taken.
+              Only teachers see this.
+            </p>
           </Notice>
         </li>
       ))}
@@ -180,7 +190,7 @@ export function Results({ page, classId, run, cabinet }: ResultsProps): ReactNod
           <p className="mt-2 text-small text-muted">{numerals(uncertaintyNamed(chosen, page.rules))}</p>
         </>
       )}
-      <Findings run={run} />
+      <Findings page={page} run={run} />
       {chosen && (
         <>
           {!chosen.isLinear && (
