@@ -18,6 +18,8 @@ test('a group finds a density with its uncertainty, corrects a cell, and the tea
     await fillCell(page, `Water before, trial ${i + 1}`, before);
     await fillCell(page, `Water after, trial ${i + 1}`, after);
   }
+  // With the keyboard one goes on where one was.
+  await expect(page.getByRole('button', { name: 'Water after, trial 3, 27.0' })).toBeFocused();
   await page.getByRole('button', { name: 'Water after, trial 2, 27.0' }).click();
   await page.getByRole('textbox', { name: 'Water after, trial 2', exact: true }).fill('28.0');
   await page.getByLabel('Reason for the correction').fill('read the mark below');

@@ -8,7 +8,8 @@ interface EditorProps {
   /** Opens what adds something to the reading; null where nothing can be added. */
   readonly onAdjust: (() => void) | null;
   readonly onDone: (text: string, reason: string | null) => void;
-  readonly onLeave: () => void;
+  /** `byKey` where Enter or Escape closed it: then the focus goes back to the cell. */
+  readonly onLeave: (byKey: boolean) => void;
 }
 
 const SMALL = 'min-h-9 text-small underline decoration-hairline decoration-2 underline-offset-4 hover:decoration-beam';
@@ -20,21 +21,21 @@ export function CellEditor({ label, standing, sameAs, onAdjust, onDone, onLeave 
   const cell = useRef<HTMLInputElement>(null);
   // The editor opens where the person has just chosen a cell; focus belongs there.
   useEffect(() => cell.current?.focus(), []);
-  const finish = (): void => {
+  const finish = (byKey: boolean): void => {
     if (text.trim() !== '' && text !== standing) onDone(text.trim(), reason.trim() || null);
-    onLeave();
+    onLeave(byKey);
   };
   const press = (event: KeyboardEvent): void => {
-    if (event.key === 'Escape') onLeave();
+    if (event.key === 'Escape') onLeave(true);
     if (event.key !== 'Enter') return;
     event.preventDefault();
-    finish();
+    finish(true);
   };
   return (
     <div
       className="flex flex-col items-end gap-1"
       onBlur={(event) => {
-        if (!event.currentTarget.contains(event.relatedTarget)) finish();
+        if (!event.currentTarget.contains(event.relatedTarget)) finish(false);
       }}
     >
       <input
@@ -53,7 +54,7 @@ export function CellEditor({ label, standing, sameAs, onAdjust, onDone, onLeave 
           className={SMALL}
           onClick={() => {
             sameAs.take();
-            onLeave();
+            onLeave(true);
           }}
         >
           same as {sameAs.name}
@@ -75,7 +76,7 @@ export function CellEditor({ label, standing, sameAs, onAdjust, onDone, onLeave 
               className={SMALL}
               onClick={() => {
                 onAdjust();
-                onLeave();
+                onLeave(false);
               }}
             >
               add to it …

@@ -1,5 +1,5 @@
 import { membersInWords, type Address, type Cell, type Members, type Quantity } from '@green-beam/core';
-import { useState, type ReactNode } from 'react';
+import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { useNumerals } from '../../../numbers/decimal-mark.ts';
 import type { OnPage } from '../on-page.ts';
 import { CellEditor } from './cell-editor.tsx';
@@ -87,6 +87,12 @@ function Choice({
 function Entered(props: RunCellProps & { readonly cell: Cell }): ReactNode {
   const { page, quantity, members, label, cell, onWrite } = props;
   const [editing, setEditing] = useState(false);
+  const button = useRef<HTMLButtonElement>(null);
+  const returns = useRef(false);
+  useEffect(() => {
+    if (!editing && returns.current) button.current?.focus();
+    returns.current = false;
+  }, [editing]);
   const address: Address = { kind: 'cell', quantity: quantity.id, members };
   const standing = cell.kind === 'entry' || cell.kind === 'unusable' ? cell.event.text : '';
   if (editing)
@@ -100,12 +106,20 @@ function Entered(props: RunCellProps & { readonly cell: Cell }): ReactNode {
             ? () => props.onAdjust({ quantity: quantity.id, members })
             : null
         }
-        onLeave={() => setEditing(false)}
+        onLeave={(byKey) => {
+          returns.current ||= byKey;
+          setEditing(false);
+        }}
         onDone={(text, reason) => onWrite(address, text, reason)}
       />
     );
   return (
-    <button type="button" className="min-h-11 min-w-16 text-right hover:bg-wash" onClick={() => setEditing(true)}>
+    <button
+      ref={button}
+      type="button"
+      className="min-h-11 min-w-16 text-right hover:bg-wash"
+      onClick={() => setEditing(true)}
+    >
       <span className="sr-only">{`${label}, ${wordsFor(cell, page.people)}`}</span>
       <span aria-hidden="true">
         <CellShown cell={cell} people={page.people} />
