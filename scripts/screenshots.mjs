@@ -119,8 +119,7 @@ const VIEWS = {
   results: async (page) => {
     await page.goto('/notebook');
     await page.getByText('Slate tile, whole').click();
-    await page.getByRole('button', { name: 'Run the simulation' }).click();
-    await page.getByText('95 %, shortest').waitFor();
+    await page.getByText('Where the uncertainty comes from').waitFor();
     await page.getByRole('heading', { name: 'Results' }).evaluate((heading) => heading.scrollIntoView());
   },
   'class-board': async (page, enter) => {

@@ -174,6 +174,11 @@ function Findings({ page, run }: Pick<ResultsProps, 'page' | 'run'>): ReactNode 
   );
 }
 
+/** The simulation is there where the class works by it, where no other method can be trusted, and beside the other methods. */
+function isSimulated({ showsMethods, rules }: RunPage, { isLinear }: ResultFound): boolean {
+  return showsMethods || rules.combine === 'simulation' || !isLinear;
+}
+
 /** What a laboratory says: its results with their uncertainty, how they compare, and where the uncertainty comes from. */
 export function Results({ page, classId, run, cabinet }: ResultsProps): ReactNode {
   const numerals = useNumerals();
@@ -208,7 +213,7 @@ export function Results({ page, classId, run, cabinet }: ResultsProps): ReactNod
             <Repeats run={run} result={chosen} />
           </div>
           <Methods page={page} classId={classId} result={chosen} />
-          <SimulationPart key={keyOf(chosen)} page={page} result={chosen} />
+          {isSimulated(page, chosen) && <SimulationPart key={keyOf(chosen)} page={page} result={chosen} />}
         </>
       )}
     </section>
