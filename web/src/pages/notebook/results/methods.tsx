@@ -1,7 +1,7 @@
 import type { RunPage } from '@green-beam/contract';
 import type { ResultFound } from '@green-beam/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import type { ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import { ask } from '../../../api/request.ts';
 import { useNumerals } from '../../../numbers/decimal-mark.ts';
 import { MeasuredNumber } from '../../../numbers/measured-number.tsx';
@@ -17,9 +17,12 @@ interface MethodsProps {
 export function Methods({ page, classId, result }: MethodsProps): ReactNode {
   const numerals = useNumerals();
   const queries = useQueryClient();
+  // What was ticked, until the server has answered.
+  const [wanted, setWanted] = useState<boolean | null>(null);
   const share = useMutation({
     mutationFn: (shared: boolean) => ask<RunPage>('POST', `/classes/${classId}/runs/${page.id}/methods`, { shared }),
     onSuccess: (changed) => queries.setQueryData(['run', classId, page.id], changed),
+    onSettled: () => setWanted(null),
   });
   if (!page.showsMethods) return null;
   return (
@@ -52,9 +55,12 @@ export function Methods({ page, classId, result }: MethodsProps): ReactNode {
           <input
             type="checkbox"
             className="size-5 accent-beam"
-            checked={share.isPending ? share.variables : page.sharesMethods}
+            checked={wanted ?? page.sharesMethods}
             disabled={share.isPending}
-            onChange={(event) => share.mutate(event.target.checked)}
+            onChange={(event) => {
+              setWanted(event.target.checked);
+              share.mutate(event.target.checked);
+            }}
           />
           The group sees these too
         </label>
