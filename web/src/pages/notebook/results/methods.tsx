@@ -7,6 +7,9 @@ import { useNumerals } from '../../../numbers/decimal-mark.ts';
 import { MeasuredNumber } from '../../../numbers/measured-number.tsx';
 import { METHODS } from './in-words.ts';
 
+/** With as many degrees of freedom an uncertainty is known as well as if there were no end of them. */
+const MANY = 1000;
+
 interface MethodsProps {
   readonly page: RunPage;
   readonly classId: string;
@@ -39,7 +42,7 @@ export function Methods({ page, classId, result }: MethodsProps): ReactNode {
                 {quoted && <MeasuredNumber text={quoted.value} uncertainty={quoted.uncertainty} unit={result.unit} />}
               </dd>
             </div>
-            {degreesOfFreedom !== null && Number.isFinite(degreesOfFreedom) && (
+            {degreesOfFreedom !== null && degreesOfFreedom < MANY && (
               <p className="text-small text-muted">effective degrees of freedom: {degreesOfFreedom}</p>
             )}
             {notes.map((note) => (
