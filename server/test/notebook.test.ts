@@ -341,7 +341,16 @@ describe('a laboratory over chosen things', () => {
     expect((await write(link('2'), source('running', '1'))).status).toBe(200);
     expect(await write(link('3'), source('volume', '1'))).toEqual({ status: 400, field: 'text' });
     expect(await write(link('3'), source('running', '99'))).toEqual({ status: 400, field: 'address.members.trial' });
-    expect((await write({ ...link('2'), kind: 'adjustment' } as Address, '0.05')).status).toBe(200);
+    expect(await write(link('2'), source('running', '2'))).toEqual({ status: 400, field: 'text' });
+    const added = { ...link('2'), kind: 'adjustment' } as Address;
+    expect(await write(added, '0.05')).toEqual({ status: 400, field: 'reason' });
+    const why = event(added, '0.05', { reason: 'a drop beside the vessel' });
+    expect((await ada.post(`${glass}/events`, { events: [why] })).status).toBe(200);
+    // An id that another page has used: nothing is stored, and the results stay as they were.
+    const kept = await RunResultRow.findAll({ where: { classId, runId }, raw: true });
+    const used = { ...event('mass.7', '99.99'), id: why['id'] };
+    expect((await ada.post(`${path()}/events`, { events: [used] })).status).toBe(409);
+    expect(await RunResultRow.findAll({ where: { classId, runId }, raw: true })).toEqual(kept);
   });
 });
 

@@ -1,6 +1,7 @@
 import type { NewRunEvent } from '@green-beam/contract';
 import {
   AddressError,
+  cellKey,
   checkAddress,
   chosenMembersFrom,
   linkFrom,
@@ -54,13 +55,15 @@ function checkLink(setting: Setting, address: Extract<Address, { kind: 'link' }>
   const source = linkFrom(text);
   const quantity = source && setting.layout.quantities.get(source.quantity);
   const own = setting.layout.quantities.get(address.quantity);
-  if (!source || quantity?.kind !== 'read' || own?.kind !== 'read' || own.unit !== quantity.unit)
+  const isItself =
+    source !== null && cellKey(source.quantity, source.members) === cellKey(address.quantity, address.members);
+  if (!source || isItself || quantity?.kind !== 'read' || own?.kind !== 'read' || own.unit !== quantity.unit)
     throw new Refusal(400, 'That is no reading that could be taken over.', 'text');
   checkAddress(setting.layout, { kind: 'cell', ...source }, chosenMembers(setting));
 }
 
 /** What may be written at a place: anything, or one of a few choices. */
-function checkText(setting: Setting, { address, text }: NewRunEvent): void {
+function checkText(setting: Setting, { address, text, reason }: NewRunEvent): void {
   const { protocol, quantities } = setting.layout;
   switch (address.kind) {
     case 'cell': {
@@ -88,12 +91,18 @@ function checkText(setting: Setting, { address, text }: NewRunEvent): void {
     case 'link':
       checkLink(setting, address, text);
       return;
-    case 'tool':
     case 'adjustment':
+      if (text !== '' && !reason) throw new Refusal(400, 'Say why something is added to the reading.', 'reason');
+      return;
+    case 'answer': {
+      const answer = protocol.questions.find(({ id }) => id === address.question)?.answer;
+      if (answer?.kind === 'choice') oneOf(text, answer.choices);
+      return;
+    }
+    case 'tool':
     case 'excluded':
     case 'accepted':
     case 'specimen':
-    case 'answer':
       return;
   }
 }

@@ -59,6 +59,8 @@ async function isStored({ classId, runId }: RunKey, writing: Writing, drawing: D
     writing.check?.(locked);
     if (locked.rulesVersion !== run.rulesVersion || !(await isLast(key, last, transaction))) return false;
     await RunEventRow.bulkCreate([...entries], { ignoreDuplicates: true, transaction });
+    const stored = await RunEventRow.count({ where: { ...key, id: entries.map(({ id }) => id) }, transaction });
+    if (stored < entries.length) throw new Refusal(409, 'One of these entries has an id that is already in use.', 'id');
     await RunResultRow.destroy({ where: key, transaction });
     await RunResultRow.bulkCreate(
       results.map((result, position) => ({ ...key, ...result, position, rulesVersion })),
