@@ -29,7 +29,7 @@ test('one plate, measured twice with a second observer: two volumes, and whether
   await expect(results.getByRole('button', { name: /^Volume, coarse/ })).toContainText('31 ± 8');
   await expect(results.getByRole('button', { name: /^Volume, fine/ })).toContainText('31.26 ± 0.08');
   await expect(page.getByText(/✓ They agree: the difference is 0 cm³, known to ± 8 cm³/)).toBeVisible();
-  await expect(page.getByText(/Volume, fine is known \d+ times better/)).toBeVisible();
+  await expect(page.getByText(/“Volume, fine” is known about \d+ times better/)).toBeVisible();
   await expect(page.getByRole('img', { name: /comes from: reading of the decimetre ruler, length/ })).toBeVisible();
   await results.getByRole('button', { name: /^Volume, fine/ }).click();
   await expect(page.getByRole('heading', { name: 'Volume, fine, more closely' })).toBeVisible();

@@ -66,7 +66,7 @@ export function BudgetChart({ title, shares }: BudgetChartProps): ReactNode {
     <ChartFrame
       title={title}
       summary={
-        first ? `Most of it, ${percent(first.share)}, comes from: ${first.name}.` : 'Nothing of it is uncertain.'
+        first ? `The largest part, ${percent(first.share)}, comes from: ${first.name}.` : 'Nothing of it is uncertain.'
       }
       table={{ headings: ['from', 'share'], rows: shares.map(({ name, share }) => [name, percent(share)]) }}
       width={width}

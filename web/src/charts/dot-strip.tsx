@@ -41,7 +41,7 @@ export function DotStrip({ title, repeats, mean, meanText, spread, accepted, uni
   const level = levels(at);
   const summary = `${repeats.length} ${repeats.length === 1 ? 'value' : 'values'}, mean ${meanText} ${unit}${
     spread === null ? '' : `, standard deviation ${spread.toPrecision(2)} ${unit}`
-  }${accepted ? `, accepted ${accepted.name.toLowerCase()} ${accepted.least} to ${accepted.most}` : ''}.`;
+  }${accepted ? `, ${accepted.name.toLowerCase()} ${accepted.least}${accepted.least === accepted.most ? '' : ` to ${accepted.most}`}` : ''}.`;
   return (
     <ChartFrame
       title={title}

@@ -11,6 +11,9 @@ const EDGE = { top: 30, right: 22, bottom: 52, left: 66 };
 const REACH = 2;
 const STEPS = 40;
 
+/** A number with so many figures, without a power of ten. */
+const figures = (value: number, count: number): string => String(Number(value.toPrecision(count)));
+
 interface LineChartProps {
   readonly title: string;
   readonly points: WorkedAggregate['rows'];
@@ -44,10 +47,10 @@ export function LineChart({ title, points, up, across }: LineChartProps): ReactN
     (at) => y(onLine(at) - off(at)),
     (at) => y(onLine(at) + off(at)),
   )(steps);
-  const summary = `${points.length} points. The line rises by ${slope.toPrecision(4)} for each unit across and meets zero at ${intercept.toPrecision(4)}.${
+  const summary = `${points.length} points. The line rises by ${figures(slope, 4)} for each unit across and meets zero at ${figures(intercept, 4)}.${
     uSlope === null
       ? ''
-      : ` The slope is known to ± ${uSlope.toPrecision(2)}; the band shows two standard uncertainties of the line.`
+      : ` The slope is known to ± ${figures(uSlope, 2)}; the band shows two standard uncertainties of the line.`
   }`;
   return (
     <ChartFrame

@@ -10,7 +10,7 @@ type On = Pick<OnPage, 'page' | 'run' | 'onWrite'>;
 export function Questions(props: On): ReactNode {
   const { protocol, chosen } = props.run.setting.layout;
   return (
-    <section className="mt-10" id="questions">
+    <section className="mt-10" id="questions" tabIndex={-1}>
       <h2 className="text-lg font-bold">Questions</h2>
       {protocol.questions
         .filter(({ when }) => holds(when, chosen))

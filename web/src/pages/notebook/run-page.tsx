@@ -63,7 +63,9 @@ function Sheet({
   const current = part ?? parts.find(({ done }) => !done)?.id ?? PURPOSE;
   const goTo = (id: string): void => {
     setPart(id);
-    if (SECTIONS.includes(id)) document.getElementById(id)?.scrollIntoView({ block: 'start' });
+    const section = SECTIONS.includes(id) ? document.getElementById(id) : null;
+    section?.scrollIntoView({ block: 'start' });
+    section?.focus({ preventScroll: true });
   };
   return (
     <div className="flex flex-col wide:grid wide:min-h-[calc(100vh-3.5rem)] wide:grid-cols-[15rem_minmax(0,1fr)] wide:grid-rows-[auto_1fr]">

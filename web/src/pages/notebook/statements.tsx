@@ -11,7 +11,7 @@ export function Statements(props: On): ReactNode {
   const statements = protocol.statements.filter(({ when }) => holds(when, chosen));
   if (statements.length === 0) return null;
   return (
-    <section className="mt-10" id="technique">
+    <section className="mt-10" id="technique" tabIndex={-1}>
       <h2 className="text-lg font-bold">True or false?</h2>
       <ol className="mt-2 max-w-3xl">
         {statements.map((statement) => (

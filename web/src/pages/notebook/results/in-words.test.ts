@@ -21,8 +21,18 @@ describe('a result in words', () => {
   it('says how well it is known, in percent of it', () => {
     const [coarse, fine] = resultsOf('plate-two-ways');
     expect([knownTo(coarse!), knownTo(fine!)]).toEqual(['known to 25 %', 'known to 0.3 %']);
-    expect(betterKnown(coarse!, fine!)).toMatch(/^Volume, fine is known \d+ times better\.$/);
+    expect(betterKnown(coarse!, fine!)).toMatch(/^“Volume, fine” is known about \d+ times better\.$/);
     expect(betterKnown(fine!, fine!)).toBeNull();
+  });
+
+  it('writes the percent as people do, whatever it is', () => {
+    const [result] = resultsOf('plate-two-ways');
+    const known = (percent: number): string | null =>
+      knownTo({ ...result!, value: 1, methods: [{ ...result!.methods[0]!, size: percent / 100 }] });
+    expect([0.094, 0.96, 9.4, 9.6, 9.99, 10.4, 99.6].map(known)).toEqual(
+      ['0.09', '1', '9', '10', '10', '10', '100'].map((text) => `known to ${text} %`),
+    );
+    for (let power = -9; power < 2.4; power += 0.003) expect(known(10 ** power)).not.toMatch(/\de|NaN/);
   });
 
   it('says nothing of how well it is known where nothing is uncertain', () => {

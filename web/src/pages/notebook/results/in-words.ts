@@ -31,7 +31,9 @@ export function knownTo({ value, methods, method }: ResultFound): string | null 
   if (!(size > 0) || value === 0) return null;
   const percent = (size / Math.abs(value)) * 100;
   if (percent > 300) return 'not known: the uncertainty is larger than the result';
-  return `known to ${percent >= 10 ? Math.round(percent) : percent.toPrecision(1)} %`;
+  // One figure below ten percent, which can round up to ten.
+  const rounded = percent >= 10 ? Math.round(percent) : Number(percent.toPrecision(1));
+  return rounded < 0.001 ? 'known to less than 0.001 %' : `known to ${rounded} %`;
 }
 
 /** A result beside what it is compared with. */
@@ -67,5 +69,5 @@ export function betterKnown(first: ResultFound, second: ResultFound): string | n
   const factor = Math.max(a, b) / Math.min(a, b);
   if (factor < 1.5) return null;
   const times = factor < 10 ? factor.toPrecision(2) : String(Number(factor.toPrecision(2)));
-  return `${a < b ? first.name : second.name} is known ${times} times better.`;
+  return `“${a < b ? first.name : second.name}” is known about ${times} times better.`;
 }

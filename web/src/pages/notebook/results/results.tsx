@@ -175,7 +175,8 @@ function Findings({ page, run }: Pick<ResultsProps, 'page' | 'run'>): ReactNode 
 }
 
 /** The simulation is there where the class works by it, where no other method can be trusted, and beside the other methods. */
-function isSimulated({ showsMethods, rules }: RunPage, { isLinear }: ResultFound): boolean {
+function isSimulated({ showsMethods, rules }: RunPage, { isLinear, methods }: ResultFound): boolean {
+  if (!methods.some(({ uncertainty }) => uncertainty > 0)) return false;
   return showsMethods || rules.combine === 'simulation' || !isLinear;
 }
 
@@ -186,7 +187,7 @@ export function Results({ page, classId, run, cabinet }: ResultsProps): ReactNod
   const { results, comparisons } = run;
   const chosen = results.find((result) => keyOf(result) === key) ?? results[0];
   return (
-    <section className="mt-10" id="results" aria-label="Results">
+    <section className="mt-10" id="results" tabIndex={-1} aria-label="Results">
       <h2 className="text-lg font-bold">{results.length > 1 ? 'Results' : 'Result'}</h2>
       {!chosen && <p className="mt-2 text-muted">The result appears as soon as everything it needs is there.</p>}
       {chosen && (

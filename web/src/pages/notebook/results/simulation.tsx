@@ -1,7 +1,7 @@
-import { unambiguousAtPlace, uncertaintyPlace, type ResultFound } from '@green-beam/core';
+import { unambiguousAtPlace, uncertaintyPlace, writtenAtPlace, type ResultFound } from '@green-beam/core';
 import { useState, type ReactNode } from 'react';
 import { Histogram } from '../../../charts/histogram.tsx';
-import { useNumerals } from '../../../numbers/decimal-mark.ts';
+import { MeasuredNumber } from '../../../numbers/measured-number.tsx';
 import { Button } from '../../../ui/button.tsx';
 import { Notice } from '../../../ui/notice.tsx';
 import type { OnPage } from '../on-page.ts';
@@ -13,9 +13,20 @@ const DRAWS = [10_000, 100_000, 1_000_000] as const;
 
 const grouped = (draws: number): string => String(draws).replace(/\B(?=(\d{3})+$)/g, '\u202f');
 
-/** Numbers to the place that the spread of the draws gives them. */
-function written(value: number, standard: number): string {
-  return unambiguousAtPlace(value, uncertaintyPlace(standard, 'two'), 'half-up').replace('-', '−');
+interface RangeProps {
+  readonly range: readonly [number, number];
+  readonly place: number;
+  readonly unit: string;
+}
+
+/** An interval by its two ends. */
+function Range({ range: [from, to], place, unit }: RangeProps): ReactNode {
+  return (
+    <>
+      <MeasuredNumber text={unambiguousAtPlace(from, place, 'half-up')} /> to{' '}
+      <MeasuredNumber text={unambiguousAtPlace(to, place, 'half-up')} unit={unit} />
+    </>
+  );
 }
 
 function Outcome({
@@ -25,20 +36,23 @@ function Outcome({
   readonly state: Extract<SimulationState, { kind: 'done' }>;
   readonly result: ResultFound;
 }): ReactNode {
-  const numerals = useNumerals();
   const { outcome, of } = state;
   const { mean, standard, symmetric, shortest, bins } = outcome;
-  const unit = unitText(result.unit);
-  const scale = standard ?? (symmetric[1] - symmetric[0]) / 4;
-  const range = ([from, to]: readonly [number, number]): string => `${written(from, scale)} to ${written(to, scale)}`;
-  const rows: [string, string][] = [
-    ['Mean', `${written(mean, scale)} ${unit}`],
+  const { unit } = result;
+  const place = uncertaintyPlace(standard ?? (symmetric[1] - symmetric[0]) / 4, 'two');
+  const plain = (value: number): string => writtenAtPlace(value, place, 'half-up').replace('-', '−');
+  const rows: [string, ReactNode][] = [
+    ['Mean', <MeasuredNumber key="mean" text={unambiguousAtPlace(mean, place, 'half-up')} unit={unit} />],
     [
       'Standard uncertainty',
-      standard === null ? 'does not exist for so few repeats' : `${written(standard, standard)} ${unit}`,
+      standard === null ? (
+        'does not exist for so few repeats'
+      ) : (
+        <MeasuredNumber key="standard" text={unambiguousAtPlace(standard, place, 'half-up')} unit={unit} />
+      ),
     ],
-    ['95 %, equal tails', `${range(symmetric)} ${unit}`],
-    ['95 %, shortest', `${range(shortest)} ${unit}`],
+    ['95 %, equal tails', <Range key="symmetric" range={symmetric} place={place} unit={unit} />],
+    ['95 %, shortest', <Range key="shortest" range={shortest} place={place} unit={unit} />],
   ];
   const linear = result.methods.find(({ method }) => method === 'quadrature');
   return (
@@ -47,7 +61,7 @@ function Outcome({
         {rows.map(([name, text]) => (
           <div key={name} className="border-t border-hairline py-1.5">
             <dt className="text-small text-muted">{name}</dt>
-            <dd className="font-mono">{numerals(text)}</dd>
+            <dd className="font-mono">{text}</dd>
           </div>
         ))}
         <p className="mt-2 text-small text-muted">
@@ -56,11 +70,11 @@ function Outcome({
       </dl>
       <Histogram
         title="Simulated results"
-        summary={`The bars are the simulated results, the curve is what quadrature says. 95 % of the draws lie from ${range(symmetric)} ${unit}, between the short lines.`}
+        summary={`The bars are the simulated results, the curve is what quadrature says. 95 % of the draws lie from ${plain(symmetric[0])} to ${plain(symmetric[1])} ${unitText(unit)}, between the short lines.`}
         bins={bins}
         linear={{ value: result.value, standard: linear?.uncertainty ?? 0 }}
         interval={symmetric}
-        unit={unit}
+        unit={unitText(unit)}
       />
     </div>
   );

@@ -1,4 +1,4 @@
-import { membersInWords, type Address, type Cell, type Members, type Quantity } from '@green-beam/core';
+import { membersInWords, type Cell, type Members, type Quantity } from '@green-beam/core';
 import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { useNumerals } from '../../../numbers/decimal-mark.ts';
 import type { OnPage } from '../on-page.ts';
@@ -93,7 +93,7 @@ function Entered(props: RunCellProps & { readonly cell: Cell }): ReactNode {
     if (!editing && returns.current) button.current?.focus();
     returns.current = false;
   }, [editing]);
-  const address: Address = { kind: 'cell', quantity: quantity.id, members };
+  const address = { kind: 'cell', quantity: quantity.id, members } as const;
   const standing = cell.kind === 'entry' || cell.kind === 'unusable' ? cell.event.text : '';
   if (editing)
     return (
@@ -102,7 +102,7 @@ function Entered(props: RunCellProps & { readonly cell: Cell }): ReactNode {
         standing={standing}
         sameAs={sameAs(props)}
         onAdjust={
-          quantity.kind === 'read' && cell.kind === 'entry'
+          quantity.kind === 'read' && cell.kind === 'entry' && !cell.linkedTo
             ? () => props.onAdjust({ quantity: quantity.id, members })
             : null
         }
@@ -110,7 +110,11 @@ function Entered(props: RunCellProps & { readonly cell: Cell }): ReactNode {
           returns.current ||= byKey;
           setEditing(false);
         }}
-        onDone={(text, reason) => onWrite(address, text, reason)}
+        onDone={(text, reason) => {
+          // What is read after all is no longer the other reading.
+          if (cell.kind === 'entry' && cell.linkedTo) onWrite({ ...address, kind: 'link' }, '');
+          onWrite(address, text, reason);
+        }}
       />
     );
   return (
@@ -136,10 +140,12 @@ function sameAs({ run, quantity, members, onWrite }: RunCellProps): { name: stri
   const ids = along === undefined ? [] : (there.get(along) ?? []).map(({ id }) => id);
   const before = along === undefined ? undefined : ids[ids.indexOf(members[along] ?? '') - 1];
   if (along === undefined || before === undefined) return null;
-  const source = [...layout.quantities.values()].findLast(
-    (other) =>
+  const all = [...layout.quantities.values()];
+  // It is a later reading of the step before that an earlier one of this step can be.
+  const source = all.findLast(
+    (other, i) =>
       other.kind === 'read' &&
-      other !== quantity &&
+      i > all.indexOf(quantity) &&
       other.unit === quantity.unit &&
       other.over.join(' ') === quantity.over.join(' '),
   );
