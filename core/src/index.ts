@@ -209,7 +209,7 @@ export {
   type Setting,
 } from './laboratories/engine/setting.ts';
 export { linkFrom } from './laboratories/engine/numbers.ts';
-export { membersInWords } from './laboratories/engine/label.ts';
+export { cellInWords, membersInWords } from './laboratories/engine/label.ts';
 export type { Cell } from './laboratories/engine/cell.ts';
 export type { BetterTool } from './laboratories/engine/better-tool.ts';
 export { groupBudget, type BudgetGrouping } from './laboratories/engine/group-budget.ts';

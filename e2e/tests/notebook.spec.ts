@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import { beginLaboratory, enterAs, expect, fillCell, test } from './world.ts';
 
 test('a group finds a density with its uncertainty, corrects a cell, and the teacher reads it', async ({
@@ -223,4 +224,36 @@ test('what the server will not take stays legible, and can be sent again', async
   await expect(page.getByText('Nothing is left here.')).toBeVisible();
   await page.keyboard.press('Escape');
   await expect(page.getByRole('button', { name: 'Water before, trial 3, 18.9' })).toBeVisible();
+});
+
+test('where two wrote different numbers, one entry decides', async ({ page }) => {
+  await enterAs(page, 'student', '/notebook');
+  await beginLaboratory(page, 'Cork bung, contested');
+  await fillCell(page, 'Dry mass, trial 1', '9.81');
+  await expect(page.getByText('Everything is saved.')).toBeVisible();
+  const { signedIn, csrfToken } = await (await page.request.get('/api/session')).json();
+  const path = `/api/classes/${signedIn.class.id}/runs/${new URL(page.url()).pathname.split('/').at(-1)}`;
+  const { events } = await (await page.request.get(path)).json();
+  const [first] = events;
+  const rivals = ['9.82', '9.83'].map((text) => ({
+    id: randomUUID(),
+    address: first.address,
+    text,
+    replaces: first.id,
+    person: signedIn.person.id,
+    deviceTime: new Date().toISOString(),
+  }));
+  const sent = await page.request.post(`${path}/events`, {
+    data: { events: rivals },
+    headers: { 'x-csrf-token': csrfToken },
+  });
+  expect(sent.status()).toBe(200);
+  const cell = page.getByRole('button', { name: 'Dry mass, trial 1, 9.82, or 9.83?' });
+  await cell.click();
+  // Who only looks decides nothing.
+  await page.keyboard.press('Escape');
+  await cell.click();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: /^Dry mass, trial 1, 9\.82, corrected from/ })).toBeVisible();
+  await expect(page.getByText('or 9.83?')).toHaveCount(0);
 });

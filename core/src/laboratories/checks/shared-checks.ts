@@ -6,7 +6,7 @@ import { Rational } from '../../numbers/rational.ts';
 import { numberOf, type Cell } from '../engine/cell.ts';
 import { perToolUnit } from '../engine/entry-cell.ts';
 import type { WorkedNumbers, WorkedRun } from '../engine/evaluate.ts';
-import { membersInWords } from '../engine/label.ts';
+import { cellInWords } from '../engine/label.ts';
 import { placesOf, toolAt } from '../engine/setting.ts';
 import type { Dimension, Quantity } from '../protocol/protocol.ts';
 import { addressKey, type Members } from '../run/address.ts';
@@ -24,17 +24,11 @@ function cellsOf(
   );
 }
 
-/** `Volume, fine, trial 2`. */
-function named(run: WorkedNumbers, { name }: Quantity, members: Members): string {
-  const where = membersInWords(run.setting, members);
-  return where === '' ? name : `${name}, ${where}`;
-}
-
 /** What cannot be used, was written otherwise than the class does, or by two people at once. */
 function ofCells(run: WorkedNumbers): Finding[] {
   return cellsOf(run).flatMap(({ quantity, members, cell }): Finding[] => {
     const at = { quantity: quantity.id, members };
-    const name = named(run, quantity, members);
+    const name = cellInWords(run.setting, quantity.id, members);
     const found: Finding[] = [];
     if (cell.kind === 'unusable')
       found.push({ kind: 'cell', severity: 'wrong', at, message: `${name}: ${cell.reason}` });
@@ -71,7 +65,7 @@ function ofRepeats(run: WorkedNumbers): Finding[] {
             kind: 'repeats',
             severity: 'look',
             at: { quantity: quantity.id, members: first },
-            message: `Still to be read: ${named(run, quantity, first)}${more}.`,
+            message: `Still to be read: ${cellInWords(run.setting, quantity.id, first)}${more}.`,
           },
         ]
       : [];
@@ -143,7 +137,7 @@ function ofScatter(run: WorkedNumbers): Finding[] {
             kind: 'outlier',
             severity: 'look',
             at: { quantity: quantity.id, members: outlier.members },
-            message: `${named(run, quantity, outlier.members)}: it lies further from the others than chance brings one in twenty times. Look at it again. It is left out only with a reason.`,
+            message: `${cellInWords(run.setting, quantity.id, outlier.members)}: it lies further from the others than chance brings one in twenty times. Look at it again. It is left out only with a reason.`,
           },
         ];
       }),
@@ -167,7 +161,7 @@ function ofDensities(run: WorkedNumbers): Finding[] {
         kind: 'density',
         severity: 'wrong',
         at: { quantity: quantity.id, members },
-        message: `${named(run, quantity, members)}: no material has a density of ${cell.text} ${quantity.unit}. Look at the readings it comes from.`,
+        message: `${cellInWords(run.setting, quantity.id, members)}: no material has a density of ${cell.text} ${quantity.unit}. Look at the readings it comes from.`,
       },
     ];
   });
@@ -187,7 +181,7 @@ function ofTimes(run: WorkedNumbers): Finding[] {
               kind: 'past-noon',
               severity: 'wrong',
               at: { quantity: quantity.id, members },
-              message: `${named(run, quantity, members)}: it is earlier than the time before. Did the clock pass noon? Write 1 o’clock as 13:00.`,
+              message: `${cellInWords(run.setting, quantity.id, members)}: it is earlier than the time before. Did the clock pass noon? Write 1 o’clock as 13:00.`,
             },
           ];
         }),

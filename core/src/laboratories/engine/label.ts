@@ -1,6 +1,6 @@
 import type { Layout } from '../protocol/layout.ts';
 import type { InputLabel } from './inputs.ts';
-import type { Members } from '../run/address.ts';
+import { membersOf, type Members } from '../run/address.ts';
 import type { Setting } from './setting.ts';
 
 /** Members by their names, as people call them: `fine, trial 2`. */
@@ -12,6 +12,13 @@ export function membersInWords({ layout, members }: Pick<Setting, 'layout' | 'me
       return found?.kind === 'case' ? name : `${found?.name.toLowerCase() ?? dimension} ${name}`;
     })
     .join(', ');
+}
+
+/** A quantity at members, as people call it: `Volume, fine, trial 2`. */
+export function cellInWords(setting: Pick<Setting, 'layout' | 'members'>, quantity: string, at: Members): string {
+  const found = setting.layout.quantities.get(quantity);
+  const where = membersInWords(setting, found ? membersOf(at, found.over) : at);
+  return [found?.name ?? quantity, where].filter((part) => part !== '').join(', ');
 }
 
 function quantityName(layout: Layout, id: string | null): string {

@@ -13,7 +13,7 @@ import { numberOf } from './cell.ts';
 import { bends } from './curvature.ts';
 import { combineIfPossible, type BudgetEntry, type CombinedUncertainty } from './combine.ts';
 import { acceptedFrom, compareWith, quote, type Accepted, type Compared, type Quoted } from './compare.ts';
-import { labelInWords, membersInWords } from './label.ts';
+import { cellInWords, labelInWords } from './label.ts';
 import type { Nodes } from './nodes.ts';
 import type { Numbers } from './numbers.ts';
 import { placesOf, type Setting } from './setting.ts';
@@ -148,11 +148,6 @@ export class Results {
     return quantity && quantity.kind !== 'observed' ? quantity : undefined;
   }
 
-  private named({ name }: QuantityWithUnit, place: Members): string {
-    const where = membersInWords(this.setting, place);
-    return where === '' ? name : `${name}, ${where}`;
-  }
-
   private result(result: ResultOf, quantity: QuantityWithUnit, place: Members): ResultFound | null {
     const { rules } = this.setting;
     const number = numberOf(this.numbers.cellAt(quantity.id, place));
@@ -177,7 +172,7 @@ export class Results {
     return {
       quantity: quantity.id,
       members: place,
-      name: this.named(quantity, place),
+      name: cellInWords(this.setting, quantity.id, place),
       unit: quantity.unit,
       value,
       text: place10 === -Infinity ? String(value) : unambiguousAtPlace(number.value, place10, rules.rounding),
@@ -277,8 +272,8 @@ export class Results {
       const quoted = quote(Math.abs(difference), combined.uncertainty, rules);
       return [
         {
-          first: this.named(a.quantity, a.members),
-          second: this.named(b.quantity, b.members),
+          first: cellInWords(this.setting, a.quantity.id, a.members),
+          second: cellInWords(this.setting, b.quantity.id, b.members),
           difference,
           uncertainty: combined.uncertainty,
           allowed,

@@ -1,5 +1,5 @@
 import type { RunPage } from '@green-beam/contract';
-import { membersInWords, type WorkedRun } from '@green-beam/core';
+import { cellInWords, type WorkedRun } from '@green-beam/core';
 import { useMemo, useState, type ReactNode } from 'react';
 import { useToolChoices } from '../cabinet/use-cabinet.ts';
 import { CompareWith, comparesWithChosen } from './compare-with.tsx';
@@ -88,7 +88,7 @@ export function RunBody({ page, worked, classId, current, parts, onPart, onWrite
         <Adjust
           {...on}
           place={adjusting}
-          label={[adjusted.name, membersInWords(worked.setting, adjusting.members)].filter(Boolean).join(', ')}
+          label={cellInWords(worked.setting, adjusting.quantity, adjusting.members)}
           unit={adjusted.unit}
           onClose={() => setAdjusting(null)}
         />

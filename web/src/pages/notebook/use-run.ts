@@ -1,6 +1,7 @@
 import type { NewRunEvent, NewRunEvents, RunPage, SignedIn, StoredRunEvents } from '@green-beam/contract';
 import {
   addressKey,
+  cellInWords,
   chosenMembersFrom,
   membersInWords,
   workOut,
@@ -39,15 +40,13 @@ function withKnown(fetched: RunPage, known: RunPage | undefined): RunPage {
 
 /** A place as its writer would know it again: `Dry mass, trial 1`. */
 function placeInWords({ setting }: WorkedRun, address: Address): string {
-  const { protocol, quantities, dimensions } = setting.layout;
+  const { protocol, dimensions } = setting.layout;
   switch (address.kind) {
     case 'cell':
     case 'adjustment':
     case 'link':
     case 'tool': {
-      const name = quantities.get(address.quantity)?.name ?? address.quantity;
-      const where = membersInWords(setting, address.members);
-      const what = where === '' ? name : `${name}, ${where}`;
+      const what = cellInWords(setting, address.quantity, address.members);
       return address.kind === 'tool' ? `Tool for ${what}` : address.kind === 'adjustment' ? `Added to ${what}` : what;
     }
     case 'option':
@@ -105,31 +104,38 @@ export function useRun(classId: string, runId: string, signedIn: SignedIn, write
   const write = useCallback(
     (address: Address, text: string, reason: string | null = null): void => {
       if (!worked) return;
-      const standing = worked.setting.slots.get(addressKey(address))?.current;
-      if ((standing?.text ?? '') === text) return;
-      const event: NewRunEvent = {
+      const slot = worked.setting.slots.get(addressKey(address));
+      // Where two people wrote different numbers, what is written now replaces them all.
+      const others = [slot?.current, ...(slot?.rivals ?? [])].flatMap((one) =>
+        one && one.text !== text ? [one.id] : [],
+      );
+      if (slot && others.length === 0) return;
+      if (!slot && text === '') return;
+      const events = (slot ? others : [null]).map((replaces): NewRunEvent => ({
         id: newId(),
         address,
         text,
-        replaces: standing?.id ?? null,
+        replaces,
         reason,
         person: writer,
         deviceTime: new Date().toISOString(),
-      };
+      }));
+      const [first] = events;
+      if (!first) return;
       void outbox
         .post<StoredRunEvents>({
-          id: event.id,
+          id: first.id,
           personId: signedIn.person.id,
           path: `${path}/events`,
-          body: { events: [event] },
+          body: { events },
           written: `${placeInWords(worked, address)}: ${textInWords(address, text)}`.slice(0, 500),
         })
-        .then(({ events }) =>
+        .then(({ events: stored }) =>
           queries.setQueryData<RunPage>(key, (known) =>
             known
               ? {
                   ...known,
-                  events: [...known.events.filter((one) => !events.some((other) => other.id === one.id)), ...events],
+                  events: [...known.events.filter((one) => !stored.some((other) => other.id === one.id)), ...stored],
                 }
               : known,
           ),

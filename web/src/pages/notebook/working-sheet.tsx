@@ -1,4 +1,4 @@
-import { membersInWords, type WorkedAggregate, type WorkedRun } from '@green-beam/core';
+import { cellInWords, type WorkedAggregate, type WorkedRun } from '@green-beam/core';
 import { lazy, type ReactNode } from 'react';
 import { useNumerals } from '../../numbers/decimal-mark.ts';
 import { MeasuredNumber } from '../../numbers/measured-number.tsx';
@@ -59,12 +59,10 @@ export function WorkingSheet({ run, place, onClose }: WorkingSheetProps): ReactN
   const { quantity, members } = place;
   const cell = run.cellAt(quantity, members);
   const working = run.workingOf(quantity, members);
-  const where = membersInWords(run.setting, members);
-  const name = run.setting.layout.quantities.get(quantity)?.name ?? quantity;
   if (cell?.kind !== 'computed' || !working) return null;
   const isOneAggregate = working.steps.length === 0 && working.aggregates.length > 0;
   return (
-    <Dialog open onOpenChange={(open) => !open && onClose()} title={where === '' ? name : `${name}, ${where}`}>
+    <Dialog open onOpenChange={(open) => !open && onClose()} title={cellInWords(run.setting, quantity, members)}>
       <FetchedPart fallback={<p className="text-muted">Typesetting …</p>}>
         <Typeset latex={working.symbolic} />
         {!isOneAggregate && <Typeset latex={working.substituted} />}

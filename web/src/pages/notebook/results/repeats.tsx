@@ -1,19 +1,13 @@
-import { membersInWords, membersOf, summarise, type ResultFound, type WorkedRun } from '@green-beam/core';
+import { cellInWords, summarise, type ResultFound, type WorkedRun } from '@green-beam/core';
 import type { ReactNode } from 'react';
 import { DotStrip } from '../../../charts/dot-strip.tsx';
 import { LineChart } from '../../../charts/line-chart.tsx';
-import { chartedFor, type Charted } from './charted.ts';
+import { chartedFor } from './charted.ts';
 import { unitText } from '../../../numbers/unit-text.ts';
 
 function unitOf(run: WorkedRun, quantity: string): string {
   const found = run.setting.layout.quantities.get(quantity);
   return found && 'unit' in found ? unitText(found.unit) : '';
-}
-
-function titleOf(run: WorkedRun, { quantity, members }: Charted): string {
-  const found = run.setting.layout.quantities.get(quantity);
-  const where = membersInWords(run.setting, membersOf(members, found?.over ?? []));
-  return `${found?.name ?? quantity}${where === '' ? '' : `, ${where}`}`;
 }
 
 /** What a result rests on: repeats as dots, points with their line. */
@@ -33,7 +27,7 @@ export function Repeats({ run, result }: { readonly run: WorkedRun; readonly res
         return (
           <DotStrip
             key={one.aggregate.latex}
-            title={titleOf(run, one)}
+            title={cellInWords(run.setting, one.quantity, one.members)}
             repeats={rows.map(({ name, numbers: [text = ''] }, i) => ({ name, text, value: values[i] ?? 0 }))}
             mean={mean}
             meanText={cell && 'text' in cell ? cell.text : mean.toPrecision(3)}
@@ -50,7 +44,7 @@ export function Repeats({ run, result }: { readonly run: WorkedRun; readonly res
         return (
           <LineChart
             key={one.aggregate.latex}
-            title={titleOf(run, one)}
+            title={cellInWords(run.setting, one.quantity, one.members)}
             points={one.aggregate.rows}
             up={up}
             across={across}

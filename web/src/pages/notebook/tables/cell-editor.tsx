@@ -3,6 +3,8 @@ import { useEffect, useRef, useState, type KeyboardEvent, type ReactNode } from 
 interface EditorProps {
   readonly label: string;
   readonly standing: string;
+  /** Others wrote something else here: Enter confirms what stands. */
+  readonly isContested: boolean;
   /** A reading that this one can be, where it need not be taken again. */
   readonly sameAs: { readonly name: string; readonly take: () => void } | null;
   /** Opens what adds something to the reading; null where nothing can be added. */
@@ -15,14 +17,22 @@ interface EditorProps {
 const SMALL = 'min-h-9 text-small underline decoration-hairline decoration-2 underline-offset-4 hover:decoration-beam';
 
 /** A cell being written; a correction can say why. */
-export function CellEditor({ label, standing, sameAs, onAdjust, onDone, onLeave }: EditorProps): ReactNode {
+export function CellEditor({
+  label,
+  standing,
+  isContested,
+  sameAs,
+  onAdjust,
+  onDone,
+  onLeave,
+}: EditorProps): ReactNode {
   const [text, setText] = useState(standing);
   const [reason, setReason] = useState('');
   const cell = useRef<HTMLInputElement>(null);
   // The editor opens where the person has just chosen a cell; focus belongs there.
   useEffect(() => cell.current?.focus(), []);
   const finish = (byKey: boolean): void => {
-    if (text.trim() !== '' && text !== standing) onDone(text.trim(), reason.trim() || null);
+    if (text.trim() !== '' && (text !== standing || (isContested && byKey))) onDone(text.trim(), reason.trim() || null);
     onLeave(byKey);
   };
   const press = (event: KeyboardEvent): void => {

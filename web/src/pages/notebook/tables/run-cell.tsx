@@ -100,6 +100,7 @@ function Entered(props: RunCellProps & { readonly cell: Cell }): ReactNode {
       <CellEditor
         label={label}
         standing={standing}
+        isContested={'rivals' in cell && cell.rivals.length > 0}
         sameAs={sameAs(props)}
         onAdjust={
           quantity.kind === 'read' && cell.kind === 'entry' && !cell.linkedTo

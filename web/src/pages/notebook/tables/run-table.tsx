@@ -1,37 +1,14 @@
 import { ArrowLeftRight } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
-import { unitText } from '../../../numbers/unit-text.ts';
 import { Button } from '../../../ui/button.tsx';
 import { useNarrow } from '../../../ui/use-narrow.ts';
+import { Footnotes } from './footnotes.tsx';
 import { Cards, Exchanged, Upright } from './table-layouts.tsx';
-import { labelOf, rowsHeading, type Parts } from './table-parts.tsx';
+import { rowsHeading, type Parts } from './table-parts.tsx';
 import { growing, placeOf } from './table-plan.ts';
 
 interface RunTableProps extends Parts {
   readonly onGrow: (dimension: string) => void;
-}
-
-/** What was added to readings, with the reasons. */
-function Footnotes({ run, plan }: Parts): ReactNode {
-  const notes = plan.columns.flatMap((column) =>
-    plan.rows.flatMap((row) => {
-      const place = placeOf(column, row);
-      const cell = run.cellAt(column.quantity.id, place);
-      if (cell?.kind !== 'entry' || !cell.adjustment) return [];
-      const unit = 'unit' in column.quantity ? unitText(column.quantity.unit) : '';
-      return [
-        {
-          key: `${column.key}${row.key}`,
-          text: `${labelOf({ run }, column, place)}: ${cell.adjustment.text} ${unit} added, ${cell.adjustment.reason ?? 'without a reason'}.`,
-        },
-      ];
-    }),
-  );
-  return notes.map(({ key, text }) => (
-    <p key={key} className="mt-1 text-small text-muted">
-      * {text}
-    </p>
-  ));
 }
 
 /** One table of a laboratory: it grows, and its rows and columns can be exchanged. */
@@ -52,7 +29,12 @@ export function RunTable({ onGrow, ...props }: RunTableProps): ReactNode {
           {isExchanged ? <Exchanged {...props} /> : <Upright {...props} />}
         </div>
       )}
-      <Footnotes {...props} />
+      <Footnotes
+        run={run}
+        cells={plan.columns.flatMap((column) =>
+          plan.rows.map((row) => ({ quantity: column.quantity, members: placeOf(column, row) })),
+        )}
+      />
       <div className="flex flex-wrap gap-x-5">
         {page.mayWrite &&
           more.map(({ id, name }) => (

@@ -1,6 +1,7 @@
+import { cellInWords } from '@green-beam/core';
 import { Fragment, type ReactNode } from 'react';
 import { RunCell } from './run-cell.tsx';
-import { BodyCell, ExcludeRow, Heading, labelOf, rowName, rowsHeading, shade, type Parts } from './table-parts.tsx';
+import { BodyCell, ExcludeRow, Heading, rowName, rowsHeading, shade, type Parts } from './table-parts.tsx';
 import { placeOf, standsIn, type Column } from './table-plan.ts';
 
 /** The cases over their columns, each as wide as it has columns. */
@@ -149,7 +150,7 @@ export function Cards(props: Parts): ReactNode {
                         {...props}
                         quantity={column.quantity}
                         members={place}
-                        label={labelOf(props, column, place)}
+                        label={cellInWords(props.run.setting, column.quantity.id, place)}
                       />
                     </dd>
                   </div>

@@ -1,5 +1,5 @@
 import type { ToolChoice } from '@green-beam/contract';
-import { membersInWords, type Members } from '@green-beam/core';
+import { cellInWords } from '@green-beam/core';
 import type { ReactNode } from 'react';
 import { unitText } from '../../../numbers/unit-text.ts';
 import type { OnPage } from '../on-page.ts';
@@ -14,12 +14,6 @@ export interface Parts extends OnPage {
   readonly cabinet: readonly ToolChoice[];
   /** The step that is being done: what is entered in it is marked. */
   readonly step: string | null;
-}
-
-/** `Dry mass, trial 1`; `Length, coarse, trial 2`. */
-export function labelOf({ run }: Pick<OnPage, 'run'>, column: Column, place: Members): string {
-  const where = membersInWords(run.setting, place);
-  return where === '' ? column.quantity.name : `${column.quantity.name}, ${where}`;
 }
 
 const isWorkedOut = ({ quantity: { kind } }: Column): boolean => kind === 'computed' || kind === 'looked-up';
@@ -61,7 +55,12 @@ export function BodyCell(props: Parts & { readonly column: Column; readonly row:
   return (
     <td className={`px-2 text-right text-lg ${shade(column, step)} ${counts ? '' : 'text-muted line-through'}`}>
       {standsIn(column, row) && (
-        <RunCell {...props} quantity={column.quantity} members={place} label={labelOf(props, column, place)} />
+        <RunCell
+          {...props}
+          quantity={column.quantity}
+          members={place}
+          label={cellInWords(run.setting, column.quantity.id, place)}
+        />
       )}
     </td>
   );
