@@ -1,8 +1,9 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { lazy, useEffect, type ReactNode } from 'react';
-import { Navigate, Route, Routes } from 'react-router';
+import { Route, Routes } from 'react-router';
 import type { SignedIn } from '@green-beam/contract';
 import { keepAnswers } from './offline/kept-answers.ts';
+import { LeaveDoor } from './pages/leave-door.tsx';
 
 const OneTimeLink = lazy(() => import('./pages/sign-in/one-time-link.tsx'));
 const Desk = lazy(() => import('./pages/numbers/desk.tsx'));
@@ -57,7 +58,7 @@ export default function SignedInRoutes({ signedIn, classId, benchRoutes }: Signe
       <Route path="/account" element={<OwnAccount signedIn={signedIn} />} />
       <Route path="/sheets/:code" element={<Sheet classId={classId} signedIn={signedIn} />} />
       {['/sign-in', '/join/:code', '/for-teachers', '/cover/:token'].map((door) => (
-        <Route key={door} path={door} element={<Navigate to={student ? '/' : '/class'} replace />} />
+        <Route key={door} path={door} element={<LeaveDoor to={student ? '/' : '/class'} />} />
       ))}
       {student && <Route path="/record" element={<Record classId={classId} />} />}
       {!student && (
