@@ -86,7 +86,27 @@ function evaluated(
   names: ReadonlyMap<string, QuantityValue>,
   asDifferenceIn?: Unit,
 ): Evaluated {
-  const typed = parseExpression(expression, rules.decimalMark);
+  return evaluatedTree(parseExpression(expression, rules.decimalMark), rules, names, asDifferenceIn);
+}
+
+/**
+ * Calculates what has been read from a text already, or was never typed.
+ * @throws ExpressionError, UnitMismatchError; the character they point to is that of the text it was read from.
+ */
+export function calculateTree(
+  tree: Expression,
+  rules: HouseRules,
+  names: ReadonlyMap<string, QuantityValue>,
+): { readonly calculation: Calculation; readonly quantity: QuantityValue } {
+  return evaluatedTree(tree, rules, names);
+}
+
+function evaluatedTree(
+  typed: Expression,
+  rules: HouseRules,
+  names: ReadonlyMap<string, QuantityValue>,
+  asDifferenceIn?: Unit,
+): Evaluated {
   const asked = timeInDoubt(typed);
   if (asked) throw askAboutTime(asked.written.text, asked.at);
   const missing = firstMissing(typed, names);

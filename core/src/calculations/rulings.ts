@@ -1,6 +1,7 @@
 import type { HouseRules } from '../rules/house-rules.ts';
 import { parseUnit, UnknownUnitError, zerosAreRead, type Unit } from '../units/unit.ts';
 import type { Expression } from './expression/expression.ts';
+import { partsOf } from './expression/rewrite.ts';
 import type { WrittenNumber } from '../numbers/written-number.ts';
 
 type NumberNode = Extract<Expression, { kind: 'number' }>;
@@ -18,23 +19,6 @@ function isWhole(node: Expression): node is NumberNode {
 
 function someIn(tree: Expression, is: (node: Expression) => boolean): boolean {
   return is(tree) || partsOf(tree).some((part) => someIn(part, is));
-}
-
-function partsOf(tree: Expression): readonly Expression[] {
-  switch (tree.kind) {
-    case 'binary':
-      return [tree.left, tree.right];
-    case 'call':
-      return tree.arguments;
-    case 'negate':
-    case 'exact':
-    case 'convert':
-      return [tree.operand];
-    case 'number':
-    case 'pi':
-    case 'name':
-      return [];
-  }
 }
 
 /** 100 % is one by definition, and measures nothing. */

@@ -1,8 +1,8 @@
 import type { HouseRules } from '../rules/house-rules.ts';
-import { parseUnit, UnitMismatchError, UnknownUnitError } from '../units/unit.ts';
-import { calculateWith, type Calculation } from './calculate.ts';
+import { parseUnit, UnitMismatchError, UnknownUnitError, type Unit } from '../units/unit.ts';
+import { calculateTree, calculateWith, type Calculation } from './calculate.ts';
 import { convertedTo, type Conversion } from './convert.ts';
-import { ExpressionError } from './expression/expression.ts';
+import { ExpressionError, type Expression } from './expression/expression.ts';
 import type { QuantityValue } from './working.ts';
 
 /** What comes of a line of working, with all its digits beside it as written. */
@@ -34,4 +34,19 @@ export function workOut(
       throw new UnitMismatchError(error.first, error.second, at);
     throw error;
   }
+}
+
+/**
+ * Works out what was never typed, in the unit asked for.
+ * @param to null where its own unit will do.
+ * @throws ExpressionError or UnitMismatchError.
+ */
+export function workOutTree(
+  tree: Expression,
+  to: Unit | null,
+  rules: HouseRules,
+  names: ReadonlyMap<string, QuantityValue>,
+): WorkedOut {
+  const worked = calculateTree(tree, rules, names);
+  return to === null ? worked : convertedTo(worked, to, rules);
 }

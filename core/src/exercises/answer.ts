@@ -1,8 +1,8 @@
 import { isChoice, type ExerciseTask } from './exercise.ts';
 import { writtenMarks } from './faults.ts';
-import { rightOf } from './candidates.ts';
-import type { NumberTask } from './result.ts';
+import { rightOf } from '../worked-answers/candidates.ts';
 import { letterOf } from './letters.ts';
+import { numberTaskOf } from './number-task-of.ts';
 import { rightCount } from './slips/counting.ts';
 import { rightMarks } from './slips/tables.ts';
 
@@ -13,15 +13,12 @@ export interface Answer {
   readonly unit: string;
 }
 
-export function isNumberTask(task: ExerciseTask): task is NumberTask {
-  return 'formula' in task.exercise || task.exercise.kind === 'round-number';
-}
-
 /** The right answer: a number with its unit, a count, the letter of an option, or what is to be marked. */
 export function rightAnswer(task: ExerciseTask): Answer {
   const { exercise } = task;
-  if (isNumberTask(task)) {
-    const { text, unitText } = rightOf(task);
+  const number = numberTaskOf(task);
+  if (number) {
+    const { text, unitText } = rightOf(number);
     return { text, unit: unitText };
   }
   if (exercise.kind === 'count-figures') return { text: String(rightCount(exercise.number)), unit: '' };

@@ -1,12 +1,13 @@
 import { AimError } from '../reading/drawing/draw-task.ts';
 import { completeRules, type HouseRules } from '../rules/house-rules.ts';
 import { seededRandom, type Random } from '../simulation/random.ts';
-import { isNumberTask, rightAnswer } from './answer.ts';
-import { rightOf, wrongBy } from './candidates.ts';
+import { rightOf, wrongBy } from '../worked-answers/candidates.ts';
+import { rightAnswer } from './answer.ts';
 import { diagnoseExercise } from './diagnose-exercise.ts';
 import { exerciseTask, LEVELS, type Exercise, type ExerciseKind, type ExerciseTask, type Level } from './exercise.ts';
 import { FAULT_KINDS } from './faults.ts';
 import { exerciseKindById } from './kinds.ts';
+import { numberTaskOf } from './number-task-of.ts';
 import { EXERCISE_SLIPS, exerciseSlipById } from './slips/registry.ts';
 import type { ExerciseSlip } from './slips/slip.ts';
 import { TABLES, type TableTemplate } from './templates/tables.ts';
@@ -29,12 +30,13 @@ export function slipEntries(task: ExerciseTask, slip: ExerciseSlip): string[] {
 
 function entriesOf(task: ExerciseTask, slip: ExerciseSlip): string[] {
   if (slip.stage === 'answer') return slip.answers(task);
-  if (!isNumberTask(task)) return [];
-  if (slip.stage === 'working') return wrongBy(task, slip).map(({ text, unitText }) => `${text} ${unitText}`.trim());
-  const right = rightOf(task);
+  const number = numberTaskOf(task);
+  if (!number) return [];
+  if (slip.stage === 'working') return wrongBy(number, slip).map(({ text, unitText }) => `${text} ${unitText}`.trim());
+  const right = rightOf(number);
   switch (slip.stage) {
     case 'writing':
-      return slip.written(right, task).map((text) => `${text} ${right.unitText}`.trim());
+      return slip.written(right, number).map((text) => `${text} ${right.unitText}`.trim());
     case 'unit':
       return right.unitText === '' ? [] : [slip.mistaken(right.text, right.unitText)];
   }

@@ -1,5 +1,4 @@
-import { isChoice, isWorking, type Exercise, type ExerciseTask } from './exercise.ts';
-import { lineOf } from './result.ts';
+import { isChoice, isWorking, withGiven, type Exercise, type ExerciseTask } from './exercise.ts';
 import { rightCount } from './slips/counting.ts';
 
 /** How the right answer is worked out, to be shown when the exercise is closed. */
@@ -42,7 +41,7 @@ function roundedHow({ exercise, rules }: ExerciseTask<Extract<Exercise, { kind: 
 
 /** How the right answer of an exercise is worked out. */
 export function solutionOf({ exercise, rules }: ExerciseTask): Solution {
-  if (isWorking(exercise)) return { by: 'working', line: lineOf(exercise) };
+  if (isWorking(exercise)) return { by: 'working', line: withGiven(exercise.formula, exercise.given) };
   if (exercise.kind === 'count-figures') return { by: 'words', text: counted(exercise.number) };
   if (exercise.kind === 'round-number') return { by: 'words', text: roundedHow({ exercise, rules }) };
   if (isChoice(exercise)) return { by: 'options', whys: exercise.options.map(({ why }) => why) };

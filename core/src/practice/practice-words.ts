@@ -2,6 +2,7 @@ import { rightAnswer } from '../exercises/answer.ts';
 import { hintsOn } from '../exercises/hints.ts';
 import { shownExercise, type ExerciseShown } from '../exercises/shown-exercise.ts';
 import { exerciseSlipById } from '../exercises/slips/registry.ts';
+import { wordsOn } from '../exercises/slips/words.ts';
 import { solutionOf, type Solution } from '../exercises/solution.ts';
 import { instrumentById } from '../instruments/catalogue.ts';
 import { cautionsFor } from '../reading/in-words.ts';
@@ -56,6 +57,7 @@ export function explainFinding(task: PracticeTask, found: Pick<SlipFound, 'ids'>
   if (!isExerciseTask(task)) return explainSlips(task, found);
   return found.ids.flatMap((id) => {
     const slip = exerciseSlipById(id);
-    return slip ? [{ id, name: slip.name, why: slip.why(task), lookAt: slip.lookAt(task), path: [] }] : [];
+    const words = slip && wordsOn(task, slip);
+    return words ? [{ id, name: slip.name, ...words, path: [] }] : [];
   });
 }

@@ -5,7 +5,8 @@ import {
 } from '../../reading/slips/form.ts';
 import { isChoice, type ExerciseTask, type Option } from '../exercise.ts';
 import { letterOf } from '../letters.ts';
-import { sharedWith, type AnswerSlip } from './slip.ts';
+import { sharedWith } from '../../worked-answers/slips/slip.ts';
+import type { AnswerSlip } from './slip.ts';
 
 function optionsWith({ exercise }: ExerciseTask, slip: string): { readonly option: Option; readonly letter: string }[] {
   return isChoice(exercise)

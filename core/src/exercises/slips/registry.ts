@@ -1,12 +1,5 @@
+import { NUMBER_SLIPS } from '../../worked-answers/slips/registry.ts';
 import { BELIEFS, droppedDigit, extraDigit, trailingZeroDropped } from './choosing.ts';
-import {
-  factorInverted,
-  factorPowerForgotten,
-  notConverted,
-  offsetForgotten,
-  offsetOrder,
-  offsetTurned,
-} from './conversion.ts';
 import {
   bareZerosCounted,
   decimalsCounted,
@@ -15,76 +8,10 @@ import {
   powerCounted,
   trailingZerosLeftOut,
 } from './counting.ts';
-import type { AnswerSlip, ExerciseSlip, UnitSlip, WorkingSlip, WritingSlip } from './slip.ts';
+import type { AnswerSlip, ExerciseSlip } from './slip.ts';
 import { faultMisnamed, OVERLOOKED, soundCellMarked } from './tables.ts';
-import { unitMissing, unitWrong } from './units.ts';
-import {
-  containerNotSubtracted,
-  densityTurnedOver,
-  diameterAsRadius,
-  differenceTurned,
-  finalAsDifference,
-  hundredForgotten,
-  minutesAsDecimal,
-  percentOfMeasured,
-  roundedBetween,
-  wrongColumnMean,
-} from './working.ts';
-import {
-  bareZeros,
-  calculatorDigits,
-  cutOff,
-  decimalsInProduct,
-  exactCounted,
-  fewestFiguresInSum,
-  figuresForDecimals,
-  halfOtherWay,
-  placeLost,
-  powerOfTen,
-  roundedTwice,
-  tooFewFigures,
-  tooManyFigures,
-  transposed,
-  zeroLost,
-} from './writing.ts';
 
-/** Every slip of calculating, by where it happens. Diagnosis and the drawing of exercises go by these lists. */
-export const WORKING_SLIPS: readonly WorkingSlip[] = [
-  roundedBetween,
-  factorInverted,
-  factorPowerForgotten,
-  notConverted,
-  offsetForgotten,
-  offsetTurned,
-  offsetOrder,
-  percentOfMeasured,
-  hundredForgotten,
-  differenceTurned,
-  minutesAsDecimal,
-  diameterAsRadius,
-  densityTurnedOver,
-  finalAsDifference,
-  containerNotSubtracted,
-  wrongColumnMean,
-];
-export const WRITING_SLIPS: readonly WritingSlip[] = [
-  fewestFiguresInSum,
-  decimalsInProduct,
-  exactCounted,
-  calculatorDigits,
-  zeroLost,
-  cutOff,
-  roundedTwice,
-  halfOtherWay,
-  figuresForDecimals,
-  placeLost,
-  bareZeros,
-  tooManyFigures,
-  tooFewFigures,
-  powerOfTen,
-  transposed,
-];
-const UNIT_SLIPS: readonly UnitSlip[] = [unitMissing, unitWrong];
+/** Every slip of calculating that is no slip of a number. Diagnosis and the drawing of exercises go by these lists. */
 export const ANSWER_SLIPS: readonly AnswerSlip[] = [
   leadingZerosCounted,
   trailingZerosLeftOut,
@@ -101,12 +28,7 @@ export const ANSWER_SLIPS: readonly AnswerSlip[] = [
   faultMisnamed,
 ];
 
-export const EXERCISE_SLIPS: readonly ExerciseSlip[] = [
-  ...WORKING_SLIPS,
-  ...WRITING_SLIPS,
-  ...UNIT_SLIPS,
-  ...ANSWER_SLIPS,
-];
+export const EXERCISE_SLIPS: readonly ExerciseSlip[] = [...NUMBER_SLIPS, ...ANSWER_SLIPS];
 
 const BY_ID: ReadonlyMap<string, ExerciseSlip> = new Map(EXERCISE_SLIPS.map((slip) => [slip.id, slip]));
 

@@ -1,7 +1,7 @@
 import { parseWrittenNumber, type WrittenNumber } from '../numbers/written-number.ts';
 import type { Entry } from '../reading/judging/entry.ts';
 import { parseEntry } from '../reading/judging/parse-entry.ts';
-import type { ExerciseTask } from './exercise.ts';
+import { isConversion, type NumberTask } from './number-task.ts';
 import type { Result } from './result.ts';
 import { lastPlace } from './slips/writing.ts';
 
@@ -36,11 +36,11 @@ function inUnitOf(entry: Entry, result: Result): WrittenNumber[] {
  * or kept.
  * @throws UnreadableEntryError with a message for the person who typed it.
  */
-export function enteredIn(typed: string, result: Result, task: ExerciseTask): Entered[] {
+export function enteredIn(typed: string, result: Result, task: NumberTask): Entered[] {
   const entry = parseEntry(typed, result.unit);
   const { number, value } = entry;
   if (number.value.toNumber() === value) return [{ entry, number }];
   const there = inUnitOf(entry, result);
-  if (task.exercise.kind !== 'convert-units') return there.map((one) => ({ entry, number: one }));
+  if (!isConversion(task)) return there.map((one) => ({ entry, number: one }));
   return [number, ...there].map((one) => ({ entry: { ...entry, unit: 'wrong' }, number: one }));
 }

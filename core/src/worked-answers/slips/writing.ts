@@ -2,7 +2,7 @@ import { Rational } from '../../numbers/rational.ts';
 import { unambiguousAtPlace } from '../../numbers/rounding.ts';
 import { parseWrittenNumber, type WrittenNumber } from '../../numbers/written-number.ts';
 import { powerOfTen as powerOfTenRead, transposed as transposedRead } from '../../reading/slips/digits.ts';
-import type { ExerciseTask } from '../exercise.ts';
+import type { NumberTask } from '../number-task.ts';
 import { placeOfFigures, type Result } from '../result.ts';
 import { sharedWith, type WritingSlip } from './slip.ts';
 
@@ -16,12 +16,12 @@ export function lastPlace({ place, atMost, atLeast }: WrittenNumber): number {
   return place - (atMost - atLeast);
 }
 
-function at(result: Result, place: number, { rules }: ExerciseTask): string {
+function at(result: Result, place: number, { rules }: NumberTask): string {
   return unambiguousAtPlace(result.value, place, rules.rounding);
 }
 
 /** Written to another place than the right one; nothing where that is the same, or leaves no figure. */
-function toPlace(result: Result, place: number, task: ExerciseTask): string[] {
+function toPlace(result: Result, place: number, task: NumberTask): string[] {
   if (place === result.place || place === -Infinity || place > result.value.magnitude()) return [];
   return [at(result, place, task)];
 }
@@ -116,11 +116,11 @@ export const tooManyFigures: WritingSlip = {
   name: 'More digits than are known',
   baseRate: 0.07,
   changesValue: false,
-  why: ({ exercise }) =>
-    exercise.kind === 'round-number'
+  why: ({ kind }) =>
+    kind === 'rounding'
       ? 'You wrote more digits than the question asks for.'
       : 'The last digits say more than the measured numbers can give.',
-  lookAt: ({ exercise }) => (exercise.kind === 'round-number' ? 'how many are asked for' : 'the least precise number'),
+  lookAt: ({ kind }) => (kind === 'rounding' ? 'how many are asked for' : 'the least precise number'),
   written: (result, task) => (result.place === -Infinity ? [] : [at(result, result.place - 1, task)]),
   meant: (result, entered) =>
     lastPlace(entered) < result.place &&
@@ -134,12 +134,11 @@ export const tooFewFigures: WritingSlip = {
   name: 'Fewer digits than are known',
   baseRate: 0.07,
   changesValue: false,
-  why: ({ exercise }) =>
-    exercise.kind === 'round-number'
+  why: ({ kind }) =>
+    kind === 'rounding'
       ? 'You wrote fewer digits than the question asks for.'
       : 'You left out digits that were measured.',
-  lookAt: ({ exercise }) =>
-    exercise.kind === 'round-number' ? 'how many are asked for' : 'the last certain digit of each number',
+  lookAt: ({ kind }) => (kind === 'rounding' ? 'how many are asked for' : 'the last certain digit of each number'),
   written: (result, task) => toPlace(result, result.place + 1, task),
   meant: (result, entered) =>
     entered.place > result.place &&
@@ -226,13 +225,11 @@ export const figuresForDecimals: WritingSlip = {
   why: () => 'Count significant figures from the first digit that is not zero. Count decimals from the decimal mark.',
   lookAt: () => 'whether the question asks for decimals or significant figures',
   written: (result, task) => {
-    const { exercise } = task;
-    if (exercise.kind !== 'round-number') return [];
-    const place =
-      'figures' in exercise.to ? -exercise.to.figures : placeOfFigures(result.value, exercise.to.decimals, task.rules);
-    const number = parseWrittenNumber(exercise.number);
+    if (task.kind !== 'rounding') return [];
+    const place = 'figures' in task.to ? -task.to.figures : placeOfFigures(result.value, task.to.decimals, task.rules);
+    const number = parseWrittenNumber(task.number);
     // Nobody makes up digits that the number has not.
-    return place < number.place || ('decimals' in exercise.to && exercise.to.decimals === 0)
+    return place < number.place || ('decimals' in task.to && task.to.decimals === 0)
       ? []
       : toPlace(result, place, task);
   },

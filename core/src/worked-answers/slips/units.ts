@@ -1,4 +1,5 @@
 import { unitMissing as unitMissingRead, unitWrong as unitWrongRead } from '../../reading/slips/form.ts';
+import { isConversion } from '../number-task.ts';
 import { sharedWith, type UnitSlip } from './slip.ts';
 
 export const unitMissing: UnitSlip = {
@@ -12,10 +13,10 @@ export const unitMissing: UnitSlip = {
 export const unitWrong: UnitSlip = {
   ...sharedWith(unitWrongRead),
   stage: 'unit',
-  why: ({ exercise }) =>
-    exercise.kind === 'convert-units'
+  why: (task) =>
+    isConversion(task)
       ? 'The result was asked for in another unit.'
       : 'If you calculate with the units, you get another unit.',
-  lookAt: ({ exercise }) => (exercise.kind === 'convert-units' ? 'the unit asked for' : 'which units cancel'),
+  lookAt: (task) => (isConversion(task) ? 'the unit asked for' : 'which units cancel'),
   mistaken: (number, unit) => `${number} ${unit === 'g' ? 'mL' : 'g'}`,
 };
