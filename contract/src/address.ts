@@ -20,10 +20,13 @@ const members = mixed<Readonly<Record<string, string>>>()
 
 const KIND = { kind: string().required() };
 const PLACE = { ...KIND, quantity: word, members };
+/** Whose own work it is. */
+const author = string().max(60);
 
 /** Each kind of place with what it has to name. Whether a laboratory has the place, its protocol says. */
 const SHAPES: Readonly<Record<Address['kind'], AnyObjectSchema>> = {
-  cell: object(PLACE),
+  cell: object({ ...PLACE, author }),
+  shown: object({ ...PLACE, author: author.required('is missing.') }),
   tool: object(PLACE),
   adjustment: object(PLACE),
   link: object(PLACE),
@@ -32,8 +35,8 @@ const SHAPES: Readonly<Record<Address['kind'], AnyObjectSchema>> = {
   excluded: object({ ...KIND, dimension: word, member: word, within: members }),
   accepted: object(KIND),
   specimen: object(KIND),
-  answer: object({ ...KIND, question: word }),
-  statement: object({ ...KIND, statement: word }),
+  answer: object({ ...KIND, question: word, author }),
+  statement: object({ ...KIND, statement: word, author }),
 };
 
 const NO_PLACE = object({

@@ -1,4 +1,12 @@
-import type { Address, Alike, HouseRules, Protocol, RunEvent } from '@green-beam/core';
+import {
+  REVEALS,
+  type Address,
+  type Alike,
+  type Arrangement,
+  type HouseRules,
+  type Protocol,
+  type RunEvent,
+} from '@green-beam/core';
 import { addressInRequest } from './address.ts';
 import { array, boolean, object, string, type InferType } from './yup.ts';
 
@@ -13,7 +21,26 @@ export interface LaboratoryShown {
   readonly purpose: string;
   /** All its steps together. */
   readonly minutes: number;
+  /** What is decided for this class where it is begun. */
+  readonly arrangement: Arrangement;
+  /** The computed quantities that can be left to the student. */
+  readonly canBeLeft: readonly { readonly id: string; readonly name: string }[];
 }
+
+/** What a teacher decides of a laboratory for a class. */
+export const arrangementChange = object({
+  byStudent: array()
+    .of(string().max(60).required())
+    .max(200, 'More than 200 quantities.')
+    .required('Say what students calculate.'),
+  ownWork: string()
+    .oneOf(['each-student', 'group'] as const, 'It belongs to each student, or to the group.')
+    .required('Say whom calculations belong to.'),
+  reveals: string()
+    .oneOf([...REVEALS], 'That is no time to show it.')
+    .required('Say when the accepted value is shown.'),
+});
+export type ArrangementChange = InferType<typeof arrangementChange>;
 
 export const newRun = object({
   /** Made by the browser, so that what is sent twice is begun once. */
@@ -52,10 +79,15 @@ export interface AlikeRun extends Alike {
 /** Everything a notebook page shows; the table itself is folded from the log by core. */
 export interface RunPage extends RunSummary {
   readonly protocol: Protocol;
+  /** As it was when the run was begun. */
+  readonly arrangement: Arrangement;
   readonly rules: HouseRules;
   readonly rulesName: string;
   /** Names and initials by person id, for members and for anybody who wrote in the log. */
   readonly people: Readonly<Record<string, { readonly label: string; readonly initials: string }>>;
+  /** Ids of those who have joined the group. */
+  readonly group: readonly string[];
+  /** The log, without what partners have calculated and answered for themselves as long as it is not handed in. */
   readonly events: readonly RunEvent[];
   /** The class’s present rules where a teacher could have this page go on by them; else null. */
   readonly newerRules: string | null;

@@ -192,6 +192,15 @@ export type {
   Step as ProtocolStep,
 } from './laboratories/protocol/protocol.ts';
 export { addressKey, cellKey, membersOf, type Address, type Members } from './laboratories/run/address.ts';
+export {
+  BY_THE_BOOK,
+  canBeLeft,
+  GROUP,
+  REVEALS,
+  usualArrangement,
+  type Arrangement,
+  type Reveal,
+} from './laboratories/run/arrangement.ts';
 export { AddressError, checkAddress } from './laboratories/run/check-address.ts';
 export { foldRun, type Run, type RunEvent, type SlotState } from './laboratories/run/run.ts';
 export { runFromRows, sampleRun, type Row, type RunChoices } from './laboratories/run/run-from-rows.ts';
@@ -203,6 +212,7 @@ export {
   chosenMembersFrom,
   placesOf,
   settingOf,
+  type Whose,
   toolAt,
   toolsAllowed,
   type MemberInRun,
@@ -221,6 +231,8 @@ export type {
   ResultFound,
 } from './laboratories/engine/results.ts';
 export type { WorkedAggregate, Working } from './laboratories/engine/working.ts';
+export { isLockedPrediction } from './laboratories/own/prediction-lock.ts';
+export { OwnWork, type Ingredient, type OwnCell, type SlipTold } from './laboratories/own/own-work.ts';
 export { alike, type Alike } from './laboratories/checks/alike.ts';
 export { findingsIn } from './laboratories/checks/find.ts';
 export type { Finding } from './laboratories/checks/finding.ts';

@@ -28,6 +28,7 @@ import * as asItShouldBe from './migrations/0023-as-it-should-be.ts';
 import * as retention from './migrations/0024-retention.ts';
 import * as lesson from './migrations/0025-lesson.ts';
 import * as laboratories from './migrations/0026-laboratories.ts';
+import * as arrangements from './migrations/0027-arrangements.ts';
 
 /** All there are, in order. None is changed once it has been run anywhere: what is to be different is a further one. */
 export const MIGRATIONS = [
@@ -57,6 +58,7 @@ export const MIGRATIONS = [
   retention,
   lesson,
   laboratories,
+  arrangements,
 ];
 
 /** What a migration does, as a short text that is another one when it is changed. */

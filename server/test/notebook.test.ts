@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import type { Address } from '@green-beam/core';
+import { BY_THE_BOOK, type Address } from '@green-beam/core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import {
   asStudent,
@@ -32,6 +32,8 @@ beforeAll(async () => {
   ben = await asStudent(server.base, world.schoolClass.code, students[1]!);
   stranger = await asStudent(server.base, world.schoolClass.code, third);
   teacher = await asTeacher(server.base, world.teacher.email);
+  // Here the page works everything out, and answers are the group’s.
+  await teacher.send('PUT', `/classes/${classId}/laboratories/solid-by-displacement`, BY_THE_BOOK);
   const { status, body } = await ada.post(`/classes/${classId}/runs`, {
     id: randomUUID(),
     protocolId: 'solid-by-displacement',

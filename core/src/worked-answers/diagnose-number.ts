@@ -72,7 +72,8 @@ function writings(
 ): { readonly ids: readonly string[]; readonly prior: number; readonly predicted: string }[] {
   const { result } = candidate;
   if (isWritten(entered, result.text)) {
-    const doubtful = leavesInDoubt(entered, result.text, task);
+    // Zeros of an exact number hide no digit.
+    const doubtful = result.place !== -Infinity && leavesInDoubt(entered, result.text, task);
     return [{ ids: doubtful ? [bareZeros.id] : [], prior: doubtful ? rateOf(bareZeros) : 1, predicted: result.text }];
   }
   if (candidate.ids.length > 0 && !isNear(result, entered)) return [];

@@ -11,6 +11,7 @@ import { HouseRulesVersion, Student, type SchoolClass } from '../models/classes.
 import { Op } from 'sequelize';
 import { RunEventRow, RunMember, RunResultRow, RunRow } from '../models/notebook.ts';
 import { Person } from '../models/people.ts';
+import { visibleTo } from '../notebook/own-work.ts';
 import { Tape } from '../models/tapes.ts';
 import { rosterOf } from '../classes/roster.ts';
 
@@ -56,16 +57,19 @@ async function attemptsOf(classId: string, personId: string): Promise<unknown[]>
   );
 }
 
-async function runsOf(classId: string, runIds: readonly string[]): Promise<unknown[]> {
+/** @param personId whose own work is in it; everybody’s where nobody is named. */
+async function runsOf(classId: string, runIds: readonly string[], personId?: string): Promise<unknown[]> {
   const runs = await RunRow.findAll({ where: { classId, id: [...runIds] }, order: [['startedAt', 'ASC']] });
-  const events = await RunEventRow.findAll({ where: { classId, runId: [...runIds] }, order: [['serverOrder', 'ASC']] });
+  const rows = await RunEventRow.findAll({ where: { classId, runId: [...runIds] }, order: [['serverOrder', 'ASC']] });
+  const events = personId === undefined ? rows : visibleTo([personId], rows);
   const results = await RunResultRow.findAll({
     where: { classId, runId: [...runIds] },
     order: [['position', 'ASC']],
   });
-  return runs.map(({ id, protocol, specimen, rulesVersion, startedAt, handedInAt }) => ({
+  return runs.map(({ id, protocol, specimen, arrangement, rulesVersion, startedAt, handedInAt }) => ({
     id,
     protocol,
+    arrangement,
     specimen,
     rulesVersion,
     startedAt,
@@ -243,6 +247,7 @@ export async function exportStudent(
     runs: await runsOf(
       schoolClass.id,
       memberships.map((membership) => membership.runId),
+      personId,
     ),
   };
 }

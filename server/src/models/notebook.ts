@@ -1,4 +1,4 @@
-import type { Address, KeptResult, KeptVariance, Members, Protocol } from '@green-beam/core';
+import type { Address, Arrangement, KeptResult, KeptVariance, Members, Protocol } from '@green-beam/core';
 import {
   DataTypes,
   Model,
@@ -26,6 +26,15 @@ export class RunRow extends Model<InferAttributes<RunRow>, InferCreationAttribut
   declare resultsBy: CreationOptional<string | null>;
   /** Whether the group sees its results by the methods that are not the class’s. */
   declare methodsShared: CreationOptional<boolean>;
+  /** As it was decided when the run began. */
+  declare arrangement: CreationOptional<Arrangement>;
+}
+
+/** What a teacher has decided of a laboratory for a class. */
+export class ClassLaboratory extends Model<InferAttributes<ClassLaboratory>, InferCreationAttributes<ClassLaboratory>> {
+  declare classId: string;
+  declare protocolId: string;
+  declare arrangement: Arrangement;
 }
 
 export class RunMember extends Model<InferAttributes<RunMember>, InferCreationAttributes<RunMember>> {
@@ -96,8 +105,17 @@ export function defineNotebook(sequelize: Sequelize): void {
       openedAt: DataTypes.DATE,
       resultsBy: DataTypes.TEXT,
       methodsShared: DataTypes.BOOLEAN,
+      arrangement: DataTypes.JSONB,
     },
     { sequelize, tableName: 'runs' },
+  );
+  ClassLaboratory.init(
+    {
+      classId: { type: DataTypes.UUID, primaryKey: true },
+      protocolId: { type: DataTypes.TEXT, primaryKey: true },
+      arrangement: DataTypes.JSONB,
+    },
+    { sequelize, tableName: 'class_laboratories' },
   );
   RunMember.init(
     {

@@ -5,6 +5,7 @@ import { databaseOf } from '../database.ts';
 import { Student } from '../models/classes.ts';
 import { RunMember, RunRow } from '../models/notebook.ts';
 import { Refusal } from '../refusal.ts';
+import { arrangementFor } from './laboratories.ts';
 
 /**
  * Begins a laboratory. Whoever has signed in or entered the PIN at this screen joins its group; the others are asked. The same one sent
@@ -19,6 +20,7 @@ export async function beginRun({ schoolClass, caller }: ClassAccess, begun: NewR
   if ((await Student.count({ where: { classId, personId: students, archivedAt: null } })) < students.length)
     throw new Refusal(400, 'Somebody in the group is not in this class.', 'memberIds');
   const lab = protocol(protocolId);
+  const arrangement = await arrangementFor(classId, lab.id);
   const now = new Date();
   return databaseOf(RunRow).transaction(async (transaction) => {
     const [run, isNew] = await RunRow.findOrCreate({
@@ -29,6 +31,7 @@ export async function beginRun({ schoolClass, caller }: ClassAccess, begun: NewR
         schoolId,
         protocolId: lab.id,
         protocol: lab,
+        arrangement,
         specimen,
         rulesVersion: schoolClass.rulesVersion,
         startedBy: caller.personId,

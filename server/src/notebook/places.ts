@@ -3,6 +3,7 @@ import {
   AddressError,
   cellKey,
   checkAddress,
+  isLockedPrediction,
   chosenMembersFrom,
   linkFrom,
   ProtocolError,
@@ -107,6 +108,17 @@ function checkText(setting: Setting, { address, text, reason }: NewRunEvent): vo
   }
 }
 
+/** A prediction that was made stays as it is once what it is about has been read. */
+function checkPrediction({ layout }: Setting, { id, address }: NewRunEvent, log: readonly RunEvent[]): void {
+  const at = log.findIndex((event) => event.id === id);
+  if (isLockedPrediction(layout, address, log.slice(0, at)))
+    throw new Refusal(
+      409,
+      'What you predict has been read already, so the prediction stays as it is.',
+      'address.quantity',
+    );
+}
+
 /** Entries that are on their way into a log, as they will stand in it. */
 function asStored(event: NewRunEvent, after: number): RunEvent {
   return { ...event, replaces: event.replaces ?? null, reason: event.reason ?? null, order: after };
@@ -129,6 +141,7 @@ export function checkPlaces(
     const chosen = chosenMembers(setting);
     for (const entry of entries) {
       checkAddress(setting.layout, entry.address, chosen);
+      checkPrediction(setting, entry, after);
       checkText(setting, entry);
     }
   } catch (error) {

@@ -6,6 +6,7 @@ import { Person } from '../models/people.ts';
 import { rulesOf } from '../rules.ts';
 import { alikeRuns } from './alike-runs.ts';
 import { eventsOf, logOf } from './log.ts';
+import { visibleTo } from './own-work.ts';
 import type { RunAccess } from './run-access.ts';
 
 function summaryFrom(run: RunRow, group: readonly RunMember[], labels: ReadonlyMap<string, string>): RunSummary {
@@ -47,7 +48,8 @@ export async function runPage({
   mayWrite,
   as,
   schoolClass,
-}: Pick<RunAccess, 'run' | 'member' | 'mayWrite' | 'as' | 'schoolClass'>): Promise<RunPage> {
+  caller,
+}: Pick<RunAccess, 'run' | 'member' | 'mayWrite' | 'as' | 'schoolClass' | 'caller'>): Promise<RunPage> {
   const { classId, id: runId } = run;
   const [rows, members, rules, versions] = await Promise.all([
     logOf({ classId, runId }),
@@ -55,6 +57,7 @@ export async function runPage({
     rulesOf(classId, run.rulesVersion),
     HouseRulesVersion.findAll({ attributes: ['classId', 'version', 'name'], where: { classId } }),
   ]);
+  const seesAll = as === 'teacher' || run.handedInAt !== null;
   const nameOf = (version: number): string => versions.find((row) => row.version === version)?.name ?? '';
   const memberIds = members.map((member) => member.personId);
   const people = await Person.findAll({
@@ -66,6 +69,7 @@ export async function runPage({
   return {
     ...summaryFrom(run, members, new Map([...byId].map(([id, { label }]) => [id, label]))),
     protocol: run.protocol,
+    arrangement: run.arrangement,
     rules,
     rulesName: nameOf(run.rulesVersion),
     newerRules:
@@ -80,7 +84,8 @@ export async function runPage({
         name: nameOf(Number(text)),
       })),
     people: Object.fromEntries(byId),
-    events: eventsOf(rows),
+    group: members.filter(({ joinedAt }) => joinedAt !== null).map(({ personId }) => personId),
+    events: eventsOf(seesAll ? rows : visibleTo([caller.personId, ...caller.partners], rows)),
     showsMethods: as === 'teacher' || run.methodsShared,
     sharesMethods: as === 'teacher' ? run.methodsShared : null,
     alike: as === 'teacher' ? await alikeRuns(run) : [],

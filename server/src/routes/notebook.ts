@@ -1,12 +1,12 @@
 import {
+  arrangementChange,
   joining,
   methodsSharing,
   newRun,
   newRunEvents,
-  type LaboratoryShown,
+  type ArrangementChange,
   type NewRunEvents,
 } from '@green-beam/contract';
-import { protocol, protocolIds } from '@green-beam/core';
 import { Router, type Request } from 'express';
 import { Op } from 'sequelize';
 import { checkNotArchived, classInReach, classTaught } from '../auth/access.ts';
@@ -17,6 +17,7 @@ import { RunEventRow, RunMember, RunRow } from '../models/notebook.ts';
 import { appendEvents } from '../notebook/append-events.ts';
 import { beginRun } from '../notebook/begin-run.ts';
 import { changeRunRules } from '../notebook/change-run-rules.ts';
+import { arrange, laboratoriesOf } from '../notebook/laboratories.ts';
 import { askedToJoin, declineToJoin, joinGroup } from '../notebook/joining.ts';
 import { checkMayWrite, runInReach, runOrAsked } from '../notebook/run-access.ts';
 import { runPage, runSummaries } from '../notebook/show-run.ts';
@@ -30,14 +31,6 @@ const keyOf = ({ classId, id }: RunRow): { classId: string; id: string } => ({ c
 function clockAheadOf(request: Request): number | null {
   const seconds = (Date.parse(request.header('x-device-time') ?? '') - Date.now()) / 1000;
   return Number.isFinite(seconds) ? Math.round(seconds) : null;
-}
-
-/** The laboratories that can be begun. */
-function laboratories(): LaboratoryShown[] {
-  return protocolIds().map((id) => {
-    const { title, setting, purpose, steps } = protocol(id);
-    return { id, title, setting, purpose, minutes: steps.reduce((sum, { minutes }) => sum + minutes, 0) };
-  });
 }
 
 /** Laboratories done by groups. */
@@ -67,8 +60,16 @@ export function notebookRoutes(drawing: Drawing): Router {
   });
 
   routes.get('/classes/:classId/laboratories', async (request, response) => {
-    await classInReach(request);
-    response.json(laboratories());
+    const { schoolClass } = await classInReach(request);
+    response.json(await laboratoriesOf(schoolClass.id));
+  });
+
+  routes.put('/classes/:classId/laboratories/:protocolId', async (request, response) => {
+    const { schoolClass } = await classTaught(request);
+    checkNotArchived(schoolClass);
+    const change = (await validated(request, arrangementChange)) as ArrangementChange;
+    await arrange(schoolClass.id, request.params.protocolId, change);
+    response.json(await laboratoriesOf(schoolClass.id));
   });
 
   routes.post('/classes/:classId/runs', async (request, response) => {

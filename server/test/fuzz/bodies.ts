@@ -102,6 +102,11 @@ export const TYPICAL: Readonly<Record<string, (known: Known) => object>> = {
   }),
   'POST /classes/:classId/runs/:runId/members': ({ students }) => ({ personId: students[1] }),
   'POST /classes/:classId/runs/:runId/methods': () => ({ shared: true }),
+  'PUT /classes/:classId/laboratories/:protocolId': () => ({
+    byStudent: ['volume'],
+    ownWork: 'each-student',
+    reveals: 'with-own-answer',
+  }),
   'POST /classes/:classId/runs/:runId/events': ({ students }) => ({
     events: [
       {

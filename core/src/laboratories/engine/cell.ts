@@ -42,6 +42,13 @@ export type Cell =
       /** What was added to the reading, and why. */
       readonly adjustment: Adjustment | null;
     })
+  /** What a student has worked out: in the unit of the quantity, to the place it was written to. */
+  | (Entered & {
+      readonly kind: 'own';
+      readonly number: Measured;
+      /** A unit of another kind was written: what follows goes on by the book. */
+      readonly wrongKind: boolean;
+    })
   | (Entered & { readonly kind: 'chosen'; readonly choice: string })
   | (Entered & { readonly kind: 'unusable'; readonly reason: string })
   /** Stated by the protocol, or looked up. */
@@ -52,7 +59,9 @@ export type Cell =
 
 /** The number of a cell that has one. */
 export function numberOf(cell: Cell | undefined): Measured | undefined {
-  return cell?.kind === 'entry' || cell?.kind === 'known' || cell?.kind === 'computed' ? cell.number : undefined;
+  return cell?.kind === 'entry' || cell?.kind === 'known' || cell?.kind === 'computed' || cell?.kind === 'own'
+    ? cell.number
+    : undefined;
 }
 
 /** So many digits of an exact number are written where they do not end. */

@@ -11,11 +11,13 @@ import { Numbers } from './numbers.ts';
 import { Results, type ComparisonFound, type ResultFound } from './results.ts';
 import { simulationOf, type ReadySimulation, type SimulationOptions } from './simulate-run.ts';
 import { Workings, type Working } from './working.ts';
-import { isExcluded, settingOf, type Setting } from './setting.ts';
+import { isExcluded, settingOf, type Whose, type Setting } from './setting.ts';
 
 /** The numbers of a run. */
 export interface WorkedNumbers {
   readonly setting: Setting;
+  /** Exactly, with the terms of their formulas: for what looks into a calculation. */
+  readonly numbers: Numbers;
   /** What stands at a place of a quantity; undefined where the quantity does not stand there. */
   cellAt(quantity: string, members: Members): Cell | undefined;
   /** The standard uncertainty of a quantity’s number at a place; null where it has none. */
@@ -41,11 +43,17 @@ export interface WorkedRun extends WorkedNumbers {
 
 /**
  * Works out a run from its log: every cell with its place and unit, the results with their uncertainty by each method, and how they compare.
+ * @param whose with whose own calculations; by the book where nobody is named.
  * @throws ProtocolError when the protocol cannot be worked out; HouseRuleError for the rules.
  */
-export function workOut(protocol: Protocol, run: Run, rules?: Partial<HouseRules>): WorkedRun {
+export function workOut(
+  protocol: Protocol,
+  run: Run,
+  rules?: Partial<HouseRules>,
+  whose: Whose | null = null,
+): WorkedRun {
   const house = completeRules(rules);
-  const setting = settingOf(protocol, run, house);
+  const setting = settingOf(protocol, run, house, whose);
   const numbers: Numbers = new Numbers(setting, (part, at): number | null => {
     const node = nodes.part(part.tree, at);
     return combineIfPossible(nodes, node, 'quadrature', house)?.uncertainty ?? null;
@@ -56,6 +64,7 @@ export function workOut(protocol: Protocol, run: Run, rules?: Partial<HouseRules
   const workings = new Workings(numbers);
   return {
     setting,
+    numbers,
     results: results.all(),
     comparisons: results.comparisons(),
     betterTool: ({ quantity, members }, cabinet) => {

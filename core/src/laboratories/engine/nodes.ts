@@ -1,4 +1,5 @@
 import type { Expression } from '../../calculations/expression/expression.ts';
+import type { Measured } from '../../calculations/measured.ts';
 import { compensatedSum } from '../../statistics/compensated-sum.ts';
 import { line } from '../../statistics/line.ts';
 import { conversion, parseUnit, type Operation } from '../../units/unit.ts';
@@ -7,7 +8,7 @@ import { Graph } from '../../uncertainty/graph/graph.ts';
 import { lower } from '../../uncertainty/graph/lower.ts';
 import { affine, CHOOSE, lineOf, weightedSum } from '../../uncertainty/graph/operations.ts';
 import type { ResolvedTerm } from '../formulas/resolve-formula.ts';
-import type { LookedUpQuantity, QuantityWithUnit } from '../protocol/protocol.ts';
+import type { ComputedQuantity, LookedUpQuantity, QuantityWithUnit } from '../protocol/protocol.ts';
 import { cellKey, membersOf, type Members } from '../run/address.ts';
 import { numberOf, type Cell } from './cell.ts';
 import { EntryErrors } from './entry-errors.ts';
@@ -59,12 +60,25 @@ export class Nodes {
     dropped: Dropped,
   ): number | undefined {
     if (quantity.kind === 'computed') {
-      const formula = this.numbers.setting.layout.formulas.get(quantity.id);
-      return formula && this.part(formula.whole.tree, { formula, place }, dropped, quantity.pooledOver);
+      if (cell?.kind === 'own') return this.own(quantity, place, cell.number, dropped);
+      return this.byTheBook(quantity, place, dropped);
     }
     if (quantity.kind === 'looked-up') return this.lookedUp(quantity, place, dropped);
     const number = numberOf(cell);
     return number && this.graph.value(number.value.toNumber(), this.entryErrors.of(quantity, place, cell));
+  }
+
+  private byTheBook({ id, pooledOver }: ComputedQuantity, place: Members, dropped: Dropped): number | undefined {
+    const formula = this.numbers.setting.layout.formulas.get(id);
+    return formula && this.part(formula.whole.tree, { formula, place }, dropped, pooledOver);
+  }
+
+  /** What a student has worked out: the value as it was written, with what is uncertain in it by the book. */
+  private own(quantity: ComputedQuantity, place: Members, { value }: Measured, dropped: Dropped): number | undefined {
+    const known = numberOf(this.numbers.byTheBook(quantity.id, place));
+    const node = known && this.byTheBook(quantity, place, dropped);
+    if (node === undefined) return this.graph.value(value.toNumber());
+    return this.graph.apply(affine(1, value.toNumber() - this.graph.valueOf(node)), [node]);
   }
 
   private lookedUp(quantity: LookedUpQuantity, place: Members, dropped: Dropped): number | undefined {

@@ -7,12 +7,13 @@ import { line } from '../../statistics/line.ts';
 import { knownFormula } from '../../uncertainty/graph/evaluate-formula.ts';
 import type { AggregateName } from '../formulas/formula.ts';
 import type { ResolvedFormula, ResolvedPart, ResolvedTerm } from '../formulas/resolve-formula.ts';
-import type { Quantity, QuantityWithUnit } from '../protocol/protocol.ts';
+import type { ComputedQuantity, Quantity, QuantityWithUnit } from '../protocol/protocol.ts';
 import { addressKey, cellKey, membersOf, type Members } from '../run/address.ts';
 import { numberOf, writtenExactly, type Cell, type Place } from './cell.ts';
 import { chosenCell, entryCell } from './entry-cell.ts';
 import { lookedUpCell } from './looked-up.ts';
 import { Missing, NOT_THERE } from './missing.ts';
+import { ownCell } from './own-cell.ts';
 import { isExcluded, placesOf, toolAt, type Setting } from './setting.ts';
 
 /** One member of what an aggregate is taken over, with its numbers: one for each quantity that it is taken of. */
@@ -51,10 +52,19 @@ function isInList(name: AggregateName): name is 'mean' | 'sum' | 'min' | 'max' |
 export class Numbers {
   private readonly cells = new Map<string, Cell>();
 
-  /** @param standardOf the standard uncertainty of a part at a place: for u(x) in a formula. */
+  /**
+   * @param standardOf the standard uncertainty of a part at a place: for u(x) in a formula.
+   * @param goesOnWith what is reckoned with after a student’s own result; as it was written where nothing is given.
+   */
   constructor(
     readonly setting: Setting,
     private readonly standardOf: (part: ResolvedPart, at: AtPlace) => number | null,
+    private readonly goesOnWith?: (
+      quantity: ComputedQuantity,
+      members: Members,
+      cell: Cell,
+      number: Measured,
+    ) => Measured,
   ) {}
 
   /** Works out every cell, each after those it needs. */
@@ -79,7 +89,7 @@ export class Numbers {
       case 'observed':
         return chosenCell(quantity, this.slotOf(quantity.id, place));
       case 'computed':
-        return this.computed(quantity.id, place);
+        return this.own(quantity, place) ?? this.byTheBook(quantity.id, place);
       case 'looked-up':
         return lookedUpCell(quantity, place, this);
       case 'given':
@@ -91,6 +101,17 @@ export class Numbers {
       case 'predicted':
         return this.entered(quantity, place);
     }
+  }
+
+  /** What the student whose work is looked at has written; null where the quantity is not left to anybody. */
+  private own(quantity: ComputedQuantity, members: Members): Cell | null {
+    const { own, slots } = this.setting;
+    if (!own?.quantities.includes(quantity.id)) return null;
+    const slot = slots.get(addressKey({ kind: 'cell', quantity: quantity.id, members, author: own.author }));
+    const cell = ownCell(quantity, slot, () => this.byTheBook(quantity.id, members));
+    return cell.kind === 'own' && this.goesOnWith
+      ? { ...cell, number: this.goesOnWith(quantity, members, cell, cell.number) }
+      : cell;
   }
 
   private slotOf(quantity: string, members: Members): ReturnType<Setting['slots']['get']> {
@@ -158,7 +179,8 @@ export class Numbers {
     return place === -Infinity ? writtenExactly(value) : unambiguousAtPlace(value, place, this.setting.rules.rounding);
   }
 
-  private computed(id: string, place: Members): Cell {
+  /** A number as it is worked out by its formula. */
+  byTheBook(id: string, place: Members): Cell {
     const formula = this.setting.layout.formulas.get(id);
     if (!formula) return { kind: 'pending', reason: null };
     const found = this.evaluate(formula.whole.tree, { formula, place });

@@ -150,7 +150,8 @@ export class Results {
 
   private result(result: ResultOf, quantity: QuantityWithUnit, place: Members): ResultFound | null {
     const { rules } = this.setting;
-    const number = numberOf(this.numbers.cellAt(quantity.id, place));
+    const cell = this.numbers.cellAt(quantity.id, place);
+    const number = numberOf(cell);
     const node = this.nodes.cell(quantity.id, place);
     if (!number || node === undefined) return null;
     const known = new Map<PropagationSchool, MethodResult | null>();
@@ -164,7 +165,8 @@ export class Results {
     const method = methodOf(rules);
     const own = by(method);
     const quoted = own?.quoted ?? null;
-    const byUncertainty = rules.meanPlace === 'by-uncertainty' && quoted !== null;
+    // What a student wrote stays as it was written.
+    const byUncertainty = rules.meanPlace === 'by-uncertainty' && quoted !== null && cell?.kind !== 'own';
     const place10 = byUncertainty ? quoted.place : number.place;
     const accepted = this.accepted(result, quantity, place);
     const furthest = (own?.uncertainty ?? 0) * (method === 'quadrature' ? 2 : 1);

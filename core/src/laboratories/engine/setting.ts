@@ -23,6 +23,13 @@ export interface Exclusion {
   readonly by: string;
 }
 
+/** Whose calculations are looked at, and which quantities are left to them. */
+export interface Whose {
+  /** A person, or the group. */
+  readonly author: string;
+  readonly quantities: readonly string[];
+}
+
 /** Everything about a run that is not a reading: what it has, and what it is read on. */
 export interface Setting {
   readonly layout: Layout;
@@ -30,6 +37,8 @@ export interface Setting {
   readonly slots: ReadonlyMap<string, SlotState>;
   readonly members: ReadonlyMap<string, readonly MemberInRun[]>;
   readonly exclusions: readonly Exclusion[];
+  /** Null where everything is worked out by the book. */
+  readonly own: Whose | null;
 }
 
 function textAt(slots: Setting['slots'], address: Parameters<typeof addressKey>[0]): string {
@@ -124,7 +133,7 @@ function exclusionsIn(slots: Setting['slots']): Exclusion[] {
  * What a run’s log says about everything but its readings.
  * @throws ProtocolError when the protocol cannot be worked out.
  */
-export function settingOf(protocol: Protocol, run: Run, rules: HouseRules): Setting {
+export function settingOf(protocol: Protocol, run: Run, rules: HouseRules, own: Whose | null = null): Setting {
   const slots = foldRun(run);
   const layout = layoutOf(inClassUnits(protocol, rules), chosenIn(protocol, slots, rules));
   const members = new Map(
@@ -133,7 +142,7 @@ export function settingOf(protocol: Protocol, run: Run, rules: HouseRules): Sett
       dimension.kind === 'case' ? caseMembers(dimension, slots) : countedMembers(dimension, slots),
     ]),
   );
-  return { layout, rules, slots, members, exclusions: exclusionsIn(slots) };
+  return { layout, rules, slots, members, exclusions: exclusionsIn(slots), own };
 }
 
 /** True where a repeat does not count at a place. */

@@ -139,7 +139,10 @@ function checkQuantities(protocol: Protocol, named: Named): void {
       if ('member' in tools) named.dimension(tools.member, `${path}.tools.member`);
       quantity.zeroOf?.forEach((id, k) => named.quantity(id, `${path}.zeroOf[${k}]`));
     }
-    if (quantity.kind === 'predicted') named.quantity(quantity.of, `${path}.of`);
+    if (quantity.kind === 'predicted') {
+      named.quantity(quantity.of, `${path}.of`);
+      if (quantity.at) named.place({ quantity: quantity.of, at: quantity.at }, path);
+    }
     if (quantity.kind === 'computed')
       quantity.pooledOver?.forEach((id, k) => named.dimension(id, `${path}.pooledOver[${k}]`));
   });
@@ -171,6 +174,10 @@ function checkJudgements(protocol: Protocol, named: Named): void {
     if (answer?.kind === 'number') named.place(answer, `questions[${i}].answer`);
     if (answer?.kind === 'choice' && !answer.choices.includes(answer.right))
       throw new ProtocolError(`questions[${i}].answer.right`, 'is not one of the choices.');
+  });
+  protocol.byStudent?.forEach((id, i) => {
+    if (!protocol.quantities.some((quantity) => quantity.id === id && quantity.kind === 'computed'))
+      throw new ProtocolError(`byStudent[${i}]`, `“${id}” is not a computed quantity of this laboratory.`);
   });
   protocol.statements.forEach(({ holds, corrections }, i) => {
     if (!holds && corrections.length < 2)

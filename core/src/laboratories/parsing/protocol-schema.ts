@@ -120,7 +120,7 @@ const measurable = {
 const width = numeric().min(0, 'is below 0').max(1e9, 'is above a milliard');
 
 const QUANTITIES: Readonly<Record<string, Shape>> = {
-  read: shape({ kind: mixed(), ...measurable, tools, zeroOf: optional(list(id, 1)) }),
+  read: shape({ kind: mixed(), ...measurable, tools, zeroOf: optional(list(id, 1)), container: yesOrNo().optional() }),
   counted: shape({ kind: mixed(), ...measurable, halfWidth: width.required('is missing') }),
   timed: shape({
     kind: mixed(),
@@ -142,7 +142,7 @@ const QUANTITIES: Readonly<Record<string, Shape>> = {
     of: list(id),
   }),
   computed: shape({ kind: mixed(), ...measurable, formula: text(1000), pooledOver: optional(list(id, 1)) }),
-  predicted: shape({ kind: mixed(), ...measurable, of: id }),
+  predicted: shape({ kind: mixed(), ...measurable, of: id, at: optional(members) }),
 };
 
 /** One of several shapes, by a field that says which. */
@@ -271,6 +271,7 @@ export const PROTOCOL_SCHEMA = shape({
       when,
     }),
   ),
+  byStudent: optional(list(id)),
   samples: list(
     shape({
       options: optional(members),

@@ -23,6 +23,8 @@ export interface Protocol {
   readonly steps: readonly Step[];
   readonly statements: readonly Statement[];
   readonly questions: readonly Question[];
+  /** Computed quantities that are left to the student where a teacher decides nothing else. */
+  readonly byStudent?: readonly string[];
   /** Believable runs, the first one with the usual choices. */
   readonly samples: readonly [SampleRun, ...SampleRun[]];
 }
@@ -113,6 +115,8 @@ export interface ReadQuantity extends Measurable {
   readonly tools: Tools;
   /** It is the zero of a tool, which replaces the cabinet’s for these quantities. */
   readonly zeroOf?: readonly string[];
+  /** It is the mass of an empty container, to be subtracted from the full one. */
+  readonly container?: boolean;
 }
 
 export interface CountedQuantity extends Measurable {
@@ -158,6 +162,8 @@ export interface ComputedQuantity extends Measurable {
 export interface PredictedQuantity extends Measurable {
   readonly kind: 'predicted';
   readonly of: string;
+  /** At these members of its dimensions only. */
+  readonly at?: Readonly<Record<string, string>>;
 }
 
 export type Quantity =

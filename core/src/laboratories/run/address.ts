@@ -5,6 +5,8 @@ export type Members = Readonly<Record<string, string>>;
 export type Address =
   /** What was read, counted, timed, seen, given or predicted. `author` where it is one student’s own calculation. */
   | { readonly kind: 'cell'; readonly quantity: string; readonly members: Members; readonly author?: string }
+  /** Somebody has asked to be shown how a cell of their own is worked out. */
+  | { readonly kind: 'shown'; readonly quantity: string; readonly members: Members; readonly author: string }
   /** The tool a quantity is read on, at members of those dimensions that its tools differ by. */
   | { readonly kind: 'tool'; readonly quantity: string; readonly members: Members }
   | { readonly kind: 'option'; readonly option: string }

@@ -66,7 +66,6 @@ describe('the address of an entry', () => {
 
   it.each<Address>([
     { kind: 'cell', quantity: 'density', members: { liquid: 'water' }, author: 'ines' },
-    { kind: 'cell', quantity: 'prediction', members: {}, author: 'ines' },
     { kind: 'tool', quantity: 'liquidDensity', members: { liquid: 'oil' } },
     { kind: 'excluded', dimension: 'trial', member: '2', within: { liquid: 'water' } },
     { kind: 'adjustment', quantity: 'mass', members: {} },

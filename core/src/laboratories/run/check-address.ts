@@ -84,10 +84,15 @@ export function checkAddress(
   };
   switch (address.kind) {
     case 'cell': {
-      const kinds: readonly Quantity['kind'][] = address.author === undefined ? ENTERED : ['computed', 'predicted'];
+      const kinds: readonly Quantity['kind'][] = address.author === undefined ? ENTERED : ['computed'];
       const quantity = check.quantity(address.quantity, kinds);
       if (quantity.kind === 'given' && quantity.value !== undefined)
         throw new AddressError('quantity', `${quantity.name} is stated by the laboratory.`);
+      check.members(address.members, quantity.over, quantity.only);
+      return;
+    }
+    case 'shown': {
+      const quantity = check.quantity(address.quantity, ['computed']);
       check.members(address.members, quantity.over, quantity.only);
       return;
     }

@@ -96,6 +96,7 @@ export const BALANCE_CHECK: Protocol = {
     },
     { id: 'cause', text: 'Are the errors alike for all loads, or do they grow with the load? What could that mean?' },
   ],
+  byStudent: ['meanError'],
   samples: [
     {
       members: { balance: ['hundredth', 'tenth'] },

@@ -27,7 +27,7 @@ export const BURN_RATE: Protocol = {
   options: [],
   dimensions: [cases('moment', 'Moment', { lit: 'before burning', out: 'after burning' })],
   quantities: [
-    read('holder', 'Holder', 'm_h', 'g', [], ['balances'], { step: 'start' }),
+    read('holder', 'Holder', 'm_h', 'g', [], ['balances'], { container: true, step: 'start' }),
     read(
       'mass',
       'Light with holder',
@@ -197,6 +197,7 @@ export const BURN_RATE: Protocol = {
     { id: 'elapsed', text: 'How many minutes did it burn?', answer: { kind: 'number', quantity: 'elapsed' } },
     { id: 'floats', text: 'Does the density agree with what the light did in water?' },
   ],
+  byStudent: ['elapsed', 'massRate', 'heightRate', 'volumeRate', 'leftByMass', 'leftByHeight', 'leftByVolume'],
   samples: [
     {
       accepted: 'beeswax',

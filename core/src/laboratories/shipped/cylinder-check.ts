@@ -123,6 +123,7 @@ export const CYLINDER_CHECK: Protocol = {
     { id: 'fair', text: 'Is the cylinder off by more than your uncertainty? By more than its maker allows?' },
     { id: 'limits', text: 'Which of your two checks is the better one, and what limits it?' },
   ],
+  byStudent: ['byShape', 'marked', 'shapeError', 'meanRise'],
   samples: [
     {
       entries: {

@@ -55,7 +55,11 @@ export const DELIVERED_VOLUME: Protocol = {
     computed('volume', 'Volume delivered', 'V', 'mL', ['delivery'], 'end - start'),
     computed('meanVolume', 'Mean of the deliveries', '\\bar{V}', 'mL', [], 'mean(volume over delivery)'),
     computed('apart', 'Furthest apart', 'R', 'mL', [], 'range(volume over delivery)'),
-    read('empty', 'Flask before', 'm_1', 'g', ['delivery'], ['balances'], { step: 'weigh', when: WEIGHED }),
+    read('empty', 'Flask before', 'm_1', 'g', ['delivery'], ['balances'], {
+      container: true,
+      step: 'weigh',
+      when: WEIGHED,
+    }),
     read('full', 'Flask after', 'm_2', 'g', ['delivery'], { sameAs: 'empty' }, { step: 'weigh', when: WEIGHED }),
     read('temperature', 'Temperature', 't', '°C', [], ['thermometers'], { step: 'weigh', when: WEIGHED }),
     lookedUp('liquidDensity', 'Density of water', '\\rho', 'g/mL', [], 'water-density', ['temperature'], {
@@ -143,6 +147,7 @@ export const DELIVERED_VOLUME: Protocol = {
     { id: 'left-out', text: 'Which delivery did you leave out, and what speaks for it besides its being different?' },
     { id: 'limit', text: 'What limits the mean now: the scatter of the deliveries, or the reading of the burette?' },
   ],
+  byStudent: ['rough', 'volume', 'meanVolume', 'weighedVolume'],
   samples: [
     {
       entries: {

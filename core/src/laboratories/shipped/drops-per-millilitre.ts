@@ -57,7 +57,7 @@ export const DROPS_PER_MILLILITRE: Protocol = {
     ),
     computed('dropVolume', 'Volume of a drop', 'v', 'mL', [], '1 / meanDrops[second]'),
     counted('weighedDrops', 'Drops weighed', 'n_m', [], 1, { step: 'weigh' }),
-    read('empty', 'Dry cup', 'm_1', 'g', [], ['balances'], { step: 'weigh' }),
+    read('empty', 'Dry cup', 'm_1', 'g', [], ['balances'], { container: true, step: 'weigh' }),
     read('full', 'Cup with the drops', 'm_2', 'g', [], { sameAs: 'empty' }, { step: 'weigh' }),
     read('temperature', 'Water temperature', 't', '°C', [], ['thermometers'], { step: 'weigh' }),
     lookedUp('waterDensity', 'Density of water', '\\rho_w', 'g/mL', [], 'water-density', ['temperature']),
@@ -156,6 +156,7 @@ export const DROPS_PER_MILLILITRE: Protocol = {
     { id: 'dropper', text: 'How much does the dropper hold?', answer: { kind: 'number', quantity: 'dropper' } },
     { id: 'agree', text: 'Do the two ways agree? What could make one of them wrong?' },
   ],
+  byStudent: ['meanDrops', 'dropVolume', 'weighedVolume', 'dropper'],
   samples: [
     {
       entries: {

@@ -106,6 +106,7 @@ export const GLASSWARE_DELIVERY: Protocol = {
       { step: 'deliver', when: { accepted: ['weighedVolume'] } },
     ),
     read('before', 'Mass before', 'm_1', 'g', ['tool', 'trial'], ['balances'], {
+      container: true,
       step: 'deliver',
       when: { vessel: ['fresh'] },
     }),
@@ -119,6 +120,7 @@ export const GLASSWARE_DELIVERY: Protocol = {
       { step: 'deliver', when: { vessel: ['fresh'] } },
     ),
     read('empty', 'Mass of the empty vessel', 'm_0', 'g', ['tool'], ['balances'], {
+      container: true,
       step: 'deliver',
       when: { vessel: ['onTop'] },
     }),
@@ -265,6 +267,7 @@ export const GLASSWARE_DELIVERY: Protocol = {
     },
     { id: 'both', text: 'Is the most precise piece also the most accurate one? What does that tell you?' },
   ],
+  byStudent: ['meanVolume', 'error', 'percentError'],
   samples: [
     {
       members: { tool: ['beaker', 'cylinder', 'burette'] },

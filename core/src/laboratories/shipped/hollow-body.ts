@@ -114,6 +114,7 @@ export const HOLLOW_BODY: Protocol = {
     { id: 'metal', text: 'What is the volume of metal?', answer: { kind: 'number', quantity: 'metal' } },
     { id: 'density', text: 'Does the density agree with brass? If not, which reading would you take again?' },
   ],
+  byStudent: ['outerVolume', 'hollow', 'metal', 'density'],
   samples: [
     {
       accepted: 'brass',

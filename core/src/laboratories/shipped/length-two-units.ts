@@ -143,6 +143,7 @@ export const LENGTH_TWO_UNITS: Protocol = {
     { id: 'agree', text: 'Do the converted and the measured area agree? Say how you know.' },
     { id: 'better', text: 'Which of the two rulers gives the better area, and why?' },
   ],
+  byStudent: ['area', 'otherArea', 'converted'],
   samples: [
     {
       entries: {

@@ -19,7 +19,7 @@ export const LIQUID_BY_INCREMENTS: Protocol = {
   options: [],
   dimensions: [repeat('weighing', 'Weighing', 3, 5), sequence('fill', 'Fill', 3, 10)],
   quantities: [
-    read('empty', 'Empty cylinder', 'm_0', 'g', ['weighing'], ['balances'], { step: 'empty' }),
+    read('empty', 'Empty cylinder', 'm_0', 'g', ['weighing'], ['balances'], { container: true, step: 'empty' }),
     read('volume', 'Volume in it', 'V', 'mL', ['fill'], ['cylinder-25', 'graduated-glass', 'burettes'], {
       step: 'fills',
     }),
@@ -123,6 +123,7 @@ export const LIQUID_BY_INCREMENTS: Protocol = {
       answer: { kind: 'number', quantity: 'slopeDensity' },
     },
   ],
+  byStudent: ['liquid', 'density', 'meanDensity'],
   samples: [
     {
       accepted: 'brine',

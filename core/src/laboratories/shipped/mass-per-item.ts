@@ -121,6 +121,7 @@ export const MASS_PER_ITEM: Protocol = {
     },
     { id: 'sort', text: 'How could you tell from a mass alone that one washer is missing from a bag of fifty?' },
   ],
+  byStudent: ['expected', 'test'],
   samples: [
     {
       entries: {

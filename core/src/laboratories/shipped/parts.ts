@@ -28,7 +28,7 @@ export function read(
   unit: string,
   over: readonly string[],
   tools: readonly string[] | Tools,
-  more: More<ReadQuantity> & Pick<ReadQuantity, 'zeroOf'> = {},
+  more: More<ReadQuantity> & Pick<ReadQuantity, 'zeroOf' | 'container'> = {},
 ): ReadQuantity {
   return { kind: 'read', id, name, symbol, unit, over, tools: 'length' in tools ? { kinds: tools } : tools, ...more };
 }
@@ -111,7 +111,7 @@ export function predicted(
   unit: string,
   over: readonly string[],
   of: string,
-  more: More<PredictedQuantity> = {},
+  more: More<PredictedQuantity> & Pick<PredictedQuantity, 'at'> = {},
 ): PredictedQuantity {
   return { kind: 'predicted', id, name, symbol, unit, over, of, ...more };
 }

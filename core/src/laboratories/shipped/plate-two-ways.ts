@@ -153,6 +153,7 @@ export const PLATE_TWO_WAYS: Protocol = {
     },
     { id: 'agree', text: 'Do the two volumes agree? Say how you know.' },
   ],
+  byStudent: ['volume'],
   samples: [
     {
       entries: {

@@ -142,6 +142,7 @@ export const SAME_MATERIAL: Protocol = {
       text: 'Do the two halves together weigh as much as the whole would, if they were cut from one like it? What is lost in the cut?',
     },
   ],
+  byStudent: ['meanDensity', 'halves', 'wholeMass'],
   samples: [
     {
       accepted: 'acrylic',

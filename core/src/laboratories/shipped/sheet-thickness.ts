@@ -127,6 +127,7 @@ export const SHEET_THICKNESS: Protocol = {
     { id: 'good', text: 'Is the percent error below 10 %? What would make all sheets come out too thick together?' },
     { id: 'caliper', text: 'Why is no caliper used? Answer with numbers.' },
   ],
+  byStudent: ['thickness', 'meanThickness'],
   samples: [
     {
       entries: {

@@ -96,6 +96,7 @@ export const SOLID_BY_APPARENT_MASS: Protocol = {
       only: { liquid: ['water', 'brine'] },
     }),
     predicted('prediction', 'Your prediction in brine', "m'_p", 'g', [], 'apparent', {
+      at: { liquid: 'brine' },
       step: 'predict',
       optional: true,
       when: { body: ['sinks'] },
@@ -219,6 +220,7 @@ export const SOLID_BY_APPARENT_MASS: Protocol = {
     },
     { id: 'oil', text: 'What would the body weigh in lamp oil? Use your own numbers.' },
   ],
+  byStudent: ['lift', 'density', 'expected'],
   samples: [
     {
       accepted: 'brass',

@@ -150,6 +150,17 @@ export const SOLID_BY_DIMENSIONS: Protocol = {
     { id: 'volume', text: 'What is the volume of the body?', answer: { kind: 'number', quantity: 'volume' } },
     { id: 'material', text: 'What could it be made of? What would help you to tell the candidates apart?' },
   ],
+  byStudent: [
+    'lengthMean',
+    'widthMean',
+    'heightMean',
+    'diameterMean',
+    'outerMean',
+    'flatsMean',
+    'boreMean',
+    'volume',
+    'density',
+  ],
   samples: [
     {
       accepted: 'slate',

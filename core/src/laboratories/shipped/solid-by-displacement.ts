@@ -144,6 +144,7 @@ export const SOLID_BY_DISPLACEMENT: Protocol = {
     { id: 'one', text: 'What is the volume of one piece?', answer: { kind: 'number', quantity: 'onePiece' } },
     { id: 'conclusion', text: 'What could the piece be made of, and what could it not be?' },
   ],
+  byStudent: ['volume', 'density', 'meanDensity', 'onePiece'],
   samples: [
     {
       accepted: 'bronze',

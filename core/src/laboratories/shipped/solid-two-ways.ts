@@ -31,7 +31,7 @@ export const SOLID_TWO_WAYS: Protocol = {
     read('height', 'Height', 'h', 'mm', ['trial'], ['calipers', 'micrometers'], { step: 'dimensions' }),
     read('direct', 'Mass', 'm', 'g', ['trial'], ['balances'], { step: 'mass' }),
     read('full', 'Cup with body', 'm_2', 'g', ['trial'], { sameAs: 'direct' }, { step: 'difference' }),
-    read('empty', 'Empty cup', 'm_1', 'g', ['trial'], { sameAs: 'direct' }, { step: 'difference' }),
+    read('empty', 'Empty cup', 'm_1', 'g', ['trial'], { sameAs: 'direct' }, { container: true, step: 'difference' }),
     read('before', 'Water before', 'V_1', 'mL', ['trial'], ['graduated-glass'], { step: 'water' }),
     read('after', 'Water after', 'V_2', 'mL', ['trial'], { sameAs: 'before' }, { step: 'water' }),
     computed('shapeVolume', 'Volume by its shape', 'V_s', 'cm^3', ['trial'], 'pi / 4 * diameter^2 * height'),
@@ -136,6 +136,7 @@ export const SOLID_TWO_WAYS: Protocol = {
     { id: 'agree', text: 'Do the two ways agree? Say how you know.' },
     { id: 'volume', text: 'What is the volume by its shape?', answer: { kind: 'number', quantity: 'meanShape' } },
   ],
+  byStudent: ['shapeVolume', 'waterVolume', 'difference', 'shapeDensity', 'waterDensity'],
   samples: [
     {
       accepted: 'brass',

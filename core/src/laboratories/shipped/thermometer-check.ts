@@ -163,6 +163,7 @@ export const THERMOMETER_CHECK: Protocol = {
     { id: 'percent', text: 'Why can no percent error be given at the ice point?' },
     { id: 'changes', text: 'Are the corrections the same at both points? What does it mean for readings in between?' },
   ],
+  byStudent: ['atIce', 'atBoiling', 'atRoom', 'room', 'kelvin'],
   samples: [
     {
       entries: {

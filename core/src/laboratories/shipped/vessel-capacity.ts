@@ -130,6 +130,7 @@ export const VESSEL_CAPACITY: Protocol = {
     { id: 'which', text: 'Which way would you trust more, and why?' },
     { id: 'bottom', text: 'What would a rounded bottom do to each of the two values?' },
   ],
+  byStudent: ['byShape', 'byPouring', 'apart'],
   samples: [
     {
       entries: {

@@ -48,6 +48,13 @@ function withoutUncertainty(plain: string): string {
   return /[^\d.,\s+-]/.test(before) || after === '%' ? before : `${before} ${after}`;
 }
 
+/** So many in a unit, as `21 drops/mL`, `21 1/mL` and `21 per mL` are `21 /mL`. */
+function countedPer(plain: string, wanted: Unit): string {
+  return writtenUnit(wanted).startsWith('1/')
+    ? plain.replace(/(?<=\d) *(?: 1|[a-z]+)? *(?:\/|(?<=[\d ])per +)(?=[a-z])/i, ' /')
+    : plain;
+}
+
 /** A unit without the point that ends an abbreviation. */
 function asUnit(text = ''): string {
   return text.trim().replace(/\.$/, '');
@@ -61,7 +68,7 @@ function asUnit(text = ''): string {
 export function parseEntry(typed: string, wanted: Unit): Entry {
   if (typed.length > LONGEST)
     throw new UnreadableEntryError(`That is ${typed.length} characters; a reading has at most ${LONGEST}.`);
-  const plain = withoutUncertainty(plainText(withPlainSigns(typed)));
+  const plain = countedPer(withoutUncertainty(plainText(withPlainSigns(typed))), wanted);
   if (plain === '') throw new UnreadableEntryError('Type a number and its unit.');
   if (isOnClock(wanted)) {
     const time = clockEntry(plain);

@@ -57,16 +57,26 @@ export const factorInverted: WorkingSlip = {
   },
 };
 
+/** The numbers as they stand, whatever their units, taken to come to the unit asked for. */
+function withBareNumbers({ formula, known }: CalculationTask, unit: Unit): Reworking {
+  const bare = new Map([...known].map(([name, { value, place }]) => [name, { value, place, unit: {} }] as const));
+  return { formula, known: bare, unit, asItIs: true };
+}
+
 export const notConverted: WorkingSlip = {
   id: 'not-converted',
   stage: 'working',
   name: 'Left in the old unit',
   baseRate: 0.08,
-  why: () => 'This is the quantity as it was given. In another unit the number changes too.',
-  lookAt: () => 'the unit that is asked for',
+  why: (task) =>
+    isConversion(task)
+      ? 'This is the quantity as it was given. In another unit the number changes too.'
+      : 'You calculated with numbers in different units. Bring them to one unit first.',
+  lookAt: (task) =>
+    isConversion(task) ? 'the unit that is asked for' : 'the unit of each number, and the one asked for',
   reworked: (task) => {
-    const asked = askedOf(task);
-    return asked === null ? [] : [{ formula: task.formula, asItIs: true }];
+    if (isConversion(task)) return [{ formula: task.formula, asItIs: true }];
+    return task.to === null || '%' in task.to ? [] : [withBareNumbers(task, task.to)];
   },
 };
 

@@ -7,6 +7,14 @@ import {
   offsetTurned,
 } from './conversion.ts';
 import type { NumberSlip, UnitSlip, WorkingSlip, WritingSlip } from './slip.ts';
+import {
+  deviationByN,
+  excludedCounted,
+  meanNotDivided,
+  rootForgotten,
+  slopeTurnedOver,
+  valueLeftOut,
+} from './statistics.ts';
 import { unitMissing, unitWrong } from './units.ts';
 import {
   containerNotSubtracted,
@@ -19,6 +27,8 @@ import {
   percentOfMeasured,
   roundedBetween,
   wrongColumnMean,
+  zeroIgnored,
+  zeroSign,
 } from './working.ts';
 import {
   bareZeros,
@@ -56,6 +66,14 @@ export const WORKING_SLIPS: readonly WorkingSlip[] = [
   finalAsDifference,
   containerNotSubtracted,
   wrongColumnMean,
+  meanNotDivided,
+  valueLeftOut,
+  deviationByN,
+  rootForgotten,
+  slopeTurnedOver,
+  excludedCounted,
+  zeroIgnored,
+  zeroSign,
 ];
 export const WRITING_SLIPS: readonly WritingSlip[] = [
   fewestFiguresInSum,
@@ -78,3 +96,10 @@ export const UNIT_SLIPS: readonly UnitSlip[] = [unitMissing, unitWrong];
 
 /** Every slip that an answer with a number can show. */
 export const NUMBER_SLIPS: readonly NumberSlip[] = [...WORKING_SLIPS, ...WRITING_SLIPS, ...UNIT_SLIPS];
+
+const BY_ID: ReadonlyMap<string, NumberSlip> = new Map(NUMBER_SLIPS.map((slip) => [slip.id, slip]));
+
+/** The slip with this id; undefined where there is none. */
+export function numberSlipById(id: string): NumberSlip | undefined {
+  return BY_ID.get(id);
+}

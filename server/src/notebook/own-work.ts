@@ -1,0 +1,52 @@
+import type { NewRunEvent } from '@green-beam/contract';
+import { GROUP, type Address, type Arrangement } from '@green-beam/core';
+import type { RunEventRow } from '../models/notebook.ts';
+import { Refusal } from '../refusal.ts';
+
+/** Whose own work an entry is; undefined for what is everybody’s. */
+function authorIn(address: RunEventRow['address']): string | undefined {
+  return 'author' in address ? address.author : undefined;
+}
+
+/** Whose an entry at this place has to be; undefined for what is everybody’s. */
+function ownerOf(address: Address, person: string, { ownWork, byStudent }: Arrangement): string | undefined {
+  const owner = ownWork === 'group' ? GROUP : person;
+  switch (address.kind) {
+    case 'cell':
+      return address.author === undefined && !byStudent.includes(address.quantity) ? undefined : owner;
+    case 'shown':
+      return owner;
+    case 'answer':
+    case 'statement':
+      return ownWork === 'group' ? undefined : owner;
+    default:
+      return undefined;
+  }
+}
+
+/**
+ * Looks whether everybody writes their own: nobody calculates or answers for another one, and what the page works out nobody writes.
+ * @throws Refusal naming the field.
+ */
+export function checkAuthors(arrangement: Arrangement, events: readonly NewRunEvent[]): void {
+  for (const { address, person } of events) {
+    const author = authorIn(address);
+    const needsOwn = address.kind === 'shown' || (address.kind === 'cell' && author !== undefined);
+    if (needsOwn && 'quantity' in address && !arrangement.byStudent.includes(address.quantity))
+      throw new Refusal(400, 'The page works this out by itself.', 'address.quantity');
+    if (author !== ownerOf(address, person, arrangement))
+      throw new Refusal(
+        author === undefined ? 400 : 403,
+        author === undefined ? 'Say whose work it is.' : 'You can only write your own work.',
+        'address.author',
+      );
+  }
+}
+
+/** The part of a log that these people may see: what others have worked out for themselves is theirs until it is handed in. */
+export function visibleTo(people: readonly string[], rows: readonly RunEventRow[]): RunEventRow[] {
+  return rows.filter(({ address }) => {
+    const author = authorIn(address);
+    return author === undefined || author === GROUP || people.includes(author);
+  });
+}
