@@ -19,7 +19,14 @@ function ownerOf(address: Address, person: string, { ownWork, byStudent }: Arran
     case 'answer':
     case 'statement':
       return ownWork === 'group' ? undefined : owner;
-    default:
+    case 'tool':
+    case 'adjustment':
+    case 'link':
+    case 'option':
+    case 'members':
+    case 'excluded':
+    case 'accepted':
+    case 'specimen':
       return undefined;
   }
 }

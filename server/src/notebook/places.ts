@@ -102,6 +102,7 @@ function checkText(setting: Setting, { address, text, reason }: NewRunEvent): vo
     }
     case 'tool':
     case 'excluded':
+    case 'shown':
     case 'accepted':
     case 'specimen':
       return;

@@ -4,7 +4,6 @@ import {
   methodsSharing,
   newRun,
   newRunEvents,
-  type ArrangementChange,
   type NewRunEvents,
 } from '@green-beam/contract';
 import { Router, type Request } from 'express';
@@ -67,7 +66,7 @@ export function notebookRoutes(drawing: Drawing): Router {
   routes.put('/classes/:classId/laboratories/:protocolId', async (request, response) => {
     const { schoolClass } = await classTaught(request);
     checkNotArchived(schoolClass);
-    const change = (await validated(request, arrangementChange)) as ArrangementChange;
+    const change = await validated(request, arrangementChange);
     await arrange(schoolClass.id, request.params.protocolId, change);
     response.json(await laboratoriesOf(schoolClass.id));
   });

@@ -14,7 +14,7 @@ import type { WorkedNumbers } from '../engine/evaluate.ts';
 import { Numbers } from '../engine/numbers.ts';
 import { resultIn } from '../engine/own-cell.ts';
 import { isExcluded, placesOf } from '../engine/setting.ts';
-import type { ComputedQuantity, QuantityWithUnit } from '../protocol/protocol.ts';
+import type { ComputedQuantity } from '../protocol/protocol.ts';
 import { addressKey, cellKey, type Members } from '../run/address.ts';
 import type { SlotState } from '../run/run.ts';
 import { FormulaAt, NotThereError, type Named } from './formula-at.ts';
