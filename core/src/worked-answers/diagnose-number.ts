@@ -28,9 +28,13 @@ interface Candidate {
   readonly result: Result;
 }
 
+function rightly(task: NumberTask): Candidate {
+  return { ids: [], prior: 1, result: rightOf(task) };
+}
+
 function candidatesOf(task: NumberTask, rateOf: RateOf): Candidate[] {
   return [
-    { ids: [], prior: 1, result: rightOf(task) },
+    rightly(task),
     ...WORKING_SLIPS.flatMap((slip) =>
       wrongBy(task, slip).map((result, _, all): Candidate => ({
         ids: [slip.id],
@@ -99,26 +103,29 @@ const MOST_TOGETHER = 2;
  * @throws UnreadableEntryError with a message for the person who typed it.
  */
 export function numberExplanations(task: NumberTask, typed: string, rateOf: RateOf): Explanation[] {
-  const right = rightOf(task);
-  const all = candidatesOf(task, rateOf).flatMap((candidate) => {
-    // With another working the unit may come out another one; either is what somebody would write.
-    const own = enteredIn(typed, candidate.result, task);
-    const asked =
-      candidate.result.unit === right.unit ? own : enteredIn(typed, { ...candidate.result, unit: right.unit }, task);
-    const entered = own.some(({ entry }) => entry.unit === 'fits') ? own : asked;
-    return entered.flatMap(({ entry, number }) => {
-      const unit = unitSlips(entry, rateOf);
-      return writings(candidate, number, task, rateOf).flatMap(({ ids, prior, predicted }): Explanation[] => {
-        const together = [...candidate.ids, ...ids, ...unit.ids];
-        return together.length > MOST_TOGETHER
-          ? []
-          : [{ ids: together, predicted, weight: candidate.prior * prior * unit.prior }];
-      });
-    });
-  });
+  const all = candidatesOf(task, rateOf).flatMap((candidate) => waysBy(candidate, task, typed, rateOf));
   // What was given is the same quantity in another unit: who copies it has converted nothing.
   const copied = all.some(({ ids }) => ids.join() === notConverted.id);
   return copied ? all.filter(({ ids }) => ids.join() !== unitWrong.id) : all;
+}
+
+/** The ways to have written what somebody came to. */
+function waysBy(candidate: Candidate, task: NumberTask, typed: string, rateOf: RateOf): Explanation[] {
+  const right = rightOf(task);
+  // With another working the unit may come out another one; either is what somebody would write.
+  const own = enteredIn(typed, candidate.result, task);
+  const asked =
+    candidate.result.unit === right.unit ? own : enteredIn(typed, { ...candidate.result, unit: right.unit }, task);
+  const entered = own.some(({ entry }) => entry.unit === 'fits') ? own : asked;
+  return entered.flatMap(({ entry, number }) => {
+    const unit = unitSlips(entry, rateOf);
+    return writings(candidate, number, task, rateOf).flatMap(({ ids, prior, predicted }): Explanation[] => {
+      const together = [...candidate.ids, ...ids, ...unit.ids];
+      return together.length > MOST_TOGETHER
+        ? []
+        : [{ ids: together, predicted, weight: candidate.prior * prior * unit.prior }];
+    });
+  });
 }
 
 const WRITTEN_ONLY: ReadonlySet<string> = new Set(
@@ -151,7 +158,10 @@ export function diagnosisFrom(explanations: readonly Explanation[], answered: 'n
  */
 export function diagnoseNumber(task: NumberTask, typed: string, history?: SlipHistory): Diagnosis {
   try {
-    return diagnosisFrom(numberExplanations(task, typed, ratesFrom(history)), 'number');
+    const rateOf = ratesFrom(history);
+    // Most answers are right, and then nothing else has to be worked out.
+    const right = waysBy(rightly(task), task, typed, rateOf).filter(({ ids }) => ids.length === 0);
+    return diagnosisFrom(right.length > 0 ? right : numberExplanations(task, typed, rateOf), 'number');
   } catch (error) {
     if (error instanceof UnreadableEntryError)
       return { verdict: 'unreadable', slips: [], offBy: null, message: error.message };

@@ -13,6 +13,13 @@ export function resultIn(text: string): string {
   return text.slice(text.lastIndexOf('=') + 1).trim();
 }
 
+const NO_RESULT = 'Write the result behind an equals sign, with its unit.';
+
+/** Two numbers or names with a sign between them. */
+function isCalculation(typed: string): boolean {
+  return /[\p{L}\d)] *[-+*/×÷·−] *[\p{L}\d(]/u.test(typed) && !/^[-+−]?[\d., ]+[^\d]*$/.test(typed);
+}
+
 function textOf({ number, otherUnit }: Entry, value: Rational, place: number): string {
   return otherUnit === null ? number.text : unambiguousAtPlace(value, place);
 }
@@ -45,7 +52,12 @@ export function ownCell(quantity: ComputedQuantity, slot: SlotState | undefined,
     };
   } catch (error) {
     if (error instanceof UnreadableEntryError)
-      return { kind: 'unusable', reason: error.message, text: event.text, ...entered };
+      return {
+        kind: 'unusable',
+        reason: isCalculation(typed) ? NO_RESULT : error.message,
+        text: event.text,
+        ...entered,
+      };
     throw error;
   }
 }

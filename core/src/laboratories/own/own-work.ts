@@ -1,4 +1,5 @@
 import type { Measured } from '../../calculations/measured.ts';
+import { writtenQuantity } from '../../calculations/working.ts';
 import { UnitMismatchError, parseUnit } from '../../units/unit.ts';
 import { ExpressionError } from '../../calculations/expression/expression.ts';
 import type { Diagnosis } from '../../reading/judging/diagnose.ts';
@@ -14,7 +15,7 @@ import type { WorkedNumbers } from '../engine/evaluate.ts';
 import { Numbers } from '../engine/numbers.ts';
 import { resultIn } from '../engine/own-cell.ts';
 import { isExcluded, placesOf } from '../engine/setting.ts';
-import type { ComputedQuantity } from '../protocol/protocol.ts';
+import type { ComputedQuantity, Quantity } from '../protocol/protocol.ts';
 import { addressKey, cellKey, type Members } from '../run/address.ts';
 import type { SlotState } from '../run/run.ts';
 import { FormulaAt, NotThereError, type Named } from './formula-at.ts';
@@ -22,7 +23,10 @@ import { FormulaAt, NotThereError, type Named } from './formula-at.ts';
 /** A number that a calculation starts from, as it stands in the tables. */
 export interface Ingredient extends Named {
   readonly name: string;
+  /** As it is calculated with. */
   readonly text: string;
+  /** As it was read, where the tool’s error at zero has been taken off since; null where it is the same. */
+  readonly read: string | null;
   readonly unit: string;
   /** A slip has left it out. */
   readonly missed: boolean;
@@ -44,6 +48,8 @@ export interface OwnCell {
     /** Nothing is written, and everything it needs is there. */
     | 'turn'
     | Diagnosis['verdict'];
+  /** It can be worked out, but a reading or a result that belongs into it is still to come. */
+  readonly isEarly: boolean;
   /** How often something was written. */
   readonly tries: number;
   /** How it is worked out may be seen: it is right, was tried twice, or somebody asked. */
@@ -83,6 +89,7 @@ interface Judged {
  * numbers as they are shown is as right as who carries all digits.
  */
 export class OwnWork {
+  private readonly cells = new Map<string, OwnCell | null>();
   private readonly tasks = new Map<string, readonly Task[] | null>();
   private allDigits: Numbers | null = null;
   private everyRepeat: Numbers | null = null;
@@ -100,6 +107,15 @@ export class OwnWork {
 
   /** Null where the quantity is not left to the student whose work is looked at. */
   at(id: string, members: Members): OwnCell | null {
+    const key = cellKey(id, members);
+    const before = this.cells.get(key);
+    if (before !== undefined) return before;
+    const found = this.found(id, members);
+    this.cells.set(key, found);
+    return found;
+  }
+
+  private found(id: string, members: Members): OwnCell | null {
     const { own, layout } = this.numbers.setting;
     const quantity = layout.quantities.get(id);
     if (!own?.quantities.includes(id) || quantity?.kind !== 'computed') return null;
@@ -113,6 +129,7 @@ export class OwnWork {
     const tried = verdict !== undefined && verdict !== 'sound' && tries >= TRIES;
     return {
       state: verdict ?? (tasks && (!cell || cell.kind === 'empty') ? 'turn' : 'waiting'),
+      isEarly: tasks !== null && this.isEarly(quantity, members),
       tries,
       mayBeShown: tasks !== null && (verdict === 'sound' || tried || shownAt !== null),
       afterHelp: slot !== undefined && this.isAfterHelp(slot, shownAt),
@@ -162,14 +179,23 @@ export class OwnWork {
   private ingredients({ task, named }: Task, judged: Judged | null): Ingredient[] {
     const [finding] = judged?.diagnosis.slips ?? [];
     const missed = finding && judged ? missedBy(judged.task, finding.ids) : new Set<string>();
-    const found = [...named].flatMap(([key, { quantity: id, members }]): Ingredient[] => {
+    return [...named].flatMap(([key, { quantity: id, members }]): Ingredient[] => {
       const quantity = this.numbers.setting.layout.quantities.get(id);
       const cell = this.numbers.cellAt(id, members);
-      if (!quantity || quantity.kind === 'observed' || !task.known.has(key) || !cell || !('text' in cell)) return [];
-      const name = cellInWords(this.numbers.setting, id, members);
-      return [{ quantity: id, members, name, text: cell.text, unit: quantity.unit, missed: missed.has(key) }];
+      const known = task.known.get(key);
+      if (!quantity || quantity.kind === 'observed' || !known || !cell || !('text' in cell)) return [];
+      return [
+        {
+          quantity: id,
+          members,
+          name: cellInWords(this.numbers.setting, id, members),
+          text: cell.kind === 'own' ? cell.text : writtenQuantity(known, this.rules),
+          read: known.uncorrected ? cell.text : null,
+          unit: quantity.unit,
+          missed: missed.has(key),
+        },
+      ];
     });
-    return found;
   }
 
   /** The best that can be said of an entry, whether digits were carried or not. */
@@ -273,20 +299,34 @@ export class OwnWork {
     return { value, place };
   }
 
-  /** Whether somebody’s own number is still to be written that this one needs. */
-  private isWaiting({ id, over }: ComputedQuantity, members: Members): boolean {
-    const { layout, own } = this.numbers.setting;
-    return (layout.formulas.get(id)?.uses ?? []).some((use) => {
-      const quantity = layout.quantities.get(use);
-      if (quantity?.kind !== 'computed' || !own?.quantities.includes(use)) return false;
-      return placesOf(this.numbers.setting, quantity.over, quantity.only).some(
-        (place) =>
-          over.every((dimension) => !(dimension in place) || place[dimension] === members[dimension]) &&
-          !isExcluded(this.numbers.setting, place) &&
-          !numberOf(this.numbers.cellAt(use, place)) &&
-          this.tasksFor(quantity, place) !== null,
-      );
+  /** The cells that a formula uses at a place, with nothing in them yet; excluded ones left out. */
+  private missing({ id, over }: ComputedQuantity, members: Members): { quantity: Quantity; place: Members }[] {
+    const { setting } = this.numbers;
+    return (setting.layout.formulas.get(id)?.uses ?? []).flatMap((use) => {
+      const quantity = setting.layout.quantities.get(use);
+      if (!quantity) return [];
+      return placesOf(setting, quantity.over, quantity.only)
+        .filter(
+          (place) =>
+            over.every((dimension) => !(dimension in place) || place[dimension] === members[dimension]) &&
+            !isExcluded(setting, place) &&
+            !numberOf(this.numbers.cellAt(use, place)),
+        )
+        .map((place) => ({ quantity, place }));
     });
+  }
+
+  /** Whether somebody’s own number is still to be written that this one needs. */
+  private isWaiting(quantity: ComputedQuantity, members: Members): boolean {
+    const { own } = this.numbers.setting;
+    return this.missing(quantity, members).some(
+      ({ quantity: used, place }) =>
+        used.kind === 'computed' && own?.quantities.includes(used.id) === true && this.tasksFor(used, place) !== null,
+    );
+  }
+
+  private isEarly(quantity: ComputedQuantity, members: Members): boolean {
+    return this.missing(quantity, members).some(({ quantity: used }) => !used.optional);
   }
 }
 

@@ -1,6 +1,15 @@
-import { protocol, runFromRows, sampleRun, workOut, type Row, type WorkedRun } from '@green-beam/core';
+import {
+  BY_THE_BOOK,
+  GROUP,
+  protocol,
+  runFromRows,
+  sampleRun,
+  workOut,
+  type Row,
+  type WorkedRun,
+} from '@green-beam/core';
 import { describe, expect, it } from 'vitest';
-import { partsOf } from './parts.ts';
+import { partsOf as partsFor, type Parts } from './parts.ts';
 
 const PLATE = protocol('plate-two-ways');
 
@@ -8,6 +17,7 @@ function worked(rows: readonly Row[]): WorkedRun {
   return workOut(PLATE, runFromRows(PLATE, rows));
 }
 
+const partsOf = (run: WorkedRun): Parts => partsFor(run, GROUP, BY_THE_BOOK);
 const done = (run: WorkedRun): string[] => partsOf(run).flatMap(({ id, done: isDone }) => (isDone ? [id] : []));
 
 const five = (quantity: string, method: string, text: string): Row[] =>

@@ -1,4 +1,5 @@
-import { holds, placesOf, type WorkedRun } from '@green-beam/core';
+import { holds, placesOf, type Arrangement, type WorkedRun } from '@green-beam/core';
+import { answerAt, statementAt } from './own/whose.ts';
 import { hasSetUp, stepsOf } from './set-up.tsx';
 import type { PagePart } from './step-list.tsx';
 import { stepOf } from './tables/table-plan.ts';
@@ -27,7 +28,7 @@ function stepsDone(run: WorkedRun): ReadonlySet<string> {
 }
 
 /** What the page leads through, and what of it is done. */
-export function partsOf(run: WorkedRun): Parts {
+export function partsOf(run: WorkedRun, author: string, arrangement: Arrangement): Parts {
   const { protocol, chosen } = run.setting.layout;
   const isBegun = run.setting.slots.size > 0;
   const done = stepsDone(run);
@@ -51,13 +52,13 @@ export function partsOf(run: WorkedRun): Parts {
           {
             id: 'technique',
             title: 'True or false?',
-            done: statements.every(({ id }) => textAt(run, { kind: 'statement', statement: id }) !== ''),
+            done: statements.every(({ id }) => textAt(run, statementAt(id, author, arrangement)) !== ''),
           },
         ]),
     {
       id: 'questions',
       title: 'Questions',
-      done: questions.every(({ id }) => textAt(run, { kind: 'answer', question: id }).trim() !== ''),
+      done: questions.every(({ id }) => textAt(run, answerAt(id, author, arrangement)).trim() !== ''),
     },
   ];
 }

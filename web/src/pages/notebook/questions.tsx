@@ -2,11 +2,12 @@ import { holds, type Question } from '@green-beam/core';
 import { useId, type ReactNode } from 'react';
 import { useFieldDraft } from './draft.ts';
 import type { OnPage } from './on-page.ts';
+import { answerAt } from './own/whose.ts';
 import { textAt } from './written.ts';
 
-type On = Pick<OnPage, 'page' | 'run' | 'onWrite'>;
+type On = Pick<OnPage, 'page' | 'run' | 'author' | 'onWrite'>;
 
-/** The questions of the laboratory with the group’s answers. */
+/** The questions of the laboratory with the answers of the group, or of one student. */
 export function Questions(props: On): ReactNode {
   const { protocol, chosen } = props.run.setting.layout;
   return (
@@ -21,9 +22,9 @@ export function Questions(props: On): ReactNode {
   );
 }
 
-function Answer({ page, run, onWrite, question }: On & { readonly question: Question }): ReactNode {
+function Answer({ page, run, author, onWrite, question }: On & { readonly question: Question }): ReactNode {
   const id = useId();
-  const address = { kind: 'answer', question: question.id } as const;
+  const address = answerAt(question.id, author, page.arrangement);
   const standing = textAt(run, address);
   const draft = useFieldDraft(standing, (text) => onWrite(address, text));
   if (!page.mayWrite)

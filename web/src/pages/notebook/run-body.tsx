@@ -1,10 +1,13 @@
 import type { RunPage } from '@green-beam/contract';
-import { cellInWords, type WorkedRun } from '@green-beam/core';
-import { useMemo, useState, type ReactNode } from 'react';
+import { cellInWords, OwnWork, type WorkedRun } from '@green-beam/core';
+import { Fragment, useMemo, useState, type ReactNode } from 'react';
 import { useToolChoices } from '../cabinet/use-cabinet.ts';
 import { CompareWith, comparesWithChosen } from './compare-with.tsx';
 import { CurrentPart } from './current-part.tsx';
-import type { CellPlace, OnPage } from './on-page.ts';
+import type { CellPlace, OnPage, Seen } from './on-page.ts';
+import { Calculate } from './own/calculate.tsx';
+import { isRevealed } from './own/reveal.ts';
+import { WhoseWork } from './own/whose-work.tsx';
 import type { Parts } from './parts.ts';
 import { Questions } from './questions.tsx';
 import { Results } from './results/results.tsx';
@@ -40,6 +43,10 @@ function isFull(run: WorkedRun, { rows, columns }: TablePlan): boolean {
 interface RunBodyProps {
   readonly page: RunPage;
   readonly worked: WorkedRun;
+  readonly book: WorkedRun | null;
+  readonly author: string;
+  readonly as: Seen;
+  readonly onAuthor: (personId: string) => void;
   readonly classId: string;
   readonly current: string;
   readonly parts: Parts;
@@ -48,7 +55,8 @@ interface RunBodyProps {
 }
 
 /** A laboratory with everything that is written and worked out in it. */
-export function RunBody({ page, worked, classId, current, parts, onPart, onWrite }: RunBodyProps): ReactNode {
+export function RunBody(props: RunBodyProps): ReactNode {
+  const { page, worked, book, author, as, onAuthor, classId, current, parts, onPart, onWrite } = props;
   const cabinet = useToolChoices(classId);
   const [working, setWorking] = useState<CellPlace | null>(null);
   const [adjusting, setAdjusting] = useState<CellPlace | null>(null);
@@ -57,30 +65,52 @@ export function RunBody({ page, worked, classId, current, parts, onPart, onWrite
     () => planOf(worked.setting, withNext(worked, page.mayWrite, more)),
     [worked, page.mayWrite, more],
   );
-  const on: OnPage = { page, run: worked, onWrite, onWorking: setWorking, onAdjust: setAdjusting };
+  const [opened, setOpened] = useState<CellPlace | null>(null);
+  const ownWork = useMemo(() => new OwnWork(worked), [worked]);
+  const on: OnPage = {
+    page,
+    run: worked,
+    ownWork,
+    author,
+    book,
+    onWrite,
+    onWorking: setWorking,
+    onAdjust: setAdjusting,
+    opened,
+    onOpen: setOpened,
+  };
+  const calculate = (has: (quantity: string) => boolean): ReactNode =>
+    opened && has(opened.quantity) ? (
+      <Calculate key={`${author} ${JSON.stringify(opened)}`} {...on} place={opened} />
+    ) : null;
+  const revealed = isRevealed(page, worked, ownWork, as);
   const adjusted = adjusting && worked.setting.layout.quantities.get(adjusting.quantity);
   return (
     <main className="min-w-0 px-4 py-6 wide:col-start-2 wide:row-span-2 wide:row-start-1 wide:px-9">
       <h1 className="text-2xl font-bold">{page.specimen}</h1>
       <RunRules page={page} classId={classId} />
+      {as === 'teacher' && <WhoseWork page={page} author={author} onChoose={onAuthor} />}
       <CurrentPart {...on} cabinet={cabinet} current={current} parts={parts} onPart={onPart} />
       {plan.tables.map((table) => (
-        <RunTable
-          key={table.key}
-          {...on}
-          plan={table}
-          cabinet={cabinet}
-          step={current}
-          onGrow={(dimension) => setMore((known) => ({ ...known, [dimension]: (known[dimension] ?? 0) + 1 }))}
-        />
+        <Fragment key={table.key}>
+          <RunTable
+            {...on}
+            plan={table}
+            cabinet={cabinet}
+            step={current}
+            onGrow={(dimension) => setMore((known) => ({ ...known, [dimension]: (known[dimension] ?? 0) + 1 }))}
+          />
+          {calculate((id) => table.columns.some(({ quantity }) => quantity.id === id))}
+        </Fragment>
       ))}
       {plan.single.length > 0 && <SingleCells {...on} quantities={plan.single} cabinet={cabinet} step={current} />}
-      {comparesWithChosen(on) && (
+      {calculate((id) => plan.single.some((quantity) => quantity.id === id))}
+      {revealed && comparesWithChosen(on) && (
         <div className="mt-6">
           <CompareWith {...on} />
         </div>
       )}
-      <Results page={page} classId={classId} run={worked} cabinet={cabinet} />
+      <Results page={page} classId={classId} run={worked} book={book} revealed={revealed} cabinet={cabinet} />
       <Statements {...on} />
       <Questions {...on} />
       {working && <WorkingSheet run={worked} place={working} onClose={() => setWorking(null)} />}

@@ -43,9 +43,13 @@ function Sheet({
   const present = [signedIn.person, ...signedIn.partners];
   const writer = present.find((person) => person.id === chosen)?.id ?? signedIn.person.id;
   const [part, setPart] = useState<string | null>(null);
-  const run = useRun(classId, runId, signedIn, writer);
-  const { page, worked, error } = run;
-  const parts = useMemo(() => (worked ? partsOf(worked) : []), [worked]);
+  const [chosenAuthor, setAuthor] = useState<string | null>(null);
+  const run = useRun(classId, runId, signedIn, writer, chosenAuthor);
+  const { page, worked, error, author } = run;
+  const parts = useMemo(
+    () => (worked && page ? partsOf(worked, author, page.arrangement) : []),
+    [worked, page, author],
+  );
   if (error instanceof RefusedError && error.field === 'join')
     return <JoinFirst classId={classId} runId={runId} signedIn={signedIn} message={error.message} />;
   if (error)
@@ -74,6 +78,10 @@ function Sheet({
       <RunBody
         page={page}
         worked={worked}
+        book={run.book}
+        author={author}
+        as={signedIn.role === 'student' ? 'student' : 'teacher'}
+        onAuthor={setAuthor}
         classId={classId}
         current={current}
         parts={parts}

@@ -1,9 +1,10 @@
 import { holds, seededRandom, type Statement } from '@green-beam/core';
 import { useId, type ReactNode } from 'react';
 import type { OnPage } from './on-page.ts';
+import { statementAt } from './own/whose.ts';
 import { textAt } from './written.ts';
 
-type On = Pick<OnPage, 'page' | 'run' | 'onWrite'>;
+type On = Pick<OnPage, 'page' | 'run' | 'author' | 'onWrite'>;
 
 /** Statements on technique: each is judged, and a false one put right. */
 export function Statements(props: On): ReactNode {
@@ -35,9 +36,9 @@ function mixed(runId: string, { id, corrections }: Statement): number[] {
     .map(({ index }) => index);
 }
 
-function Judged({ page, run, onWrite, statement }: On & { readonly statement: Statement }): ReactNode {
+function Judged({ page, run, author, onWrite, statement }: On & { readonly statement: Statement }): ReactNode {
   const name = useId();
-  const address = { kind: 'statement', statement: statement.id } as const;
+  const address = statementAt(statement.id, author, page.arrangement);
   const text = textAt(run, address);
   const isFalse = text !== '' && text !== 'holds';
   const correction = /^\d+$/.test(text) ? Number(text) : null;

@@ -16,11 +16,17 @@ import { ask } from '../../api/request.ts';
 import { newId } from '../../outbox/new-id.ts';
 import { outbox } from '../../outbox/outbox.ts';
 import { useOutbox } from '../../outbox/use-outbox.ts';
+import { authorOf } from './own/whose.ts';
 
 /** A run on the page: as the server has it, with what has been written here and is still on its way. */
 export interface RunOnPage {
   readonly page: RunPage | undefined;
+  /** With the own calculations of whose work is looked at. */
   readonly worked: WorkedRun | null;
+  /** By the book, for a teacher to see beside it; null for everybody else. */
+  readonly book: WorkedRun | null;
+  /** Whose calculations and answers these are. */
+  readonly author: string;
   readonly unsent: number;
   /** Whether the server cannot be reached just now. */
   readonly stuck: boolean;
@@ -43,10 +49,12 @@ function placeInWords({ setting }: WorkedRun, address: Address): string {
   const { protocol, dimensions } = setting.layout;
   switch (address.kind) {
     case 'cell':
+    case 'shown':
     case 'adjustment':
     case 'link':
     case 'tool': {
       const what = cellInWords(setting, address.quantity, address.members);
+      if (address.kind === 'shown') return `Working of ${what}`;
       return address.kind === 'tool' ? `Tool for ${what}` : address.kind === 'adjustment' ? `Added to ${what}` : what;
     }
     case 'option':
@@ -73,8 +81,17 @@ function textInWords(address: Address, text: string): string {
   return address.kind === 'link' ? 'taken over' : text;
 }
 
-/** @param writer who is writing, among those signed in at this screen. */
-export function useRun(classId: string, runId: string, signedIn: SignedIn, writer: string): RunOnPage {
+/**
+ * @param writer who is writing, among those signed in at this screen.
+ * @param chosen whose work a teacher has chosen to look at.
+ */
+export function useRun(
+  classId: string,
+  runId: string,
+  signedIn: SignedIn,
+  writer: string,
+  chosen: string | null,
+): RunOnPage {
   const queries = useQueryClient();
   const path = `/classes/${classId}/runs/${runId}`;
   const key = useMemo(() => ['run', classId, runId], [classId, runId]);
@@ -96,9 +113,17 @@ export function useRun(classId: string, runId: string, signedIn: SignedIn, write
     if (waited.current > 0 && unsent.length === 0) void fetchAgain(queries, key);
     waited.current = unsent.length;
   }, [unsent.length, queries, key]);
-  const worked = useMemo(
-    () => (page ? workOut(page.protocol, { events: [...page.events, ...unsent] }, page.rules) : null),
-    [page, unsent],
+  const author = page ? authorOf(page, signedIn, writer, chosen) : writer;
+  const worked = useMemo(() => {
+    if (!page) return null;
+    const { byStudent } = page.arrangement;
+    const whose = byStudent.length > 0 ? { author, quantities: byStudent } : null;
+    return workOut(page.protocol, { events: [...page.events, ...unsent] }, page.rules, whose);
+  }, [page, unsent, author]);
+  const compares = signedIn.role !== 'student' && (page?.arrangement.byStudent.length ?? 0) > 0;
+  const book = useMemo(
+    () => (page && compares ? workOut(page.protocol, { events: page.events }, page.rules) : null),
+    [page, compares],
   );
 
   const write = useCallback(
@@ -144,5 +169,5 @@ export function useRun(classId: string, runId: string, signedIn: SignedIn, write
     },
     [worked, writer, signedIn.person.id, path, queries, key],
   );
-  return { page, worked, unsent: unsent.length, stuck, error, write };
+  return { page, worked, book, author, unsent: unsent.length, stuck, error, write };
 }

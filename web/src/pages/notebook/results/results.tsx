@@ -12,6 +12,7 @@ import { BudgetChart } from '../../../charts/budget-chart.tsx';
 import { useNumerals } from '../../../numbers/decimal-mark.ts';
 import { MeasuredNumber } from '../../../numbers/measured-number.tsx';
 import { Notice } from '../../../ui/notice.tsx';
+import { revealedWhen } from '../own/reveal.ts';
 import { Comparisons } from './comparisons.tsx';
 import { comparedWith, knownTo, uncertaintyNamed } from './in-words.ts';
 import { Methods } from './methods.tsx';
@@ -23,27 +24,43 @@ interface ResultsProps {
   readonly page: RunPage;
   readonly classId: string;
   readonly run: WorkedRun;
+  /** By the book, for a teacher. */
+  readonly book: WorkedRun | null;
+  /** Whether the accepted value, the comparison and the budget are shown yet. */
+  readonly revealed: boolean;
   readonly cabinet: readonly ToolChoice[];
 }
 
 const keyOf = ({ quantity, members }: ResultFound): string => `${quantity} ${JSON.stringify(members)}`;
 
+interface ShownProps extends Pick<ResultsProps, 'book' | 'revealed'> {
+  readonly result: ResultFound;
+  readonly isLarge: boolean;
+}
+
 /** A result in large digits with its uncertainty, how well it is known, and what it is beside the accepted value. */
-function Shown({ result, isLarge }: { readonly result: ResultFound; readonly isLarge: boolean }): ReactNode {
+function Shown({ result, book, revealed, isLarge }: ShownProps): ReactNode {
   const numerals = useNumerals();
+  const byTheBook = book?.results.find((one) => keyOf(one) === keyOf(result));
   const own = result.methods.find(({ method }) => method === result.method);
   return (
     <>
       <span className="block font-bold">{result.name}</span>
       <span className={`mt-1 block ${isLarge ? 'text-4xl' : 'text-2xl'}`}>
-        {own?.quoted ? (
+        {revealed && own?.quoted ? (
           <MeasuredNumber text={own.quoted.value} uncertainty={own.quoted.uncertainty} unit={result.unit} />
         ) : (
           <MeasuredNumber text={result.text} unit={result.unit} exact={result.place === -Infinity} />
         )}
       </span>
+      {byTheBook && (
+        <span className="block text-muted">
+          {numerals(`By the book: ${byTheBook.quoted ?? byTheBook.text} ${unitText(result.unit)}.`)}
+        </span>
+      )}
       {[knownTo(result), comparedWith(result)].map(
         (sentence) =>
+          revealed &&
           sentence !== null && (
             <span key={sentence} className="block text-muted">
               {numerals(sentence)}
@@ -59,7 +76,8 @@ function ResultList({
   results,
   chosen,
   onChoose,
-}: {
+  ...how
+}: Pick<ResultsProps, 'book' | 'revealed'> & {
   readonly results: readonly ResultFound[];
   readonly chosen: ResultFound;
   readonly onChoose: (key: string) => void;
@@ -67,7 +85,7 @@ function ResultList({
   if (results.length === 1)
     return (
       <div className="mt-2">
-        <Shown result={chosen} isLarge />
+        <Shown {...how} result={chosen} isLarge />
       </div>
     );
   return (
@@ -84,7 +102,7 @@ function ResultList({
           onClick={() => onChoose(keyOf(result))}
           className={`border-l-[3px] py-1 pl-3 text-left hover:bg-wash ${result === chosen ? 'border-beam' : 'border-hairline'}`}
         >
-          <Shown result={result} isLarge={results.length < 3} />
+          <Shown {...how} result={result} isLarge={results.length < 3} />
         </button>
       ))}
     </div>
@@ -146,10 +164,17 @@ function Budget({
   );
 }
 
+/** What is said of readings; what is said of results waits for them. */
+const OF_READINGS = ['cell', 'conflict', 'repeats', 'same', 'outlier'];
+
 /** What a careful teacher would point at. */
-function Findings({ page, run }: Pick<ResultsProps, 'page' | 'run'>): ReactNode {
+function Findings({ page, run, revealed }: Pick<ResultsProps, 'page' | 'run' | 'revealed'>): ReactNode {
   const numerals = useNumerals();
-  const findings = useMemo(() => findingsIn(run), [run]);
+  const findings = useMemo(
+    () =>
+      findingsIn(run).filter(({ kind, severity }) => revealed || severity === 'wrong' || OF_READINGS.includes(kind)),
+    [run, revealed],
+  );
   if (findings.length === 0 && page.alike.length === 0) return null;
   return (
     <ul className="mt-5 flex max-w-3xl flex-col gap-3" aria-label="What to look at">
@@ -181,7 +206,7 @@ function isSimulated({ showsMethods, rules }: RunPage, { isLinear, methods }: Re
 }
 
 /** What a laboratory says: its results with their uncertainty, how they compare, and where the uncertainty comes from. */
-export function Results({ page, classId, run, cabinet }: ResultsProps): ReactNode {
+export function Results({ page, classId, run, book, revealed, cabinet }: ResultsProps): ReactNode {
   const numerals = useNumerals();
   const [key, setKey] = useState('');
   const { results, comparisons } = run;
@@ -192,12 +217,13 @@ export function Results({ page, classId, run, cabinet }: ResultsProps): ReactNod
       {!chosen && <p className="mt-2 text-muted">The result appears as soon as everything it needs is there.</p>}
       {chosen && (
         <>
-          <ResultList results={results} chosen={chosen} onChoose={setKey} />
-          <p className="mt-2 text-small text-muted">{numerals(uncertaintyNamed(chosen, page.rules))}</p>
+          <ResultList results={results} chosen={chosen} book={book} revealed={revealed} onChoose={setKey} />
+          {revealed && <p className="mt-2 text-small text-muted">{numerals(uncertaintyNamed(chosen, page.rules))}</p>}
         </>
       )}
-      <Findings page={page} run={run} />
-      {chosen && (
+      {!revealed && <p className="mt-2 text-muted">{revealedWhen(page)}</p>}
+      <Findings page={page} run={run} revealed={revealed} />
+      {chosen && revealed && (
         <>
           {!chosen.isLinear && (
             <Notice tone="doubt">

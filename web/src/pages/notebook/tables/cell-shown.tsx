@@ -88,6 +88,8 @@ export function CellShown({ cell, people }: CellProps): ReactNode {
           ))}
         </span>
       );
+    case 'own':
+      return <MeasuredNumber text={cell.text} exact={cell.number.place === -Infinity} />;
     case 'unusable':
       return <span className="font-mono text-slip underline decoration-wavy underline-offset-4">{cell.text}</span>;
   }

@@ -3,6 +3,7 @@ import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { useNumerals } from '../../../numbers/decimal-mark.ts';
 import type { OnPage } from '../on-page.ts';
 import { CellEditor } from './cell-editor.tsx';
+import { OwnCellButton } from '../own/own-cell-button.tsx';
 import { CellShown, wordsFor } from './cell-shown.tsx';
 
 interface RunCellProps extends OnPage {
@@ -19,6 +20,8 @@ export function RunCell(props: RunCellProps): ReactNode {
   const { page, run, quantity, members, label } = props;
   const cell = run.cellAt(quantity.id, members) ?? NOTHING;
   const numerals = useNumerals();
+  const own = props.ownWork.at(quantity.id, members);
+  if (own) return <OwnCellButton {...props} cell={cell} own={own} />;
   if (cell.kind === 'computed')
     return (
       <button

@@ -6,6 +6,7 @@ import type { OnPage } from '../on-page.ts';
 import { ColumnTool } from './column-tool.tsx';
 import { Footnotes } from './footnotes.tsx';
 import { RunCell } from './run-cell.tsx';
+import { isWorkedOut } from './table-parts.tsx';
 import { stepOf } from './table-plan.ts';
 
 interface SingleCellsProps extends OnPage {
@@ -23,7 +24,7 @@ export function SingleCells({ quantities, step, ...rest }: SingleCellsProps): Re
           <div
             key={quantity.id}
             className={`flex min-h-13 items-center justify-between gap-4 border-b border-hairline px-1 ${
-              quantity.kind === 'computed' || quantity.kind === 'looked-up'
+              isWorkedOut(rest.run.setting, quantity)
                 ? 'bg-ink/[0.035]'
                 : step !== null && stepOf(quantity, {}) === step
                   ? 'bg-wash'

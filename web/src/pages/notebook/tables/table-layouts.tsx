@@ -48,11 +48,7 @@ export function Upright(props: Parts): ReactNode {
             {rowsHeading(props)}
           </th>
           {plan.columns.map((column) => (
-            <th
-              key={column.key}
-              scope="col"
-              className={`px-2 py-2 text-right font-semibold ${shade(column, props.step)}`}
-            >
+            <th key={column.key} scope="col" className={`px-2 py-2 text-right font-semibold ${shade(props, column)}`}>
               <Heading {...props} column={column} />
             </th>
           ))}
@@ -139,7 +135,7 @@ export function Cards(props: Parts): ReactNode {
                 return (
                   <div
                     key={column.key}
-                    className={`flex min-h-12 items-center justify-between gap-3 border-b border-hairline px-1 ${shade(column, props.step)}`}
+                    className={`flex min-h-12 items-center justify-between gap-3 border-b border-hairline px-1 ${shade(props, column)}`}
                   >
                     <dt className="text-small">
                       {column.group !== '' && <span className="block text-muted">{column.group}</span>}

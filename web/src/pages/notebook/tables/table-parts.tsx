@@ -1,5 +1,5 @@
 import type { ToolChoice } from '@green-beam/contract';
-import { cellInWords } from '@green-beam/core';
+import { cellInWords, type Quantity, type WorkedRun } from '@green-beam/core';
 import type { ReactNode } from 'react';
 import { unitText } from '../../../numbers/unit-text.ts';
 import type { OnPage } from '../on-page.ts';
@@ -16,10 +16,13 @@ export interface Parts extends OnPage {
   readonly step: string | null;
 }
 
-const isWorkedOut = ({ quantity: { kind } }: Column): boolean => kind === 'computed' || kind === 'looked-up';
+/** Whether the page works a quantity out by itself. */
+export function isWorkedOut({ own }: WorkedRun['setting'], { id, kind }: Quantity): boolean {
+  return (kind === 'computed' && !own?.quantities.includes(id)) || kind === 'looked-up';
+}
 
-export function shade(column: Column, step: string | null): string {
-  if (isWorkedOut(column)) return 'bg-ink/[0.035]';
+export function shade({ run, step }: Pick<Parts, 'run' | 'step'>, column: Column): string {
+  if (isWorkedOut(run.setting, column.quantity)) return 'bg-ink/[0.035]';
   return step !== null && stepOf(column.quantity, column.members) === step ? 'bg-wash' : '';
 }
 
@@ -49,11 +52,11 @@ export function Heading(props: Parts & { readonly column: Column; readonly isBes
 }
 
 export function BodyCell(props: Parts & { readonly column: Column; readonly row: Row }): ReactNode {
-  const { run, column, row, step } = props;
+  const { run, column, row } = props;
   const place = placeOf(column, row);
   const counts = run.counts(place);
   return (
-    <td className={`px-2 text-right text-lg ${shade(column, step)} ${counts ? '' : 'text-muted line-through'}`}>
+    <td className={`px-2 text-right text-lg ${shade(props, column)} ${counts ? '' : 'text-muted line-through'}`}>
       {standsIn(column, row) && (
         <RunCell
           {...props}
