@@ -44,8 +44,38 @@ export async function signOut(page: Page): Promise<void> {
   await expect(page.getByRole('link', { name: 'Sign in' })).toBeVisible();
 }
 
-/** Begins a laboratory from the notebook. */
-export async function beginLaboratory(page: Page, specimen: string, title = 'Density by displacement'): Promise<void> {
+/** What a class decides of a laboratory. */
+interface Arranged {
+  readonly byStudent: readonly string[];
+  readonly ownWork: 'each-student' | 'group';
+  readonly reveals: 'with-own-answer' | 'from-the-start' | 'after-handing-in';
+}
+
+const BY_THE_BOOK: Arranged = { byStudent: [], ownWork: 'group', reveals: 'from-the-start' };
+
+/** Has a teacher decide who calculates in a laboratory of this student’s class. */
+async function arrange(page: Page, title: string, arranged: Arranged): Promise<void> {
+  // Some pages are opened under a name that only their browser knows.
+  const { port } = new URL(page.url());
+  const signedIn = await page.evaluate(async () => (await (await fetch('/api/session')).json()).signedIn);
+  const laboratories = `/api/classes/${signedIn.class.id as string}/laboratories`;
+  const teacher = await request.newContext({ baseURL: `http://127.0.0.1:${port}` });
+  const token = await entered(teacher, 'teacher');
+  const all = (await (await teacher.get(laboratories)).json()) as { id: string; title: string }[];
+  const id = all.find((one) => one.title === title)?.id ?? '';
+  const answer = await teacher.put(`${laboratories}/${id}`, { data: arranged, headers: { 'x-csrf-token': token } });
+  expect(answer.status()).toBe(200);
+  await teacher.dispose();
+}
+
+/** Begins a laboratory from the notebook; the page works everything out, where it is not arranged otherwise. */
+export async function beginLaboratory(
+  page: Page,
+  specimen: string,
+  title = 'Density by displacement',
+  arranged = BY_THE_BOOK,
+): Promise<void> {
+  await arrange(page, title, arranged);
   await page.getByRole('combobox', { name: 'Laboratory' }).selectOption({ label: title });
   await page.getByLabel('What you measure').fill(specimen);
   await page.getByRole('button', { name: 'Begin' }).click();

@@ -61,7 +61,7 @@ export interface OwnCell {
   /** Why it cannot be read, or what follows from it. */
   readonly message: string | null;
   readonly ingredients: readonly Ingredient[];
-  /** What is right from the student’s own numbers, as it is written; null while it waits. */
+  /** What is right from the student’s own numbers as they are shown; null while it waits. */
   readonly right: { readonly text: string; readonly unit: string } | null;
 }
 
@@ -135,7 +135,7 @@ export class OwnWork {
       afterHelp: slot !== undefined && this.isAfterHelp(slot, shownAt),
       ...this.said(quantity, cell, judged),
       ingredients: tasks?.[0] ? this.ingredients(tasks[0], judged) : [],
-      right: tasks?.[0] ? asWritten(tasks[0].task) : null,
+      right: asWritten(tasks?.at(-1)),
     };
   }
 
@@ -340,8 +340,10 @@ function toldOf(id: string, task: CalculationTask): SlipTold[] {
   return slip ? [{ id, name: slip.name, why: slip.why(task), lookAt: slip.lookAt(task) }] : [];
 }
 
-function asWritten(task: CalculationTask): { readonly text: string; readonly unit: string } {
-  const { text, unitText } = rightOf(task);
+/** From the numbers as they are shown: so it agrees with the working beside it. */
+function asWritten(task: Task | undefined): OwnCell['right'] {
+  if (!task) return null;
+  const { text, unitText } = rightOf(task.task);
   return { text, unit: unitText };
 }
 

@@ -1,11 +1,4 @@
-import {
-  newRun,
-  type LaboratoryShown,
-  type NewRun,
-  type RunPage,
-  type RunSummary,
-  type SignedIn,
-} from '@green-beam/contract';
+import { newRun, type NewRun, type RunPage, type RunSummary, type SignedIn } from '@green-beam/contract';
 import { yupResolver } from '@hookform/resolvers/yup';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { format } from 'date-fns';
@@ -17,6 +10,8 @@ import { newId } from '../../outbox/new-id.ts';
 import { Button } from '../../ui/button.tsx';
 import { Field } from '../../ui/field.tsx';
 import { Failed, Loading } from '../../ui/notice.tsx';
+import { useLaboratories } from './use-laboratories.ts';
+import { WhoCalculates } from './who-calculates.tsx';
 
 function NewRunForm({ classId, signedIn }: { readonly classId: string; readonly signedIn: SignedIn }): ReactNode {
   const navigate = useNavigate();
@@ -29,10 +24,7 @@ function NewRunForm({ classId, signedIn }: { readonly classId: string; readonly 
     resolver: yupResolver(newRun),
     defaultValues: { id: newId(), protocolId: '', specimen: '', memberIds: [] as string[] },
   });
-  const { data: laboratories, error: noLaboratories } = useQuery({
-    queryKey: ['laboratories', classId],
-    queryFn: () => ask<LaboratoryShown[]>('GET', `/classes/${classId}/laboratories`),
-  });
+  const { data: laboratories, error: noLaboratories } = useLaboratories(classId);
   const protocolId = useWatch({ control, name: 'protocolId' });
   const chosen = laboratories?.find(({ id }) => id === protocolId);
   const begin = useMutation({
@@ -167,6 +159,7 @@ export default function Runs({
         ))}
       </ul>
       {classId !== null && <NewRunForm classId={classId} signedIn={signedIn} />}
+      {classId !== null && signedIn.role !== 'student' && <WhoCalculates classId={classId} />}
     </main>
   );
 }

@@ -6,6 +6,7 @@ import { unitText } from '../../../numbers/unit-text.ts';
 import { Button } from '../../../ui/button.tsx';
 import { FetchedPart } from '../../../ui/fetched-part.tsx';
 import { Notice } from '../../../ui/notice.tsx';
+import { useNarrow } from '../../../ui/use-narrow.ts';
 import type { CellPlace, OnPage } from '../on-page.ts';
 import { WorkingShown } from '../working-shown.tsx';
 import { Digits } from './digits.tsx';
@@ -140,11 +141,12 @@ export function Calculate(props: CalculateProps): ReactNode {
   const [text, setText] = useState(standing);
   const [desk, setDesk] = useState(false);
   const strip = useRef<HTMLElement>(null);
+  const narrow = useNarrow();
   // The strip opens where the person has just chosen a cell; focus belongs there, and the table stays in sight.
   useEffect(() => {
     field.current?.focus({ preventScroll: true });
-    strip.current?.scrollIntoView({ block: 'nearest' });
-  }, []);
+    strip.current?.scrollIntoView({ block: narrow ? 'start' : 'nearest' });
+  }, [narrow]);
   const own = ownWork.at(quantity, members);
   if (!own) return null;
   const chips = chipsOf(own.ingredients);

@@ -165,7 +165,7 @@ function Budget({
 }
 
 /** What is said of readings; what is said of results waits for them. */
-const OF_READINGS = ['cell', 'conflict', 'repeats', 'same', 'outlier'];
+const OF_READINGS = ['cell', 'conflict', 'repeats', 'identical', 'outlier', 'link', 'past-noon', 'order-of-cases'];
 
 /** What a careful teacher would point at. */
 function Findings({ page, run, revealed }: Pick<ResultsProps, 'page' | 'run' | 'revealed'>): ReactNode {
