@@ -39,6 +39,9 @@ export const arrangementChange = object({
   reveals: string()
     .oneOf([...REVEALS], 'That is no time to show it.')
     .required('Say when the accepted value is shown.'),
+  sums: string()
+    .oneOf(['page', 'student'] as const, 'The page adds up, or the student.')
+    .default('page'),
 });
 export type ArrangementChange = InferType<typeof arrangementChange>;
 

@@ -231,6 +231,8 @@ export type {
   ResultFound,
 } from './laboratories/engine/results.ts';
 export type { WorkedAggregate, Working } from './laboratories/engine/working.ts';
+export { readingParts, type ReadingPart } from './reading/parts/reading-parts.ts';
+export { judgeParts, partsAdded, partsIn, type PartRead, type PartsJudged } from './reading/parts/judge-parts.ts';
 export { isLockedPrediction } from './laboratories/own/prediction-lock.ts';
 export { OwnWork, type Ingredient, type OwnCell, type SlipTold } from './laboratories/own/own-work.ts';
 export { alike, type Alike } from './laboratories/checks/alike.ts';

@@ -146,3 +146,36 @@ test('a teacher decides who calculates, and it holds for what begins afterwards'
   await expect(page.getByLabel('Volume', { exact: true })).toBeChecked({ checked: left });
   await expect(page.getByLabel('The group calculates and answers together.')).toBeChecked();
 });
+
+test('a reading written in its parts keeps them, and the slip between them is named', async ({ page }) => {
+  await enterAs(page, 'student', '/notebook');
+  await beginLaboratory(page, 'Slate tile, in parts', 'One plate, measured twice', {
+    ...LEFT_TO_STUDENTS,
+    byStudent: [],
+    sums: 'student',
+  });
+  await cell(page, 'Thickness, trial 1').click();
+  await page.getByRole('button', { name: 'in parts …' }).click();
+  await page.getByLabel('sleeve, mm').fill('5.5');
+  await page.getByLabel('thimble').fill('32.0');
+  await page.getByLabel('together, mm').fill('8.700');
+  await page.getByLabel('together, mm').press('Enter');
+  await expect(page.getByText('Thimble divisions read as tenths. The parts add up to 5.82 mm')).toBeVisible();
+  await cell(page, 'Thickness, trial 1').click();
+  await expect(page.getByLabel('thimble')).toHaveValue('32.0');
+  await page.getByLabel('together, mm').fill('5.820');
+  await page.getByRole('button', { name: 'Write it down' }).click();
+  await expect(page.getByText('Thimble divisions read as tenths')).toHaveCount(0);
+  await expect(page.getByText('sleeve 5.5 + thimble 32.0', { exact: true })).toBeVisible();
+  await expect(page.locator('.line-through', { hasText: '8.700' })).toBeVisible();
+});
+
+test('a prediction is locked once what it is about has been read', async ({ page }) => {
+  await enterAs(page, 'student', '/notebook');
+  await beginLaboratory(page, 'Washers, predicted', 'What does one weigh?', { ...LEFT_TO_STUDENTS, byStudent: [] });
+  await fillCell(page, 'Your prediction', '110.3');
+  await fillCell(page, 'Your prediction', '110.9');
+  await fillCell(page, 'Mass on the balance, trial 1', '110.52');
+  await expect(page.getByLabel('locked: it has been read')).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Your prediction/ })).toHaveCount(0);
+});

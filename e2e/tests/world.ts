@@ -49,6 +49,7 @@ interface Arranged {
   readonly byStudent: readonly string[];
   readonly ownWork: 'each-student' | 'group';
   readonly reveals: 'with-own-answer' | 'from-the-start' | 'after-handing-in';
+  readonly sums?: 'page' | 'student';
 }
 
 const BY_THE_BOOK: Arranged = { byStudent: [], ownWork: 'group', reveals: 'from-the-start' };
@@ -73,7 +74,7 @@ export async function beginLaboratory(
   page: Page,
   specimen: string,
   title = 'Density by displacement',
-  arranged = BY_THE_BOOK,
+  arranged: Arranged = BY_THE_BOOK,
 ): Promise<void> {
   await arrange(page, title, arranged);
   await page.getByRole('combobox', { name: 'Laboratory' }).selectOption({ label: title });

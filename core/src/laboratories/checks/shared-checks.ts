@@ -36,6 +36,8 @@ function ofCells(run: WorkedNumbers): Finding[] {
       found.push({ kind: 'cell', severity: 'wrong', at, message: `${name}: ${cell.reason}` });
     if (cell.kind === 'entry' && cell.remark)
       found.push({ kind: 'cell', severity: 'look', at, message: `${name}: ${cell.remark}` });
+    if (cell.kind === 'entry' && cell.parts?.remark)
+      found.push({ kind: 'parts', severity: 'wrong', at, message: `${name}: ${cell.parts.remark}` });
     if ('rivals' in cell && cell.rivals.length > 0) {
       const others = cell.rivals.map(({ text }) => shortened(text)).join(', ');
       found.push({

@@ -1,6 +1,7 @@
 import { decimalOf } from '../../numbers/decimal.ts';
 import type { Rational } from '../../numbers/rational.ts';
 import type { Measured } from '../../calculations/measured.ts';
+import type { PartsJudged } from '../../reading/parts/judge-parts.ts';
 import type { Members } from '../run/address.ts';
 import type { RunEvent } from '../run/run.ts';
 import type { ToolInRun } from '../run/tool-in-run.ts';
@@ -37,6 +38,8 @@ export type Cell =
       readonly tool: ToolInRun | null;
       /** Something to look at again, in words; the entry counts all the same. */
       readonly remark: string | null;
+      /** The parts it was read in; null where it was read at once. */
+      readonly parts: PartsJudged | null;
       /** The reading that this one is, where it was not taken again. */
       readonly linkedTo: Place | null;
       /** What was added to the reading, and why. */

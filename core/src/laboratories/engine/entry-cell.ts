@@ -9,7 +9,9 @@ import { conversionFactor, converted, parseUnit } from '../../units/unit.ts';
 import type { ObservedQuantity, QuantityWithUnit } from '../protocol/protocol.ts';
 import type { SlotState } from '../run/run.ts';
 import type { ToolInRun } from '../run/tool-in-run.ts';
+import { judgeParts, partsIn, type PartsJudged } from '../../reading/parts/judge-parts.ts';
 import type { Cell } from './cell.ts';
+import { resultIn } from './own-cell.ts';
 
 /** How many of the quantity’s units one unit of the tool is; of temperatures, of their degrees. */
 export function perToolUnit({ instrument }: ToolInRun, unit: string): Rational {
@@ -61,6 +63,19 @@ function added(text: string, unit: string): (ReturnType<typeof addedNumber> & { 
   return { ...addedNumber(main, unit), halfWidth: addedNumber(doubt, unit).value.abs().toNumber() };
 }
 
+/** The parts a reading was taken in, and what they say of it; null where it was read at once. */
+function partsOf(
+  text: string,
+  { instrument }: ToolInRun,
+  value: Rational,
+  unit: string,
+  rules: HouseRules,
+): PartsJudged | null {
+  const parts = partsIn(text, instrument, rules);
+  if (parts.length === 0) return null;
+  return judgeParts(instrument, parts, converted(value, parseUnit(unit), parseUnit(instrument.unit)));
+}
+
 /** What an entry is read by. */
 export interface EntryContext {
   readonly tool: ToolInRun | null;
@@ -78,7 +93,7 @@ export function entryCell(quantity: QuantityWithUnit, slot: SlotState | undefine
   const { tool, zeroError, adjustment, rules } = context;
   const unusable = (reason: string): Cell => ({ kind: 'unusable', reason, text: event.text, event, struck, rivals });
   try {
-    const entry = parseEntry(event.text, parseUnit(quantity.unit));
+    const entry = parseEntry(resultIn(event.text), parseUnit(quantity.unit));
     if (entry.unit === 'wrong')
       return unusable(`“${shortened(event.text)}” has a unit of another kind; this column is in ${quantity.unit}.`);
     const value = inHeading(entry);
@@ -102,6 +117,7 @@ export function entryCell(quantity: QuantityWithUnit, slot: SlotState | undefine
       rivals,
       tool,
       linkedTo: null,
+      parts: tool ? partsOf(event.text, tool, value, quantity.unit, rules) : null,
       remark: tool ? placeRemark(quantity.name, tool, quantity.unit, entry.place, rules) : null,
       adjustment:
         adjustment && more

@@ -11,6 +11,8 @@ export interface Arrangement {
   /** Whether calculations and answers belong to each student, or to the group. */
   readonly ownWork: 'each-student' | 'group';
   readonly reveals: Reveal;
+  /** Who adds up the parts of a reading; the page, where nothing is said. */
+  readonly sums?: 'page' | 'student';
 }
 
 /** Who is named as the author of what belongs to the group. */
@@ -21,7 +23,7 @@ export const BY_THE_BOOK: Arrangement = { byStudent: [], ownWork: 'group', revea
 
 /** What a protocol has where a teacher decides nothing else. */
 export function usualArrangement({ byStudent = [] }: Protocol): Arrangement {
-  return { byStudent, ownWork: 'each-student', reveals: 'with-own-answer' };
+  return { byStudent, ownWork: 'each-student', reveals: 'with-own-answer', sums: 'student' };
 }
 
 /** The quantities that can be left to the student. */

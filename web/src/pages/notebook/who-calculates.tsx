@@ -13,6 +13,11 @@ const OWN_WORK = [
   ['group', 'The group calculates and answers together.'],
 ] as const;
 
+const SUMS = [
+  ['student', 'the students'],
+  ['page', 'the page'],
+] as const;
+
 const REVEALS = [
   ['with-own-answer', 'when all readings and the own results are there'],
   ['from-the-start', 'from the start'],
@@ -56,6 +61,7 @@ function Decided({
       byStudent: [...laboratory.arrangement.byStudent],
       ownWork: laboratory.arrangement.ownWork,
       reveals: laboratory.arrangement.reveals,
+      sums: laboratory.arrangement.sums ?? 'page',
     },
   });
   const save = useMutation({
@@ -84,6 +90,7 @@ function Decided({
         </div>
       </fieldset>
       <Choice legend="Whose work it is" options={OWN_WORK} field={register('ownWork')} />
+      <Choice legend="Readings written in parts are added up by" options={SUMS} field={register('sums')} />
       <Choice legend="The accepted value is shown" options={REVEALS} field={register('reveals')} />
       {save.error && (
         <p role="alert" className="text-slip">

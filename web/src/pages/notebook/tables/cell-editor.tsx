@@ -7,6 +7,8 @@ interface EditorProps {
   readonly isContested: boolean;
   /** A reading that this one can be, where it need not be taken again. */
   readonly sameAs: { readonly name: string; readonly take: () => void } | null;
+  /** Has the reading written in its parts; null where it is read at once. */
+  readonly onParts: (() => void) | null;
   /** Opens what adds something to the reading; null where nothing can be added. */
   readonly onAdjust: (() => void) | null;
   readonly onDone: (text: string, reason: string | null) => void;
@@ -22,6 +24,7 @@ export function CellEditor({
   standing,
   isContested,
   sameAs,
+  onParts,
   onAdjust,
   onDone,
   onLeave,
@@ -58,6 +61,11 @@ export function CellEditor({
         inputMode="decimal"
         className="min-h-11 w-28 border-b-2 border-beam bg-surface px-2 text-right font-mono text-lg"
       />
+      {onParts && (
+        <button type="button" className={SMALL} onClick={onParts}>
+          in parts …
+        </button>
+      )}
       {standing === '' && sameAs && (
         <button
           type="button"

@@ -1,7 +1,8 @@
 import type { RunPage } from '@green-beam/contract';
-import type { Cell, RunEvent } from '@green-beam/core';
+import type { Cell, PartsJudged, RunEvent } from '@green-beam/core';
 import { format, subSeconds } from 'date-fns';
 import type { ReactNode } from 'react';
+import { useNumerals } from '../../../numbers/decimal-mark.ts';
 import { MeasuredNumber } from '../../../numbers/measured-number.tsx';
 
 type People = RunPage['people'];
@@ -27,7 +28,12 @@ function History({
   return (
     <>
       {struck.map((old) => (
-        <MeasuredNumber key={old.id} text={old.text} struck className="mr-2 text-[0.95rem]" />
+        <MeasuredNumber
+          key={old.id}
+          text={old.text.slice(old.text.lastIndexOf('=') + 1).trim()}
+          struck
+          className="mr-2 text-[0.95rem]"
+        />
       ))}
       <span className="sr-only">{event.reason ? `reason: ${event.reason}` : ''}</span>
       <span title={event.reason ?? ''} className="mr-3 align-super text-[0.8125rem] text-muted">
@@ -52,6 +58,16 @@ export function wordsFor(cell: Cell, people: People): string {
   return `${written}${linked}${added}${rivals.map((rival) => `, or ${rival.text}?`).join('')}${corrected}`;
 }
 
+/** The parts a reading was taken in, on a line of their own. */
+function PartsShown({ parts: { parts, remark } }: { readonly parts: PartsJudged }): ReactNode {
+  const numerals = useNumerals();
+  return (
+    <span className={`w-full text-small whitespace-normal ${remark === null ? 'text-muted' : 'text-slip'}`}>
+      {parts.map(({ part, text }) => `${part.id} ${numerals(text)}`).join(' + ')}
+    </span>
+  );
+}
+
 interface CellProps {
   readonly cell: Cell;
   readonly people: People;
@@ -72,7 +88,7 @@ export function CellShown({ cell, people }: CellProps): ReactNode {
       return <span className="text-base whitespace-nowrap">{cell.text}</span>;
     case 'entry':
       return (
-        <span className="inline-flex items-baseline">
+        <span className="inline-flex flex-wrap items-baseline justify-end">
           <History struck={cell.struck} event={cell.event} people={people} />
           {cell.linkedTo && (
             <span aria-hidden="true" className="mr-1 text-muted">
@@ -86,6 +102,7 @@ export function CellShown({ cell, people }: CellProps): ReactNode {
               or {rival.text}?
             </span>
           ))}
+          {cell.parts && <PartsShown parts={cell.parts} />}
         </span>
       );
     case 'own':

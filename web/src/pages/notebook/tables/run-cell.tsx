@@ -1,10 +1,20 @@
-import { membersInWords, type Cell, type Members, type Quantity } from '@green-beam/core';
+import {
+  isLockedPrediction,
+  membersInWords,
+  readingParts,
+  toolAt,
+  type Cell,
+  type Members,
+  type Quantity,
+} from '@green-beam/core';
+import { Lock } from 'lucide-react';
 import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { useNumerals } from '../../../numbers/decimal-mark.ts';
 import type { OnPage } from '../on-page.ts';
 import { CellEditor } from './cell-editor.tsx';
 import { OwnCellButton } from '../own/own-cell-button.tsx';
 import { CellShown, wordsFor } from './cell-shown.tsx';
+import { PartsEditor } from './parts-editor.tsx';
 
 interface RunCellProps extends OnPage {
   readonly quantity: Quantity;
@@ -43,10 +53,12 @@ export function RunCell(props: RunCellProps): ReactNode {
         <CellShown cell={cell} people={page.people} />
       </span>
     );
-  if (!page.mayWrite)
+  const isLocked = quantity.kind === 'predicted' && isReadAlready(props);
+  if (!page.mayWrite || isLocked)
     return (
       <span className="inline-flex min-h-11 items-center">
         <CellShown cell={cell} people={page.people} />
+        {isLocked && <Lock size={14} className="ml-2 text-muted" aria-label="locked: it has been read" />}
       </span>
     );
   return quantity.kind === 'observed' ? (
@@ -88,8 +100,8 @@ function Choice({
 }
 
 function Entered(props: RunCellProps & { readonly cell: Cell }): ReactNode {
-  const { page, quantity, members, label, cell, onWrite } = props;
-  const [editing, setEditing] = useState(false);
+  const { page, run, quantity, members, label, cell, onWrite } = props;
+  const [editing, setEditing] = useState<'whole' | 'parts' | null>(null);
   const button = useRef<HTMLButtonElement>(null);
   const returns = useRef(false);
   useEffect(() => {
@@ -98,6 +110,33 @@ function Entered(props: RunCellProps & { readonly cell: Cell }): ReactNode {
   }, [editing]);
   const address = { kind: 'cell', quantity: quantity.id, members } as const;
   const standing = cell.kind === 'entry' || cell.kind === 'unusable' ? cell.event.text : '';
+  const tool = quantity.kind === 'read' ? (toolAt(run.setting, quantity, members)?.instrument ?? null) : null;
+  const hasParts = tool !== null && readingParts(tool, page.rules).length > 0;
+  const done = (text: string, reason: string | null): void => {
+    // What is read after all is no longer the other reading.
+    if (cell.kind === 'entry' && cell.linkedTo) onWrite({ ...address, kind: 'link' }, '');
+    onWrite(address, text, reason);
+  };
+  const leave = (byKey: boolean): void => {
+    returns.current ||= byKey;
+    setEditing(null);
+  };
+  if (editing === 'parts' && tool && quantity.kind === 'read')
+    return (
+      <PartsEditor
+        label={label}
+        tool={tool}
+        unit={quantity.unit}
+        rules={page.rules}
+        sums={page.arrangement.sums ?? 'page'}
+        standing={standing}
+        onDone={(text) => {
+          done(text, null);
+          leave(true);
+        }}
+        onLeave={() => leave(true)}
+      />
+    );
   if (editing)
     return (
       <CellEditor
@@ -110,15 +149,9 @@ function Entered(props: RunCellProps & { readonly cell: Cell }): ReactNode {
             ? () => props.onAdjust({ quantity: quantity.id, members })
             : null
         }
-        onLeave={(byKey) => {
-          returns.current ||= byKey;
-          setEditing(false);
-        }}
-        onDone={(text, reason) => {
-          // What is read after all is no longer the other reading.
-          if (cell.kind === 'entry' && cell.linkedTo) onWrite({ ...address, kind: 'link' }, '');
-          onWrite(address, text, reason);
-        }}
+        onParts={hasParts ? () => setEditing('parts') : null}
+        onLeave={leave}
+        onDone={done}
       />
     );
   return (
@@ -126,7 +159,7 @@ function Entered(props: RunCellProps & { readonly cell: Cell }): ReactNode {
       ref={button}
       type="button"
       className="min-h-11 min-w-16 text-right hover:bg-wash"
-      onClick={() => setEditing(true)}
+      onClick={() => setEditing(isParted(standing) ? 'parts' : 'whole')}
     >
       <span className="sr-only">{`${label}, ${wordsFor(cell, page.people)}`}</span>
       <span aria-hidden="true">
@@ -134,6 +167,17 @@ function Entered(props: RunCellProps & { readonly cell: Cell }): ReactNode {
       </span>
     </button>
   );
+}
+
+/** Whether what a prediction is about has been read. */
+function isReadAlready({ run, quantity, members }: RunCellProps): boolean {
+  const log = [...run.setting.slots.values()].map(({ current }) => current);
+  return isLockedPrediction(run.setting.layout, { kind: 'cell', quantity: quantity.id, members }, log);
+}
+
+/** Whether a reading was written in parts. */
+function isParted(text: string): boolean {
+  return text.includes('=');
 }
 
 /** In a sequence, the last reading of the step before: what this one can be without being taken again. */
