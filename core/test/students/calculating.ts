@@ -244,6 +244,14 @@ export function exchanged(entry: string): string {
   return /^-?0\d/.test(first) ? entry.replace(/(\d)(\.?)(?!\1)([1-9])/, '$3$2$1') : first;
 }
 
+/** A result in minutes, or per minute, worked out with the seconds as they are. */
+function inSeconds(exercise: WorkingExercise): Known {
+  const { value, figures } = byHand(exercise);
+  return exercise.formula === 'end - start -> min'
+    ? withDecimals(value.mul(60), 0)
+    : withFigures(value.div(60), figures);
+}
+
 /** What somebody with one habit writes, from nothing but the numbers of the exercise. */
 export const HABITS: Record<string, (exercise: WorkingExercise) => string> = {
   'rounded-between': (exercise) => said(exercise, byHand(exercise, undefined, writingDown)),
@@ -308,7 +316,20 @@ export const HABITS: Record<string, (exercise: WorkingExercise) => string> = {
     const { known, pair } = asked(exercise);
     return said(exercise, withFigures(known.value.mul(fraction(LINEAR[pair]!)), known.figures));
   },
-  'not-converted': (exercise) => exercise.given['quantity']!,
+  'not-converted': (exercise) => exercise.given['quantity'] ?? said(exercise, inSeconds(exercise)),
+  'mean-not-divided': (exercise) => {
+    const { value, decimals } = byHand(exercise);
+    return said(exercise, withDecimals(value.mul(3), decimals));
+  },
+  'value-left-out': (exercise) => {
+    const { width1, width2, width3 } = givenOf(exercise);
+    const all = [width1!, width2!, width3!];
+    const mean = byHand(exercise).value;
+    // Without the one that lies furthest out, so that it shows.
+    const [odd] = [...all].sort((a, b) => b.value.sub(mean).abs().compare(a.value.sub(mean).abs()));
+    const sum = all.filter((one) => one !== odd).reduce((total, { value }) => total.add(value), new Fraction(0));
+    return said(exercise, withDecimals(sum.div(2), odd!.decimals));
+  },
   'offset-forgotten': (exercise) => said(exercise, warm(exercise, 'forgotten')),
   'offset-turned': (exercise) => said(exercise, warm(exercise, 'turned')),
   'offset-order': (exercise) => said(exercise, warm(exercise, 'order')),

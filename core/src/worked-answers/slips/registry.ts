@@ -92,14 +92,12 @@ export const WRITING_SLIPS: readonly WritingSlip[] = [
   powerOfTen,
   transposed,
 ];
-export const UNIT_SLIPS: readonly UnitSlip[] = [unitMissing, unitWrong];
+const UNIT_SLIPS: readonly UnitSlip[] = [unitMissing, unitWrong];
 
 /** Every slip that an answer with a number can show. */
 export const NUMBER_SLIPS: readonly NumberSlip[] = [...WORKING_SLIPS, ...WRITING_SLIPS, ...UNIT_SLIPS];
 
-const BY_ID: ReadonlyMap<string, NumberSlip> = new Map(NUMBER_SLIPS.map((slip) => [slip.id, slip]));
-
 /** The slip with this id; undefined where there is none. */
-export function numberSlipById(id: string): NumberSlip | undefined {
-  return BY_ID.get(id);
+export function numberSlipById(slip: string): NumberSlip | undefined {
+  return NUMBER_SLIPS.find(({ id }) => id === slip);
 }

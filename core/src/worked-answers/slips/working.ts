@@ -1,7 +1,7 @@
 import type { BinaryNode, Expression } from '../../calculations/expression/expression.ts';
 import { allExchanged, eachExchanged, isSameTree } from '../../calculations/expression/rewrite.ts';
 import { Rational } from '../../numbers/rational.ts';
-import { CLOCK_TO_THE_MINUTE, isOnClock, parseUnit, sameKind, sameUnit } from '../../units/unit.ts';
+import { CLOCK_TO_THE_MINUTE, isOnClock, sameKind, sameUnit } from '../../units/unit.ts';
 import { isConversion, type CalculationTask, type Known, type Reworking } from '../number-task.ts';
 import { withRoundedSteps } from '../rounded-between.ts';
 import type { WorkingSlip } from './slip.ts';
@@ -108,7 +108,7 @@ export const diameterAsRadius: WorkingSlip = {
   },
 };
 
-const DENSITY = parseUnit('g/mL');
+const DENSITY = { g: 1, mL: -1 };
 
 /** Of which kind the result of a task is, as far as its formula is a quotient of two. */
 function isDensity({ to, formula, known }: CalculationTask): boolean {

@@ -24,7 +24,7 @@ export function ownWords({ state, isEarly }: OwnCell, text: string, waitsFor: st
 }
 
 /** How a cell of one’s own stands: a tick where it is right, a mark of another shape where it is worth another look. */
-export function OwnMark({ state }: { readonly state: OwnCell['state'] }): ReactNode {
+function OwnMark({ state }: { readonly state: OwnCell['state'] }): ReactNode {
   if (state === 'sound') return <Check aria-hidden="true" size={16} className="ml-2 inline text-beam" />;
   if (state === 'waiting' || state === 'turn') return null;
   return (
