@@ -3,6 +3,7 @@ import { UnitMismatchError } from '../units/unit.ts';
 import type { Calculation } from './calculate.ts';
 import type { Conversion } from './convert.ts';
 import { ExpressionError, FUNCTION_NAMES } from './expression/expression.ts';
+import { LAST } from './last-result.ts';
 import { workOut } from './work-out.ts';
 import type { QuantityValue } from './working.ts';
 
@@ -15,9 +16,6 @@ export interface TapeLine {
   /** What is wrong with the line, and the character (from 0) it points to. */
   readonly mistake: { readonly message: string; readonly at: number | null } | null;
 }
-
-/** The name of the result of the line before. */
-export const LAST = 'last';
 
 const NAMED = /^(\s*([\p{L}_][\p{L}\p{N}_′']*)\s*=)(.*)$/su;
 const RESERVED: readonly string[] = [...FUNCTION_NAMES, 'exact', 'pi', 'π', LAST];
