@@ -60,13 +60,6 @@ const VIEWS = {
     await answer(page, `${wall} mL`);
     await page.getByText('second try next').waitFor();
   },
-  'bench-caliper': async (page) => {
-    await round(page, ['caliper-twentieth'], ({ handled, held }) => handled === 'close' && held.use === 'outside');
-    await page.goto('/');
-    await page.getByRole('slider', { name: 'The slide' }).focus();
-    for (let press = 0; press < 20; press += 1) await page.keyboard.press('Shift+ArrowLeft');
-    await page.getByText(/^The jaws touch/).waitFor();
-  },
   'bench-micrometer': async (page) => {
     await round(page, ['micrometer-thousandth'], ({ handled }) => handled === 'close');
     await page.goto('/');
@@ -115,6 +108,18 @@ const VIEWS = {
     await page.goto('/notebook');
     await page.getByText('Slate tile, whole').click();
     await page.getByText('Where the uncertainty comes from').waitFor();
+  },
+  calculate: async (page) => {
+    await page.goto('/notebook');
+    await page.getByText('Slate tile, a chip').click();
+    await page.getByRole('button', { name: /^Volume, trial 2/ }).click();
+    await page.getByLabel('Your result, with its unit').fill('after - before = 6.20 mL');
+    await page.getByRole('button', { name: 'Check' }).click();
+    await page.getByText('What the digits say').waitFor();
+    await page
+      .getByRole('table')
+      .first()
+      .evaluate((table) => table.scrollIntoView());
   },
   results: async (page) => {
     await page.goto('/notebook');

@@ -1,5 +1,15 @@
 import { randomUUID } from 'node:crypto';
-import { addressKey, CORE_VERSION, protocol, sampleRun, type Address, type Members } from '@green-beam/core';
+import {
+  addressKey,
+  BY_THE_BOOK,
+  CORE_VERSION,
+  protocol,
+  sampleRun,
+  usualArrangement,
+  type Address,
+  type Arrangement,
+  type Members,
+} from '@green-beam/core';
 import { addMinutes, addSeconds, subDays } from 'date-fns';
 import type { CreationAttributes } from 'sequelize';
 import { RunEventRow, RunMember, RunRow } from '../models/notebook.ts';
@@ -15,6 +25,8 @@ interface SampleRun {
   readonly group: readonly number[];
   readonly daysAgo: number;
   readonly handedIn: boolean;
+  /** What is left to the students; nothing where it is not said. */
+  readonly arrangement?: Arrangement;
   readonly lines: readonly Line[];
 }
 
@@ -22,6 +34,14 @@ const cell = (quantity: string, members: Members = {}): Address => ({ kind: 'cel
 const tool = (quantity: string, members: Members = {}): Address => ({ kind: 'tool', quantity, members });
 const answer = (question: string): Address => ({ kind: 'answer', question });
 const statement = (id: string): Address => ({ kind: 'statement', statement: id });
+/** Where whoever writes stands as the author. */
+const WRITER = 'writer';
+const own = (quantity: string, number?: number): Address => ({
+  kind: 'cell',
+  quantity,
+  members: number === undefined ? {} : { trial: String(number) },
+  author: WRITER,
+});
 const ACCEPTED: Address = { kind: 'accepted' };
 
 const at = (quantity: string, trial: number): Address => cell(quantity, { trial: String(trial) });
@@ -94,6 +114,29 @@ const RUNS: readonly SampleRun[] = [
       ...trial(4, 1, '31.43', '17.9', '29.3'),
       [0, answer('tool'), 'The cylinder, though less than for the nail, since the tile takes up more room.'],
       [1, answer('conclusion'), 'It could be slate or marble; our range covers both.'],
+    ],
+  },
+  {
+    protocolId: DISPLACEMENT,
+    specimen: 'Slate tile, a chip',
+    group: [0, 3, 8, 18],
+    daysAgo: 0,
+    handedIn: false,
+    arrangement: usualArrangement(protocol(DISPLACEMENT)),
+    lines: [
+      ...trial(1, 0, '16.84', '16.2', '22.3'),
+      [1, at('mass', 2), '16.84'],
+      [1, at('before', 2), '18.0'],
+      [0, at('after', 2), '23.9'],
+      [0, at('after', 2), '24.2', 'read the mark below'],
+      [1, at('mass', 3), '16.83'],
+      [1, at('before', 3), '15.6'],
+      [0, own('volume', 1), 'after - before = 6.1 mL'],
+      [0, own('density', 1), '2.8 g/mL'],
+      [1, own('volume', 1), '6.1 mL'],
+      // One who takes the final reading for the difference.
+      [1, own('volume', 2), '24.2 mL'],
+      [2, own('volume', 1), '6.10 mL'],
     ],
   },
   {
@@ -215,18 +258,20 @@ function eventsOf(
   start: Date,
 ): CreationAttributes<RunEventRow>[] {
   const latest = new Map<string, string>();
-  return run.lines.map(([who, address, text, reason], i) => {
+  return run.lines.map(([who, place, text, reason], i) => {
     const id = randomUUID();
-    const place = addressKey(address);
-    const replaces = latest.get(place) ?? null;
-    latest.set(place, id);
+    const person = people[who] ?? people[0] ?? '';
+    const address = 'author' in place ? { ...place, author: person } : place;
+    const key = addressKey(address);
+    const replaces = latest.get(key) ?? null;
+    latest.set(key, id);
     const when = addSeconds(addMinutes(start, i), (i * 17) % 60);
     return {
       classId: DEMO_CLASS,
       id,
       runId,
       schoolId: DEMO_SCHOOL,
-      personId: people[who] ?? people[0] ?? '',
+      personId: person,
       address,
       text,
       replaces,
@@ -258,6 +303,7 @@ export async function seedRuns(now: Date): Promise<void> {
       schoolId: DEMO_SCHOOL,
       protocolId: lab.id,
       protocol: lab,
+      arrangement: run.arrangement ?? BY_THE_BOOK,
       specimen: run.specimen,
       rulesVersion: 1,
       startedBy: people[0] ?? null,
