@@ -199,6 +199,8 @@ async function shoot(base) {
     await out.or(door).first().waitFor();
     if (await out.isVisible()) await out.click();
     await door.waitFor();
+    // Whoever signs out is led to the bench; what comes then is not to be overtaken.
+    await page.waitForLoadState('networkidle');
     await page.goto('/sign-in');
     await page.getByRole('button', { name: { student: /As Ines/, teacher: /As Maren/ }[role] }).click();
     await page.getByRole('button', { name: 'Sign out' }).waitFor();
