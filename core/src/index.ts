@@ -237,5 +237,6 @@ export { judgeParts, partsAdded, partsIn, type PartRead, type PartsJudged } from
 export { isLockedPrediction } from './laboratories/own/prediction-lock.ts';
 export { OwnWork, type Ingredient, type OwnCell, type SlipTold } from './laboratories/own/own-work.ts';
 export { alike, type Alike } from './laboratories/checks/alike.ts';
+export { judgeAnswer, type AnswerVerdict } from './laboratories/checks/judge-answer.ts';
 export { findingsIn } from './laboratories/checks/find.ts';
 export type { Finding } from './laboratories/checks/finding.ts';

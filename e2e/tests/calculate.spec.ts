@@ -179,3 +179,17 @@ test('a prediction is locked once what it is about has been read', async ({ page
   await expect(page.getByLabel('locked: it has been read')).toBeVisible();
   await expect(page.getByRole('button', { name: /^Your prediction/ })).toHaveCount(0);
 });
+
+test('an answer that is a number is held against the results on the page', async ({ page }) => {
+  await enterAs(page, 'student', '/notebook');
+  await beginLaboratory(page, 'Nail, asked about');
+  const asked = page.getByLabel('What is the volume of one piece?');
+  await asked.fill('6.4 mL');
+  await asked.blur();
+  await expect(page.getByText(/agrees? with your results/)).toHaveCount(0);
+  await read(page, 1, '54.31', '21.4', '27.8');
+  await expect(page.getByText('This agrees with your results.')).toBeVisible();
+  await asked.fill('27.8 mL');
+  await asked.blur();
+  await expect(page.getByText(/This does not agree with your results/)).toBeVisible();
+});

@@ -1,10 +1,11 @@
-import { holds, type Question } from '@green-beam/core';
+import { holds, judgeAnswer, type AnswerVerdict, type Question } from '@green-beam/core';
 import { useId, type ReactNode } from 'react';
 import { useFieldDraft } from './draft.ts';
 import type { OnPage } from './on-page.ts';
 import { answerAt } from './own/whose.ts';
 import { textAt } from './written.ts';
 
+type Place = Parameters<typeof judgeAnswer>[1];
 type On = Pick<OnPage, 'page' | 'run' | 'author' | 'onWrite'>;
 
 /** The questions of the laboratory with the answers of the group, or of one student. */
@@ -22,6 +23,28 @@ export function Questions(props: On): ReactNode {
   );
 }
 
+const SAID: Readonly<Record<Exclude<AnswerVerdict, 'open'>, string>> = {
+  agrees: 'This agrees with your results.',
+  differs: 'This does not agree with your results, even within their uncertainty. Look at both again.',
+  'unit-missing': 'The number agrees with your results. Write its unit too.',
+  'unit-wrong': 'The unit does not fit what is asked.',
+  unreadable: 'Write a number with its unit.',
+};
+
+/** Whether an answer that is a number agrees with the results on the page; nothing while they are not there. */
+function Checked({
+  run,
+  answer,
+  text,
+}: Pick<On, 'run'> & { readonly answer: Place; readonly text: string }): ReactNode {
+  const verdict = text.trim() === '' ? 'open' : judgeAnswer(run, answer, text);
+  return (
+    <p role="status" className={`text-small ${verdict === 'agrees' ? 'text-beam' : 'text-slip'}`}>
+      {verdict === 'open' ? '' : SAID[verdict]}
+    </p>
+  );
+}
+
 function Answer({ page, run, author, onWrite, question }: On & { readonly question: Question }): ReactNode {
   const id = useId();
   const address = answerAt(question.id, author, page.arrangement);
@@ -36,6 +59,7 @@ function Answer({ page, run, author, onWrite, question }: On & { readonly questi
         >
           {standing === '' ? 'not answered' : standing}
         </p>
+        {question.answer?.kind === 'number' && <Checked run={run} answer={question.answer} text={standing} />}
       </div>
     );
   if (question.answer?.kind === 'choice')
@@ -60,12 +84,15 @@ function Answer({ page, run, author, onWrite, question }: On & { readonly questi
     <div className="mt-4 flex flex-col gap-1">
       <label htmlFor={id}>{question.text}</label>
       {question.answer?.kind === 'number' ? (
-        <input
-          id={id}
-          maxLength={100}
-          className="min-h-11 w-56 border-b border-hairline bg-surface px-2 font-mono"
-          {...draft}
-        />
+        <>
+          <input
+            id={id}
+            maxLength={100}
+            className="min-h-11 w-56 border-b border-hairline bg-surface px-2 font-mono"
+            {...draft}
+          />
+          <Checked run={run} answer={question.answer} text={standing} />
+        </>
       ) : (
         <textarea
           id={id}
