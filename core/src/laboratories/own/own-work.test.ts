@@ -8,6 +8,7 @@ import { sampleRun } from '../run/run-from-rows.ts';
 import type { Run, RunEvent } from '../run/run.ts';
 import { GLASSWARE_DELIVERY } from '../shipped/glassware-delivery.ts';
 import { SHIPPED } from '../shipped/shipped.ts';
+import { SOLID_BY_DIMENSIONS } from '../shipped/solid-by-dimensions.ts';
 import { SOLID_BY_DISPLACEMENT } from '../shipped/solid-by-displacement.ts';
 import { OwnWork, type OwnCell } from './own-work.ts';
 
@@ -254,6 +255,19 @@ describe.each(SAMPLES)('%s', (_, protocol, sample) => {
       const half = result.place === -Infinity ? 1e-9 : 0.5 * 10 ** result.place;
       expect(Math.abs((same?.value ?? NaN) - result.value)).toBeLessThanOrEqual(half * (1 + 1e-9));
     }
+  });
+});
+
+describe('the same numbers in another shape', () => {
+  it('are another calculation', () => {
+    const cylinder = SOLID_BY_DIMENSIONS.samples.find(({ options }) => options?.['shape'] === 'cylinder')!;
+    const states = ['cylinder', 'cone'].map((shape) => {
+      const student = new Student(SOLID_BY_DIMENSIONS, ['volume'], { ...cylinder, options: { shape } });
+      const text = `${workOut(SOLID_BY_DIMENSIONS, sampleRun(SOLID_BY_DIMENSIONS, cylinder)).results[0]!.text} cm^3`;
+      return student.write('volume', {}, text).at('volume').state;
+    });
+    expect(states[0]).toBe('sound');
+    expect(states[1]).not.toBe('sound');
   });
 });
 

@@ -1,6 +1,6 @@
 import type { Measured } from '../../calculations/measured.ts';
 import { writtenQuantity } from '../../calculations/working.ts';
-import { UnitMismatchError, parseUnit } from '../../units/unit.ts';
+import { parseUnit, UnitMismatchError, writtenUnit } from '../../units/unit.ts';
 import { ExpressionError } from '../../calculations/expression/expression.ts';
 import type { Diagnosis } from '../../reading/judging/diagnose.ts';
 import type { HouseRules } from '../../rules/house-rules.ts';
@@ -15,8 +15,8 @@ import type { WorkedNumbers } from '../engine/evaluate.ts';
 import { Numbers } from '../engine/numbers.ts';
 import { resultIn } from '../engine/own-cell.ts';
 import { isExcluded, placesOf } from '../engine/setting.ts';
-import type { ComputedQuantity, Quantity } from '../protocol/protocol.ts';
-import { addressKey, cellKey, type Members } from '../run/address.ts';
+import type { ComputedQuantity, Protocol, Quantity } from '../protocol/protocol.ts';
+import { addressKey, cellKey, type Address, type Members } from '../run/address.ts';
 import type { SlotState } from '../run/run.ts';
 import { FormulaAt, NotThereError, type Named } from './formula-at.ts';
 
@@ -72,6 +72,10 @@ const WORTH_MENTIONING = 0.15;
 
 const RANK: readonly Diagnosis['verdict'][] = ['sound', 'record', 'slip', 'unexplained', 'unreadable'];
 
+/** So many diagnoses are kept of a laboratory. */
+const MOST_FOUND = 2000;
+const FOUND = new WeakMap<Protocol, Map<string, Diagnosis>>();
+
 type World = 'carried' | 'shown';
 
 interface Task {
@@ -95,10 +99,14 @@ export class OwnWork {
   private everyRepeat: Numbers | null = null;
 
   private readonly numbers: Numbers;
+  /** The class’s rules and the options chosen: the same numbers are another calculation by others. */
+  private readonly workedBy: string;
 
   /** @param run worked out with somebody’s own calculations. */
   constructor({ numbers }: Pick<WorkedNumbers, 'numbers'>) {
     this.numbers = numbers;
+    const { rules, layout } = numbers.setting;
+    this.workedBy = JSON.stringify([rules, layout.chosen]);
   }
 
   private get rules(): HouseRules {
@@ -202,10 +210,26 @@ export class OwnWork {
   private judged(cell: Cell, tasks: readonly Task[]): Judged | null {
     if (cell.kind !== 'own' && cell.kind !== 'unusable') return null;
     const typed = resultIn(cell.event.text);
-    const all = tasks.map(({ task }): Judged => ({ diagnosis: diagnoseNumber(task, typed), task }));
+    const all = tasks.map(({ task }): Judged => ({ diagnosis: this.diagnosis(cell.event.address, task, typed), task }));
     const rank = ({ diagnosis: { verdict } }: Judged): number => RANK.indexOf(verdict);
     const [best] = [...all].sort((a, b) => rank(a) - rank(b));
     return best ?? null;
+  }
+
+  /** Most cells stay as they are when another one is written: what was found of them holds. */
+  private diagnosis(place: Address, task: CalculationTask, typed: string): Diagnosis {
+    const { protocol } = this.numbers.setting.layout;
+    const found = FOUND.get(protocol) ?? new Map<string, Diagnosis>();
+    FOUND.set(protocol, found);
+    const known = [...task.known].map(([name, { value, place }]) => [name, ...value.parts(), place]);
+    const more = [...task.otherwise].map(([slip, { length }]) => [slip, length]);
+    const key = JSON.stringify([place, typed, writtenUnit(task.to ?? {}), known, more, this.workedBy]);
+    const before = found.get(key);
+    if (before) return before;
+    if (found.size >= MOST_FOUND) found.clear();
+    const diagnosis = diagnoseNumber(task, typed);
+    found.set(key, diagnosis);
+    return diagnosis;
   }
 
   /** The calculation a cell asks for, from numbers with all their digits and from those that are shown; null while one is missing. */
