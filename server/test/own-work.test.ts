@@ -147,7 +147,7 @@ describe('calculations that are left to the student', () => {
 });
 
 describe('what a teacher decides for a class', () => {
-  const decided = { byStudent: ['meanDensity'], ownWork: 'group', reveals: 'from-the-start' };
+  const decided = { byStudent: ['meanDensity'], ownWork: 'group', reveals: 'from-the-start', sums: 'page' };
   const place = (): string => `/classes/${classId}/laboratories/solid-by-displacement`;
 
   it('holds for runs that begin afterwards', async () => {
