@@ -1,6 +1,6 @@
 import { completeRules, type HouseRules } from '../rules/house-rules.ts';
 import { differenceUnit, temperatureScale, UnitMismatchError, type Unit } from '../units/unit.ts';
-import { ExpressionError, type Expression } from './expression/expression.ts';
+import { ExpressionError, partsOf, type Expression } from './expression/expression.ts';
 import { latexOf, nameLatex } from './expression/latex.ts';
 import { evaluateMeasured, figuresOf } from './measured.ts';
 import { parseExpression } from './expression/parse-expression.ts';
@@ -86,22 +86,15 @@ function evaluated(
   names: ReadonlyMap<string, QuantityValue>,
   asDifferenceIn?: Unit,
 ): Evaluated {
-  return evaluatedTree(parseExpression(expression, rules.decimalMark), rules, names, asDifferenceIn);
+  return calculateTree(parseExpression(expression, rules.decimalMark), rules, names, asDifferenceIn);
 }
 
 /**
  * Calculates what has been read from a text already, or was never typed.
+ * @param asDifferenceIn the unit of what the result is a difference to.
  * @throws ExpressionError, UnitMismatchError; the character they point to is that of the text it was read from.
  */
 export function calculateTree(
-  tree: Expression,
-  rules: HouseRules,
-  names: ReadonlyMap<string, QuantityValue>,
-): { readonly calculation: Calculation; readonly quantity: QuantityValue } {
-  return evaluatedTree(tree, rules, names);
-}
-
-function evaluatedTree(
   typed: Expression,
   rules: HouseRules,
   names: ReadonlyMap<string, QuantityValue>,
@@ -209,25 +202,13 @@ const NO_FIGURE_LEFT = 'No certain figure is left: the result is smaller than th
 function firstMissing(
   tree: Expression,
   names: ReadonlyMap<string, QuantityValue>,
-): { readonly name: string; readonly at: number } | null {
-  switch (tree.kind) {
-    case 'name':
-      return names.has(tree.name) ? null : tree;
-    case 'binary':
-      return firstMissing(tree.left, names) ?? firstMissing(tree.right, names);
-    case 'call':
-      return tree.arguments.reduce<ReturnType<typeof firstMissing>>(
-        (found, argument) => found ?? firstMissing(argument, names),
-        null,
-      );
-    case 'negate':
-    case 'exact':
-    case 'convert':
-      return firstMissing(tree.operand, names);
-    case 'number':
-    case 'pi':
-      return null;
+): Extract<Expression, { kind: 'name' }> | null {
+  if (tree.kind === 'name') return names.has(tree.name) ? null : tree;
+  for (const part of partsOf(tree)) {
+    const missing = firstMissing(part, names);
+    if (missing) return missing;
   }
+  return null;
 }
 
 const NO_NAMES: ReadonlyMap<string, QuantityValue> = new Map();

@@ -1,7 +1,6 @@
 import type { HouseRules } from '../rules/house-rules.ts';
 import { parseUnit, UnknownUnitError, zerosAreRead, type Unit } from '../units/unit.ts';
-import type { Expression } from './expression/expression.ts';
-import { partsOf } from './expression/rewrite.ts';
+import { partsOf, type Expression } from './expression/expression.ts';
 import type { WrittenNumber } from '../numbers/written-number.ts';
 
 type NumberNode = Extract<Expression, { kind: 'number' }>;

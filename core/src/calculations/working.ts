@@ -1,8 +1,9 @@
 import type { HouseRules } from '../rules/house-rules.ts';
 import { CLOCK_TO_THE_MINUTE, isOnClock, writtenUnit, zerosAreRead, type Unit } from '../units/unit.ts';
 import { questionAbout, reasonFor } from './explain-step.ts';
-import type { Expression } from './expression/expression.ts';
-import { figuresOf, withGuardDigits, type DigitRule, type Measured, type Step } from './measured.ts';
+import { partsOf, type Expression } from './expression/expression.ts';
+import { withGuardDigits } from './guard-digits.ts';
+import { figuresOf, type DigitRule, type Measured, type Step } from './measured.ts';
 import { decimalOf } from '../numbers/decimal.ts';
 import { Rational } from '../numbers/rational.ts';
 import { unambiguousAtPlace, writtenAtPlace } from '../numbers/rounding.ts';
@@ -77,23 +78,6 @@ function worked(number: Measured, unit: Unit, rules: HouseRules): WorkedNumber {
   const text = writtenQuantity({ ...number, unit }, rules);
   const digits = isOnClock(unit) ? { kept: text, guard: '' } : withGuardDigits(number);
   return { text, ...digits, unit: shownUnit(unit), exact: number.place === -Infinity };
-}
-
-function partsOf(node: Expression): readonly Expression[] {
-  switch (node.kind) {
-    case 'binary':
-      return [node.left, node.right];
-    case 'call':
-      return node.arguments;
-    case 'convert':
-      return [node.operand];
-    case 'number':
-    case 'pi':
-    case 'name':
-    case 'exact':
-    case 'negate':
-      return [];
-  }
 }
 
 /** Operands that would have ruled as well: as few figures, or the same last place. */

@@ -1,7 +1,6 @@
 import type { Calculation } from '../calculations/calculate.ts';
 import type { Conversion } from '../calculations/convert.ts';
-import type { Expression } from '../calculations/expression/expression.ts';
-import { partsOf } from '../calculations/expression/rewrite.ts';
+import { partsOf, type Expression } from '../calculations/expression/expression.ts';
 import { workOutTree } from '../calculations/work-out.ts';
 import { shownUnit, writtenQuantity, type QuantityValue } from '../calculations/working.ts';
 import { Rational } from '../numbers/rational.ts';

@@ -1,5 +1,5 @@
-import type { Expression } from '../calculations/expression/expression.ts';
-import { partsOf, withParts } from '../calculations/expression/rewrite.ts';
+import { partsOf, type Expression } from '../calculations/expression/expression.ts';
+import { withParts } from '../calculations/expression/rewrite.ts';
 import { workOutTree } from '../calculations/work-out.ts';
 import type { QuantityValue } from '../calculations/working.ts';
 import type { CalculationTask, Reworking } from './number-task.ts';

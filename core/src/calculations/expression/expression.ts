@@ -59,14 +59,30 @@ export class ExpressionError extends Error {
   }
 }
 
+/** The parts of a node, in order. */
+export function partsOf(node: Expression): readonly Expression[] {
+  switch (node.kind) {
+    case 'binary':
+      return [node.left, node.right];
+    case 'call':
+      return node.arguments;
+    case 'negate':
+    case 'exact':
+    case 'convert':
+      return [node.operand];
+    case 'number':
+    case 'pi':
+    case 'name':
+      return [];
+  }
+}
+
 /** Every name in the tree, each once, in the order of first use. */
 export function namesIn(tree: Expression): string[] {
   const names = new Set<string>();
   const visit = (node: Expression): void => {
     if (node.kind === 'name') names.add(node.name);
-    else if (node.kind === 'binary') [node.left, node.right].forEach(visit);
-    else if (node.kind === 'call') node.arguments.forEach(visit);
-    else if (node.kind === 'negate' || node.kind === 'exact' || node.kind === 'convert') visit(node.operand);
+    partsOf(node).forEach(visit);
   };
   visit(tree);
   return [...names];

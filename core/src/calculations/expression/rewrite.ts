@@ -1,22 +1,4 @@
-import type { Expression } from './expression.ts';
-
-/** The parts of a node, in order. */
-export function partsOf(node: Expression): readonly Expression[] {
-  switch (node.kind) {
-    case 'binary':
-      return [node.left, node.right];
-    case 'call':
-      return node.arguments;
-    case 'negate':
-    case 'exact':
-    case 'convert':
-      return [node.operand];
-    case 'number':
-    case 'pi':
-    case 'name':
-      return [];
-  }
-}
+import { partsOf, type Expression } from './expression.ts';
 
 /** A node with other parts, as many as it has. */
 export function withParts(node: Expression, parts: readonly Expression[]): Expression {

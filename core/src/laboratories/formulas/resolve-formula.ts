@@ -1,4 +1,4 @@
-import { ExpressionError, type Expression } from '../../calculations/expression/expression.ts';
+import { ExpressionError, partsOf, type Expression } from '../../calculations/expression/expression.ts';
 import { resolveParts, resolveUnits, type ResolvedParts } from '../../calculations/resolve-units.ts';
 import { taken } from '../../calculations/rulings.ts';
 import { DEFAULT_RULES } from '../../rules/house-rules.ts';
@@ -115,9 +115,7 @@ class TermResolver {
     const found: ResolvedTerm[] = [];
     const visit = (node: Expression): void => {
       if (node.kind === 'name') found.push(this.named(node.name, node.at));
-      else if (node.kind === 'binary') [node.left, node.right].forEach(visit);
-      else if (node.kind === 'call') node.arguments.forEach(visit);
-      else if (node.kind === 'negate' || node.kind === 'exact' || node.kind === 'convert') visit(node.operand);
+      partsOf(node).forEach(visit);
     };
     visit(tree);
     return found;

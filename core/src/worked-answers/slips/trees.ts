@@ -1,5 +1,5 @@
-import { partsOf } from '../../calculations/expression/rewrite.ts';
 import {
+  partsOf,
   wholeNumberIn,
   type BinaryNode,
   type BinaryOperator,
