@@ -41,7 +41,7 @@ export const arrangementChange = object({
     .required('Say when the accepted value is shown.'),
   sums: string()
     .oneOf(['page', 'student'] as const, 'The page adds up, or the student.')
-    .default('page'),
+    .required('Say who adds up the parts of a reading.'),
 });
 export type ArrangementChange = InferType<typeof arrangementChange>;
 

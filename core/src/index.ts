@@ -203,6 +203,7 @@ export {
   type Reveal,
 } from './laboratories/run/arrangement.ts';
 export { AddressError, checkAddress } from './laboratories/run/check-address.ts';
+export { resultIn } from './laboratories/run/result-in.ts';
 export { foldRun, type Run, type RunEvent, type SlotState } from './laboratories/run/run.ts';
 export { runFromRows, sampleRun, type Row, type RunChoices } from './laboratories/run/run-from-rows.ts';
 export { anyTool, instrumentsOfKinds, toolFrom, toolMembers, type ToolInRun } from './laboratories/run/tool-in-run.ts';
@@ -213,7 +214,7 @@ export {
   chosenMembersFrom,
   placesOf,
   settingOf,
-  type Whose,
+  type StudentWork,
   toolAt,
   toolsAllowed,
   type MemberInRun,

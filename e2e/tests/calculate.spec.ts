@@ -5,6 +5,7 @@ const LEFT_TO_STUDENTS = {
   byStudent: ['volume', 'density', 'meanDensity'],
   ownWork: 'each-student',
   reveals: 'with-own-answer',
+  sums: 'student',
 } as const;
 
 async function begin(page: Page, specimen: string): Promise<void> {
@@ -152,7 +153,6 @@ test('a reading written in its parts keeps them, and the slip between them is na
   await beginLaboratory(page, 'Slate tile, in parts', 'One plate, measured twice', {
     ...LEFT_TO_STUDENTS,
     byStudent: [],
-    sums: 'student',
   });
   await cell(page, 'Thickness, trial 1').click();
   await page.getByRole('button', { name: 'in parts …' }).click();

@@ -49,10 +49,10 @@ interface Arranged {
   readonly byStudent: readonly string[];
   readonly ownWork: 'each-student' | 'group';
   readonly reveals: 'with-own-answer' | 'from-the-start' | 'after-handing-in';
-  readonly sums?: 'page' | 'student';
+  readonly sums: 'page' | 'student';
 }
 
-const BY_THE_BOOK: Arranged = { byStudent: [], ownWork: 'group', reveals: 'from-the-start' };
+const BY_THE_BOOK: Arranged = { byStudent: [], ownWork: 'group', reveals: 'from-the-start', sums: 'page' };
 
 /** Has a teacher decide who calculates in a laboratory of this student’s class. */
 async function arrange(page: Page, title: string, arranged: Arranged): Promise<void> {

@@ -36,7 +36,7 @@ const SHIPPED: Readonly<Record<string, string>> = {
   '0024-retention': '4ebbcf49f6e1',
   '0025-lesson': 'f56bb8317fee',
   '0026-laboratories': '902afdee24a2',
-  '0027-arrangements': '4c05122faef6',
+  '0027-arrangements': '6a83ad0387dc',
 };
 
 let server: TestServer | null = null;

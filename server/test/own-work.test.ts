@@ -169,6 +169,7 @@ describe('what a teacher decides for a class', () => {
     ['byStudent', { ...decided, byStudent: 'all' }, 400],
     ['ownWork', { ...decided, ownWork: 'nobody' }, 400],
     ['reveals', { ...decided, reveals: 'never' }, 400],
+    ['sums', { ...decided, sums: 'nobody' }, 400],
   ])('is refused by the field: %s', async (field, body, status) => {
     const refused = await teacher.send('PUT', place(), body);
     expect([refused.status, refused.body.field]).toEqual([status, field]);

@@ -13,5 +13,5 @@ create table class_laboratories (
 );
 
 alter table runs add column arrangement jsonb not null
-  default '{"byStudent": [], "ownWork": "group", "reveals": "from-the-start"}';
+  default '{"byStudent": [], "ownWork": "group", "reveals": "from-the-start", "sums": "page"}';
 `;

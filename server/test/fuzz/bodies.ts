@@ -106,6 +106,7 @@ export const TYPICAL: Readonly<Record<string, (known: Known) => object>> = {
     byStudent: ['volume'],
     ownWork: 'each-student',
     reveals: 'with-own-answer',
+    sums: 'student',
   }),
   'POST /classes/:classId/runs/:runId/events': ({ students }) => ({
     events: [

@@ -3,7 +3,7 @@ import { parseEntry } from '../../reading/judging/parse-entry.ts';
 import { parseUnit } from '../../units/unit.ts';
 import { numberOf } from '../engine/cell.ts';
 import type { WorkedNumbers } from '../engine/evaluate.ts';
-import { resultIn } from '../engine/own-cell.ts';
+import { resultIn } from '../run/result-in.ts';
 import type { Place } from '../protocol/protocol.ts';
 
 /** How an answer that is a number stands to the run’s own. */

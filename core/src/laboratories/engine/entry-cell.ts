@@ -7,11 +7,11 @@ import { readingStep } from '../../reading/expected-reading.ts';
 import type { HouseRules } from '../../rules/house-rules.ts';
 import { conversionFactor, converted, parseUnit } from '../../units/unit.ts';
 import type { ObservedQuantity, QuantityWithUnit } from '../protocol/protocol.ts';
+import { resultIn } from '../run/result-in.ts';
 import type { SlotState } from '../run/run.ts';
 import type { ToolInRun } from '../run/tool-in-run.ts';
 import { judgeParts, partsIn, type PartsJudged } from '../../reading/parts/judge-parts.ts';
 import type { Cell } from './cell.ts';
-import { resultIn } from './own-cell.ts';
 
 /** How many of the quantity’s units one unit of the tool is; of temperatures, of their degrees. */
 export function perToolUnit({ instrument }: ToolInRun, unit: string): Rational {

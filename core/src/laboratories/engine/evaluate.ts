@@ -11,7 +11,7 @@ import { Numbers } from './numbers.ts';
 import { Results, type ComparisonFound, type ResultFound } from './results.ts';
 import { simulationOf, type ReadySimulation, type SimulationOptions } from './simulate-run.ts';
 import { Workings, type Working } from './working.ts';
-import { isExcluded, settingOf, type Whose, type Setting } from './setting.ts';
+import { isExcluded, settingOf, type StudentWork, type Setting } from './setting.ts';
 
 /** The numbers of a run. */
 export interface WorkedNumbers {
@@ -43,17 +43,17 @@ export interface WorkedRun extends WorkedNumbers {
 
 /**
  * Works out a run from its log: every cell with its place and unit, the results with their uncertainty by each method, and how they compare.
- * @param whose with whose own calculations; by the book where nobody is named.
+ * @param student whose own calculations it goes on with; by the book where nobody is named.
  * @throws ProtocolError when the protocol cannot be worked out; HouseRuleError for the rules.
  */
 export function workOut(
   protocol: Protocol,
   run: Run,
   rules?: Partial<HouseRules>,
-  whose: Whose | null = null,
+  student: StudentWork | null = null,
 ): WorkedRun {
   const house = completeRules(rules);
-  const setting = settingOf(protocol, run, house, whose);
+  const setting = settingOf(protocol, run, house, student);
   const numbers: Numbers = new Numbers(setting, (part, at): number | null => {
     const node = nodes.part(part.tree, at);
     return combineIfPossible(nodes, node, 'quadrature', house)?.uncertainty ?? null;

@@ -6,12 +6,8 @@ import { parseEntry } from '../../reading/judging/parse-entry.ts';
 import { parseUnit } from '../../units/unit.ts';
 import type { ComputedQuantity } from '../protocol/protocol.ts';
 import type { SlotState } from '../run/run.ts';
+import { resultIn } from '../run/result-in.ts';
 import { numberOf, type Cell } from './cell.ts';
-
-/** The result in what somebody wrote, who may have written how they came to it: `after − before = 6.2 mL`. */
-export function resultIn(text: string): string {
-  return text.slice(text.lastIndexOf('=') + 1).trim();
-}
 
 const NO_RESULT = 'Write the result behind an equals sign, with its unit.';
 

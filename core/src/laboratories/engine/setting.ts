@@ -23,8 +23,8 @@ export interface Exclusion {
   readonly by: string;
 }
 
-/** Whose calculations are looked at, and which quantities are left to them. */
-export interface Whose {
+/** StudentWork calculations are looked at, and which quantities are left to them. */
+export interface StudentWork {
   /** A person, or the group. */
   readonly author: string;
   readonly quantities: readonly string[];
@@ -38,7 +38,7 @@ export interface Setting {
   readonly members: ReadonlyMap<string, readonly MemberInRun[]>;
   readonly exclusions: readonly Exclusion[];
   /** Null where everything is worked out by the book. */
-  readonly own: Whose | null;
+  readonly own: StudentWork | null;
 }
 
 function textAt(slots: Setting['slots'], address: Parameters<typeof addressKey>[0]): string {
@@ -133,7 +133,7 @@ function exclusionsIn(slots: Setting['slots']): Exclusion[] {
  * What a run’s log says about everything but its readings.
  * @throws ProtocolError when the protocol cannot be worked out.
  */
-export function settingOf(protocol: Protocol, run: Run, rules: HouseRules, own: Whose | null = null): Setting {
+export function settingOf(protocol: Protocol, run: Run, rules: HouseRules, own: StudentWork | null = null): Setting {
   const slots = foldRun(run);
   const layout = layoutOf(inClassUnits(protocol, rules), chosenIn(protocol, slots, rules));
   const members = new Map(

@@ -13,7 +13,7 @@ import { numberOf, type Cell } from '../engine/cell.ts';
 import { cellInWords } from '../engine/label.ts';
 import type { WorkedNumbers } from '../engine/evaluate.ts';
 import { Numbers } from '../engine/numbers.ts';
-import { resultIn } from '../engine/own-cell.ts';
+import { resultIn } from '../run/result-in.ts';
 import { isExcluded, placesOf } from '../engine/setting.ts';
 import type { ComputedQuantity, Protocol, Quantity } from '../protocol/protocol.ts';
 import { addressKey, cellKey, type Address, type Members } from '../run/address.ts';
@@ -217,13 +217,13 @@ export class OwnWork {
   }
 
   /** Most cells stay as they are when another one is written: what was found of them holds. */
-  private diagnosis(place: Address, task: CalculationTask, typed: string): Diagnosis {
+  private diagnosis(address: Address, task: CalculationTask, typed: string): Diagnosis {
     const { protocol } = this.numbers.setting.layout;
     const found = FOUND.get(protocol) ?? new Map<string, Diagnosis>();
     FOUND.set(protocol, found);
     const known = [...task.known].map(([name, { value, place }]) => [name, ...value.parts(), place]);
     const more = [...task.otherwise].map(([slip, { length }]) => [slip, length]);
-    const key = JSON.stringify([place, typed, writtenUnit(task.to ?? {}), known, more, this.workedBy]);
+    const key = JSON.stringify([address, typed, writtenUnit(task.to ?? {}), known, more, this.workedBy]);
     const before = found.get(key);
     if (before) return before;
     if (found.size >= MOST_FOUND) found.clear();

@@ -11,15 +11,20 @@ export interface Arrangement {
   /** Whether calculations and answers belong to each student, or to the group. */
   readonly ownWork: 'each-student' | 'group';
   readonly reveals: Reveal;
-  /** Who adds up the parts of a reading; the page, where nothing is said. */
-  readonly sums?: 'page' | 'student';
+  /** Who adds up the parts of a reading. */
+  readonly sums: 'page' | 'student';
 }
 
 /** Who is named as the author of what belongs to the group. */
 export const GROUP = 'group';
 
 /** Everything is filled in by the book, and answers are the group’s. */
-export const BY_THE_BOOK: Arrangement = { byStudent: [], ownWork: 'group', reveals: 'from-the-start' };
+export const BY_THE_BOOK: Arrangement = {
+  byStudent: [],
+  ownWork: 'group',
+  reveals: 'from-the-start',
+  sums: 'page',
+};
 
 /** What a protocol has where a teacher decides nothing else. */
 export function usualArrangement({ byStudent = [] }: Protocol): Arrangement {

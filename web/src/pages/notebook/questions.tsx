@@ -5,7 +5,8 @@ import type { OnPage } from './on-page.ts';
 import { answerAt } from './own/whose.ts';
 import { textAt } from './written.ts';
 
-type Place = Parameters<typeof judgeAnswer>[1];
+/** An answer that is a number, by the place of the run’s own. */
+type NumberAsked = Extract<Question['answer'], { kind: 'number' }>;
 type On = Pick<OnPage, 'page' | 'run' | 'author' | 'onWrite'>;
 
 /** The questions of the laboratory with the answers of the group, or of one student. */
@@ -36,7 +37,7 @@ function Checked({
   run,
   answer,
   text,
-}: Pick<On, 'run'> & { readonly answer: Place; readonly text: string }): ReactNode {
+}: Pick<On, 'run'> & { readonly answer: NumberAsked; readonly text: string }): ReactNode {
   const verdict = text.trim() === '' ? 'open' : judgeAnswer(run, answer, text);
   return (
     <p role="status" className={`text-small ${verdict === 'agrees' ? 'text-beam' : 'text-slip'}`}>

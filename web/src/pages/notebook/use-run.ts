@@ -117,8 +117,8 @@ export function useRun(
   const worked = useMemo(() => {
     if (!page) return null;
     const { byStudent } = page.arrangement;
-    const whose = byStudent.length > 0 ? { author, quantities: byStudent } : null;
-    return workOut(page.protocol, { events: [...page.events, ...unsent] }, page.rules, whose);
+    const student = byStudent.length > 0 ? { author, quantities: byStudent } : null;
+    return workOut(page.protocol, { events: [...page.events, ...unsent] }, page.rules, student);
   }, [page, unsent, author]);
   const compares = signedIn.role !== 'student' && (page?.arrangement.byStudent.length ?? 0) > 0;
   const book = useMemo(

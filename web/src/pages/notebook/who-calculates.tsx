@@ -61,7 +61,7 @@ function Decided({
       byStudent: [...laboratory.arrangement.byStudent],
       ownWork: laboratory.arrangement.ownWork,
       reveals: laboratory.arrangement.reveals,
-      sums: laboratory.arrangement.sums ?? 'page',
+      sums: laboratory.arrangement.sums,
     },
   });
   const save = useMutation({

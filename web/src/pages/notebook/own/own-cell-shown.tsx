@@ -1,5 +1,5 @@
 import { Check, CircleAlert } from 'lucide-react';
-import type { Cell, OwnCell } from '@green-beam/core';
+import { resultIn, type Cell, type OwnCell } from '@green-beam/core';
 import type { ReactNode } from 'react';
 import { useNumerals } from '../../../numbers/decimal-mark.ts';
 import { MeasuredNumber } from '../../../numbers/measured-number.tsx';
@@ -55,12 +55,7 @@ export function OwnCellShown({ cell, own, waitsFor, book }: OwnCellShownProps): 
         {cell.struck
           .filter(({ text }) => text.trim() !== '')
           .map(({ id, text }) => (
-            <MeasuredNumber
-              key={id}
-              text={text.slice(text.lastIndexOf('=') + 1).trim()}
-              struck
-              className="mr-2 text-[0.95rem]"
-            />
+            <MeasuredNumber key={id} text={resultIn(text)} struck className="mr-2 text-[0.95rem]" />
           ))}
         <MeasuredNumber text={cell.text} exact={cell.number.place === -Infinity} />
         <OwnMark state={own.state} />

@@ -1,5 +1,5 @@
 import type { RunPage } from '@green-beam/contract';
-import type { Cell, PartsJudged, RunEvent } from '@green-beam/core';
+import { resultIn, type Cell, type PartsJudged, type RunEvent } from '@green-beam/core';
 import { format, subSeconds } from 'date-fns';
 import type { ReactNode } from 'react';
 import { useNumerals } from '../../../numbers/decimal-mark.ts';
@@ -28,12 +28,7 @@ function History({
   return (
     <>
       {struck.map((old) => (
-        <MeasuredNumber
-          key={old.id}
-          text={old.text.slice(old.text.lastIndexOf('=') + 1).trim()}
-          struck
-          className="mr-2 text-[0.95rem]"
-        />
+        <MeasuredNumber key={old.id} text={resultIn(old.text)} struck className="mr-2 text-[0.95rem]" />
       ))}
       <span className="sr-only">{event.reason ? `reason: ${event.reason}` : ''}</span>
       <span title={event.reason ?? ''} className="mr-3 align-super text-[0.8125rem] text-muted">

@@ -1,4 +1,4 @@
-import { partsAdded, partsIn, readingParts, type HouseRules, type Instrument } from '@green-beam/core';
+import { partsAdded, partsIn, readingParts, resultIn, type HouseRules, type Instrument } from '@green-beam/core';
 import { useEffect, useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
 import { useNumerals } from '../../../numbers/decimal-mark.ts';
 import { unitText } from '../../../numbers/unit-text.ts';
@@ -36,7 +36,7 @@ export function PartsEditor({
   const [texts, setTexts] = useState<Readonly<Record<string, string>>>(
     Object.fromEntries(read.map(({ part, text }) => [part.id, text])),
   );
-  const [together, setTogether] = useState(standing.slice(standing.lastIndexOf('=') + 1).trim());
+  const [together, setTogether] = useState(resultIn(standing));
   const first = useRef<HTMLInputElement>(null);
   // It opens where the person has just chosen to write in parts; focus belongs there.
   useEffect(() => first.current?.focus(), []);

@@ -128,7 +128,7 @@ function Entered(props: RunCellProps & { readonly cell: Cell }): ReactNode {
         tool={tool}
         unit={quantity.unit}
         rules={page.rules}
-        sums={page.arrangement.sums ?? 'page'}
+        sums={page.arrangement.sums}
         standing={standing}
         onDone={(text) => {
           done(text, null);
@@ -159,7 +159,7 @@ function Entered(props: RunCellProps & { readonly cell: Cell }): ReactNode {
       ref={button}
       type="button"
       className="min-h-11 min-w-16 text-right hover:bg-wash"
-      onClick={() => setEditing(isParted(standing) ? 'parts' : 'whole')}
+      onClick={() => setEditing(cell.kind === 'entry' && cell.parts ? 'parts' : 'whole')}
     >
       <span className="sr-only">{`${label}, ${wordsFor(cell, page.people)}`}</span>
       <span aria-hidden="true">
@@ -173,11 +173,6 @@ function Entered(props: RunCellProps & { readonly cell: Cell }): ReactNode {
 function isReadAlready({ run, quantity, members }: RunCellProps): boolean {
   const log = [...run.setting.slots.values()].map(({ current }) => current);
   return isLockedPrediction(run.setting.layout, { kind: 'cell', quantity: quantity.id, members }, log);
-}
-
-/** Whether a reading was written in parts. */
-function isParted(text: string): boolean {
-  return text.includes('=');
 }
 
 /** In a sequence, the last reading of the step before: what this one can be without being taken again. */
