@@ -3,36 +3,16 @@ import { CORE_VERSION, type Address } from '@green-beam/core';
 import { renewResults } from '../src/notebook/renew-results.ts';
 import { RunResultRow, RunRow } from '../src/models/notebook.ts';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { asStudent, asTeacher, makeSchool, startTestServer, type Visitor, type TestServer } from './harness.ts';
-import { entryOf, worked } from './notebook-entries.ts';
+import { openNotebook, type Notebook, entryOf, worked } from './notebook-entries.ts';
 
-let server: TestServer;
-let ada: Visitor;
-let ben: Visitor;
-let teacher: Visitor;
-let classId = '';
-let students: readonly string[] = [];
-let runId = '';
+let notebook: Notebook;
+let { ada, ben, teacher, classId, students, runId } = {} as Notebook;
 
 beforeAll(async () => {
-  server = await startTestServer();
-  const world = await makeSchool('harbour');
-  classId = world.schoolClass.id;
-  students = world.students;
-  ada = await asStudent(server.base, world.schoolClass.code, students[0]!);
-  ben = await asStudent(server.base, world.schoolClass.code, students[1]!);
-  teacher = await asTeacher(server.base, world.teacher.email);
-  const { status, body } = await ada.post(`/classes/${classId}/runs`, {
-    id: randomUUID(),
-    protocolId: 'solid-by-displacement',
-    specimen: 'Bronze deck nail',
-    memberIds: [students[1]],
-  });
-  expect(status).toBe(201);
-  runId = body.id;
-  await ben.post(`${path()}/members`, { personId: students[1] });
+  notebook = await openNotebook();
+  ({ ada, ben, teacher, classId, students, runId } = notebook);
 });
-afterAll(() => server.stop());
+afterAll(() => notebook.server.stop());
 
 const path = (): string => `/classes/${classId}/runs/${runId}`;
 
@@ -67,7 +47,7 @@ describe('the results of a run', () => {
     const before = (await kept()).map((row) => row.get());
     await RunResultRow.destroy({ where: { runId } });
     await RunRow.update({ resultsBy: '0.0.1' }, { where: { id: runId } });
-    await renewResults(server.drawing);
+    await renewResults(notebook.server.drawing);
     expect((await kept()).map((row) => row.get())).toEqual(before);
     expect((await RunRow.findOne({ where: { id: runId } }))!.resultsBy).toBe(CORE_VERSION);
   });

@@ -1,51 +1,18 @@
-import { randomUUID } from 'node:crypto';
 import { OwnWork, workOut, type Address, type Members } from '@green-beam/core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import {
-  asStudent,
-  asTeacher,
-  makeSchool,
-  makeStudent,
-  startTestServer,
-  type TestServer,
-  type Visitor,
-} from './harness.ts';
-import { entryOf } from './notebook-entries.ts';
+import type { Visitor } from './harness.ts';
+import { beginTogether, openNotebook, type Notebook, entryOf } from './notebook-entries.ts';
 
-let server: TestServer;
-let ada: Visitor;
-let ben: Visitor;
-let teacher: Visitor;
-let classId = '';
-let people: readonly string[] = [];
-let runId = '';
-
-const path = (): string => `/classes/${classId}/runs/${runId}`;
-
-async function begin(protocolId = 'solid-by-displacement'): Promise<{ id: string; arrangement: object }> {
-  const { status, body } = await ada.post(`/classes/${classId}/runs`, {
-    id: randomUUID(),
-    protocolId,
-    specimen: 'Slate tile',
-    memberIds: [people[1]],
-  });
-  expect(status).toBe(201);
-  await ben.post(`/classes/${classId}/runs/${body.id as string}/members`, { personId: people[1] });
-  return body;
-}
+let notebook: Notebook;
+let { ada, ben, teacher, classId, students, runId } = {} as Notebook;
 
 beforeAll(async () => {
-  server = await startTestServer();
-  const world = await makeSchool('harbour');
-  classId = world.schoolClass.id;
-  people = world.students;
-  await makeStudent(world.schoolClass, 'Cleo', 'Fen');
-  ada = await asStudent(server.base, world.schoolClass.code, people[0]!);
-  ben = await asStudent(server.base, world.schoolClass.code, people[1]!);
-  teacher = await asTeacher(server.base, world.teacher.email);
-  runId = (await begin()).id;
+  notebook = await openNotebook(null);
+  ({ ada, ben, teacher, classId, students, runId } = notebook);
 });
-afterAll(() => server.stop());
+afterAll(() => notebook.server.stop());
+
+const path = (): string => `/classes/${classId}/runs/${runId}`;
 
 const trial: Members = { trial: '1' };
 const cell = (quantity: string, author?: string): Address => ({
@@ -61,7 +28,7 @@ async function write(
   address: Address,
   text: string,
 ): Promise<{ status: number; body: { field?: string; message?: string } }> {
-  return visitor.post(`${path()}/events`, { events: [entryOf(people[who], address, text)] });
+  return visitor.post(`${path()}/events`, { events: [entryOf(students[who], address, text)] });
 }
 
 describe('calculations that are left to the student', () => {
@@ -72,8 +39,8 @@ describe('calculations that are left to the student', () => {
       ['after', '24.2'],
     ] as const)
       expect((await write(ada, 0, cell(quantity), text)).status).toBe(200);
-    expect((await write(ada, 0, cell('volume', people[0]), '24.2 mL')).status).toBe(200);
-    expect((await write(ben, 1, cell('volume', people[1]), '6.2 mL')).status).toBe(200);
+    expect((await write(ada, 0, cell('volume', students[0]), '24.2 mL')).status).toBe(200);
+    expect((await write(ben, 1, cell('volume', students[1]), '6.2 mL')).status).toBe(200);
     const seenBy = async (visitor: Visitor): Promise<string[]> =>
       (await visitor.get(path())).body.events.flatMap(({ address, text }: { address: Address; text: string }) =>
         'author' in address ? [text] : [],
@@ -87,7 +54,7 @@ describe('calculations that are left to the student', () => {
   it('are judged from the student’s own readings', async () => {
     const { body } = await ada.get(path());
     const run = workOut(body.protocol, { events: body.events }, body.rules, {
-      author: people[0]!,
+      author: students[0]!,
       quantities: body.arrangement.byStudent,
     });
     expect(new OwnWork(run).at('volume', trial)).toMatchObject({
@@ -98,20 +65,20 @@ describe('calculations that are left to the student', () => {
   });
 
   it.each([
-    ['for somebody else', () => cell('volume', people[1]), 403, 'address.author'],
+    ['for somebody else', () => cell('volume', students[1]), 403, 'address.author'],
     ['for the group', () => cell('volume', 'group'), 403, 'address.author'],
     ['without saying whose it is', () => cell('volume'), 400, 'address.quantity'],
-    ['of what was read', () => cell('mass', people[0]), 400, 'address.quantity'],
-    ['of what the page works out', () => cell('waterDensity', people[0]), 400, 'address.quantity'],
+    ['of what was read', () => cell('mass', students[0]), 400, 'address.quantity'],
+    ['of what the page works out', () => cell('waterDensity', students[0]), 400, 'address.quantity'],
     [
       'of what is shown to somebody else',
-      (): Address => ({ kind: 'shown', quantity: 'volume', members: trial, author: people[1]! }),
+      (): Address => ({ kind: 'shown', quantity: 'volume', members: trial, author: students[1]! }),
       403,
       'address.author',
     ],
     [
       'of an answer for somebody else',
-      (): Address => ({ kind: 'answer', question: 'tool', author: people[1]! }),
+      (): Address => ({ kind: 'answer', question: 'tool', author: students[1]! }),
       403,
       'address.author',
     ],
@@ -142,7 +109,7 @@ describe('calculations that are left to the student', () => {
     await ada.post(`${path()}/hand-in`, {});
     const { body } = await ben.get(path());
     expect(JSON.stringify(body.events)).toContain('24.2 mL');
-    expect((await write(ada, 0, cell('density', people[0]), '2.7 g/mL')).status).toBe(409);
+    expect((await write(ada, 0, cell('density', students[0]), '2.7 g/mL')).status).toBe(409);
   });
 });
 
@@ -156,7 +123,7 @@ describe('what a teacher decides for a class', () => {
     expect(status).toBe(200);
     expect(body.find(({ id }: { id: string }) => id === 'solid-by-displacement').arrangement).toEqual(decided);
     expect((await ada.get(path())).body.arrangement).toEqual(before);
-    runId = (await begin()).id;
+    runId = await beginTogether(notebook);
     expect((await ada.get(path())).body.arrangement).toEqual(decided);
     expect(
       (await write(ben, 1, { kind: 'cell', quantity: 'meanDensity', members: {}, author: 'group' }, '2.7 g/mL')).status,
@@ -183,10 +150,10 @@ describe('what a teacher decides for a class', () => {
 
 describe('a prediction', () => {
   it('can be changed until what it is about is read, and then stays', async () => {
-    runId = (await begin('solid-by-apparent-mass')).id;
+    runId = await beginTogether(notebook, 'solid-by-apparent-mass');
     const prediction: Address = { kind: 'cell', quantity: 'prediction', members: {} };
     const predict = async (text: string, replaces: unknown = null): Promise<unknown> => {
-      const entry = entryOf(people[0], prediction, text, { replaces });
+      const entry = entryOf(students[0], prediction, text, { replaces });
       expect((await ada.post(`${path()}/events`, { events: [entry] })).status).toBe(200);
       return entry['id'];
     };
