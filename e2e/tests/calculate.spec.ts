@@ -117,13 +117,16 @@ test('a second try that is wrong shows the working, and what was written stays l
 
 test('two at one laptop calculate each for themselves', async ({ page }) => {
   await begin(page, 'Brass bush, calculated');
+  await read(page, 1, '54.31', '21.4', '27.8');
+  await cell(page, 'Volume, trial 1').click();
+  await result(page).fill('after - before = 6.');
   await page.getByRole('button', { name: 'A partner joins' }).click();
   await page.getByLabel('Partner’s name').selectOption({ label: 'Tomasz B.' });
   await page.getByLabel('PIN').fill('2468');
   await page.getByRole('button', { name: 'Join' }).click();
   await expect(page.getByRole('radio', { name: /Tomasz/ })).toBeVisible();
-  await read(page, 1, '54.31', '21.4', '27.8');
-  await cell(page, 'Volume, trial 1').click();
+  // What is being typed stays when somebody joins.
+  await expect(result(page)).toHaveValue('after - before = 6.');
   await result(page).fill('6.4 mL');
   await result(page).press('Enter');
   await expect(cell(page, 'Volume, trial 1')).toHaveAccessibleName(/6\.4, correct/);

@@ -11,17 +11,29 @@ function remembered(state: SessionState): SessionState {
   return state;
 }
 
-/** Drops everything fetched under another session and shows the new one. */
-function forgetAllBut(queries: QueryClient, state: SessionState): void {
+/** Whether somebody has only joined at this screen: whoever was here before still is. */
+function isJoined(before: SignedIn | null, after: SignedIn | null): boolean {
+  if (!before || before.person.id !== after?.person.id) return false;
+  return before.partners.every(({ id }) => after.partners.some((partner) => partner.id === id));
+}
+
+/**
+ * Shows a new session. What was fetched under another one is dropped; where a partner has joined it stays, and with it what is being
+ * typed, and is asked for anew.
+ */
+function showSession(queries: QueryClient, state: SessionState): void {
+  const before = queries.getQueryData<SessionState>(KEY)?.signedIn ?? null;
+  const others = { predicate: ({ queryKey }: { readonly queryKey: readonly unknown[] }) => queryKey[0] !== KEY[0] };
   queries.setQueryData(KEY, state);
-  queries.removeQueries({ predicate: ({ queryKey }) => queryKey[0] !== KEY[0] });
+  if (isJoined(before, state.signedIn)) void queries.invalidateQueries(others);
+  else queries.removeQueries(others);
 }
 
 /** Fetches the session anew, with a fresh token. What was fetched for somebody else is dropped. */
 async function fetchSession(queries: QueryClient): Promise<SessionState> {
   const before = queries.getQueryData<SessionState>(KEY)?.signedIn?.person.id;
   const state = remembered(await ask<SessionState>('GET', '/session'));
-  if (before !== undefined && before !== state.signedIn?.person.id) forgetAllBut(queries, state);
+  if (before !== undefined && before !== state.signedIn?.person.id) showSession(queries, state);
   return state;
 }
 
@@ -60,7 +72,7 @@ export function useSessionChange<Body>(
       return state;
     },
     onSuccess: (state) => {
-      forgetAllBut(queries, state);
+      showSession(queries, state);
     },
   });
 }
@@ -70,6 +82,6 @@ export function useSignOut(): () => Promise<void> {
   const queries = useQueryClient();
   return async () => {
     await ask('DELETE', '/session');
-    forgetAllBut(queries, await fetchSession(queries));
+    showSession(queries, await fetchSession(queries));
   };
 }
