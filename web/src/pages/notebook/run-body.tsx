@@ -1,6 +1,6 @@
 import type { RunPage } from '@green-beam/contract';
 import { cellInWords, OwnWork, type WorkedRun } from '@green-beam/core';
-import { Fragment, useMemo, useState, type ReactNode } from 'react';
+import { Fragment, useMemo, useRef, useState, type ReactNode } from 'react';
 import { useToolChoices } from '../cabinet/use-cabinet.ts';
 import { CompareWith, comparesWithChosen } from './compare-with.tsx';
 import { CurrentPart } from './current-part.tsx';
@@ -79,10 +79,21 @@ export function RunBody(props: RunBodyProps): ReactNode {
     opened,
     onOpen: setOpened,
   };
-  const calculate = (has: (quantity: string) => boolean): ReactNode =>
-    opened && has(opened.quantity) ? (
-      <Calculate key={`${author} ${JSON.stringify(opened)}`} {...on} place={opened} />
-    ) : null;
+  // Half a calculation waits while somebody looks at another cell.
+  const drafts = useRef(new Map<string, string>());
+  const calculate = (has: (quantity: string) => boolean): ReactNode => {
+    if (!opened || !has(opened.quantity)) return null;
+    const key = `${author} ${JSON.stringify(opened)}`;
+    return (
+      <Calculate
+        key={key}
+        {...on}
+        place={opened}
+        draft={drafts.current.get(key) ?? null}
+        onDraft={(text) => (text === null ? drafts.current.delete(key) : drafts.current.set(key, text))}
+      />
+    );
+  };
   const revealed = isRevealed(page, worked, ownWork, as);
   const adjusted = adjusting && worked.setting.layout.quantities.get(adjusting.quantity);
   return (

@@ -17,6 +17,9 @@ const NumbersBeside = lazy(() => import('./numbers-beside.tsx'));
 
 interface CalculateProps extends OnPage {
   readonly place: CellPlace;
+  /** What has been typed here and not been checked; null where nothing has. */
+  readonly draft: string | null;
+  readonly onDraft: (text: string | null) => void;
 }
 
 /** The next cell that is the student’s turn, in the order in which one follows from the other. */
@@ -138,7 +141,11 @@ export function Calculate(props: CalculateProps): ReactNode {
   const field = useRef<HTMLInputElement>(null);
   const cell = run.cellAt(quantity, members);
   const standing = cell?.kind === 'own' || cell?.kind === 'unusable' ? cell.event.text : '';
-  const [text, setText] = useState(standing);
+  const [text, setTyped] = useState(props.draft ?? standing);
+  const setText = (typed: string): void => {
+    setTyped(typed);
+    props.onDraft(typed.trim() === standing ? null : typed);
+  };
   const [desk, setDesk] = useState(false);
   const strip = useRef<HTMLElement>(null);
   const narrow = useNarrow();
@@ -156,7 +163,10 @@ export function Calculate(props: CalculateProps): ReactNode {
   const check = (): void => {
     const typed = text.trim();
     if (isStanding && own.state === 'sound' && next) onOpen(next);
-    else if (typed !== '') onWrite({ kind: 'cell', quantity, members, author }, typed);
+    else if (typed !== '') {
+      onWrite({ kind: 'cell', quantity, members, author }, typed);
+      props.onDraft(null);
+    }
   };
   const insert = (label: string): void => {
     const at = field.current?.selectionStart ?? text.length;
