@@ -237,6 +237,10 @@ export { readingParts, type ReadingPart } from './reading/parts/reading-parts.ts
 export { judgeParts, partsAdded, partsIn, type PartRead, type PartsJudged } from './reading/parts/judge-parts.ts';
 export { isLockedPrediction } from './laboratories/own/prediction-lock.ts';
 export { OwnWork, type Ingredient, type OwnCell, type SlipTold } from './laboratories/own/own-work.ts';
+export { isReadingPlace } from './laboratories/run/reading-place.ts';
+export { calculationsDone, readingsDone, type Progress } from './laboratories/run/progress.ts';
+export { tooEven, type TooEven } from './laboratories/checks/too-even.ts';
+export { drawDifferent, type GivenEntry } from './laboratories/given/draw-given.ts';
 export { alike, type Alike } from './laboratories/checks/alike.ts';
 export { judgeAnswer, type AnswerVerdict } from './laboratories/checks/judge-answer.ts';
 export { findingsIn } from './laboratories/checks/find.ts';

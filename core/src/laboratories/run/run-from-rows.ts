@@ -19,6 +19,21 @@ export interface RunChoices {
   readonly options?: Readonly<Record<string, string>>;
 }
 
+/** A run made of entries in their order, each at a place of its own. */
+export function runOfEntries(entries: readonly { readonly address: Address; readonly text: string }[]): Run {
+  const events = entries.map(({ address, text }, i): RunEvent => ({
+    id: `row ${i + 1}`,
+    address,
+    text,
+    replaces: null,
+    reason: null,
+    person: '',
+    deviceTime: '1970-01-01T00:00:00.000Z',
+    order: i + 1,
+  }));
+  return { events };
+}
+
 /** A run made of a tidy table: each row one entry, in its order. */
 export function runFromRows(_protocol: Protocol, rows: readonly Row[], choices: RunChoices = {}): Run {
   const entries: [Address, string][] = [
@@ -37,17 +52,7 @@ export function runFromRows(_protocol: Protocol, rows: readonly Row[], choices: 
     ...(choices.accepted === undefined ? [] : [[{ kind: 'accepted' }, choices.accepted] as [Address, string]]),
     ...rows.map(({ quantity, members = {}, text }): [Address, string] => [{ kind: 'cell', quantity, members }, text]),
   ];
-  const events = entries.map(([address, text], i): RunEvent => ({
-    id: `row ${i + 1}`,
-    address,
-    text,
-    replaces: null,
-    reason: null,
-    person: '',
-    deviceTime: '1970-01-01T00:00:00.000Z',
-    order: i + 1,
-  }));
-  return { events };
+  return runOfEntries(entries.map(([address, text]) => ({ address, text })));
 }
 
 function rowsOf(quantity: string, over: readonly string[], entries: SampleEntries, members: Members): Row[] {
