@@ -10,3 +10,4 @@ export * from './sheets.ts';
 export * from './shelf.ts';
 export * from './tapes.ts';
 export * from './lesson.ts';
+export * from './openings.ts';

@@ -71,6 +71,10 @@ export interface RunSummary {
   readonly asked: readonly string[];
   readonly startedAt: string;
   readonly handedInAt: string | null;
+  /** Until when it is to be handed in, where a teacher has said so. */
+  readonly dueAt: string | null;
+  /** Whether its readings were given, and stay as they are. */
+  readonly isGiven: boolean;
 }
 
 /** Another group’s run whose readings are the same in every place. */

@@ -22,6 +22,7 @@ import { classRoutes } from './routes/classes.ts';
 import { lessonRoutes } from './routes/lesson.ts';
 import { liveRoutes } from './routes/live.ts';
 import { notebookRoutes } from './routes/notebook.ts';
+import { openingRoutes } from './routes/openings.ts';
 import { rulesRoutes } from './routes/rules.ts';
 import { schoolRoutes } from './routes/school.ts';
 import { setRoundRoutes } from './routes/set-rounds.ts';
@@ -99,6 +100,7 @@ function api(parts: Parts): express.Router {
     benchRoutes(drawing),
     shelfRoutes(),
     notebookRoutes(drawing),
+    openingRoutes(drawing),
     tapeRoutes(),
     lessonRoutes(),
     liveRoutes(events),

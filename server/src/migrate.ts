@@ -29,6 +29,7 @@ import * as retention from './migrations/0024-retention.ts';
 import * as lesson from './migrations/0025-lesson.ts';
 import * as laboratories from './migrations/0026-laboratories.ts';
 import * as arrangements from './migrations/0027-arrangements.ts';
+import * as openings from './migrations/0028-openings.ts';
 
 /** All there are, in order. None is changed once it has been run anywhere: what is to be different is a further one. */
 export const MIGRATIONS = [
@@ -59,6 +60,7 @@ export const MIGRATIONS = [
   lesson,
   laboratories,
   arrangements,
+  openings,
 ];
 
 /** What a migration does, as a short text that is another one when it is changed. */

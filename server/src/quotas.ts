@@ -10,6 +10,7 @@ const RATES = {
   'first-pins': { most: 20, every: 30 },
   'practice-set': { most: 200, every: 3 },
   run: { most: 60, every: 5 },
+  opening: { most: 60, every: 5 },
   class: { most: 30, every: 60 },
   // Of a whole school behind one address.
   admission: { most: 60, every: 20 },

@@ -37,6 +37,7 @@ const SHIPPED: Readonly<Record<string, string>> = {
   '0025-lesson': 'f56bb8317fee',
   '0026-laboratories': '902afdee24a2',
   '0027-arrangements': '6a83ad0387dc',
+  '0028-openings': 'cf739d04bd97',
 };
 
 let server: TestServer | null = null;

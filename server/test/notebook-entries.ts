@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { BY_THE_BOOK, workOut, type Address, type Arrangement, type RunEvent, type WorkedRun } from '@green-beam/core';
 import { expect } from 'vitest';
+import type { SchoolClass } from '../src/models/classes.ts';
 import {
   asStudent,
   asTeacher,
@@ -52,6 +53,7 @@ export interface Notebook {
   readonly stranger: Visitor;
   readonly teacher: Visitor;
   readonly classId: string;
+  readonly schoolClass: SchoolClass;
   /** Ids of Ada and of Ben. */
   readonly students: readonly string[];
   readonly runId: string;
@@ -84,5 +86,5 @@ export async function openNotebook(arranged: Arrangement | null = BY_THE_BOOK): 
   const classId = schoolClass.id;
   if (arranged) await teacher.send('PUT', `/classes/${classId}/laboratories/solid-by-displacement`, arranged);
   const runId = await beginTogether({ ada, ben, classId, students });
-  return { server, ada, ben, stranger, teacher, classId, students, runId };
+  return { server, ada, ben, stranger, teacher, classId, schoolClass, students, runId };
 }

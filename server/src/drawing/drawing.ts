@@ -1,4 +1,4 @@
-import type { HouseRules, KeptResult } from '@green-beam/core';
+import type { GivenEntry, HouseRules, KeptResult } from '@green-beam/core';
 import type { Logger } from 'pino';
 import { Piscina } from 'piscina';
 import type { CreationAttributes } from 'sequelize';
@@ -8,16 +8,18 @@ import { Refusal } from '../refusal.ts';
 import type { DrawnFor, RoundFor } from './draw-round.ts';
 import type { FirstTry, Knowledge } from './knowledge.ts';
 import type * as thread from './thread.ts';
-import type { ResultsOrder } from './thread.ts';
+import type { GivenOrder, ResultsOrder } from './thread.ts';
 
 /** What takes too long for the thread that answers requests: it is done in threads of its own, in the order in which it is asked for. */
 export interface Drawing {
   /** The rows of a round, drawn but not stored. */
   round(round: RoundFor, from: DrawnFor, seed: number, roundId: string): Promise<CreationAttributes<Task>[]>;
   learnedFrom(known: Knowledge, tries: readonly FirstTry[]): Promise<Knowledge>;
-  /** @throws Refusal where a slip cannot be told apart on any of the tools or exercises. */
   /** The results that a run has, as they are kept. */
   results(order: ResultsOrder): Promise<KeptResult[]>;
+  /** Readings that students are given, each something else. */
+  given(order: GivenOrder): Promise<GivenEntry[][]>;
+  /** @throws Refusal where a slip cannot be told apart on any of the tools or exercises. */
   checkAims(subjectIds: readonly string[], aims: readonly string[], rules: HouseRules): Promise<void>;
   close(): Promise<void>;
 }
@@ -60,6 +62,7 @@ export function drawingInThreads(given: Threads): Drawing {
     round: (round, from, seed, roundId) => ask('round', { round, from, seed, roundId }),
     learnedFrom: (knowledge, tries) => ask('learning', { knowledge, tries }),
     results: (order) => ask('results', order),
+    given: (order) => ask('given', order),
     checkAims: (named, aims, rules) => ask('aiming', { subjectIds: named, aims, rules }),
     close: () => threads.close({ force: true }),
   };

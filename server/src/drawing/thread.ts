@@ -3,6 +3,7 @@ import {
   AimError,
   completeRules,
   DEFAULT_RULES,
+  drawDifferent,
   keptResults,
   planForAims,
   planForBelief,
@@ -11,6 +12,7 @@ import {
   subjectIds,
   subjectsNamed,
   workOut,
+  type GivenEntry,
   type HouseRules,
   type KeptResult,
   type Protocol,
@@ -83,6 +85,23 @@ export function results(order: ResultsOrder): Outcome<KeptResult[]> {
   return outcome(() => {
     const { protocol, events, rules } = withKnownRules(order);
     return keptResults(workOut(protocol, { events }, rules));
+  });
+}
+
+export interface GivenOrder {
+  readonly protocol: Protocol;
+  readonly count: number;
+  readonly sample: number;
+  readonly seed: number;
+  readonly rules: HouseRules;
+  readonly cabinet: readonly string[];
+}
+
+/** Readings that students are given, each something else. */
+export function given(order: GivenOrder): Outcome<GivenEntry[][]> {
+  return outcome(() => {
+    const { protocol, count, ...options } = withKnownRules(order);
+    return drawDifferent(protocol, count, options);
   });
 }
 

@@ -1,3 +1,4 @@
+import type { Given } from '@green-beam/contract';
 import type { Address, Arrangement, KeptResult, KeptVariance, Members, Protocol } from '@green-beam/core';
 import {
   DataTypes,
@@ -28,6 +29,24 @@ export class RunRow extends Model<InferAttributes<RunRow>, InferCreationAttribut
   declare methodsShared: CreationOptional<boolean>;
   /** As it was decided when the run began. */
   declare arrangement: CreationOptional<Arrangement>;
+  /** The opening for the class that it belongs to; null where a group began it by itself. */
+  declare openingId: CreationOptional<string | null>;
+  /** Where its readings come from, if the group has not taken them itself; then they stay as they are. */
+  declare given: CreationOptional<Given | null>;
+}
+
+/** A laboratory that a teacher has opened for a class. */
+export class Opening extends Model<InferAttributes<Opening>, InferCreationAttributes<Opening>> {
+  declare classId: string;
+  declare id: string;
+  declare schoolId: string;
+  declare protocolId: string;
+  declare specimen: string;
+  declare openedBy: string | null;
+  declare openedAt: CreationOptional<Date>;
+  declare dueAt: Date | null;
+  /** Ids of students who do not have to do it. */
+  declare excused: CreationOptional<string[]>;
 }
 
 /** What a teacher has decided of a laboratory for a class. */
@@ -106,8 +125,22 @@ export function defineNotebook(sequelize: Sequelize): void {
       resultsBy: DataTypes.TEXT,
       methodsShared: DataTypes.BOOLEAN,
       arrangement: DataTypes.JSONB,
+      openingId: DataTypes.UUID,
+      given: DataTypes.TEXT,
     },
     { sequelize, tableName: 'runs' },
+  );
+  Opening.init(
+    {
+      ...key,
+      protocolId: DataTypes.TEXT,
+      specimen: DataTypes.TEXT,
+      openedBy: DataTypes.UUID,
+      openedAt: DataTypes.DATE,
+      dueAt: DataTypes.DATE,
+      excused: DataTypes.ARRAY(DataTypes.UUID),
+    },
+    { sequelize, tableName: 'openings' },
   );
   ClassLaboratory.init(
     {

@@ -1,21 +1,16 @@
 import type { AlikeRun } from '@green-beam/contract';
-import { alike, settingOf, type Setting } from '@green-beam/core';
+import { alike } from '@green-beam/core';
 import { Op } from 'sequelize';
 import { RunEventRow, RunMember, RunRow } from '../models/notebook.ts';
 import { Person } from '../models/people.ts';
 import { labelOf } from '../auth/labels.ts';
-import { rulesOf } from '../rules.ts';
-import { eventsOf } from './log.ts';
-
-async function settingOfRun(run: RunRow, rows: readonly RunEventRow[]): Promise<Setting> {
-  const own = rows.filter(({ runId }) => runId === run.id);
-  return settingOf(run.protocol, { events: eventsOf(own) }, await rulesOf(run.classId, run.rulesVersion));
-}
+import { settingOfRun } from './setting-of-run.ts';
 
 /** Other groups’ runs of the same laboratory with the same readings in every place: for the teacher to ask about. */
 export async function alikeRuns(run: RunRow): Promise<AlikeRun[]> {
   const { classId, id, protocolId } = run;
-  const others = await RunRow.findAll({ where: { classId, protocolId, id: { [Op.ne]: id } } });
+  if (run.given !== null) return [];
+  const others = await RunRow.findAll({ where: { classId, protocolId, given: null, id: { [Op.ne]: id } } });
   if (others.length === 0) return [];
   const ids = others.map((other) => other.id);
   const rows = await RunEventRow.findAll({ where: { classId, runId: [id, ...ids] }, order: [['serverOrder', 'ASC']] });

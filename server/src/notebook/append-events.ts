@@ -6,7 +6,7 @@ import { RunMember } from '../models/notebook.ts';
 import { Refusal } from '../refusal.ts';
 import { rulesOf } from '../rules.ts';
 import { eventsOf, logOf } from './log.ts';
-import { checkAuthors } from './own-work.ts';
+import { checkAuthors, checkGiven } from './own-work.ts';
 import { checkPlaces } from './places.ts';
 import { checkMayWrite, handedIn, type RunAccess } from './run-access.ts';
 import { storedEntries, storeEntries } from './store-entries.ts';
@@ -63,6 +63,7 @@ export async function appendEvents(
   const unseen = events.filter(({ id }) => !sent.has(id));
   checkPlaces(protocol, log, unseen, await rulesOf(classId, run.rulesVersion));
   await checkPeople(access, events);
+  checkGiven(run, unseen);
   checkAuthors(run.arrangement, unseen);
   checkReplaced(log, events);
   const entries = (await withToolsOfCabinet(classId, unseen)).map(

@@ -1,6 +1,6 @@
 import type { NewRunEvent } from '@green-beam/contract';
-import { GROUP, type Address, type Arrangement } from '@green-beam/core';
-import type { RunEventRow } from '../models/notebook.ts';
+import { GROUP, isReadingPlace, type Address, type Arrangement } from '@green-beam/core';
+import type { RunEventRow, RunRow } from '../models/notebook.ts';
 import { Refusal } from '../refusal.ts';
 
 /** Whose own work an entry is; undefined for what is everybody’s. */
@@ -48,6 +48,12 @@ export function checkAuthors(arrangement: Arrangement, events: readonly NewRunEv
         'address.author',
       );
   }
+}
+
+/** @throws Refusal where somebody would change readings that were given. */
+export function checkGiven({ given }: RunRow, events: readonly NewRunEvent[]): void {
+  if (given !== null && events.some(({ address }) => isReadingPlace(address)))
+    throw new Refusal(403, 'Your teacher has given these readings. They stay as they are.', 'address');
 }
 
 /** The part of a log that these people may see: what others have worked out for themselves is theirs until it is handed in. */

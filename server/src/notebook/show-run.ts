@@ -1,7 +1,7 @@
 import type { RunPage, RunSummary } from '@green-beam/contract';
 import { labelOf } from '../auth/labels.ts';
 import { HouseRulesVersion } from '../models/classes.ts';
-import { RunMember, type RunRow } from '../models/notebook.ts';
+import { Opening, RunMember, type RunRow } from '../models/notebook.ts';
 import { Person } from '../models/people.ts';
 import { rulesOf } from '../rules.ts';
 import { alikeRuns } from './alike-runs.ts';
@@ -9,7 +9,12 @@ import { eventsOf, logOf } from './log.ts';
 import { visibleTo } from './own-work.ts';
 import type { RunAccess } from './run-access.ts';
 
-function summaryFrom(run: RunRow, group: readonly RunMember[], labels: ReadonlyMap<string, string>): RunSummary {
+function summaryFrom(
+  run: RunRow,
+  group: readonly RunMember[],
+  labels: ReadonlyMap<string, string>,
+  dueAt: Date | null,
+): RunSummary {
   const named = (joined: boolean): string[] =>
     group
       .filter(({ joinedAt }) => (joinedAt !== null) === joined)
@@ -24,7 +29,21 @@ function summaryFrom(run: RunRow, group: readonly RunMember[], labels: ReadonlyM
     asked: named(false),
     startedAt: run.startedAt.toISOString(),
     handedInAt: run.handedInAt?.toISOString() ?? null,
+    dueAt: dueAt?.toISOString() ?? null,
+    isGiven: run.given !== null,
   };
+}
+
+/** Until when each of some runs is to be handed in, by the id of the run; those that are begun by groups are not there. */
+async function duesOf(runs: readonly RunRow[]): Promise<Map<string, Date>> {
+  const ids = runs.flatMap(({ openingId }) => openingId ?? []);
+  const openings = ids.length === 0 ? [] : await Opening.findAll({ where: { id: ids } });
+  return new Map(
+    runs.flatMap((run) => {
+      const dueAt = openings.find(({ id, classId }) => id === run.openingId && classId === run.classId)?.dueAt;
+      return dueAt ? [[run.id, dueAt]] : [];
+    }),
+  );
 }
 
 /** Runs as a list shows them. */
@@ -32,11 +51,13 @@ export async function runSummaries(runs: readonly RunRow[]): Promise<RunSummary[
   const members = await RunMember.findAll({ where: { runId: runs.map((run) => run.id) } });
   const people = await Person.findAll({ where: { id: members.map((member) => member.personId) } });
   const labels = new Map(people.map((person) => [person.id, labelOf(person, 'short')]));
+  const dues = await duesOf(runs);
   return runs.map((run) =>
     summaryFrom(
       run,
       members.filter((member) => member.runId === run.id),
       labels,
+      dues.get(run.id) ?? null,
     ),
   );
 }
@@ -57,6 +78,7 @@ export async function runPage({
     rulesOf(classId, run.rulesVersion),
     HouseRulesVersion.findAll({ attributes: ['classId', 'version', 'name'], where: { classId } }),
   ]);
+  const dues = await duesOf([run]);
   const seesAll = as === 'teacher' || run.handedInAt !== null;
   const nameOf = (version: number): string => versions.find((row) => row.version === version)?.name ?? '';
   const memberIds = members.map((member) => member.personId);
@@ -67,7 +89,7 @@ export async function runPage({
     people.map((person) => [person.id, { label: labelOf(person, 'short'), initials: labelOf(person, 'initials') }]),
   );
   return {
-    ...summaryFrom(run, members, new Map([...byId].map(([id, { label }]) => [id, label]))),
+    ...summaryFrom(run, members, new Map([...byId].map(([id, { label }]) => [id, label])), dues.get(run.id) ?? null),
     protocol: run.protocol,
     arrangement: run.arrangement,
     rules,

@@ -3,6 +3,11 @@ import { chosenMembersFrom, toolFrom } from '@green-beam/core';
 import { toolsShown } from '../cabinet/tools-shown.ts';
 import { Refusal } from '../refusal.ts';
 
+/** A tool of the cabinet as a run’s log keeps it: its kind, its code, its zero error, its tolerance and its version. */
+export function inLog({ instrumentId, code, zeroError, tolerance, version }: ToolShown): string {
+  return [instrumentId, code, zeroError ?? '', tolerance ?? '', version].join('; ');
+}
+
 /**
  * A tool as a run’s log keeps it: of a kind, or one of the cabinet as the cabinet knows it now. Its zero error, its tolerance and its
  * version are the cabinet’s, whatever the browser says.
@@ -15,8 +20,7 @@ function asKept(text: string, cabinet: readonly ToolShown[]): string {
     ({ code, instrumentId }) => code === written.code && instrumentId === written.instrument.id,
   );
   if (!tool) throw new Refusal(400, 'This class has no such tool.', 'text');
-  const { instrumentId, code, zeroError, tolerance, version } = tool;
-  return [instrumentId, code, zeroError ?? '', tolerance ?? '', version].join('; ');
+  return inLog(tool);
 }
 
 function membersAsKept(text: string, cabinet: readonly ToolShown[]): string {

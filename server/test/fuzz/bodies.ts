@@ -102,6 +102,18 @@ export const TYPICAL: Readonly<Record<string, (known: Known) => object>> = {
   }),
   'POST /classes/:classId/runs/:runId/members': ({ students }) => ({ personId: students[1] }),
   'POST /classes/:classId/runs/:runId/methods': () => ({ shared: true }),
+  'POST /classes/:classId/openings': ({ students }) => ({
+    id: randomUUID(),
+    protocolId: 'solid-by-displacement',
+    specimen: 'Bronze deck nail',
+    dueAt: now(),
+    groups: [{ runId: randomUUID(), memberIds: [students[0]], given: 'drawn', from: null, sample: 0 }],
+  }),
+  'PATCH /classes/:classId/openings/:openingId': ({ students }) => ({ dueAt: now(), excused: [students[0]] }),
+  'POST /classes/:classId/openings/:openingId/groups': ({ students }) => ({
+    groups: [{ runId: randomUUID(), memberIds: [students[0]], given: null, from: null, sample: 0 }],
+  }),
+  'PUT /classes/:classId/openings/:openingId/groups/:runId': ({ students }) => ({ memberIds: [students[0]] }),
   'PUT /classes/:classId/laboratories/:protocolId': () => ({
     byStudent: ['volume'],
     ownWork: 'each-student',

@@ -21,6 +21,8 @@ import { toolFrom, toolMembers, type ToolInRun } from '../run/tool-in-run.ts';
 export interface GivenEntry {
   readonly address: Address;
   readonly text: string;
+  /** Why something was added to a reading. */
+  readonly reason?: string | null;
 }
 
 export interface GivenOptions {
