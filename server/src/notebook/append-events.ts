@@ -61,9 +61,9 @@ export async function appendEvents(
   const log = eventsOf(await logOf(key));
   const sent = new Set(log.map(({ id }) => id));
   const unseen = events.filter(({ id }) => !sent.has(id));
+  checkGiven(run, unseen);
   checkPlaces(protocol, log, unseen, await rulesOf(classId, run.rulesVersion));
   await checkPeople(access, events);
-  checkGiven(run, unseen);
   checkAuthors(run.arrangement, unseen);
   checkReplaced(log, events);
   const entries = (await withToolsOfCabinet(classId, unseen)).map(
