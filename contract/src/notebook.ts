@@ -73,6 +73,8 @@ export interface RunSummary {
   readonly handedInAt: string | null;
   /** Until when it is to be handed in, where a teacher has said so. */
   readonly dueAt: string | null;
+  /** The opening for the class that it belongs to; null where a group began it by itself. */
+  readonly openingId: string | null;
   /** Whether its readings were given, and stay as they are. */
   readonly isGiven: boolean;
 }

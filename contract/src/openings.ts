@@ -48,7 +48,7 @@ export const moreGroups = object({ groups });
 export type MoreGroups = InferType<typeof moreGroups>;
 
 export const openingChange = object({
-  dueAt: dueAt.optional(),
+  dueAt: string().datetime('That is no date and time.').nullable(),
   excused: array().of(id).max(200).optional(),
 });
 export type OpeningChange = InferType<typeof openingChange>;

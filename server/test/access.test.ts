@@ -95,6 +95,7 @@ const ROUTES: readonly [method: string, path: string, refused: Record<string, nu
   ['POST', `/openings/${randomUUID()}/groups`, TEACHERS],
   ['PUT', `/openings/${randomUUID()}/groups/${randomUUID()}`, TEACHERS],
   ['GET', '/laboratories', MEMBERS],
+  ['GET', '/laboratories/solid-by-displacement', MEMBERS],
   [`GET`, '/lesson/2026-11-30', TEACHERS],
   ['PUT', `/absences/${randomUUID()}`, TEACHERS],
   ['POST', `/admissions/${randomUUID()}`, TEACHERS],

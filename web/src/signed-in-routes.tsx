@@ -9,6 +9,9 @@ const OneTimeLink = lazy(() => import('./pages/sign-in/one-time-link.tsx'));
 const Desk = lazy(() => import('./pages/numbers/desk.tsx'));
 const Practice = lazy(() => import('./pages/numbers/practice.tsx'));
 const Runs = lazy(() => import('./pages/notebook/runs.tsx'));
+const ClassWork = lazy(() => import('./pages/class-work/class-work.tsx'));
+const OpenLaboratory = lazy(() => import('./pages/class-work/open/open-laboratory.tsx'));
+const BlankSheet = lazy(() => import('./pages/class-work/blank-sheet.tsx'));
 const RunPage = lazy(() => import('./pages/notebook/run-page.tsx'));
 const Record = lazy(() => import('./pages/record/record.tsx'));
 const Overview = lazy(() => import('./pages/class/overview/overview.tsx'));
@@ -53,7 +56,16 @@ export default function SignedInRoutes({ signedIn, classId, benchRoutes }: Signe
       {benchRoutes}
       <Route path="/numbers" element={<Desk key={signedIn.person.id} signedIn={signedIn} classId={classId} />} />
       <Route path="/numbers/practice" element={<Practice signedIn={signedIn} classId={classId} />} />
-      <Route path="/notebook" element={<Runs signedIn={signedIn} classId={classId} />} />
+      <Route
+        path="/notebook"
+        element={
+          student ? (
+            <Runs signedIn={signedIn} classId={classId} />
+          ) : (
+            <ClassWork key={classId} signedIn={signedIn} classId={classId} />
+          )
+        }
+      />
       <Route path="/notebook/:runId" element={<RunPage signedIn={signedIn} classId={classId} />} />
       <Route path="/account" element={<OwnAccount signedIn={signedIn} />} />
       <Route path="/sheets/:code" element={<Sheet classId={classId} signedIn={signedIn} />} />
@@ -63,6 +75,8 @@ export default function SignedInRoutes({ signedIn, classId, benchRoutes }: Signe
       {student && <Route path="/record" element={<Record classId={classId} />} />}
       {!student && (
         <>
+          <Route path="/notebook/open" element={<OpenLaboratory key={classId} classId={classId} />} />
+          <Route path="/notebook/blank/:protocolId" element={<BlankSheet key={classId} classId={classId} />} />
           <Route path="/class" element={<Overview key={classId} classId={classId} />} />
           <Route path="/demonstrate" element={<Demonstrate classId={classId} />} />
           <Route path="/rounds" element={<Rounds key={classId} classId={classId} />} />

@@ -30,6 +30,7 @@ function summaryFrom(
     startedAt: run.startedAt.toISOString(),
     handedInAt: run.handedInAt?.toISOString() ?? null,
     dueAt: dueAt?.toISOString() ?? null,
+    openingId: run.openingId,
     isGiven: run.given !== null,
   };
 }

@@ -1,5 +1,5 @@
 import type { GroupAtWork, OpeningBoard, OpeningSummary } from '@green-beam/contract';
-import { alike, calculationsDone, protocol, readingsDone, tooEven, type Setting, type TooEven } from '@green-beam/core';
+import { alike, calculationsDone, protocol, readingsDone, tooEven, type Setting } from '@green-beam/core';
 import { labelOf } from '../auth/labels.ts';
 import { rosterOf } from '../classes/roster.ts';
 import { Opening, RunEventRow, RunMember, RunRow } from '../models/notebook.ts';
@@ -78,7 +78,7 @@ export async function openingBoard(opening: Opening): Promise<OpeningBoard> {
       alike: own.includes(i)
         ? own.filter((j) => j !== i && alike(setting, settings[j] as Setting) !== null).map((j) => j + 1)
         : [],
-      tooEven: (even.get(i) ?? []) as TooEven[],
+      tooEven: (even.get(i) ?? []),
     };
   });
   const inGroups = new Set(members.map(({ personId }) => personId));

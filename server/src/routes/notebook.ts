@@ -6,6 +6,7 @@ import {
   newRunEvents,
   type NewRunEvents,
 } from '@green-beam/contract';
+import { protocol, protocolIds } from '@green-beam/core';
 import { Router, type Request } from 'express';
 import { Op } from 'sequelize';
 import { checkNotArchived, classInReach, classTaught } from '../auth/access.ts';
@@ -21,7 +22,7 @@ import { askedToJoin, declineToJoin, joinGroup } from '../notebook/joining.ts';
 import { checkMayWrite, runInReach, runOrAsked } from '../notebook/run-access.ts';
 import { runPage, runSummaries } from '../notebook/show-run.ts';
 import { checkRoom, withinRate } from '../quotas.ts';
-import { Refusal } from '../refusal.ts';
+import { notFound, Refusal } from '../refusal.ts';
 import { validated } from '../validated.ts';
 
 const keyOf = ({ classId, id }: RunRow): { classId: string; id: string } => ({ classId, id });
@@ -61,6 +62,13 @@ export function notebookRoutes(drawing: Drawing): Router {
   routes.get('/classes/:classId/laboratories', async (request, response) => {
     const { schoolClass } = await classInReach(request);
     response.json(await laboratoriesOf(schoolClass.id));
+  });
+
+  routes.get('/classes/:classId/laboratories/:protocolId', async (request, response) => {
+    await classInReach(request);
+    const { protocolId } = request.params;
+    if (!protocolIds().includes(protocolId)) throw notFound();
+    response.json(protocol(protocolId));
   });
 
   routes.put('/classes/:classId/laboratories/:protocolId', async (request, response) => {

@@ -1,4 +1,5 @@
 import type { RunPage, SignedIn } from '@green-beam/contract';
+import { format } from 'date-fns';
 import type { ReactNode } from 'react';
 import { HandingIn } from './handing-in.tsx';
 import type { RunOnPage } from './use-run.ts';
@@ -20,6 +21,14 @@ export function Group({ page, run, signedIn, classId, writer, onWriter }: GroupP
       <p className="text-small font-semibold">Group</p>
       <p className="text-muted">{page.members.join(', ')}</p>
       {page.asked.length > 0 && <p className="text-small text-muted">asked: {page.asked.join(', ')}</p>}
+      {page.isGiven && (
+        <p className="mt-3 text-small">
+          Your teacher has given these readings. They stay as they are; what you calculate is yours.
+        </p>
+      )}
+      {page.dueAt !== null && page.handedInAt === null && (
+        <p className="mt-3 text-small">Hand it in by {format(new Date(page.dueAt), 'EEE d MMM, HH:mm')}.</p>
+      )}
       {page.mayWrite && (
         <Writers signedIn={signedIn} classId={classId} runId={page.id} writer={writer} onChoose={onWriter} />
       )}

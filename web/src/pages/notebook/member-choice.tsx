@@ -8,7 +8,7 @@ import {
 } from '@green-beam/core';
 import type { ReactNode } from 'react';
 import { useNumerals } from '../../numbers/decimal-mark.ts';
-import type { OnPage } from './on-page.ts';
+import { mayEnter, type OnPage } from './on-page.ts';
 
 /** A member as the log keeps it. */
 type Chosen = NonNullable<ReturnType<typeof chosenMembersFrom>>[number];
@@ -36,7 +36,7 @@ export function MemberChoice({ page, run, dimension, cabinet, onWrite }: MemberC
       dimension.members.findIndex((member) => member.id === one) + 1 || Infinity;
     write([...next].sort((first, second) => (place(first) === place(second) ? 0 : place(first) - place(second))));
   };
-  if (!page.mayWrite)
+  if (!mayEnter(page))
     return (
       <p>
         {dimension.name}: <strong>{there.map(({ name }) => name).join(', ')}</strong>

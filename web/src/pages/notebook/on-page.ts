@@ -7,6 +7,11 @@ export interface CellPlace {
   readonly members: Members;
 }
 
+/** Whether the group enters readings there: they have not been given, and nothing is handed in. */
+export function mayEnter({ mayWrite, isGiven }: RunPage): boolean {
+  return mayWrite && !isGiven;
+}
+
 /** Who looks at a page: one of the class’s teachers, or a student. */
 export type Seen = 'teacher' | 'student';
 

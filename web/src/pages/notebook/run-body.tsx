@@ -4,7 +4,7 @@ import { Fragment, useMemo, useRef, useState, type ReactNode } from 'react';
 import { useToolChoices } from '../cabinet/use-cabinet.ts';
 import { CompareWith, comparesWithChosen } from './compare-with.tsx';
 import { CurrentPart } from './current-part.tsx';
-import type { CellPlace, OnPage, Seen } from './on-page.ts';
+import { mayEnter, type CellPlace, type OnPage, type Seen } from './on-page.ts';
 import { Calculate } from './own/calculate.tsx';
 import { isRevealed } from './own/reveal.ts';
 import { WhoseWork } from './own/whose-work.tsx';
@@ -61,10 +61,7 @@ export function RunBody(props: RunBodyProps): ReactNode {
   const [working, setWorking] = useState<CellPlace | null>(null);
   const [adjusting, setAdjusting] = useState<CellPlace | null>(null);
   const [more, setMore] = useState<Readonly<Record<string, number>>>({});
-  const plan = useMemo(
-    () => planOf(worked.setting, withNext(worked, page.mayWrite, more)),
-    [worked, page.mayWrite, more],
-  );
+  const plan = useMemo(() => planOf(worked.setting, withNext(worked, mayEnter(page), more)), [worked, page, more]);
   const [opened, setOpened] = useState<CellPlace | null>(null);
   const ownWork = useMemo(() => new OwnWork(worked), [worked]);
   const on: OnPage = {

@@ -1,123 +1,9 @@
-import { newRun, type NewRun, type RunPage, type RunSummary, type SignedIn } from '@green-beam/contract';
-import { yupResolver } from '@hookform/resolvers/yup';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { format } from 'date-fns';
+import type { SignedIn } from '@green-beam/contract';
 import type { ReactNode } from 'react';
-import { useForm, useWatch } from 'react-hook-form';
-import { Link, useNavigate } from 'react-router';
-import { ask } from '../../api/request.ts';
-import { newId } from '../../outbox/new-id.ts';
-import { Button } from '../../ui/button.tsx';
-import { Field } from '../../ui/field.tsx';
-import { Failed, Loading } from '../../ui/notice.tsx';
-import { useLaboratories } from './use-laboratories.ts';
-import { WhoCalculates } from './who-calculates.tsx';
+import { NewRunForm } from './new-run.tsx';
+import { RunList } from './run-list.tsx';
 
-function NewRunForm({ classId, signedIn }: { readonly classId: string; readonly signedIn: SignedIn }): ReactNode {
-  const navigate = useNavigate();
-  const queries = useQueryClient();
-  const { data: classmates, error } = useQuery({
-    queryKey: ['classmates', classId],
-    queryFn: () => ask<{ id: string; label: string }[]>('GET', `/classes/${classId}/classmates`),
-  });
-  const { register, handleSubmit, formState, control } = useForm({
-    resolver: yupResolver(newRun),
-    defaultValues: { id: newId(), protocolId: '', specimen: '', memberIds: [] as string[] },
-  });
-  const { data: laboratories, error: noLaboratories } = useLaboratories(classId);
-  const protocolId = useWatch({ control, name: 'protocolId' });
-  const chosen = laboratories?.find(({ id }) => id === protocolId);
-  const begin = useMutation({
-    mutationFn: (body: NewRun) => ask<RunPage>('POST', `/classes/${classId}/runs`, body),
-    onSuccess: async (page) => {
-      await queries.invalidateQueries({ queryKey: ['runs', classId] });
-      await navigate(`/notebook/${page.id}`);
-    },
-  });
-  // With names still to come the button would move from under the finger.
-  if (!classmates || !laboratories) {
-    const failed = error ?? noLaboratories;
-    return failed ? <Failed error={failed} /> : <Loading what="your class" />;
-  }
-  return (
-    <form
-      className="mt-10 max-w-3xl border-t border-hairline pt-6"
-      onSubmit={(event) => void handleSubmit((body) => begin.mutate(body))(event)}
-    >
-      <h2 className="text-lg font-bold">Begin a laboratory</h2>
-      <div className="mt-3 grid gap-4 sm:grid-cols-2">
-        <label className="flex flex-col gap-1 text-small font-semibold">
-          Laboratory
-          <select
-            className="min-h-11 border-b-2 border-ink bg-surface px-2 text-base font-normal"
-            {...register('protocolId')}
-          >
-            <option value="" disabled>
-              choose
-            </option>
-            {laboratories.map(({ id, title }) => (
-              <option key={id} value={id}>
-                {title}
-              </option>
-            ))}
-          </select>
-          {formState.errors.protocolId && (
-            <span role="alert" className="font-normal text-slip">
-              {formState.errors.protocolId.message}
-            </span>
-          )}
-        </label>
-        <Field
-          label="What you measure"
-          placeholder={chosen?.setting ?? 'bronze deck nail'}
-          error={formState.errors.specimen?.message}
-          {...register('specimen')}
-        />
-      </div>
-      {chosen && (
-        <p className="mt-2 text-muted">
-          {chosen.purpose} About {chosen.minutes} minutes.
-        </p>
-      )}
-      <fieldset className="mt-4">
-        <legend className="text-small font-semibold">Who works with you</legend>
-        <p className="text-small text-muted">
-          Partners who entered their PIN on this laptop join at once. The others are asked when they sign in.
-        </p>
-        <div className="mt-1 grid grid-cols-[repeat(auto-fill,minmax(9rem,1fr))]">
-          {classmates
-            .filter((one) => one.id !== signedIn.person.id)
-            .map((one) => (
-              <label key={one.id} className="flex min-h-11 items-center gap-2">
-                <input type="checkbox" value={one.id} className="size-5 accent-beam" {...register('memberIds')} />
-                {one.label}
-              </label>
-            ))}
-        </div>
-      </fieldset>
-      {begin.error && (
-        <p role="alert" className="mt-2 text-slip">
-          {begin.error.message}
-        </p>
-      )}
-      <Button type="submit" className="mt-4" disabled={begin.isPending}>
-        Begin
-      </Button>
-    </form>
-  );
-}
-
-/** Who is in a group, and who was asked to join it. */
-function GroupNames({ run }: { readonly run: RunSummary }): ReactNode {
-  return (
-    <span className="text-muted">
-      {run.members.join(', ')}
-      {run.asked.length > 0 && <span className="block text-small">asked: {run.asked.join(', ')}</span>}
-    </span>
-  );
-}
-
-/** The laboratories of a student’s groups, or of the whole class for its teachers. */
+/** A student’s notebook: the laboratories of their groups. */
 export default function Runs({
   signedIn,
   classId,
@@ -125,41 +11,18 @@ export default function Runs({
   readonly signedIn: SignedIn;
   readonly classId: string | null;
 }): ReactNode {
-  const { data: runs, error } = useQuery({
-    queryKey: ['runs', classId],
-    queryFn: () => ask<RunSummary[]>('GET', `/classes/${classId ?? ''}/runs`),
-    enabled: classId !== null,
-  });
   return (
     <main className="mx-auto w-full max-w-5xl px-4 py-8 wide:px-7">
-      <h1 className="text-2xl font-bold">{signedIn.role === 'student' ? 'Notebook' : 'Laboratories of the class'}</h1>
-      {error && <Failed error={error} />}
-      {!runs && !error && <Loading what="the laboratories" />}
-      {runs?.length === 0 && <p className="mt-4 text-muted">No laboratory yet.</p>}
-      <ul className="mt-4">
-        {runs?.map((run) => (
-          <li key={run.id} className="border-t border-hairline">
-            <Link
-              to={`/notebook/${run.id}`}
-              className="grid min-h-14 grid-cols-[minmax(0,1fr)_minmax(0,1fr)_9rem] items-center gap-4 py-2 hover:bg-wash max-sm:grid-cols-1"
-            >
-              <span>
-                <strong>{run.specimen}</strong>
-                <span className="block text-small text-muted">{run.title}</span>
-              </span>
-              <GroupNames run={run} />
-              <span className="text-right text-small text-muted max-sm:text-left">
-                {format(new Date(run.startedAt), 'd MMM, HH:mm')}
-                <span className={`block ${run.handedInAt === null ? 'text-ink' : ''}`}>
-                  {run.handedInAt === null ? 'under way' : 'handed in'}
-                </span>
-              </span>
-            </Link>
-          </li>
-        ))}
-      </ul>
-      {classId !== null && <NewRunForm classId={classId} signedIn={signedIn} />}
-      {classId !== null && signedIn.role !== 'student' && <WhoCalculates classId={classId} />}
+      <h1 className="text-2xl font-bold">Notebook</h1>
+      {classId !== null && (
+        <>
+          <RunList classId={classId} />
+          <section className="mt-10 max-w-3xl border-t border-hairline pt-6">
+            <h2 className="text-lg font-bold">Begin a laboratory</h2>
+            <NewRunForm classId={classId} signedIn={signedIn} />
+          </section>
+        </>
+      )}
     </main>
   );
 }

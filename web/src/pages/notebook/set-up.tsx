@@ -2,7 +2,7 @@ import { holds, type CaseDimension } from '@green-beam/core';
 import { useId, type ReactNode } from 'react';
 import type { ToolChoice } from '@green-beam/contract';
 import { MemberChoice } from './member-choice.tsx';
-import type { OnPage } from './on-page.ts';
+import { mayEnter, type OnPage } from './on-page.ts';
 
 type Setup = Pick<OnPage, 'page' | 'run' | 'onWrite'> & { readonly cabinet: readonly ToolChoice[] };
 
@@ -43,7 +43,7 @@ function OptionChoice({
   readonly chosen: string;
 }): ReactNode {
   const id = useId();
-  if (!page.mayWrite)
+  if (!mayEnter(page))
     return (
       <p>
         {option.name} <strong>{option.choices.find((choice) => choice.id === chosen)?.name}</strong>

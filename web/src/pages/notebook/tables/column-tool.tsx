@@ -10,7 +10,7 @@ import {
 } from '@green-beam/core';
 import type { ReactNode } from 'react';
 import { useNumerals } from '../../../numbers/decimal-mark.ts';
-import type { OnPage } from '../on-page.ts';
+import { mayEnter, type OnPage } from '../on-page.ts';
 
 function signed(value: number): string {
   return `${value > 0 ? '+' : '−'}${Math.abs(value)}`;
@@ -43,7 +43,7 @@ export function ColumnTool({ page, run, quantity, members, label, cabinet, onWri
   };
   return (
     <>
-      {page.mayWrite && kinds.length > 1 ? (
+      {mayEnter(page) && kinds.length > 1 ? (
         <ToolSelect label={label} tool={tool} kinds={kinds} fitting={fitting} onChoose={choose} />
       ) : (
         <span className="block content-center font-normal text-muted">

@@ -10,7 +10,7 @@ import {
 import { Lock } from 'lucide-react';
 import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { useNumerals } from '../../../numbers/decimal-mark.ts';
-import type { OnPage } from '../on-page.ts';
+import { mayEnter, type OnPage } from '../on-page.ts';
 import { CellEditor } from './cell-editor.tsx';
 import { OwnCellButton } from '../own/own-cell-button.tsx';
 import { CellShown, wordsFor } from './cell-shown.tsx';
@@ -54,7 +54,7 @@ export function RunCell(props: RunCellProps): ReactNode {
       </span>
     );
   const isLocked = quantity.kind === 'predicted' && isReadAlready(props);
-  if (!page.mayWrite || isLocked)
+  if (!mayEnter(page) || isLocked)
     return (
       <span className="inline-flex min-h-11 items-center">
         <CellShown cell={cell} people={page.people} />

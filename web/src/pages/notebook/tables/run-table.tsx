@@ -5,6 +5,7 @@ import { useNarrow } from '../../../ui/use-narrow.ts';
 import { Footnotes } from './footnotes.tsx';
 import { Cards, Exchanged, Upright } from './table-layouts.tsx';
 import { rowsHeading, type Parts } from './table-parts.tsx';
+import { mayEnter } from '../on-page.ts';
 import { growing, placeOf } from './table-plan.ts';
 
 interface RunTableProps extends Parts {
@@ -36,7 +37,7 @@ export function RunTable({ onGrow, ...props }: RunTableProps): ReactNode {
         )}
       />
       <div className="flex flex-wrap gap-x-5">
-        {page.mayWrite &&
+        {mayEnter(page) &&
           more.map(({ id, name }) => (
             <Button key={id} look="quiet" className="text-small" onClick={() => onGrow(id)}>
               One more {name.toLowerCase()}
