@@ -78,7 +78,7 @@ export async function openingBoard(opening: Opening): Promise<OpeningBoard> {
       alike: own.includes(i)
         ? own.filter((j) => j !== i && alike(setting, settings[j] as Setting) !== null).map((j) => j + 1)
         : [],
-      tooEven: (even.get(i) ?? []),
+      tooEven: even.get(i) ?? [],
     };
   });
   const inGroups = new Set(members.map(({ personId }) => personId));

@@ -76,8 +76,8 @@ function OpeningForm({ classId, students, laboratories, last }: FormProps): Reac
   const elsewhere = opening.error && refused('groups') === undefined && refused('protocolId') === undefined;
   const open = (body: NewOpening): void =>
     opening.mutate(body, {
-      onSuccess: async ({ id }) => {
-        await goTo(`/notebook?opening=${id}`);
+      onSuccess: ({ id }) => {
+        void goTo(`/notebook?opening=${id}`);
         window.scrollTo(0, 0);
       },
     });
