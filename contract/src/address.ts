@@ -1,4 +1,4 @@
-import type { Address } from '@green-beam/core';
+import { REPORT_SECTIONS, type Address } from '@green-beam/core';
 import { lazy, mixed, object, string, type AnyObjectSchema } from './yup.ts';
 
 /** A place on a page has at most so many members. */
@@ -37,6 +37,11 @@ const SHAPES: Readonly<Record<Address['kind'], AnyObjectSchema>> = {
   specimen: object(KIND),
   answer: object({ ...KIND, question: word, author }),
   statement: object({ ...KIND, statement: word, author }),
+  report: object({
+    ...KIND,
+    section: string().oneOf(REPORT_SECTIONS, 'A report has no such part.').required('is missing.'),
+    author,
+  }),
 };
 
 const NO_PLACE = object({
@@ -50,8 +55,11 @@ function kindOf(value: unknown): Address['kind'] | null {
   return typeof kind === 'string' && Object.hasOwn(SHAPES, kind) ? (kind as Address['kind']) : null;
 }
 
-/** Where an entry belongs, as a request says it. */
-export const addressInRequest = lazy((value: unknown) => {
+/** What an address of its kind has to look like. */
+export function addressShape(value: unknown): AnyObjectSchema {
   const kind = kindOf(value);
   return kind === null ? NO_PLACE : SHAPES[kind];
-});
+}
+
+/** Where an entry belongs, as a request says it. */
+export const addressInRequest = lazy(addressShape);

@@ -11,3 +11,5 @@ export * from './shelf.ts';
 export * from './tapes.ts';
 export * from './lesson.ts';
 export * from './openings.ts';
+export * from './rich-text.ts';
+export * from './reports.ts';

@@ -8,7 +8,11 @@ import {
   type RunEvent,
 } from '@green-beam/core';
 import { addressInRequest } from './address.ts';
+import type { HandInShown, ReturnedReport } from './reports.ts';
 import { array, boolean, object, string, type InferType } from './yup.ts';
+
+/** Characters of a part of a report, with its markup. */
+const LONGEST_REPORT = 40_000;
 
 const id = string().uuid('That is not an id.').required();
 
@@ -109,8 +113,10 @@ export interface RunPage extends RunSummary {
   /** For a teacher, other runs of the class with the same readings; empty for everybody else. */
   readonly alike: readonly AlikeRun[];
   readonly mayWrite: boolean;
-  /** The group may take it back: it was handed in, and no teacher has opened it yet. */
-  readonly mayTakeBack: boolean;
+  /** What is handed in, by whom. */
+  readonly handIns: readonly HandInShown[];
+  /** What has come back to those who look, the latest of each author. */
+  readonly returned: readonly (ReturnedReport & { readonly author: string })[];
   /** A teacher may hand it back to the group to go on with. */
   readonly mayGiveBack: boolean;
 }
@@ -118,7 +124,13 @@ export interface RunPage extends RunSummary {
 export const newRunEvent = object({
   id,
   address: addressInRequest,
-  text: string().max(4000, 'More than 4000 characters.').default(''),
+  text: string()
+    .default('')
+    .when('address', {
+      is: (address: { kind?: unknown } | undefined) => address?.kind === 'report',
+      then: (text) => text.max(LONGEST_REPORT, 'That is too long: a part of a report has at most five pages.'),
+      otherwise: (text) => text.max(4000, 'More than 4000 characters.'),
+    }),
   replaces: string().uuid('That is not an id.').nullable().default(null),
   reason: string().trim().max(300, 'The reason has more than 300 characters.').nullable().default(null),
   person: id,

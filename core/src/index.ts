@@ -192,7 +192,15 @@ export type {
   Statement,
   Step as ProtocolStep,
 } from './laboratories/protocol/protocol.ts';
-export { addressKey, cellKey, membersOf, type Address, type Members } from './laboratories/run/address.ts';
+export {
+  addressKey,
+  cellKey,
+  membersOf,
+  REPORT_SECTIONS,
+  type Address,
+  type Members,
+  type ReportSection,
+} from './laboratories/run/address.ts';
 export {
   BY_THE_BOOK,
   canBeLeft,
@@ -237,6 +245,14 @@ export { readingParts, type ReadingPart } from './reading/parts/reading-parts.ts
 export { judgeParts, partsAdded, partsIn, type PartRead, type PartsJudged } from './reading/parts/judge-parts.ts';
 export { isLockedPrediction } from './laboratories/own/prediction-lock.ts';
 export { OwnWork, type Ingredient, type OwnCell, type SlipTold } from './laboratories/own/own-work.ts';
+export {
+  MOST_POINTS,
+  proposal,
+  SEEN,
+  type Proposal,
+  type ProposedPoints,
+  type SeenCriterion,
+} from './laboratories/marking/propose.ts';
 export { isReadingPlace } from './laboratories/run/reading-place.ts';
 export { calculationsDone, readingsDone, type Progress } from './laboratories/run/progress.ts';
 export { tooEven, type TooEven } from './laboratories/checks/too-even.ts';

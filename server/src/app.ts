@@ -23,6 +23,7 @@ import { lessonRoutes } from './routes/lesson.ts';
 import { liveRoutes } from './routes/live.ts';
 import { notebookRoutes } from './routes/notebook.ts';
 import { openingRoutes } from './routes/openings.ts';
+import { reportRoutes } from './routes/reports.ts';
 import { rulesRoutes } from './routes/rules.ts';
 import { schoolRoutes } from './routes/school.ts';
 import { setRoundRoutes } from './routes/set-rounds.ts';
@@ -101,6 +102,7 @@ function api(parts: Parts): express.Router {
     shelfRoutes(),
     notebookRoutes(drawing),
     openingRoutes(drawing),
+    reportRoutes(),
     tapeRoutes(),
     lessonRoutes(),
     liveRoutes(events),

@@ -30,6 +30,7 @@ import * as lesson from './migrations/0025-lesson.ts';
 import * as laboratories from './migrations/0026-laboratories.ts';
 import * as arrangements from './migrations/0027-arrangements.ts';
 import * as openings from './migrations/0028-openings.ts';
+import * as reports from './migrations/0029-reports.ts';
 
 /** All there are, in order. None is changed once it has been run anywhere: what is to be different is a further one. */
 export const MIGRATIONS = [
@@ -61,6 +62,7 @@ export const MIGRATIONS = [
   laboratories,
   arrangements,
   openings,
+  reports,
 ];
 
 /** What a migration does, as a short text that is another one when it is changed. */

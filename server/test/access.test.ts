@@ -89,6 +89,12 @@ const ROUTES: readonly [method: string, path: string, refused: Record<string, nu
   ['POST', `/runs/${randomUUID()}/methods`, TEACHERS],
   ['PUT', '/laboratories/solid-by-displacement', TEACHERS],
   ['GET', '/openings', TEACHERS],
+  ['GET', '/reports', TEACHERS],
+  ['GET', `/reports/${randomUUID()}/group`, TEACHERS],
+  ['PUT', `/reports/${randomUUID()}/group/marking`, TEACHERS],
+  ['POST', '/reports/return', TEACHERS],
+  ['GET', '/rubric', TEACHERS],
+  ['PUT', '/rubric', TEACHERS],
   ['POST', '/openings', TEACHERS],
   ['GET', `/openings/${randomUUID()}`, TEACHERS],
   ['PATCH', `/openings/${randomUUID()}`, TEACHERS],
@@ -125,7 +131,7 @@ const ROUTES: readonly [method: string, path: string, refused: Record<string, nu
 /** A route without what its address names. */
 const shape = (route: string): string =>
   route.replace(
-    /:\w+|\b[0-9a-f]{8}-[0-9a-f-]{27}\b|KTR-4827|2026-11-30|(?<=\/members\/)me|solid-by-displacement/g,
+    /:\w+|(?<=\/reports\/[^/]*\/)group|\b[0-9a-f]{8}-[0-9a-f-]{27}\b|KTR-4827|2026-11-30|(?<=\/members\/)me|solid-by-displacement/g,
     '*',
   );
 

@@ -38,6 +38,7 @@ const SHIPPED: Readonly<Record<string, string>> = {
   '0026-laboratories': '902afdee24a2',
   '0027-arrangements': '6a83ad0387dc',
   '0028-openings': 'cf739d04bd97',
+  '0029-reports': '876d4570f317',
 };
 
 let server: TestServer | null = null;

@@ -43,11 +43,11 @@ describe('handing in', () => {
     await ada.post(`${path()}/hand-in`);
     expect((await stranger.post(`${path()}/take-back`)).status).toBe(403);
     expect((await teacher.post(`${path()}/take-back`)).status).toBe(403);
-    expect((await ben.get(path())).body).toMatchObject({ mayTakeBack: true, mayWrite: false });
-    expect((await ben.post(`${path()}/take-back`)).body).toMatchObject({ mayTakeBack: false, mayWrite: true });
+    expect((await ben.get(path())).body).toMatchObject({ handIns: [{ mayTakeBack: true }], mayWrite: false });
+    expect((await ben.post(`${path()}/take-back`)).body).toMatchObject({ handIns: [], mayWrite: true });
     await ada.post(`${path()}/hand-in`);
     await teacher.get(path());
-    expect((await ben.get(path())).body.mayTakeBack).toBe(false);
+    expect((await ben.get(path())).body.handIns).toMatchObject([{ mayTakeBack: false }]);
     expect(await ben.post(`${path()}/take-back`)).toMatchObject({
       status: 409,
       body: { message: expect.stringContaining('opened') as string },

@@ -105,8 +105,9 @@ describe('calculations that are left to the student', () => {
     expect(JSON.stringify(body)).not.toContain('6.2 mL');
   });
 
-  it('are seen by the whole group once the page is handed in', async () => {
+  it('are seen by the partners once all of them have handed in', async () => {
     await ada.post(`${path()}/hand-in`, {});
+    await ben.post(`${path()}/hand-in`, {});
     const { body } = await ben.get(path());
     expect(JSON.stringify(body.events)).toContain('24.2 mL');
     expect((await write(ada, 0, cell('density', students[0]), '2.7 g/mL')).status).toBe(409);

@@ -1,4 +1,4 @@
-import type { GivenEntry, HouseRules, KeptResult } from '@green-beam/core';
+import type { GivenEntry, HouseRules, KeptResult, Proposal } from '@green-beam/core';
 import type { Logger } from 'pino';
 import { Piscina } from 'piscina';
 import type { CreationAttributes } from 'sequelize';
@@ -8,7 +8,7 @@ import { Refusal } from '../refusal.ts';
 import type { DrawnFor, RoundFor } from './draw-round.ts';
 import type { FirstTry, Knowledge } from './knowledge.ts';
 import type * as thread from './thread.ts';
-import type { GivenOrder, ResultsOrder } from './thread.ts';
+import type { GivenOrder, ProposalOrder, ResultsOrder } from './thread.ts';
 
 /** What takes too long for the thread that answers requests: it is done in threads of its own, in the order in which it is asked for. */
 export interface Drawing {
@@ -19,6 +19,8 @@ export interface Drawing {
   results(order: ResultsOrder): Promise<KeptResult[]>;
   /** Readings that students are given, each something else. */
   given(order: GivenOrder): Promise<GivenEntry[][]>;
+  /** What is to be seen of a report before anybody has read it. */
+  proposal(order: ProposalOrder): Promise<Proposal>;
   /** @throws Refusal where a slip cannot be told apart on any of the tools or exercises. */
   checkAims(subjectIds: readonly string[], aims: readonly string[], rules: HouseRules): Promise<void>;
   close(): Promise<void>;
@@ -63,6 +65,7 @@ export function drawingInThreads(given: Threads): Drawing {
     learnedFrom: (knowledge, tries) => ask('learning', { knowledge, tries }),
     results: (order) => ask('results', order),
     given: (order) => ask('given', order),
+    proposal: (order) => ask('report', order),
     checkAims: (named, aims, rules) => ask('aiming', { subjectIds: named, aims, rules }),
     close: () => threads.close({ force: true }),
   };

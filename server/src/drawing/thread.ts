@@ -5,9 +5,11 @@ import {
   DEFAULT_RULES,
   drawDifferent,
   keptResults,
+  OwnWork,
   planForAims,
   planForBelief,
   PRIORS,
+  proposal,
   subjectById,
   subjectIds,
   subjectsNamed,
@@ -15,6 +17,7 @@ import {
   type GivenEntry,
   type HouseRules,
   type KeptResult,
+  type Proposal,
   type Protocol,
   type RunEvent,
 } from '@green-beam/core';
@@ -85,6 +88,20 @@ export function results(order: ResultsOrder): Outcome<KeptResult[]> {
   return outcome(() => {
     const { protocol, events, rules } = withKnownRules(order);
     return keptResults(workOut(protocol, { events }, rules));
+  });
+}
+
+export interface ProposalOrder extends ResultsOrder {
+  /** Whose report it is, and what is left to students. */
+  readonly student: { readonly author: string; readonly quantities: readonly string[] };
+}
+
+/** What is to be seen of a report before anybody has read it. */
+export function report(order: ProposalOrder): Outcome<Proposal> {
+  return outcome(() => {
+    const { protocol, events, rules, student } = withKnownRules(order);
+    const run = workOut(protocol, { events }, rules, student.quantities.length > 0 ? student : null);
+    return proposal(run, new OwnWork(run));
   });
 }
 

@@ -4,6 +4,7 @@ import { defineCabinet } from './cabinet.ts';
 import { defineClasses } from './classes.ts';
 import { defineLesson } from './lesson.ts';
 import { defineNotebook } from './notebook.ts';
+import { defineReports } from './reports.ts';
 import { definePeople } from './people.ts';
 import { defineTapes } from './tapes.ts';
 import { defineTutor } from './tutor.ts';
@@ -15,6 +16,7 @@ export function defineModels(sequelize: Sequelize): void {
   defineBench(sequelize);
   defineCabinet(sequelize);
   defineNotebook(sequelize);
+  defineReports(sequelize);
   defineTutor(sequelize);
   defineTapes(sequelize);
   defineLesson(sequelize);

@@ -20,9 +20,8 @@ export class RunRow extends Model<InferAttributes<RunRow>, InferCreationAttribut
   declare rulesVersion: number;
   declare startedBy: string | null;
   declare startedAt: CreationOptional<Date>;
+  /** When the last of its authors handed in; null while somebody still writes. */
   declare handedInAt: CreationOptional<Date | null>;
-  /** When a teacher looked at it after it was handed in: until then the group may take it back. */
-  declare openedAt: CreationOptional<Date | null>;
   /** The version of the science by which its results are worked out; null before the first time. */
   declare resultsBy: CreationOptional<string | null>;
   /** Whether the group sees its results by the methods that are not the class’s. */
@@ -121,7 +120,6 @@ export function defineNotebook(sequelize: Sequelize): void {
       startedBy: DataTypes.UUID,
       startedAt: DataTypes.DATE,
       handedInAt: DataTypes.DATE,
-      openedAt: DataTypes.DATE,
       resultsBy: DataTypes.TEXT,
       methodsShared: DataTypes.BOOLEAN,
       arrangement: DataTypes.JSONB,

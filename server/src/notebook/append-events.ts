@@ -1,14 +1,15 @@
 import type { NewRunEvent } from '@green-beam/contract';
 import { addressKey, CORE_VERSION, type RunEvent } from '@green-beam/core';
-import { Op } from 'sequelize';
+import { Op, type Transaction } from 'sequelize';
 import type { Drawing } from '../drawing/drawing.ts';
 import { RunMember } from '../models/notebook.ts';
 import { Refusal } from '../refusal.ts';
+import { checkNotHandedIn } from '../reports/in-force.ts';
 import { rulesOf } from '../rules.ts';
 import { eventsOf, logOf } from './log.ts';
 import { checkAuthors, checkGiven } from './own-work.ts';
 import { checkPlaces } from './places.ts';
-import { checkMayWrite, handedIn, type RunAccess } from './run-access.ts';
+import { checkMayWrite, type RunAccess } from './run-access.ts';
 import { storedEntries, storeEntries } from './store-entries.ts';
 import { withToolsOfCabinet } from './tools-of-cabinet.ts';
 
@@ -81,9 +82,9 @@ export async function appendEvents(
       coreVersion: CORE_VERSION,
     }),
   );
-  const check = ({ handedInAt }: typeof run): void => {
-    if (handedInAt) throw handedIn();
-  };
+  const people = [...new Set(events.map(({ person }) => person))];
+  const check = (locked: typeof run, transaction: Transaction): Promise<void> =>
+    checkNotHandedIn(locked, people, transaction);
   if (entries.length > 0) await storeEntries(key, { entries, check }, drawing);
   return storedEntries(key, ids);
 }

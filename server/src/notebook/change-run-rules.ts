@@ -1,8 +1,10 @@
 import { randomUUID } from 'node:crypto';
 import { CORE_VERSION } from '@green-beam/core';
+import type { Transaction } from 'sequelize';
 import type { Drawing } from '../drawing/drawing.ts';
 import { RunEventRow } from '../models/notebook.ts';
 import { Refusal } from '../refusal.ts';
+import { inForce } from '../reports/in-force.ts';
 import type { RunAccess } from './run-access.ts';
 import { storeEntries } from './store-entries.ts';
 
@@ -35,8 +37,9 @@ export async function changeRunRules({ run, schoolClass, caller }: RunAccess, dr
     deviceTime: new Date(),
     coreVersion: CORE_VERSION,
   };
-  const check = ({ handedInAt }: typeof run): void => {
-    if (handedInAt) throw handedIn();
+  // Somebody’s report is marked by the rules that it was handed in under.
+  const check = async (locked: typeof run, transaction: Transaction): Promise<void> => {
+    if ((await inForce(locked, transaction)).length > 0) throw handedIn();
   };
   await storeEntries(key, { entries: [change], rulesVersion, check }, drawing);
 }

@@ -18,6 +18,7 @@ function ownerOf(address: Address, person: string, { ownWork, byStudent }: Arran
       return owner;
     case 'answer':
     case 'statement':
+    case 'report':
       return ownWork === 'group' ? undefined : owner;
     case 'tool':
     case 'adjustment':
@@ -56,10 +57,20 @@ export function checkGiven({ given }: RunRow, events: readonly NewRunEvent[]): v
     throw new Refusal(403, 'Your teacher has given these readings. They stay as they are.', 'address');
 }
 
-/** The part of a log that these people may see: what others have worked out for themselves is theirs until it is handed in. */
-export function visibleTo(people: readonly string[], rows: readonly RunEventRow[]): RunEventRow[] {
+/**
+ * The part of a log that these people may see: what others have worked out for themselves is theirs until they have handed it in, and is
+ * seen by who has handed in too.
+ * @param handedIn authors whose reports are handed in.
+ */
+export function visibleTo(
+  people: readonly string[],
+  rows: readonly RunEventRow[],
+  handedIn: readonly string[] = [],
+): RunEventRow[] {
+  const isThrough = people.every((person) => handedIn.includes(person));
   return rows.filter(({ address }) => {
     const author = authorIn(address);
-    return author === undefined || author === GROUP || people.includes(author);
+    if (author === undefined || author === GROUP || people.includes(author)) return true;
+    return isThrough && handedIn.includes(author);
   });
 }

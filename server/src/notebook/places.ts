@@ -1,4 +1,4 @@
-import type { NewRunEvent } from '@green-beam/contract';
+import { richTextFrom, type NewRunEvent } from '@green-beam/contract';
 import {
   AddressError,
   cellKey,
@@ -100,6 +100,9 @@ function checkText(setting: Setting, { address, text, reason }: NewRunEvent): vo
       if (answer?.kind === 'choice') oneOf(text, answer.choices);
       return;
     }
+    case 'report':
+      if (text !== '' && !richTextFrom(text)) throw new Refusal(400, 'That is no text of a report.', 'text');
+      return;
     case 'tool':
     case 'excluded':
     case 'shown':

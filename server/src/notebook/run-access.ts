@@ -2,6 +2,7 @@ import type { Request } from 'express';
 import { checkNotArchived, classInReach, type ClassAccess } from '../auth/access.ts';
 import { RunMember, RunRow } from '../models/notebook.ts';
 import { notFound, Refusal } from '../refusal.ts';
+import { authorFor, handedIn, inForce } from '../reports/in-force.ts';
 import { idFrom } from '../validated.ts';
 
 /** A run somebody may read, and whether they may write in it. */
@@ -13,14 +14,18 @@ export interface RunAccess extends ClassAccess {
   readonly mayWrite: boolean;
 }
 
-export const handedIn = (): Refusal => new Refusal(409, 'This page has been handed in. Your teacher can return it.');
-
 /** @throws Refusal for whoever is not of the group, and once the page is handed in. */
 export function checkMayWrite({ member, mayWrite, schoolClass }: RunAccess): void {
   if (mayWrite) return;
   if (!member) throw new Refusal(403, 'You can read this page, but not write on it.');
   checkNotArchived(schoolClass);
   throw handedIn();
+}
+
+/** @throws Refusal for whoever is not of the group. Whether they have handed in already is looked at when they do. */
+export function checkMayHandIn(access: RunAccess): void {
+  if (!access.member) checkMayWrite(access);
+  checkNotArchived(access.schoolClass);
 }
 
 /** A page for who may at least join its group. @throws Refusal for everybody else. */
@@ -34,7 +39,14 @@ export async function runOrAsked(request: Request): Promise<RunAccess> {
   const member = members.some(({ joinedAt }) => joinedAt !== null);
   const asked = members.some(({ personId, joinedAt }) => personId === caller.personId && joinedAt === null);
   if (as === 'student' && !member && !asked) throw new Refusal(403, 'This page belongs to another group.');
-  return { ...access, run, member, asked, mayWrite: member && !schoolClass.archivedAt && !run.handedInAt };
+  const mayWrite = member && !schoolClass.archivedAt && !run.handedInAt && (await somebodyWrites(run, people));
+  return { ...access, run, member, asked, mayWrite };
+}
+
+/** Whether somebody of these has not handed in their report. */
+async function somebodyWrites(run: RunRow, people: readonly string[]): Promise<boolean> {
+  const reports = await inForce(run);
+  return people.some((person) => !reports.some(({ author }) => author === authorFor(run, person)));
 }
 
 /** Members of the group read and write; the class's teachers read; other students are refused, and who was asked joins first. */

@@ -1,8 +1,11 @@
 import type { RunPage, RunSummary } from '@green-beam/contract';
+import { GROUP } from '@green-beam/core';
 import { labelOf } from '../auth/labels.ts';
 import { HouseRulesVersion } from '../models/classes.ts';
 import { Opening, RunMember, type RunRow } from '../models/notebook.ts';
 import { Person } from '../models/people.ts';
+import { inForce, mayTakeBack } from '../reports/in-force.ts';
+import { returnedTo } from '../reports/returned.ts';
 import { rulesOf } from '../rules.ts';
 import { alikeRuns } from './alike-runs.ts';
 import { eventsOf, logOf } from './log.ts';
@@ -80,14 +83,32 @@ export async function runPage({
     HouseRulesVersion.findAll({ attributes: ['classId', 'version', 'name'], where: { classId } }),
   ]);
   const dues = await duesOf([run]);
-  const seesAll = as === 'teacher' || run.handedInAt !== null;
+  const reports = await inForce(run);
+  const people = [caller.personId, ...caller.partners];
+  const present = people.filter((id) => members.some(({ personId }) => personId === id));
+  const authors = run.arrangement.ownWork === 'group' ? [GROUP] : present;
+  const now = new Date();
+  const handIns = reports.map((report) => ({
+    author: report.author,
+    number: report.number,
+    at: report.handedInAt.toISOString(),
+    mayTakeBack: member && authors.includes(report.author) && !schoolClass.archivedAt && mayTakeBack(report, now),
+  }));
+  const visible =
+    as === 'teacher'
+      ? rows
+      : visibleTo(
+          present.length > 0 ? present : people,
+          rows,
+          reports.map(({ author }) => author),
+        );
   const nameOf = (version: number): string => versions.find((row) => row.version === version)?.name ?? '';
   const memberIds = members.map((member) => member.personId);
-  const people = await Person.findAll({
+  const named = await Person.findAll({
     where: { id: [...new Set([...memberIds, ...rows.map((row) => row.personId)])] },
   });
   const byId = new Map(
-    people.map((person) => [person.id, { label: labelOf(person, 'short'), initials: labelOf(person, 'initials') }]),
+    named.map((person) => [person.id, { label: labelOf(person, 'short'), initials: labelOf(person, 'initials') }]),
   );
   return {
     ...summaryFrom(run, members, new Map([...byId].map(([id, { label }]) => [id, label])), dues.get(run.id) ?? null),
@@ -96,7 +117,7 @@ export async function runPage({
     rules,
     rulesName: nameOf(run.rulesVersion),
     newerRules:
-      as === 'teacher' && run.handedInAt === null && run.rulesVersion !== schoolClass.rulesVersion
+      as === 'teacher' && reports.length === 0 && run.rulesVersion !== schoolClass.rulesVersion
         ? nameOf(schoolClass.rulesVersion)
         : null,
     rulesChanges: rows
@@ -108,12 +129,13 @@ export async function runPage({
       })),
     people: Object.fromEntries(byId),
     group: members.filter(({ joinedAt }) => joinedAt !== null).map(({ personId }) => personId),
-    events: eventsOf(seesAll ? rows : visibleTo([caller.personId, ...caller.partners], rows)),
+    events: eventsOf(visible),
     showsMethods: as === 'teacher' || run.methodsShared,
     sharesMethods: as === 'teacher' ? run.methodsShared : null,
     alike: as === 'teacher' ? await alikeRuns(run) : [],
     mayWrite,
-    mayTakeBack: member && run.handedInAt !== null && run.openedAt === null && schoolClass.archivedAt === null,
-    mayGiveBack: as === 'teacher' && run.handedInAt !== null,
+    handIns,
+    returned: as === 'teacher' ? [] : await returnedTo(run, authors),
+    mayGiveBack: as === 'teacher' && reports.length > 0,
   };
 }

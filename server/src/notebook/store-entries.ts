@@ -21,7 +21,7 @@ export interface Writing {
   /** By which rules the results are; the run’s own where it is not said. */
   readonly rulesVersion?: number;
   /** Looks at the run, locked, before anything is written. */
-  readonly check?: (run: RunRow) => void;
+  readonly check?: (run: RunRow, transaction: Transaction) => Promise<void>;
 }
 
 function asEvents(entries: Writing['entries'], after: number): RunEvent[] {
@@ -56,7 +56,7 @@ async function isStored({ classId, runId }: RunKey, writing: Writing, drawing: D
   return databaseOf(RunEventRow).transaction(async (transaction) => {
     const locked = await RunRow.findOne({ where: { classId, id: runId }, transaction, lock: transaction.LOCK.UPDATE });
     if (!locked) throw gone();
-    writing.check?.(locked);
+    await writing.check?.(locked, transaction);
     if (locked.rulesVersion !== run.rulesVersion || !(await isLast(key, last, transaction))) return false;
     await RunEventRow.bulkCreate([...entries], { ignoreDuplicates: true, transaction });
     const stored = await RunEventRow.count({ where: { ...key, id: entries.map(({ id }) => id) }, transaction });

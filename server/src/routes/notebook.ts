@@ -1,5 +1,6 @@
 import {
   arrangementChange,
+  handingIn,
   joining,
   methodsSharing,
   newRun,
@@ -19,13 +20,12 @@ import { beginRun } from '../notebook/begin-run.ts';
 import { changeRunRules } from '../notebook/change-run-rules.ts';
 import { arrange, laboratoriesOf } from '../notebook/laboratories.ts';
 import { askedToJoin, declineToJoin, joinGroup } from '../notebook/joining.ts';
-import { checkMayWrite, runInReach, runOrAsked } from '../notebook/run-access.ts';
+import { checkMayHandIn, runInReach, runOrAsked } from '../notebook/run-access.ts';
 import { runPage, runSummaries } from '../notebook/show-run.ts';
+import { handIn, openedByTeacher, reopen, takeBack } from '../reports/hand-in.ts';
 import { checkRoom, withinRate } from '../quotas.ts';
 import { notFound, Refusal } from '../refusal.ts';
 import { validated } from '../validated.ts';
-
-const keyOf = ({ classId, id }: RunRow): { classId: string; id: string } => ({ classId, id });
 
 /** How far the clock of a device is ahead, in seconds, if it says what time it has. */
 function clockAheadOf(request: Request): number | null {
@@ -110,8 +110,7 @@ export function notebookRoutes(drawing: Drawing): Router {
 
   routes.get('/classes/:classId/runs/:runId', async (request, response) => {
     const access = await runInReach(request);
-    if (access.as === 'teacher' && access.run.handedInAt)
-      await RunRow.update({ openedAt: new Date() }, { where: { ...keyOf(access.run), openedAt: null } });
+    if (access.as === 'teacher') await openedByTeacher(access.run);
     response.json(await runPage(access));
   });
 
@@ -125,20 +124,18 @@ export function notebookRoutes(drawing: Drawing): Router {
 
   routes.post('/classes/:classId/runs/:runId/hand-in', async (request, response) => {
     const access = await runInReach(request);
-    checkMayWrite(access);
-    await RunRow.update(
-      { handedInAt: new Date(), openedAt: null },
-      { where: { ...keyOf(access.run), handedInAt: null } },
-    );
+    checkMayHandIn(access);
+    const { personId } = await validated(request, handingIn);
+    await handIn(access, personId, drawing);
     response.json(await runPage(await runInReach(request)));
   });
 
   routes.post('/classes/:classId/runs/:runId/take-back', async (request, response) => {
-    const { schoolClass, run, member } = await runInReach(request);
-    checkNotArchived(schoolClass);
-    if (!member) throw new Refusal(403, 'Only the group takes its page back. Return it instead.');
-    const [taken] = await RunRow.update({ handedInAt: null }, { where: { ...keyOf(run), openedAt: null } });
-    if (taken === 0) throw new Refusal(409, 'Your teacher has opened this page. Ask your teacher to return it.');
+    const access = await runInReach(request);
+    checkNotArchived(access.schoolClass);
+    if (!access.member) throw new Refusal(403, 'Only the group takes its page back. Return it instead.');
+    const { personId } = await validated(request, handingIn);
+    await takeBack(access, personId);
     response.json(await runPage(await runInReach(request)));
   });
 
@@ -159,7 +156,7 @@ export function notebookRoutes(drawing: Drawing): Router {
   routes.post('/classes/:classId/runs/:runId/give-back', async (request, response) => {
     await classTaught(request);
     const { run } = await runInReach(request);
-    await run.update({ handedInAt: null, openedAt: null });
+    await reopen(run);
     response.json(await runPage(await runInReach(request)));
   });
 

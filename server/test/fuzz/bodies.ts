@@ -102,6 +102,23 @@ export const TYPICAL: Readonly<Record<string, (known: Known) => object>> = {
   }),
   'POST /classes/:classId/runs/:runId/members': ({ students }) => ({ personId: students[1] }),
   'POST /classes/:classId/runs/:runId/methods': () => ({ shared: true }),
+  'PUT /classes/:classId/reports/:runId/:author/marking': () => ({
+    number: 1,
+    points: { readings: 4, conclusion: 0 },
+    comments: [{ id: randomUUID(), at: { kind: 'report', section: 'causes' }, text: 'Look at trial 2 again.' }],
+    isDone: true,
+  }),
+  'POST /classes/:classId/reports/return': () => ({
+    reports: [{ runId: randomUUID(), author: 'group', number: 1 }],
+    at: now(),
+    mayImprove: true,
+  }),
+  'PUT /classes/:classId/rubric': () => ({
+    scale: 'points',
+    criteria: [{ id: 'readings', name: 'Readings', sees: 'readings' }],
+  }),
+  'POST /classes/:classId/runs/:runId/hand-in': ({ students }) => ({ personId: students[0] }),
+  'POST /classes/:classId/runs/:runId/take-back': ({ students }) => ({ personId: students[0] }),
   'POST /classes/:classId/openings': ({ students }) => ({
     id: randomUUID(),
     protocolId: 'solid-by-displacement',

@@ -1,6 +1,10 @@
 /** Members of dimensions, by the dimension’s id. */
 export type Members = Readonly<Record<string, string>>;
 
+/** The parts of a report that are written, not worked out. */
+export const REPORT_SECTIONS = ['purpose', 'causes', 'conclusion'] as const;
+export type ReportSection = (typeof REPORT_SECTIONS)[number];
+
 /** Where an entry of a run belongs. */
 export type Address =
   /** What was read, counted, timed, seen, given or predicted. `author` where it is one student’s own calculation. */
@@ -23,7 +27,9 @@ export type Address =
   | { readonly kind: 'specimen' }
   | { readonly kind: 'answer'; readonly question: string; readonly author?: string }
   /** Whether a statement holds, or what it should say. */
-  | { readonly kind: 'statement'; readonly statement: string; readonly author?: string };
+  | { readonly kind: 'statement'; readonly statement: string; readonly author?: string }
+  /** What somebody writes in their report, in their own words. */
+  | { readonly kind: 'report'; readonly section: ReportSection; readonly author?: string };
 
 function inOrder(members: Members): [string, string][] {
   return Object.entries(members).sort(([a], [b]) => (a < b ? -1 : 1));

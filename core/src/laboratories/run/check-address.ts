@@ -1,6 +1,6 @@
 import type { Layout } from '../protocol/layout.ts';
 import type { Dimension, Quantity } from '../protocol/protocol.ts';
-import type { Address, Members } from './address.ts';
+import { REPORT_SECTIONS, type Address, type Members } from './address.ts';
 
 /** An entry belongs nowhere in the laboratory; `field` says what of its address is wrong. */
 export class AddressError extends Error {
@@ -134,6 +134,14 @@ export function checkAddress(
     }
     case 'statement': {
       among(protocol.statements, address.statement, 'statement');
+      return;
+    }
+    case 'report': {
+      among(
+        REPORT_SECTIONS.map((id) => ({ id })),
+        address.section,
+        'section',
+      );
       return;
     }
     case 'accepted':

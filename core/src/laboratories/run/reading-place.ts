@@ -20,6 +20,7 @@ export function isReadingPlace(address: Address): boolean {
     case 'specimen':
     case 'answer':
     case 'statement':
+    case 'report':
       return false;
   }
 }

@@ -1,4 +1,11 @@
-import type { NewRunEvent, NewRunEvents, RunPage, SignedIn, StoredRunEvents } from '@green-beam/contract';
+import {
+  plainTextOf,
+  type NewRunEvent,
+  type NewRunEvents,
+  type RunPage,
+  type SignedIn,
+  type StoredRunEvents,
+} from '@green-beam/contract';
 import {
   addressKey,
   cellInWords,
@@ -17,6 +24,7 @@ import { newId } from '../../outbox/new-id.ts';
 import { outbox } from '../../outbox/outbox.ts';
 import { useOutbox } from '../../outbox/use-outbox.ts';
 import { authorOf } from './own/whose.ts';
+import { SECTION_NAMES } from './report/sections.ts';
 
 /** A run on the page: as the server has it, with what has been written here and is still on its way. */
 export interface RunOnPage {
@@ -69,6 +77,8 @@ function placeInWords({ setting }: WorkedRun, address: Address): string {
       return 'What is measured';
     case 'answer':
       return protocol.questions.find(({ id }) => id === address.question)?.text ?? address.question;
+    case 'report':
+      return SECTION_NAMES[address.section];
     case 'statement':
       return protocol.statements.find(({ id }) => id === address.statement)?.text ?? address.statement;
   }
@@ -78,6 +88,7 @@ function placeInWords({ setting }: WorkedRun, address: Address): string {
 function textInWords(address: Address, text: string): string {
   if (text === '') return 'emptied';
   if (address.kind === 'members') return (chosenMembersFrom(text) ?? []).map(({ id }) => id).join(', ');
+  if (address.kind === 'report') return plainTextOf(text).slice(0, 200);
   return address.kind === 'link' ? 'taken over' : text;
 }
 
