@@ -12,6 +12,7 @@ const Runs = lazy(() => import('./pages/notebook/runs.tsx'));
 const ClassWork = lazy(() => import('./pages/class-work/class-work.tsx'));
 const OpenLaboratory = lazy(() => import('./pages/class-work/open/open-laboratory.tsx'));
 const BlankSheet = lazy(() => import('./pages/class-work/blank-sheet.tsx'));
+const ReportPage = lazy(() => import('./pages/notebook/report/report-page.tsx'));
 const RunPage = lazy(() => import('./pages/notebook/run-page.tsx'));
 const Record = lazy(() => import('./pages/record/record.tsx'));
 const Overview = lazy(() => import('./pages/class/overview/overview.tsx'));
@@ -66,6 +67,7 @@ export default function SignedInRoutes({ signedIn, classId, benchRoutes }: Signe
           )
         }
       />
+      <Route path="/notebook/:runId/report" element={<ReportPage signedIn={signedIn} classId={classId} />} />
       <Route path="/notebook/:runId" element={<RunPage signedIn={signedIn} classId={classId} />} />
       <Route path="/account" element={<OwnAccount signedIn={signedIn} />} />
       <Route path="/sheets/:code" element={<Sheet classId={classId} signedIn={signedIn} />} />

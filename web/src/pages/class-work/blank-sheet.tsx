@@ -14,6 +14,7 @@ import { ask } from '../../api/request.ts';
 import { unitText } from '../../numbers/unit-text.ts';
 import { useHouseRules } from '../../rules/house-rules.ts';
 import { Failed, Loading } from '../../ui/notice.tsx';
+import { withUnit } from '../notebook/tables/with-unit.ts';
 import { planOf, standsIn, type Column, type Row, type TablePlan } from '../notebook/tables/table-plan.ts';
 import { PrintBar, type PaperSize } from '../print/print-bar.tsx';
 
@@ -98,9 +99,8 @@ function BlankTable({ plan }: { readonly plan: TablePlan }): ReactNode {
 
 /** A quantity that is entered once: with its unit where it has one, or with what there is to choose from. */
 function singleLabel(quantity: Quantity): string {
-  const unit = 'unit' in quantity ? unitText(quantity.unit) : '';
   const choices = quantity.kind === 'observed' ? ` (${quantity.choices.map(({ name }) => name).join(' / ')})` : '';
-  return `${quantity.name}${unit === '' ? '' : `, ${unit}`}${choices}`;
+  return `${withUnit(quantity)}${choices}`;
 }
 
 /** A line to write on. */

@@ -26,7 +26,7 @@ export function Group({ page, run, signedIn, classId, writer, onWriter }: GroupP
           Your teacher has given these readings. They stay as they are; what you calculate is yours.
         </p>
       )}
-      {page.dueAt !== null && page.handedInAt === null && (
+      {page.dueAt !== null && !page.handIns.some((one) => one.author === run.author) && (
         <p className="mt-3 text-small">Hand it in by {format(new Date(page.dueAt), 'EEE d MMM, HH:mm')}.</p>
       )}
       {page.mayWrite && (
@@ -41,7 +41,7 @@ export function Group({ page, run, signedIn, classId, writer, onWriter }: GroupP
             : 'Everything is saved.'
           : 'You can only read this page.'}
       </p>
-      <HandingIn page={page} classId={classId} unsent={run.unsent} />
+      <HandingIn page={page} author={run.author} classId={classId} unsent={run.unsent} />
     </aside>
   );
 }

@@ -1,5 +1,6 @@
 import { holds, placesOf, type Arrangement, type WorkedRun } from '@green-beam/core';
-import { answerAt, statementAt } from './own/whose.ts';
+import { answerAt, sectionAt, statementAt } from './own/whose.ts';
+import { writtenSections } from './report/sections.ts';
 import { hasSetUp, stepsOf } from './set-up.tsx';
 import type { PagePart } from './step-list.tsx';
 import { stepOf } from './tables/table-plan.ts';
@@ -10,7 +11,7 @@ export type Parts = readonly PagePart[];
 export const PURPOSE = 'purpose';
 export const SET_UP = 'set-up';
 /** Parts that are sections of the page, and are scrolled to. */
-export const SECTIONS: readonly string[] = ['results', 'technique', 'questions'];
+export const SECTIONS: readonly string[] = ['results', 'technique', 'questions', 'report'];
 
 /** The steps of a laboratory in which everything has been entered that it needs; those in which nothing is entered are none of them. */
 function stepsDone(run: WorkedRun): ReadonlySet<string> {
@@ -59,6 +60,11 @@ export function partsOf(run: WorkedRun, author: string, arrangement: Arrangement
       id: 'questions',
       title: 'Questions',
       done: questions.every(({ id }) => textAt(run, answerAt(id, author, arrangement)).trim() !== ''),
+    },
+    {
+      id: 'report',
+      title: 'Report',
+      done: writtenSections(protocol).every((section) => textAt(run, sectionAt(section, author, arrangement)) !== ''),
     },
   ];
 }

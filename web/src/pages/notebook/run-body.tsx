@@ -10,6 +10,8 @@ import { isRevealed } from './own/reveal.ts';
 import { WhoseWork } from './own/whose-work.tsx';
 import type { Parts } from './parts.ts';
 import { Questions } from './questions.tsx';
+import { ComeBack } from './report/come-back.tsx';
+import { ReportParts } from './report/report-parts.tsx';
 import { Results } from './results/results.tsx';
 import { RunRules } from './run-rules.tsx';
 import { Statements } from './statements.tsx';
@@ -91,12 +93,13 @@ export function RunBody(props: RunBodyProps): ReactNode {
       />
     );
   };
-  const revealed = isRevealed(page, worked, ownWork, as);
+  const revealed = isRevealed(page, { run: worked, own: ownWork, as, author });
   const adjusted = adjusting && worked.setting.layout.quantities.get(adjusting.quantity);
   return (
     <main className="min-w-0 px-4 py-6 wide:col-start-2 wide:row-span-2 wide:row-start-1 wide:px-9">
       <h1 className="text-2xl font-bold">{page.specimen}</h1>
       <RunRules page={page} classId={classId} />
+      <ComeBack page={page} run={worked} author={author} />
       {as === 'teacher' && <WhoseWork page={page} author={author} onChoose={onAuthor} />}
       <CurrentPart {...on} cabinet={cabinet} current={current} parts={parts} onPart={onPart} />
       {plan.tables.map((table) => (
@@ -121,6 +124,7 @@ export function RunBody(props: RunBodyProps): ReactNode {
       <Results page={page} classId={classId} run={worked} book={book} revealed={revealed} cabinet={cabinet} />
       <Statements {...on} />
       <Questions {...on} />
+      <ReportParts {...on} />
       {working && <WorkingSheet run={worked} place={working} onClose={() => setWorking(null)} />}
       {adjusting && adjusted && 'unit' in adjusted && (
         <Adjust

@@ -106,7 +106,7 @@ export function useRun(
   const queries = useQueryClient();
   const path = `/classes/${classId}/runs/${runId}`;
   const key = useMemo(() => ['run', classId, runId], [classId, runId]);
-  const { data: page, error } = useQuery({
+  const { data, error } = useQuery({
     queryKey: key,
     queryFn: async () => withKnown(await ask<RunPage>('GET', path), queries.getQueryData<RunPage>(key)),
   });
@@ -124,7 +124,12 @@ export function useRun(
     if (waited.current > 0 && unsent.length === 0) void fetchAgain(queries, key);
     waited.current = unsent.length;
   }, [unsent.length, queries, key]);
-  const author = page ? authorOf(page, signedIn, writer, chosen) : writer;
+  const author = data ? authorOf(data, signedIn, writer, chosen) : writer;
+  // Who has handed in writes no more, though partners may.
+  const page = useMemo(
+    () => data && { ...data, mayWrite: data.mayWrite && !data.handIns.some((one) => one.author === author) },
+    [data, author],
+  );
   const worked = useMemo(() => {
     if (!page) return null;
     const { byStudent } = page.arrangement;

@@ -43,10 +43,12 @@ interface OwnCellShownProps {
   readonly waitsFor: string;
   /** By the book, for a teacher; null where it is the same, or nobody is to see it. */
   readonly book: string | null;
+  /** As in a report: only what was written. */
+  readonly isPlain?: boolean;
 }
 
 /** A cell that is left to the student: what they have written, or that it is their turn. */
-export function OwnCellShown({ cell, own, waitsFor, book }: OwnCellShownProps): ReactNode {
+export function OwnCellShown({ cell, own, waitsFor, book, isPlain = false }: OwnCellShownProps): ReactNode {
   const numerals = useNumerals();
   const beside = book !== null && <span className="block text-small text-muted">by the book {numerals(book)}</span>;
   if (cell.kind === 'own')
@@ -58,7 +60,7 @@ export function OwnCellShown({ cell, own, waitsFor, book }: OwnCellShownProps): 
             <MeasuredNumber key={id} text={resultIn(text)} struck className="mr-2 text-[0.95rem]" />
           ))}
         <MeasuredNumber text={cell.text} exact={cell.number.place === -Infinity} />
-        <OwnMark state={own.state} />
+        {!isPlain && <OwnMark state={own.state} />}
         {own.afterHelp && <span className="block text-small text-muted">after help</span>}
         {beside}
       </span>
@@ -70,6 +72,7 @@ export function OwnCellShown({ cell, own, waitsFor, book }: OwnCellShownProps): 
         {beside}
       </span>
     );
+  if (isPlain) return null;
   if (own.state === 'turn' && book === null)
     return own.isEarly ? (
       <span className="text-base text-muted">{EARLY}</span>

@@ -30,8 +30,11 @@ function hasOwnResults(run: WorkedRun, own: OwnWork): boolean {
 }
 
 /** Whether the accepted value, the comparison and the budget are shown: the page does not answer its own questions. */
-export function isRevealed({ arrangement, handedInAt }: RunPage, run: WorkedRun, own: OwnWork, as: Seen): boolean {
-  if (as === 'teacher' || handedInAt !== null) return true;
+export function isRevealed(
+  { arrangement, handIns }: RunPage,
+  { run, own, as, author }: { run: WorkedRun; own: OwnWork; as: Seen; author: string },
+): boolean {
+  if (as === 'teacher' || handIns.some((one) => one.author === author)) return true;
   switch (arrangement.reveals) {
     case 'from-the-start':
       return true;

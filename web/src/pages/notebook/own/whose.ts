@@ -1,5 +1,5 @@
 import type { RunPage, SignedIn } from '@green-beam/contract';
-import { GROUP, type Address, type Arrangement } from '@green-beam/core';
+import { GROUP, type Address, type Arrangement, type ReportSection } from '@green-beam/core';
 
 /**
  * Whose calculations and answers are looked at: the writer’s own; for a teacher, those of whom the teacher has chosen, or of the first
@@ -24,4 +24,9 @@ export function answerAt(question: string, author: string, { ownWork }: Arrangem
 /** The same for what somebody says of a statement. */
 export function statementAt(statement: string, author: string, { ownWork }: Arrangement): Address {
   return { kind: 'statement', statement, ...(ownWork === 'each-student' ? { author } : {}) };
+}
+
+/** The same for a part of the report. */
+export function sectionAt(section: ReportSection, author: string, { ownWork }: Arrangement): Address {
+  return { kind: 'report', section, ...(ownWork === 'each-student' ? { author } : {}) };
 }
