@@ -230,7 +230,7 @@ export {
 } from './laboratories/engine/setting.ts';
 export { linkFrom } from './laboratories/engine/numbers.ts';
 export { cellInWords, membersInWords } from './laboratories/engine/label.ts';
-export type { Cell } from './laboratories/engine/cell.ts';
+export { numberOf, type Cell } from './laboratories/engine/cell.ts';
 export type { BetterTool } from './laboratories/engine/better-tool.ts';
 export { groupBudget, type BudgetGrouping } from './laboratories/engine/group-budget.ts';
 export type {

@@ -13,6 +13,8 @@ const ClassWork = lazy(() => import('./pages/class-work/class-work.tsx'));
 const OpenLaboratory = lazy(() => import('./pages/class-work/open/open-laboratory.tsx'));
 const BlankSheet = lazy(() => import('./pages/class-work/blank-sheet.tsx'));
 const ReportPage = lazy(() => import('./pages/notebook/report/report-page.tsx'));
+const MarkingPage = lazy(() => import('./pages/marking/marking.tsx'));
+const MarkReport = lazy(() => import('./pages/marking/mark-report.tsx'));
 const RunPage = lazy(() => import('./pages/notebook/run-page.tsx'));
 const Record = lazy(() => import('./pages/record/record.tsx'));
 const Overview = lazy(() => import('./pages/class/overview/overview.tsx'));
@@ -79,6 +81,8 @@ export default function SignedInRoutes({ signedIn, classId, benchRoutes }: Signe
         <>
           <Route path="/notebook/open" element={<OpenLaboratory key={classId} classId={classId} />} />
           <Route path="/notebook/blank/:protocolId" element={<BlankSheet key={classId} classId={classId} />} />
+          <Route path="/marking" element={<MarkingPage key={classId} classId={classId} />} />
+          <Route path="/marking/:runId/:author" element={<MarkReport classId={classId} />} />
           <Route path="/class" element={<Overview key={classId} classId={classId} />} />
           <Route path="/demonstrate" element={<Demonstrate classId={classId} />} />
           <Route path="/rounds" element={<Rounds key={classId} classId={classId} />} />

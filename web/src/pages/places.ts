@@ -37,7 +37,14 @@ const OF_A_TEACHER: readonly Place[] = [
   },
   { ...BENCH, pages: [...BENCH.pages, { to: '/demonstrate', name: 'Demonstrate' }] },
   NUMBERS,
-  { name: 'Laboratories', pages: [{ to: '/notebook', name: 'Class work' }], under: ['/notebook'] },
+  {
+    name: 'Laboratories',
+    pages: [
+      { to: '/notebook', name: 'Class work' },
+      { to: '/marking', name: 'Marking' },
+    ],
+    under: ['/notebook', '/marking'],
+  },
   { name: 'Equipment', pages: [{ to: '/cabinet', name: 'Equipment' }], under: ['/cabinet'] },
 ];
 
