@@ -253,6 +253,7 @@ export {
   type ProposedPoints,
   type SeenCriterion,
 } from './laboratories/marking/propose.ts';
+export { writtenSections } from './laboratories/run/written-sections.ts';
 export { isReadingPlace } from './laboratories/run/reading-place.ts';
 export { calculationsDone, readingsDone, type Progress } from './laboratories/run/progress.ts';
 export { tooEven, type TooEven } from './laboratories/checks/too-even.ts';

@@ -11,6 +11,7 @@ import { Attempt, Task } from '../src/models/bench.ts';
 import { Student } from '../src/models/classes.ts';
 import { RunRow } from '../src/models/notebook.ts';
 import { School } from '../src/models/people.ts';
+import { reportQueue } from '../src/reports/queue.ts';
 import { rulesOf } from '../src/rules.ts';
 import { eventsOf, logOf } from '../src/notebook/log.ts';
 import { asStudent, startTestServer, type TestServer } from './harness.ts';
@@ -81,9 +82,9 @@ describe('the sample class', () => {
   it('has laboratories of ten kinds: finished ones with believable numbers, some with a mistake, and some that are running', async () => {
     const runs = await RunRow.findAll({ where: { classId: DEMO_CLASS } });
     expect(new Set(runs.map(({ protocolId }) => protocolId)).size).toBeGreaterThanOrEqual(10);
-    expect(runs.filter((run) => run.handedInAt !== null)).toHaveLength(9);
-    expect(runs.filter((run) => run.handedInAt === null)).toHaveLength(4);
-    expect(runs.filter(({ arrangement }) => arrangement.byStudent.length > 0)).toHaveLength(1);
+    expect(runs.filter((run) => run.handedInAt !== null)).toHaveLength(12);
+    expect(runs.filter((run) => run.handedInAt === null)).toHaveLength(6);
+    expect(runs.filter(({ arrangement }) => arrangement.byStudent.length > 0)).toHaveLength(6);
     const said = new Map<string, string>();
     for (const run of runs) {
       const events = eventsOf(await logOf({ classId: DEMO_CLASS, runId: run.id }));
@@ -95,6 +96,18 @@ describe('the sample class', () => {
     expect(said.get('Copper sheet offcuts')).toMatch(/sheet 2, observer 1/);
     expect(said.get('Liquid B from the harbour kit')).toContain('fill 3: it lies further');
     for (const specimen of ['Slate tile, whole', 'Brass bush']) expect(said.get(specimen)).not.toContain('wrong:');
+  });
+
+  it('has reports that are handed in: most of them complete, one with a slip, one that has come back', async () => {
+    const { reports } = await reportQueue(DEMO_CLASS);
+    const own = reports.filter(({ author }) => author !== 'group');
+    expect(own).toHaveLength(7);
+    expect(own.filter(({ proposal }) => proposal?.isComplete)).toHaveLength(5);
+    const slips = own.filter(({ proposal }) => proposal?.of.calculation.because !== 'every step follows');
+    expect(slips.map(({ label, proposal }) => [label, proposal?.of.calculation.because])).toEqual([
+      ['Tomasz B.', 'one slip, counted once'],
+    ]);
+    expect(own.filter(({ returnedAt }) => returnedAt !== null).map(({ label }) => label)).toEqual(['Ines V.']);
   });
 
   it('is seeded once, and anew when asked', async () => {

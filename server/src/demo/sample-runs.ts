@@ -3,6 +3,7 @@ import {
   addressKey,
   BY_THE_BOOK,
   CORE_VERSION,
+  GROUP,
   protocol,
   sampleRun,
   usualArrangement,
@@ -13,7 +14,8 @@ import {
 import { addMinutes, addSeconds, subDays } from 'date-fns';
 import type { CreationAttributes } from 'sequelize';
 import { RunEventRow, RunMember, RunRow } from '../models/notebook.ts';
-import { DEMO_CLASS, DEMO_SCHOOL, HERON_STUDENTS } from './people.ts';
+import { HandIn } from '../models/reports.ts';
+import { DEMO_CLASS, DEMO_SCHOOL, DEMO_TEACHER, HERON_STUDENTS } from './people.ts';
 
 /** One entry of a sample log: who (index in the group), where, what, and for a correction the reason. */
 type Line = readonly [who: number, address: Address, text: string, reason?: string];
@@ -290,6 +292,12 @@ function startOf({ daysAgo, lines }: SampleRun, now: Date): Date {
   return day;
 }
 
+/** What the groups’ pages were marked by, and came back with. */
+const RETURNED = {
+  marking: { points: {}, comments: [], isDone: true },
+  markedBy: DEMO_TEACHER,
+} as const;
+
 /** Stores the sample laboratories of Heron 9. Their results are worked out when the server starts. */
 export async function seedRuns(now: Date): Promise<void> {
   for (const run of RUNS) {
@@ -313,6 +321,19 @@ export async function seedRuns(now: Date): Promise<void> {
     await RunMember.bulkCreate(
       people.map((personId) => ({ classId: DEMO_CLASS, runId: id, personId, joinedAt: start })),
     );
-    await RunEventRow.bulkCreate(eventsOf(run, id, people, start));
+    const rows = await RunEventRow.bulkCreate(eventsOf(run, id, people, start), { returning: true });
+    if (run.handedIn)
+      await HandIn.create({
+        classId: DEMO_CLASS,
+        runId: id,
+        author: GROUP,
+        number: 1,
+        handedInBy: people[0] ?? null,
+        handedInAt: addMinutes(start, 45),
+        upTo: rows.at(-1)?.serverOrder ?? '0',
+        openedAt: addMinutes(start, 60 * 24),
+        ...RETURNED,
+        returnedAt: addMinutes(start, 60 * 26),
+      });
   }
 }

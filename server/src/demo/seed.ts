@@ -23,6 +23,7 @@ import {
 } from './people.ts';
 import { sampleWork } from './sample-attempts.ts';
 import { seedCabinet } from './sample-cabinet.ts';
+import { seedClassWork } from './sample-class-work.ts';
 import { seedRuns } from './sample-runs.ts';
 import { FIRST_ROUND, LESSON_SET, seedSetRounds } from './sample-set-rounds.ts';
 
@@ -112,4 +113,5 @@ export async function seedDemo(
   );
   await seedCabinet(now);
   await seedRuns(now);
+  await seedClassWork(now);
 }

@@ -101,7 +101,7 @@ export function report(order: ProposalOrder): Outcome<Proposal> {
   return outcome(() => {
     const { protocol, events, rules, student } = withKnownRules(order);
     const run = workOut(protocol, { events }, rules, student.quantities.length > 0 ? student : null);
-    return proposal(run, new OwnWork(run));
+    return proposal(run, new OwnWork(run), student.author);
   });
 }
 

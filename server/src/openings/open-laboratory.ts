@@ -8,6 +8,7 @@ import {
   type GivenEntry,
   type Protocol,
 } from '@green-beam/core';
+import { addMilliseconds } from 'date-fns';
 import type { Transaction } from 'sequelize';
 import { checkNotArchived, type ClassAccess } from '../auth/access.ts';
 import { databaseOf } from '../database.ts';
@@ -107,7 +108,7 @@ async function beginRuns(
   const fresh = groups.filter(({ runId }) => !before.some(({ id }) => id === runId));
   const now = new Date();
   await RunRow.bulkCreate(
-    fresh.map(({ runId, given: from }) => ({
+    fresh.map(({ runId, given: from }, i) => ({
       classId,
       id: runId,
       schoolId,
@@ -117,7 +118,8 @@ async function beginRuns(
       specimen,
       rulesVersion: access.schoolClass.rulesVersion,
       startedBy: access.caller.personId,
-      startedAt: now,
+      // In the order in which they were formed.
+      startedAt: addMilliseconds(now, i),
       openingId,
       given: from ?? null,
     })),

@@ -4,6 +4,8 @@ import { labelOf } from '../auth/labels.ts';
 import { rosterOf } from '../classes/roster.ts';
 import { Opening, RunEventRow, RunMember, RunRow } from '../models/notebook.ts';
 import { Person } from '../models/people.ts';
+import { HandIn } from '../models/reports.ts';
+import { authorFor } from '../reports/in-force.ts';
 import { settingOfRun } from '../notebook/setting-of-run.ts';
 
 function summaryOf(opening: Opening, members: readonly RunMember[], runs: readonly RunRow[]): OpeningSummary {
@@ -51,6 +53,9 @@ export async function openingBoard(opening: Opening): Promise<OpeningBoard> {
     rosterOf(classId, 'present'),
   ]);
   const people = await Person.findAll({ where: { id: members.map(({ personId }) => personId) } });
+  const reports = await HandIn.findAll({ where: { classId, runId: runs.map(({ id }) => id), endedAt: null } });
+  const inAt = (run: RunRow, personId: string): Date | undefined =>
+    reports.find(({ runId, author }) => runId === run.id && author === authorFor(run, personId))?.handedInAt;
   const labels = new Map(people.map((person) => [person.id, labelOf(person, 'short')]));
   const settings = await Promise.all(runs.map((run) => settingOfRun(run, rows)));
   const own = runs.flatMap(({ given }, i) => (given === null ? [i] : []));
@@ -68,7 +73,7 @@ export async function openingBoard(opening: Opening): Promise<OpeningBoard> {
           id: personId,
           label: labels.get(personId) ?? '',
           calculated: alone ? calculationsDone(setting, personId, byStudent) : null,
-          handedInAt: run.handedInAt?.toISOString() ?? null,
+          handedInAt: inAt(run, personId)?.toISOString() ?? null,
         }))
         .sort((a, b) => a.label.localeCompare(b.label)),
       given: run.given,

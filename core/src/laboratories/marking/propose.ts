@@ -1,5 +1,7 @@
 import type { WorkedRun } from '../engine/evaluate.ts';
 import { placesOf } from '../engine/setting.ts';
+import { holds } from '../protocol/layout.ts';
+import { writtenSections } from '../run/written-sections.ts';
 import { findingsIn } from '../checks/find.ts';
 import type { OwnWork } from '../own/own-work.ts';
 import { readingsDone } from '../run/progress.ts';
@@ -20,6 +22,8 @@ export interface ProposedPoints {
 /** What a program sees of a report before anybody has read it. */
 export interface Proposal {
   readonly of: Readonly<Record<SeenCriterion, ProposedPoints>>;
+  /** Questions that are not answered, and parts of the report that are not written. */
+  readonly unwritten: number;
   /** Nothing is missing and nothing is doubtful: it may be read quickly. */
   readonly isComplete: boolean;
 }
@@ -114,8 +118,32 @@ function calculation(run: WorkedRun, own: OwnWork): ProposedPoints {
   };
 }
 
-/** What a program sees of a report: proposed to who marks it, who always decides. */
-export function proposal(run: WorkedRun, own: OwnWork): Proposal {
+/** How much of what somebody should write in words is not there. */
+function unwritten({ setting }: WorkedRun, author: string): number {
+  const { protocol, chosen } = setting.layout;
+  const written = new Set<string>();
+  for (const { current } of setting.slots.values()) {
+    const { address, text } = current;
+    if (text.trim() === '') continue;
+    if (address.kind !== 'answer' && address.kind !== 'report') continue;
+    if (address.author !== undefined && address.author !== author) continue;
+    written.add(address.kind === 'answer' ? `answer ${address.question}` : `report ${address.section}`);
+  }
+  const questions = protocol.questions.filter(({ when }) => holds(when, chosen));
+  const asked = [
+    ...questions.map(({ id }) => `answer ${id}`),
+    ...writtenSections(protocol).map((section) => `report ${section}`),
+  ];
+  return asked.filter((one) => !written.has(one)).length;
+}
+
+/** What a program sees of a report: proposed to who marks it, who always decides. @param author whose report it is. */
+export function proposal(run: WorkedRun, own: OwnWork, author: string): Proposal {
   const of = { readings: readings(run), digits: digits(run, own), calculation: calculation(run, own) };
-  return { of, isComplete: SEEN.every((criterion) => of[criterion].points === MOST_POINTS) };
+  const missing = unwritten(run, author);
+  return {
+    of,
+    unwritten: missing,
+    isComplete: missing === 0 && SEEN.every((criterion) => of[criterion].points === MOST_POINTS),
+  };
 }

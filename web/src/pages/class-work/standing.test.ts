@@ -38,6 +38,11 @@ describe('where a group is', () => {
       'handed in',
     ]));
 
+  it('says the day of another lesson', () =>
+    expect(standingInWords(group({ readings: { done: 3, of: 9 }, lastAt: '2026-11-26T08:43:30.000Z' }), NOW)).toMatch(
+      /^since 26 Nov, \d\d:43$/,
+    ));
+
   it('whose readings were given has not read them', () => {
     const given = group({ given: 'drawn', readings: { done: 9, of: 9 } });
     expect(standingOf(given, NOW)).toBe('nothing');

@@ -1,8 +1,11 @@
 import type { GroupAtWork } from '@green-beam/contract';
-import { differenceInMinutes } from 'date-fns';
+import { differenceInMinutes, format } from 'date-fns';
 
 /** Nothing written for so many minutes: a group may be stuck. */
 const LONG = 10;
+
+/** Longer ago, in minutes, it was another lesson. */
+const LESSON = 120;
 
 export type Standing = 'nothing' | 'writing' | 'quiet' | 'read' | 'handed-in';
 
@@ -21,8 +24,10 @@ export function standingInWords(group: GroupAtWork, now: number): string {
       return 'nothing yet';
     case 'writing':
       return 'writing';
-    case 'quiet':
-      return `nothing for ${differenceInMinutes(now, group.lastAt ?? now)} min`;
+    case 'quiet': {
+      const minutes = differenceInMinutes(now, group.lastAt ?? now);
+      return minutes <= LESSON ? `nothing for ${minutes} min` : `since ${format(group.lastAt ?? now, 'd MMM, HH:mm')}`;
+    }
     case 'read':
       return 'readings complete';
     case 'handed-in':

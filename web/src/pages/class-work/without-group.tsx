@@ -38,8 +38,8 @@ function Offers({ student, board, onChange, isBusy }: WithoutProps & { readonly 
   return (
     <DropdownMenu.Root>
       <DropdownMenu.Trigger asChild>
-        <Button look="quiet" disabled={isBusy} aria-label={`What ${label} does`}>
-          What {label.split(' ')[0]} does
+        <Button look="quiet" disabled={isBusy} aria-label={`Offer work to ${label}`}>
+          Offer work
         </Button>
       </DropdownMenu.Trigger>
       <DropdownMenu.Portal>

@@ -29,9 +29,9 @@ function AboutCell({ run, book, own, chosen }: DataSideProps): ReactNode {
   const unit = found && 'unit' in found ? unitText(found.unit) : '';
   const byTheBook = cell?.kind === 'computed' ? `By the book: ${cell.text} ${unit}.` : '';
   const tone = toneOf(run, book, own, chosen);
-  if (tone === null) return <p className="mt-4 text-muted">{numerals(`${name}. ${byTheBook}`)}</p>;
+  if (tone === null) return <p className="mt-2 text-muted">{numerals(`${name}. ${byTheBook}`)}</p>;
   return (
-    <div className="mt-4">
+    <div className="mt-2">
       <Notice
         tone={tone === 'slip' ? 'slip' : 'doubt'}
         title={tone === 'slip' ? (judged?.slips[0]?.name ?? 'Not explained by any slip') : 'It follows from a slip'}
@@ -98,8 +98,9 @@ export function DataSide(props: DataSideProps): ReactNode {
   return (
     <section aria-label="Readings and results">
       <h2 className="font-bold">
-        {report.partners.length > 0 ? `Group’s readings, ${report.label}’s results` : 'Readings and results'}
+        {report.partners.length > 0 ? `Readings of the group, results of ${report.label}` : 'Readings and results'}
       </h2>
+      <AboutCell {...props} />
       <div className="overflow-x-auto">
         <ReportTables
           page={report.page}
@@ -108,7 +109,6 @@ export function DataSide(props: DataSideProps): ReactNode {
           choosing={{ chosen, onChoose, toneOf: (place) => toneOf(run, book, own, place) }}
         />
       </div>
-      <AboutCell {...props} />
       <Chains {...props} />
     </section>
   );

@@ -9,7 +9,7 @@ import { useShortcuts } from '../../ui/shortcuts.ts';
 import type { CellPlace } from '../notebook/on-page.ts';
 import { CommentBox } from './comment-box.tsx';
 import { DataSide } from './data-side.tsx';
-import { PointsBar } from './points-bar.tsx';
+import { PointChoices, PointsBar } from './points-bar.tsx';
 import { nextToMark, toMark, withProposed } from './points.ts';
 import { placeOnly, TextSide } from './text-side.tsx';
 import { firstDoubtful } from './tones.ts';
@@ -152,18 +152,20 @@ function Mark({ classId, queue, report }: MarkProps): ReactNode {
           proposal={proposal}
           chosen={criterion}
           onChoose={(id) => setSearch({ criterion: id }, { replace: true })}
-          onPoints={points}
         />
         <div className="text-small text-muted">
+          <PointChoices rubric={rubric} marking={marking} chosen={criterion} onPoints={points} />
           {change.error && (
             <p role="alert" className="text-slip">
               {change.error.message}
             </p>
           )}
-          <p>Nobody sees a mark before you return it.</p>
-          <Link to="/marking" className="inline-flex min-h-11 items-center font-semibold underline underline-offset-4">
-            All reports
-          </Link>
+          <p className="mt-1">
+            Nobody sees a mark before you return it.{' '}
+            <Link to="/marking" className="inline-flex min-h-6 items-center font-semibold underline underline-offset-4">
+              All reports
+            </Link>
+          </p>
         </div>
       </div>
     </main>

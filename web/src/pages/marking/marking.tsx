@@ -5,7 +5,7 @@ import { Link } from 'react-router';
 import { buttonClass } from '../../ui/button.tsx';
 import { Failed, Loading } from '../../ui/notice.tsx';
 import { GradebookSave } from './gradebook-save.tsx';
-import { toMark, toReturn, waitingInWords } from './points.ts';
+import { needsInWords, toMark, toReturn, waitingInWords } from './points.ts';
 import { ReturnReports } from './return-reports.tsx';
 import { RubricForm } from './rubric-form.tsx';
 import { useReportQueue, useReturning } from './use-marking.ts';
@@ -40,7 +40,7 @@ function Row({ report }: { readonly report: ReportInQueue }): ReactNode {
           {specimen}
           <span className="block text-small text-muted">
             {title}
-            {proposal && !proposal.isComplete && `. ${proposal.of.calculation.because}`}
+            {proposal && !proposal.isComplete && <span className="block text-doubt">{needsInWords(proposal)}</span>}
           </span>
         </span>
         <span className="text-small text-muted">
@@ -58,11 +58,22 @@ function Row({ report }: { readonly report: ReportInQueue }): ReactNode {
   );
 }
 
+function Rows({ reports }: { readonly reports: readonly ReportInQueue[] }): ReactNode {
+  return (
+    <ul className="mt-4">
+      {reports.map((report) => (
+        <Row key={`${report.runId} ${report.author}`} report={report} />
+      ))}
+    </ul>
+  );
+}
+
 function Queue({ classId, queue }: { readonly classId: string; readonly queue: ReportQueue }): ReactNode {
   const returning = useReturning(classId);
   const [laboratory, setLaboratory] = useState('');
   const titles = [...new Map(queue.reports.map(({ protocolId, title }) => [protocolId, title]))];
   const shown = queue.reports.filter(({ protocolId }) => laboratory === '' || protocolId === laboratory);
+  const returned = shown.filter(({ returnedAt }) => returnedAt !== null);
   const [first] = toMark(shown);
   return (
     <>
@@ -78,6 +89,7 @@ function Queue({ classId, queue }: { readonly classId: string; readonly queue: R
           )}
           <ReturnReports
             reports={toReturn(shown)}
+            look={first ? 'plain' : 'main'}
             isBusy={returning.isPending}
             error={returning.error}
             onReturn={(body, done) => returning.mutate(body, { onSuccess: done })}
@@ -106,12 +118,14 @@ function Queue({ classId, queue }: { readonly classId: string; readonly queue: R
           No report is handed in. Students hand in at the side of their page, under their group.
         </p>
       )}
-      <ul className="mt-4">
-        {shown.map((report) => (
-          <Row key={`${report.runId} ${report.author}`} report={report} />
-        ))}
-      </ul>
-      <details className="mt-10 border-t border-hairline pt-2">
+      <Rows reports={shown.filter(({ returnedAt }) => returnedAt === null)} />
+      {returned.length > 0 && (
+        <details className="mt-6 border-t border-hairline pt-2">
+          <summary className="min-h-11 cursor-pointer py-2 text-lg font-bold">Returned ({returned.length})</summary>
+          <Rows reports={returned} />
+        </details>
+      )}
+      <details className="border-t border-hairline pt-2">
         <summary className="min-h-11 cursor-pointer py-2 text-lg font-bold">Gradebook</summary>
         <GradebookSave queue={queue} />
       </details>

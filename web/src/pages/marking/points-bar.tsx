@@ -21,11 +21,46 @@ function whyOf({ sees }: Criterion, isProposed: boolean, proposal: Proposal | nu
   return isChosen ? `yours: keys 0 to ${MOST_POINTS}` : 'yours';
 }
 
+function shownAs(points: number | null, scale: Rubric['scale']): string {
+  if (points === null) return '–';
+  return scale === 'letters' ? (LETTERS[points] ?? '') : String(points);
+}
+
+/** The points that the chosen criterion can have. */
+export function PointChoices({
+  rubric,
+  marking,
+  chosen,
+  onPoints,
+}: Omit<PointsBarProps, 'onChoose' | 'proposal'>): ReactNode {
+  const criterion = rubric.criteria.find(({ id }) => id === chosen);
+  if (!criterion || rubric.scale === 'comments') return null;
+  return (
+    <div className="flex" role="group" aria-label={`Points for ${criterion.name.toLowerCase()}`}>
+      {CHOICES.map((choice) => (
+        <button
+          key={choice}
+          type="button"
+          aria-pressed={choice === marking.points[chosen]}
+          className={`size-11 border border-hairline font-mono ${choice === marking.points[chosen] ? 'bg-ink text-white' : 'hover:bg-wash'}`}
+          onClick={() => onPoints(chosen, choice)}
+        >
+          {shownAs(choice, rubric.scale)}
+        </button>
+      ))}
+    </div>
+  );
+}
+
 /** Points by each criterion, where the class gives any. */
-export function PointsBar({ rubric, marking, proposal, chosen, onChoose, onPoints }: PointsBarProps): ReactNode {
+export function PointsBar({
+  rubric,
+  marking,
+  proposal,
+  chosen,
+  onChoose,
+}: Omit<PointsBarProps, 'onPoints'>): ReactNode {
   if (rubric.scale === 'comments') return <p className="text-muted">This class is marked by comments only.</p>;
-  const shown = (points: number | null): string =>
-    points === null ? '–' : rubric.scale === 'letters' ? (LETTERS[points] ?? '') : String(points);
   return (
     <div className="flex flex-wrap gap-x-8 gap-y-2" role="group" aria-label="Points">
       {rubric.criteria.map((criterion) => {
@@ -36,26 +71,13 @@ export function PointsBar({ rubric, marking, proposal, chosen, onChoose, onPoint
           <div key={id} className={`border-b-[3px] pb-1 ${isChosen ? 'border-beam' : 'border-transparent'}`}>
             <button type="button" aria-pressed={isChosen} className="block text-left" onClick={() => onChoose(id)}>
               <span className="block text-small text-muted">{name}</span>
-              <span className={`block text-2xl ${isProposed ? 'text-muted' : 'font-semibold'}`}>{shown(points)}</span>
+              <span className={`block text-2xl ${isProposed ? 'text-muted' : 'font-semibold'}`}>
+                {shownAs(points, rubric.scale)}
+              </span>
               <span className="block max-w-44 text-small text-muted">
                 {whyOf(criterion, isProposed, proposal, isChosen)}
               </span>
             </button>
-            {isChosen && (
-              <div className="mt-1 flex" role="group" aria-label={`Points for ${name.toLowerCase()}`}>
-                {CHOICES.map((choice) => (
-                  <button
-                    key={choice}
-                    type="button"
-                    aria-pressed={choice === points && !isProposed}
-                    className={`size-11 border border-hairline font-mono hover:bg-wash ${choice === points && !isProposed ? 'bg-ink text-white' : ''}`}
-                    onClick={() => onPoints(id, choice)}
-                  >
-                    {shown(choice)}
-                  </button>
-                ))}
-              </div>
-            )}
           </div>
         );
       })}

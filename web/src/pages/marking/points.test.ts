@@ -1,7 +1,7 @@
 import { NOT_MARKED, USUAL_RUBRIC, type ReportInQueue } from '@green-beam/contract';
 import type { Proposal } from '@green-beam/core';
 import { describe, expect, it } from 'vitest';
-import { nextToMark, pointsOf, toReturn, waitingInWords, withProposed } from './points.ts';
+import { needsInWords, nextToMark, pointsOf, toReturn, waitingInWords, withProposed } from './points.ts';
 
 const proposed = (points: number, isComplete: boolean): Proposal => ({
   of: {
@@ -9,6 +9,7 @@ const proposed = (points: number, isComplete: boolean): Proposal => ({
     digits: { points, because: 'so' },
     calculation: { points, because: 'so' },
   },
+  unwritten: 0,
   isComplete,
 });
 
@@ -72,6 +73,17 @@ describe('what is waiting', () => {
     expect(['a', 'b', 'c', 'd', 'e'].map(after)).toEqual(['b', 'e', 'e', 'e', 'a']);
     expect(nextToMark([report('a')], { runId: 'run', author: 'a' })).toBeNull();
     expect(nextToMark([], { runId: 'run', author: 'a' })).toBeNull();
+  });
+
+  it('says why a report needs a closer look', () => {
+    const slip: Proposal = {
+      ...proposed(4, false),
+      of: { ...proposed(4, false).of, calculation: { points: 3, because: 'one slip, counted once' } },
+    };
+    expect(needsInWords(slip)).toBe('calculation: one slip, counted once');
+    expect(needsInWords({ ...slip, unwritten: 2 })).toBe('calculation: one slip, counted once; 2 texts missing');
+    expect(needsInWords({ ...proposed(4, false), unwritten: 1 })).toBe('one text missing');
+    expect(needsInWords(proposed(4, true))).toBe('');
   });
 
   it('is returned when it is marked, once', () => expect(toReturn(reports).map(({ author }) => author)).toEqual(['c']));

@@ -1,5 +1,5 @@
 import type { Marking, ReportInQueue, Rubric } from '@green-beam/contract';
-import type { Proposal } from '@green-beam/core';
+import { MOST_POINTS, SEEN, type Proposal } from '@green-beam/core';
 
 /** Points of a criterion as they stand: the teacher’s, else what the program proposes; null where neither is. */
 export function pointsOf(
@@ -50,4 +50,13 @@ export function nextToMark(
   const at = reports.findIndex(({ runId, author }) => runId === current.runId && author === current.author);
   const order = [...reports.slice(at + 1), ...reports.slice(0, Math.max(0, at))];
   return toMark(order)[0] ?? null;
+}
+
+/** Why a report needs a closer look, in a few words; empty where it looks complete. */
+export function needsInWords({ of, unwritten }: Proposal): string {
+  const seen = SEEN.filter((criterion) => of[criterion].points < MOST_POINTS).map(
+    (criterion) => `${criterion}: ${of[criterion].because}`,
+  );
+  const parts = unwritten === 0 ? seen : [...seen, unwritten === 1 ? 'one text missing' : `${unwritten} texts missing`];
+  return parts.join('; ');
 }

@@ -6,13 +6,15 @@ import { Field } from '../../ui/field.tsx';
 
 interface ReturnProps {
   readonly reports: readonly ReportInQueue[];
+  /** Plain while reports are still to be marked. */
+  readonly look: 'main' | 'plain';
   readonly isBusy: boolean;
   readonly error: Error | null;
   readonly onReturn: (body: Returning, done: () => void) => void;
 }
 
 /** Returns all reports that are marked: now, or at a time. */
-export function ReturnReports({ reports, isBusy, error, onReturn }: ReturnProps): ReactNode {
+export function ReturnReports({ reports, look, isBusy, error, onReturn }: ReturnProps): ReactNode {
   const [open, setOpen] = useState(false);
   const [when, setWhen] = useState<'now' | 'later'>('now');
   const [at, setAt] = useState('');
@@ -28,7 +30,7 @@ export function ReturnReports({ reports, isBusy, error, onReturn }: ReturnProps)
     );
   return (
     <>
-      <Button disabled={reports.length === 0} onClick={() => setOpen(true)}>
+      <Button look={look} disabled={reports.length === 0} onClick={() => setOpen(true)}>
         Return {reports.length === 0 ? 'reports' : reports.length === 1 ? 'one report' : `all ${reports.length}`}
       </Button>
       <Dialog

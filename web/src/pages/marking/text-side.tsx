@@ -1,9 +1,9 @@
 import type { ReportToMark } from '@green-beam/contract';
-import { holds, type Address, type WorkedRun } from '@green-beam/core';
+import { holds, type Address, type WorkedRun, writtenSections } from '@green-beam/core';
 import type { ReactNode } from 'react';
 import { answerAt, sectionAt } from '../notebook/own/whose.ts';
 import { RichTextShown } from '../notebook/report/rich-text-shown.tsx';
-import { SECTION_NAMES, writtenSections } from '../notebook/report/sections.ts';
+import { SECTION_NAMES } from '../notebook/report/sections.ts';
 import { textAt } from '../notebook/written.ts';
 import { DataSays } from './data-side.tsx';
 

@@ -1,6 +1,6 @@
-import { holds, placesOf, type Arrangement, type WorkedRun } from '@green-beam/core';
+import { holds, placesOf, type Arrangement, type WorkedRun, writtenSections } from '@green-beam/core';
 import { answerAt, sectionAt, statementAt } from './own/whose.ts';
-import { writtenSections } from './report/sections.ts';
+
 import { hasSetUp, stepsOf } from './set-up.tsx';
 import type { PagePart } from './step-list.tsx';
 import { stepOf } from './tables/table-plan.ts';

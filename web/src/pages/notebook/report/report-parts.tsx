@@ -1,4 +1,4 @@
-import type { Address, ReportSection } from '@green-beam/core';
+import { type Address, type ReportSection, writtenSections } from '@green-beam/core';
 import { lazy, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { FetchedPart } from '../../../ui/fetched-part.tsx';
@@ -7,7 +7,7 @@ import type { OnPage } from '../on-page.ts';
 import { sectionAt } from '../own/whose.ts';
 import { textAt } from '../written.ts';
 import { RichTextShown } from './rich-text-shown.tsx';
-import { SECTION_HINTS, SECTION_NAMES, writtenSections } from './sections.ts';
+import { SECTION_HINTS, SECTION_NAMES } from './sections.ts';
 
 const RichTextEditor = lazy(() => import('./rich-text-editor.tsx'));
 

@@ -1,5 +1,5 @@
 import type { RunPage } from '@green-beam/contract';
-import { holds, placesOf, readingStep, toolAt, type OwnWork, type WorkedRun } from '@green-beam/core';
+import { holds, placesOf, readingStep, toolAt, type OwnWork, type WorkedRun, writtenSections } from '@green-beam/core';
 import { format } from 'date-fns';
 import { lazy, type ReactNode } from 'react';
 import { BudgetChart } from '../../../charts/budget-chart.tsx';
@@ -12,7 +12,6 @@ import { agreementInWords, comparedWith, knownTo, uncertaintyNamed } from '../re
 import { textAt } from '../written.ts';
 import { ReportTables } from './report-table.tsx';
 import { RichTextShown } from './rich-text-shown.tsx';
-import { writtenSections } from './sections.ts';
 
 const Typeset = lazy(() => import('../../../numbers/typeset.tsx'));
 
