@@ -42,6 +42,9 @@ for (const [role, path] of [
   ['teacher', '/rules'],
   ['teacher', '/demonstrate'],
   ['teacher', '/notebook'],
+  ['teacher', '/notebook/open'],
+  ['teacher', '/notebook/blank/solid-by-displacement'],
+  ['teacher', '/marking'],
   ['administrator', '/school'],
   ['student', '/account'],
   ['teacher', '/class/start'],
@@ -315,6 +318,42 @@ const REACHED: readonly [
     async (page) => {
       await page.getByText('Slate tile, a corner').click();
       await expect(page.getByRole('button', { name: 'Return it' })).toBeVisible();
+    },
+  ],
+  [
+    'a report being marked',
+    'teacher',
+    '/marking',
+    async (page) => {
+      await page.getByRole('link', { name: /^Tomasz/ }).click();
+      await expect(page.getByRole('heading', { name: 'Your comment' })).toBeVisible();
+    },
+  ],
+  [
+    'groups being formed',
+    'teacher',
+    '/notebook/open',
+    async (page) => {
+      await page.getByRole('button', { name: 'Threes by chance' }).click();
+      await expect(page.getByRole('listitem', { name: 'Group 8' })).toBeVisible();
+    },
+  ],
+  [
+    'a report that has come back',
+    'student',
+    '/notebook',
+    async (page) => {
+      await page.getByRole('link', { name: /^Nickel washers/ }).click();
+      await expect(page.getByRole('heading', { name: 'Your report is back' })).toBeVisible();
+    },
+  ],
+  [
+    'a report being written',
+    'student',
+    '/notebook',
+    async (page) => {
+      await page.getByRole('link', { name: /^Slate tile, a chip/ }).click();
+      await page.getByRole('textbox', { name: 'Causes of error' }).click();
     },
   ],
 ];

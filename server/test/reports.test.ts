@@ -229,6 +229,22 @@ describe('marking', () => {
   });
 });
 
+it('a student’s data have their own reports, with marks only once they are returned', async () => {
+  const runId = await written();
+  await handIn(ada, runId);
+  await handIn(ben, runId);
+  await mark(runId, adaId, marking({ points: { readings: 4 } }));
+  const reportsIn = async (who: Visitor, what: string): Promise<object[]> =>
+    (await who.get(`/classes/${classId}/${what}`)).body.runs.find((run: { id: string }) => run.id === runId).reports;
+  expect(await reportsIn(ada, 'own-data')).toMatchObject([{ author: adaId, number: 1, marking: null }]);
+  expect(await reportsIn(teacher, 'export')).toMatchObject([
+    { author: adaId, marking: { points: { readings: 4 } } },
+    { author: benId, marking: null },
+  ]);
+  await giveBack([{ runId, author: adaId, number: 1 }]);
+  expect(await reportsIn(ada, 'own-data')).toMatchObject([{ marking: { points: { readings: 4 } } }]);
+});
+
 describe('what a class is marked by', () => {
   const put = (rubric: object): Answered => teacher.send('PUT', `/classes/${classId}/rubric`, rubric);
   const criterion = { id: 'care', name: 'Care', sees: null };

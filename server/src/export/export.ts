@@ -1,4 +1,4 @@
-import { CORE_VERSION } from '@green-beam/core';
+import { CORE_VERSION, GROUP } from '@green-beam/core';
 import { labelOf } from '../auth/labels.ts';
 import { metTools } from '../bench/met-tools.ts';
 import { knownOf } from '../bench/tutor.ts';
@@ -9,9 +9,11 @@ import { Attempt, Round, SetRound, Task } from '../models/bench.ts';
 import { Tool, ToolNoteRow } from '../models/cabinet.ts';
 import { HouseRulesVersion, Student, type SchoolClass } from '../models/classes.ts';
 import { Op } from 'sequelize';
-import { RunEventRow, RunMember, RunResultRow, RunRow } from '../models/notebook.ts';
+import { Opening, RunEventRow, RunMember, RunResultRow, RunRow } from '../models/notebook.ts';
 import { Person } from '../models/people.ts';
+import { HandIn } from '../models/reports.ts';
 import { visibleTo } from '../notebook/own-work.ts';
+import { rubricOf } from '../reports/rubric.ts';
 import { Tape } from '../models/tapes.ts';
 import { rosterOf } from '../classes/roster.ts';
 
@@ -57,6 +59,50 @@ async function attemptsOf(classId: string, personId: string): Promise<unknown[]>
   );
 }
 
+/**
+ * Reports that were handed in, each time.
+ * @param personId whose they are, without marks that have not been returned; everybody’s where nobody is named.
+ */
+async function reportsOf(
+  classId: string,
+  runIds: readonly string[],
+  personId?: string,
+): Promise<Map<string, unknown[]>> {
+  const rows = await HandIn.findAll({
+    where: { classId, runId: [...runIds], ...(personId === undefined ? {} : { author: [personId, GROUP] }) },
+    order: [['handedInAt', 'ASC']],
+  });
+  const found = new Map<string, unknown[]>();
+  for (const { runId, author, number, handedInAt, upTo, marking, returnedAt, mayImprove, endedAt } of rows) {
+    const isSeen = personId === undefined || (returnedAt !== null && returnedAt <= new Date());
+    const report = {
+      author,
+      number,
+      at: handedInAt,
+      upTo: Number(upTo),
+      marking: isSeen ? marking : null,
+      returnedAt: isSeen ? returnedAt : null,
+      mayImprove: isSeen && mayImprove,
+      endedAt,
+    };
+    found.set(runId, [...(found.get(runId) ?? []), report]);
+  }
+  return found;
+}
+
+/** Laboratories that were opened for a class. */
+async function openingsPart(classId: string): Promise<unknown[]> {
+  const openings = await Opening.findAll({ where: { classId }, order: [['openedAt', 'ASC']] });
+  return openings.map(({ id, protocolId, specimen, openedAt, dueAt, excused }) => ({
+    id,
+    protocolId,
+    specimen,
+    openedAt,
+    dueAt,
+    excused,
+  }));
+}
+
 /** @param personId whose own work is in it; everybody’s where nobody is named. */
 async function runsOf(classId: string, runIds: readonly string[], personId?: string): Promise<unknown[]> {
   const runs = await RunRow.findAll({ where: { classId, id: [...runIds] }, order: [['startedAt', 'ASC']] });
@@ -66,7 +112,8 @@ async function runsOf(classId: string, runIds: readonly string[], personId?: str
     where: { classId, runId: [...runIds] },
     order: [['position', 'ASC']],
   });
-  return runs.map(({ id, protocol, specimen, arrangement, rulesVersion, startedAt, handedInAt }) => ({
+  const reports = await reportsOf(classId, runIds, personId);
+  return runs.map(({ id, protocol, specimen, arrangement, rulesVersion, startedAt, handedInAt, openingId, given }) => ({
     id,
     protocol,
     arrangement,
@@ -74,6 +121,9 @@ async function runsOf(classId: string, runIds: readonly string[], personId?: str
     rulesVersion,
     startedAt,
     handedInAt,
+    openingId,
+    given,
+    reports: reports.get(id) ?? [],
     results: results
       .filter(({ runId }) => runId === id)
       .map(({ quantity, members, unit, value, place, sizes }) => ({ quantity, members, unit, value, place, sizes })),
@@ -266,6 +316,8 @@ export async function exportClass(schoolClass: SchoolClass, drawing: Drawing): P
     metTools: metTools(schoolClass),
     cabinet: await cabinetPart(schoolClass.id),
     houseRules: await rulesPart(schoolClass.id),
+    rubric: await rubricOf(schoolClass.id),
+    openings: await openingsPart(schoolClass.id),
     runs: await runsOf(
       schoolClass.id,
       runs.map((run) => run.id),

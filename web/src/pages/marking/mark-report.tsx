@@ -145,7 +145,7 @@ function Mark({ classId, queue, report }: MarkProps): ReactNode {
           </div>
         </div>
       </div>
-      <div className="sticky bottom-0 z-20 -mx-4 mt-6 flex flex-wrap items-end justify-between gap-x-8 gap-y-2 border-t border-hairline bg-surface px-4 py-2 wide:-mx-7 wide:px-7">
+      <div className="-mx-4 mt-6 flex flex-wrap items-end justify-between gap-x-8 gap-y-2 border-t border-hairline bg-surface px-4 py-2 wide:sticky wide:bottom-0 wide:z-20 wide:-mx-7 wide:px-7">
         <PointsBar
           rubric={rubric}
           marking={marking}

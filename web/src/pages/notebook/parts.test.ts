@@ -34,6 +34,7 @@ describe('the way through a laboratory', () => {
       'Results',
       'True or false?',
       'Questions',
+      'Report',
     ]);
     expect(done(worked([]))).toEqual([]);
   });

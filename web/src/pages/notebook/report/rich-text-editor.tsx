@@ -8,7 +8,16 @@ import { Superscript } from '@tiptap/extension-superscript';
 import { Text } from '@tiptap/extension-text';
 import { UndoRedo } from '@tiptap/extensions';
 import { EditorContent, useEditor, useEditorState, type Editor } from '@tiptap/react';
-import { List, ListOrdered, Redo2, Undo2, type LucideIcon } from 'lucide-react';
+import {
+  Bold as BoldIcon,
+  List,
+  ListOrdered,
+  Redo2,
+  Subscript as SubscriptIcon,
+  Superscript as SuperscriptIcon,
+  Undo2,
+  type LucideIcon,
+} from 'lucide-react';
 import { useEffect, useRef, type ReactNode } from 'react';
 
 const EXTENSIONS = [
@@ -37,27 +46,19 @@ const icon = (Icon: LucideIcon): ReactNode => <Icon aria-hidden="true" size={18}
 const TOOLS: readonly Tool[] = [
   {
     name: 'Bold',
-    shown: <strong>B</strong>,
+    shown: icon(BoldIcon),
     isOn: (editor) => editor.isActive('bold'),
     run: (editor) => editor.chain().focus().toggleBold().run(),
   },
   {
     name: 'Superscript',
-    shown: (
-      <>
-        x<sup>2</sup>
-      </>
-    ),
+    shown: icon(SuperscriptIcon),
     isOn: (editor) => editor.isActive('superscript'),
     run: (editor) => editor.chain().focus().unsetSubscript().toggleSuperscript().run(),
   },
   {
     name: 'Subscript',
-    shown: (
-      <>
-        x<sub>2</sub>
-      </>
-    ),
+    shown: icon(SubscriptIcon),
     isOn: (editor) => editor.isActive('subscript'),
     run: (editor) => editor.chain().focus().unsetSuperscript().toggleSubscript().run(),
   },
