@@ -13,3 +13,5 @@ export * from './lesson.ts';
 export * from './openings.ts';
 export * from './rich-text.ts';
 export * from './reports.ts';
+export * from './parents.ts';
+export * from './report-to-mark.ts';

@@ -1,6 +1,5 @@
 import { MOST_POINTS, SEEN, type Address, type Proposal, type SeenCriterion } from '@green-beam/core';
 import { addressShape } from './address.ts';
-import type { RunPage } from './notebook.ts';
 import { array, boolean, lazy, mixed, number, object, string, type InferType } from './yup.ts';
 
 const id = string().uuid('That is not an id.').required();
@@ -133,23 +132,6 @@ export interface ReportQueue {
   readonly reports: readonly ReportInQueue[];
   /** The commonest first. */
   readonly comments: readonly string[];
-}
-
-/** What was handed in before by the same author. */
-export interface EarlierReport {
-  readonly number: number;
-  readonly handedInAt: string;
-  readonly marking: Marking;
-  /** The last entry of the log that belonged to it. */
-  readonly upTo: number;
-}
-
-/** A report with everything that is needed to mark it. */
-export interface ReportToMark extends ReportInQueue {
-  /** The page as it was handed in. */
-  readonly page: RunPage;
-  /** The last one first. */
-  readonly earlier: readonly EarlierReport[];
 }
 
 /** A report that has come back to its author. */

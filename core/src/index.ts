@@ -255,7 +255,7 @@ export {
 } from './laboratories/marking/propose.ts';
 export { writtenSections } from './laboratories/run/written-sections.ts';
 export { isReadingPlace } from './laboratories/run/reading-place.ts';
-export { calculationsDone, readingsDone, type Progress } from './laboratories/run/progress.ts';
+export { calculationsDone, readingsDone, type Progress } from './laboratories/marking/progress.ts';
 export { tooEven, type TooEven } from './laboratories/checks/too-even.ts';
 export { drawDifferent, type GivenEntry } from './laboratories/given/draw-given.ts';
 export { alike, type Alike } from './laboratories/checks/alike.ts';

@@ -102,7 +102,7 @@ function api(parts: Parts): express.Router {
     shelfRoutes(),
     notebookRoutes(drawing),
     openingRoutes(drawing),
-    reportRoutes(),
+    reportRoutes(sequelize),
     tapeRoutes(),
     lessonRoutes(),
     liveRoutes(events),

@@ -90,6 +90,7 @@ const ROUTES: readonly [method: string, path: string, refused: Record<string, nu
   ['PUT', '/laboratories/solid-by-displacement', TEACHERS],
   ['GET', '/openings', TEACHERS],
   ['GET', '/reports', TEACHERS],
+  ['GET', '/parents', TEACHERS],
   ['GET', `/reports/${randomUUID()}/group`, TEACHERS],
   ['PUT', `/reports/${randomUUID()}/group/marking`, TEACHERS],
   ['POST', '/reports/return', TEACHERS],

@@ -11,6 +11,7 @@ import { Attempt, Task } from '../src/models/bench.ts';
 import { Student } from '../src/models/classes.ts';
 import { RunRow } from '../src/models/notebook.ts';
 import { School } from '../src/models/people.ts';
+import { parentSheets } from '../src/reports/parent-sheets.ts';
 import { reportQueue } from '../src/reports/queue.ts';
 import { rulesOf } from '../src/rules.ts';
 import { eventsOf, logOf } from '../src/notebook/log.ts';
@@ -108,6 +109,29 @@ describe('the sample class', () => {
       ['Tomasz B.', 'one slip, counted once'],
     ]);
     expect(own.filter(({ returnedAt }) => returnedAt !== null).map(({ label }) => label)).toEqual(['Ines V.']);
+  });
+
+  it('tells parents of each student on a page: what can be done, an example, and reports that have come back', async () => {
+    const sheets = await parentSheets(sequelize, DEMO_CLASS);
+    expect(sheets).toHaveLength(24);
+    const bao = sheets.find(({ name }) => name.startsWith('Bao'));
+    expect(bao?.skills.length).toBeGreaterThan(2);
+    expect(bao?.example?.wrote).not.toBe(bao?.example?.right);
+    expect(bao?.example?.help).toMatch(/\w+/);
+    const ines = sheets.find(({ name }) => name.startsWith('Ines'));
+    expect(ines?.reports[0]).toMatchObject({
+      specimen: 'Nickel washers, six',
+      marks: [
+        ['Readings', '4 of 4'],
+        ['Digits', '4 of 4'],
+        ['Calculation', '4 of 4'],
+        ['Judgement', '3 of 4'],
+        ['Conclusion', '3 of 4'],
+      ],
+    });
+    // What was marked and not returned is told to nobody.
+    const emeka = sheets.find(({ name }) => name.startsWith('Emeka'));
+    expect(emeka?.reports.map(({ specimen }) => specimen)).not.toContain('Nickel washers, six');
   });
 
   it('is seeded once, and anew when asked', async () => {

@@ -20,6 +20,7 @@ const Record = lazy(() => import('./pages/record/record.tsx'));
 const Overview = lazy(() => import('./pages/class/overview/overview.tsx'));
 const People = lazy(() => import('./pages/class/people.tsx'));
 const StartLesson = lazy(() => import('./pages/class/start/start-lesson.tsx'));
+const Parents = lazy(() => import('./pages/class/parents/parents.tsx'));
 const StudentPage = lazy(() => import('./pages/class/student.tsx'));
 const Cabinet = lazy(() => import('./pages/cabinet/cabinet.tsx'));
 const Tool = lazy(() => import('./pages/cabinet/tool.tsx'));
@@ -91,6 +92,7 @@ export default function SignedInRoutes({ signedIn, classId, benchRoutes }: Signe
           <Route path="/cabinet/:toolId" element={<Tool key={classId} classId={classId} />} />
           <Route path="/rules" element={<Rules key={classId} classId={classId} />} />
           <Route path="/class/people" element={<People key={classId} classId={classId} signedIn={signedIn} />} />
+          <Route path="/class/parents" element={<Parents key={classId} classId={classId} />} />
           <Route path="/class/start" element={<StartLesson key={classId} classId={classId} />} />
           <Route path="/class/student/:studentId" element={<StudentPage classId={classId} />} />
           <Route path="/link/:token" element={<OneTimeLink />} />

@@ -13,7 +13,7 @@ import { Opening, RunEventRow, RunMember, RunResultRow, RunRow } from '../models
 import { Person } from '../models/people.ts';
 import { HandIn } from '../models/reports.ts';
 import { visibleTo } from '../notebook/own-work.ts';
-import { rubricOf } from '../reports/rubric.ts';
+import { rubricOf } from '../hand-ins/rubric.ts';
 import { Tape } from '../models/tapes.ts';
 import { rosterOf } from '../classes/roster.ts';
 

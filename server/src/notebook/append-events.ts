@@ -4,7 +4,7 @@ import { Op, type Transaction } from 'sequelize';
 import type { Drawing } from '../drawing/drawing.ts';
 import { RunMember } from '../models/notebook.ts';
 import { Refusal } from '../refusal.ts';
-import { checkNotHandedIn } from '../reports/in-force.ts';
+import { checkNotHandedIn } from '../hand-ins/in-force.ts';
 import { rulesOf } from '../rules.ts';
 import { eventsOf, logOf } from './log.ts';
 import { checkAuthors, checkGiven } from './own-work.ts';

@@ -4,7 +4,7 @@ import type { Transaction } from 'sequelize';
 import type { Drawing } from '../drawing/drawing.ts';
 import { RunEventRow } from '../models/notebook.ts';
 import { Refusal } from '../refusal.ts';
-import { inForce } from '../reports/in-force.ts';
+import { inForce } from '../hand-ins/in-force.ts';
 import type { RunAccess } from './run-access.ts';
 import { storeEntries } from './store-entries.ts';
 

@@ -2,7 +2,7 @@ import type { Request } from 'express';
 import { checkNotArchived, classInReach, type ClassAccess } from '../auth/access.ts';
 import { RunMember, RunRow } from '../models/notebook.ts';
 import { notFound, Refusal } from '../refusal.ts';
-import { authorFor, handedIn, inForce } from '../reports/in-force.ts';
+import { authorFor, handedIn, inForce } from '../hand-ins/in-force.ts';
 import { idFrom } from '../validated.ts';
 
 /** A run somebody may read, and whether they may write in it. */

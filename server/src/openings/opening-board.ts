@@ -5,7 +5,7 @@ import { rosterOf } from '../classes/roster.ts';
 import { Opening, RunEventRow, RunMember, RunRow } from '../models/notebook.ts';
 import { Person } from '../models/people.ts';
 import { HandIn } from '../models/reports.ts';
-import { authorFor } from '../reports/in-force.ts';
+import { authorFor } from '../hand-ins/in-force.ts';
 import { settingOfRun } from '../notebook/setting-of-run.ts';
 
 function summaryOf(opening: Opening, members: readonly RunMember[], runs: readonly RunRow[]): OpeningSummary {

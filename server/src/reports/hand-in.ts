@@ -6,7 +6,7 @@ import { RunEventRow, RunMember, RunRow } from '../models/notebook.ts';
 import { HandIn } from '../models/reports.ts';
 import type { RunAccess } from '../notebook/run-access.ts';
 import { Refusal } from '../refusal.ts';
-import { authorFor, inForce, mayTakeBack, type RunKey } from './in-force.ts';
+import { authorFor, inForce, mayTakeBack, type RunKey } from '../hand-ins/in-force.ts';
 import { keepProposal } from './proposals.ts';
 
 const alreadyIn = (): Refusal => new Refusal(409, 'This report has been handed in already.');

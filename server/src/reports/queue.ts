@@ -5,7 +5,7 @@ import { labelOf } from '../auth/labels.ts';
 import { Opening, RunMember, RunRow } from '../models/notebook.ts';
 import { Person } from '../models/people.ts';
 import { HandIn } from '../models/reports.ts';
-import { rubricOf } from './rubric.ts';
+import { rubricOf } from '../hand-ins/rubric.ts';
 
 /** So many of the teacher’s commonest comments are offered. */
 const COMMONEST = 12;

@@ -7,7 +7,7 @@ import { HandIn } from '../models/reports.ts';
 import { runPage } from '../notebook/show-run.ts';
 import { notFound, Refusal } from '../refusal.ts';
 import { inQueue } from './queue.ts';
-import { rubricOf } from './rubric.ts';
+import { rubricOf } from '../hand-ins/rubric.ts';
 
 interface ReportKey {
   readonly runId: string;

@@ -1,7 +1,9 @@
 import { markingChange, returning, rubricChange, type MarkingChange } from '@green-beam/contract';
 import { Router, type Request } from 'express';
+import type { Sequelize } from 'sequelize';
 import { checkNotArchived, classTaught } from '../auth/access.ts';
-import { changeRubric, rubricOf } from '../reports/rubric.ts';
+import { parentSheets } from '../reports/parent-sheets.ts';
+import { changeRubric, rubricOf } from '../hand-ins/rubric.ts';
 import { reportQueue } from '../reports/queue.ts';
 import { mark, reportToMark, returnReports } from '../reports/to-mark.ts';
 import { idFrom, validated } from '../validated.ts';
@@ -12,7 +14,7 @@ const keyFrom = (request: Request): { runId: string; author: string } => ({
 });
 
 /** Reports that are handed in, and how they are marked. */
-export function reportRoutes(): Router {
+export function reportRoutes(sequelize: Sequelize): Router {
   const routes = Router();
 
   routes.get('/classes/:classId/reports', async (request, response) => {
@@ -36,6 +38,11 @@ export function reportRoutes(): Router {
     checkNotArchived(access.schoolClass);
     await returnReports(access, await validated(request, returning));
     response.json(await reportQueue(access.schoolClass.id));
+  });
+
+  routes.get('/classes/:classId/parents', async (request, response) => {
+    const { schoolClass } = await classTaught(request);
+    response.json(await parentSheets(sequelize, schoolClass.id));
   });
 
   routes.get('/classes/:classId/rubric', async (request, response) => {

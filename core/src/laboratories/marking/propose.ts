@@ -4,7 +4,7 @@ import { holds } from '../protocol/layout.ts';
 import { writtenSections } from '../run/written-sections.ts';
 import { findingsIn } from '../checks/find.ts';
 import type { OwnWork } from '../own/own-work.ts';
-import { readingsDone } from '../run/progress.ts';
+import { readingsDone } from './progress.ts';
 
 /** What a program can see of a report; everything else is for who reads it. */
 export const SEEN = ['readings', 'digits', 'calculation'] as const;

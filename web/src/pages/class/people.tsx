@@ -13,6 +13,7 @@ import type { ReactNode } from 'react';
 import { useForm } from 'react-hook-form';
 import { ask } from '../../api/request.ts';
 import { newId } from '../../outbox/new-id.ts';
+import { Link } from 'react-router';
 import { Button, buttonClass } from '../../ui/button.tsx';
 import { Confirm } from '../../ui/confirm.tsx';
 import { Field } from '../../ui/field.tsx';
@@ -222,6 +223,14 @@ function ClassPeople({ classId, signedIn }: PeopleProps): ReactNode {
       <Roster details={details} change={mutate} onFirstPins={handOut} mayRemove={signedIn.coversUntil === null} />
       {signedIn.coversUntil === null && (
         <>
+          <Section title="Parents’ evening">
+            <p className="mt-1 text-muted">
+              A page for each student: what they can do, what they work on, an example, and how to help.
+            </p>
+            <Link to="/class/parents" className={`${buttonClass('plain')} mt-3`}>
+              See and print the pages
+            </Link>
+          </Section>
           <Section title="Import a class list">
             <ImportRoster classId={classId} />
           </Section>

@@ -9,7 +9,7 @@ import {
 import { useEffect } from 'react';
 import { ask } from '../../api/request.ts';
 
-export const queueKey = (classId: string): readonly unknown[] => ['reports', classId];
+const queueKey = (classId: string): readonly unknown[] => ['reports', classId];
 
 /** Reports that are handed in. */
 export function useReportQueue(classId: string): UseQueryResult<ReportQueue> {

@@ -5,7 +5,7 @@ import type { ReactNode } from 'react';
 import { SECTION_NAMES } from './sections.ts';
 
 /** Points as the class writes them. */
-export function pointsInWords(points: number, scale: ReturnedReport['rubric']['scale']): string {
+function pointsInWords(points: number, scale: ReturnedReport['rubric']['scale']): string {
   return scale === 'letters' ? (LETTERS[points] ?? '') : `${points} of 4`;
 }
 

@@ -2,9 +2,9 @@ import { describe, expect, it } from 'vitest';
 import { completeRules } from '../../rules/house-rules.ts';
 import { settingOf, type Setting } from '../engine/setting.ts';
 import { SOLID_BY_DISPLACEMENT } from '../shipped/solid-by-displacement.ts';
-import type { Address } from './address.ts';
+import type { Address } from '../run/address.ts';
 import { calculationsDone, readingsDone } from './progress.ts';
-import { runOfEntries, sampleRun } from './run-from-rows.ts';
+import { runOfEntries, sampleRun } from '../run/run-from-rows.ts';
 
 type Entry = readonly [Address, string];
 

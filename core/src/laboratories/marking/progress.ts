@@ -1,6 +1,6 @@
 import { placesOf, isExcluded, type Setting } from '../engine/setting.ts';
 import type { Quantity } from '../protocol/protocol.ts';
-import { addressKey, type Address, type Members } from './address.ts';
+import { addressKey, type Address, type Members } from '../run/address.ts';
 
 /** How many places there are, and how many have something in them. */
 export interface Progress {
