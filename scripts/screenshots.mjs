@@ -121,11 +121,11 @@ const VIEWS = {
       .first()
       .evaluate((table) => table.scrollIntoView());
   },
-  results: async (page) => {
+  report: async (page) => {
     await page.goto('/notebook');
-    await page.getByText('Slate tile, whole').click();
-    await page.getByText('Where the uncertainty comes from').waitFor();
-    await page.getByRole('heading', { name: 'Results' }).evaluate((heading) => heading.scrollIntoView());
+    await page.getByRole('link', { name: /^Nickel washers/ }).click();
+    await page.getByRole('link', { name: 'See and print the whole report' }).click();
+    await page.getByText('Typesetting').first().waitFor({ state: 'hidden' });
   },
   'class-board': async (page, enter) => {
     await enter('teacher');
@@ -155,9 +155,14 @@ const VIEWS = {
     await page.getByText('Loading the slips').waitFor({ state: 'hidden' });
     await page.getByRole('img', { name: 'The tool of the example' }).waitFor();
   },
-  'rounds-on-paper': async (page) => {
-    await page.getByRole('link', { name: 'Print the sheets' }).click();
-    await page.getByRole('article', { name: 'Key' }).waitFor();
+  'class-work': async (page) => {
+    await page.goto('/notebook');
+    await page.getByRole('table').waitFor();
+  },
+  marking: async (page) => {
+    await page.goto('/marking');
+    await page.getByRole('link', { name: /^Tomasz/ }).click();
+    await page.getByRole('heading', { name: 'Your comment' }).waitFor();
   },
   cabinet: async (page) => {
     await page.goto('/cabinet');

@@ -31,7 +31,9 @@ function Lines({ lines, none }: { readonly lines: readonly string[]; readonly no
 /** One student on one page, in words that need no laboratory. */
 function Sheet({ sheet }: { readonly sheet: ParentSheet }): ReactNode {
   const numerals = useNumerals();
-  const { name, example, reports } = sheet;
+  const { name, example } = sheet;
+  // Of a report without points and comments there is nothing to tell.
+  const reports = sheet.reports.filter(({ marks, comments }) => marks.length + comments.length > 0);
   const { can, workingOn } = skillsForParents(sheet.skills);
   return (
     <article className="printed-page">
