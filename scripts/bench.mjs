@@ -31,7 +31,9 @@ async function bench() {
       const env = { ...process.env, BASE_URL: base, DATABASE_URL: url, CHROMIUM: chromiumPath() };
       for (const name of names) run(process.execPath, ['--import', 'tsx', `scripts/benchmarks/${name}.ts`], { env });
     };
-    await withSampleServer(url, (base) => measure(['attempts', 'school', 'class-of-runs', 'print', 'frames'], base));
+    await withSampleServer(url, (base) =>
+      measure(['attempts', 'school', 'class-of-runs', 'print', 'marking', 'frames'], base),
+    );
     for (const processes of [1, 2]) {
       console.log(`With ${processes} server process${processes === 1 ? '' : 'es'}:`);
       await withSampleServer(url, (base) => measure(['attempts'], base), { processes });

@@ -66,15 +66,16 @@ export async function runSummaries(runs: readonly RunRow[]): Promise<RunSummary[
   );
 }
 
-/** A whole run, with its log, as somebody may see it. */
-export async function runPage({
-  run,
-  member,
-  mayWrite,
-  as,
-  schoolClass,
-  caller,
-}: Pick<RunAccess, 'run' | 'member' | 'mayWrite' | 'as' | 'schoolClass' | 'caller'>): Promise<RunPage> {
+type Seen = Pick<RunAccess, 'run' | 'member' | 'mayWrite' | 'as' | 'schoolClass' | 'caller'>;
+
+/** A whole run, with its log, as somebody may see it; for a teacher with other groups’ runs that are the same. */
+export async function runPage(access: Seen): Promise<RunPage> {
+  const [page, alike] = await Promise.all([runAlone(access), access.as === 'teacher' ? alikeRuns(access.run) : []]);
+  return { ...page, alike };
+}
+
+/** The same without looking at other groups. */
+export async function runAlone({ run, member, mayWrite, as, schoolClass, caller }: Seen): Promise<RunPage> {
   const { classId, id: runId } = run;
   const [rows, members, rules, versions] = await Promise.all([
     logOf({ classId, runId }),
@@ -132,7 +133,7 @@ export async function runPage({
     events: eventsOf(visible),
     showsMethods: as === 'teacher' || run.methodsShared,
     sharesMethods: as === 'teacher' ? run.methodsShared : null,
-    alike: as === 'teacher' ? await alikeRuns(run) : [],
+    alike: [],
     mayWrite,
     handIns,
     returned: as === 'teacher' ? [] : await returnedTo(run, authors),

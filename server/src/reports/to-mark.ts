@@ -4,7 +4,7 @@ import type { ClassAccess } from '../auth/access.ts';
 import { databaseOf } from '../database.ts';
 import { RunRow } from '../models/notebook.ts';
 import { HandIn } from '../models/reports.ts';
-import { runPage } from '../notebook/show-run.ts';
+import { runAlone } from '../notebook/show-run.ts';
 import { notFound, Refusal } from '../refusal.ts';
 import { inQueue } from './queue.ts';
 import { rubricOf } from '../hand-ins/rubric.ts';
@@ -30,7 +30,7 @@ export async function reportToMark(access: ClassAccess, key: ReportKey): Promise
   const run = await RunRow.findOne({ where: { classId, id: key.runId } });
   const [queued] = await inQueue(classId, [report]);
   if (!run || !queued) throw notFound();
-  const page = await runPage({ ...access, run, member: false, mayWrite: false });
+  const page = await runAlone({ ...access, run, member: false, mayWrite: false });
   const before = await HandIn.findAll({
     where: { classId, ...key, number: { [Op.lt]: report.number } },
     order: [['number', 'DESC']],
