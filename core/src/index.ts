@@ -253,6 +253,7 @@ export {
   type ProposedPoints,
   type SeenCriterion,
 } from './laboratories/marking/propose.ts';
+export { tidyTable, type TidyTable } from './laboratories/tidy/tidy-table.ts';
 export { writtenSections } from './laboratories/run/written-sections.ts';
 export { isReadingPlace } from './laboratories/run/reading-place.ts';
 export { calculationsDone, readingsDone, type Progress } from './laboratories/marking/progress.ts';

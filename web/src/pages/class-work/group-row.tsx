@@ -6,7 +6,7 @@ import { standingInWords, standingOf } from './standing.ts';
 
 function Bar({ done, of }: { readonly done: number; readonly of: number }): ReactNode {
   return (
-    <span className="inline-block h-2.5 w-28 bg-hairline/60" aria-hidden="true">
+    <span className="inline-block h-2.5 w-28 bg-hairline/60 max-sm:hidden" aria-hidden="true">
       <span className="block h-full bg-ink" style={{ width: `${of === 0 ? 0 : (100 * done) / of}%` }} />
     </span>
   );
@@ -95,7 +95,7 @@ export function GroupRow({
         {given === null ? (
           <>
             <Bar {...readings} />
-            <span className="ml-3 font-mono">
+            <span className="font-mono sm:ml-3">
               {readings.done}/{readings.of}
             </span>
           </>

@@ -1,8 +1,12 @@
 import type { RunPage, SignedIn } from '@green-beam/contract';
+import type { WorkedRun } from '@green-beam/core';
 import { format } from 'date-fns';
 import type { ReactNode } from 'react';
+import { SaveRun } from './files/save-run.tsx';
 import { HandingIn } from './handing-in.tsx';
 import type { RunOnPage } from './use-run.ts';
+import { useNumerals } from '../../numbers/decimal-mark.ts';
+import { wherePartnersAre } from './where-partners-are.ts';
 import { Writers } from './writers.tsx';
 
 interface GroupProps {
@@ -14,6 +18,30 @@ interface GroupProps {
   readonly onWriter: (id: string) => void;
 }
 
+/** Where the others have written last. */
+function Partners({
+  page,
+  run,
+  writer,
+}: {
+  readonly page: RunPage;
+  readonly run: WorkedRun;
+  readonly writer: string;
+}): ReactNode {
+  const numerals = useNumerals();
+  const partners = page.mayWrite ? wherePartnersAre(page, run, writer) : [];
+  if (partners.length === 0) return null;
+  return (
+    <ul className="mt-2 text-small text-muted" aria-label="Where the others wrote last">
+      {partners.map(({ person, name, place }) => (
+        <li key={person} className="truncate" title={numerals(place)}>
+          <span className="text-ink">{name}</span> {numerals(place)}
+        </li>
+      ))}
+    </ul>
+  );
+}
+
 /** Who works here and who is writing, whether all is saved, and the handing in. */
 export function Group({ page, run, signedIn, classId, writer, onWriter }: GroupProps): ReactNode {
   return (
@@ -21,6 +49,7 @@ export function Group({ page, run, signedIn, classId, writer, onWriter }: GroupP
       <p className="text-small font-semibold">Group</p>
       <p className="text-muted">{page.members.join(', ')}</p>
       {page.asked.length > 0 && <p className="text-small text-muted">asked: {page.asked.join(', ')}</p>}
+      {run.worked && <Partners page={page} run={run.worked} writer={writer} />}
       {page.isGiven && (
         <p className="mt-3 text-small">
           Your teacher has given these readings. They stay as they are; what you calculate is yours.
@@ -41,6 +70,7 @@ export function Group({ page, run, signedIn, classId, writer, onWriter }: GroupP
             : 'Everything is saved.'
           : 'You can only read this page.'}
       </p>
+      {run.worked && <SaveRun page={page} run={run.worked} />}
       <HandingIn page={page} author={run.author} classId={classId} unsent={run.unsent} />
     </aside>
   );

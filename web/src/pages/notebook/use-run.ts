@@ -6,16 +6,7 @@ import {
   type SignedIn,
   type StoredRunEvents,
 } from '@green-beam/contract';
-import {
-  addressKey,
-  cellInWords,
-  chosenMembersFrom,
-  membersInWords,
-  workOut,
-  type Address,
-  type RunEvent,
-  type WorkedRun,
-} from '@green-beam/core';
+import { addressKey, chosenMembersFrom, workOut, type Address, type RunEvent, type WorkedRun } from '@green-beam/core';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useMemo, useRef } from 'react';
 import { fetchAgain } from '../../api/fetch-again.ts';
@@ -24,7 +15,7 @@ import { newId } from '../../outbox/new-id.ts';
 import { outbox } from '../../outbox/outbox.ts';
 import { useOutbox } from '../../outbox/use-outbox.ts';
 import { authorOf } from './own/whose.ts';
-import { SECTION_NAMES } from './report/sections.ts';
+import { placeInWords } from './place-in-words.ts';
 
 /** A run on the page: as the server has it, with what has been written here and is still on its way. */
 export interface RunOnPage {
@@ -50,38 +41,6 @@ function asEvent(event: NewRunEvent): RunEvent {
 function withKnown(fetched: RunPage, known: RunPage | undefined): RunPage {
   const ids = new Set(fetched.events.map(({ id }) => id));
   return { ...fetched, events: [...fetched.events, ...(known?.events ?? []).filter(({ id }) => !ids.has(id))] };
-}
-
-/** A place as its writer would know it again: `Dry mass, trial 1`. */
-function placeInWords({ setting }: WorkedRun, address: Address): string {
-  const { protocol, dimensions } = setting.layout;
-  switch (address.kind) {
-    case 'cell':
-    case 'shown':
-    case 'adjustment':
-    case 'link':
-    case 'tool': {
-      const what = cellInWords(setting, address.quantity, address.members);
-      if (address.kind === 'shown') return `Working of ${what}`;
-      return address.kind === 'tool' ? `Tool for ${what}` : address.kind === 'adjustment' ? `Added to ${what}` : what;
-    }
-    case 'option':
-      return protocol.options.find(({ id }) => id === address.option)?.name ?? address.option;
-    case 'members':
-      return dimensions.get(address.dimension)?.name ?? address.dimension;
-    case 'excluded':
-      return `Excluded, ${membersInWords(setting, { ...address.within, [address.dimension]: address.member })}`;
-    case 'accepted':
-      return 'Compared with';
-    case 'specimen':
-      return 'What is measured';
-    case 'answer':
-      return protocol.questions.find(({ id }) => id === address.question)?.text ?? address.question;
-    case 'report':
-      return SECTION_NAMES[address.section];
-    case 'statement':
-      return protocol.statements.find(({ id }) => id === address.statement)?.text ?? address.statement;
-  }
 }
 
 /** What was written, as its writer would know it again. */
