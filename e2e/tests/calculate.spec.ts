@@ -196,3 +196,14 @@ test('an answer that is a number is held against the results on the page', async
   await asked.blur();
   await expect(page.getByText(/This does not agree with your results/)).toBeVisible();
 });
+
+test('on a phone the strip comes into sight when a cell is opened', async ({ page }) => {
+  await begin(page, 'Slate tile, on a phone');
+  await page.setViewportSize({ width: 390, height: 844 });
+  await read(page, 1, '16.84', '16.2', '22.3');
+  await cell(page, 'Volume, trial 1').click();
+  const opened = strip(page, 'Volume, trial 1');
+  await expect(opened.getByRole('heading')).toBeInViewport();
+  await expect(result(page)).toBeInViewport();
+  await expect(opened.getByRole('button', { name: 'Check' })).toBeInViewport();
+});

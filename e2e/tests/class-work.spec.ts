@@ -7,6 +7,8 @@ const INES = 'Ines V.';
 async function openForm(page: Page, specimen: string): Promise<void> {
   await enterAs(page, 'teacher', '/notebook');
   await page.getByRole('link', { name: 'Open a laboratory' }).click();
+  // The page that was left has a choice of laboratories too.
+  await expect(page.getByRole('heading', { name: 'Open a laboratory', level: 1 })).toBeVisible();
   await page.getByRole('combobox', { name: 'Laboratory' }).selectOption({ label: 'Density by displacement' });
   await page.getByLabel('What is measured').fill(specimen);
 }

@@ -7,6 +7,17 @@ import { defineModels } from './models/define.ts';
 const TOO_LONG = 20_000;
 
 /**
+ * A connection that hears of its end from the beginning. One that is ended in the moment in which it is made would otherwise take the
+ * process with it: Sequelize listens a little later.
+ */
+class HeardClient extends pg.Client {
+  constructor(config?: string | pg.ClientConfig) {
+    super(config);
+    this.on('error', () => undefined);
+  }
+}
+
+/**
  * Opens the pool and binds the models to it.
  * @param connections that it may hold at most.
  * @param use whether requests are served, which do not wait for ever, or work is done that may take long.
@@ -14,6 +25,7 @@ const TOO_LONG = 20_000;
 export function openDatabase(url: string, connections: number, use: 'requests' | 'long work' = 'requests'): Sequelize {
   const sequelize = new Sequelize(url, {
     dialect: 'postgres',
+    dialectModule: { ...pg, Client: HeardClient },
     logging: false,
     pool: { max: connections, min: 1, acquire: 8000, idle: 30_000 },
     define: { underscored: true, timestamps: false },

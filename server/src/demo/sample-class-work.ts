@@ -23,7 +23,7 @@ import { DEMO_CLASS, DEMO_SCHOOL, DEMO_TEACHER, HERON_STUDENTS } from './people.
 const LAB = protocol('solid-by-displacement');
 const ARRANGEMENT = usualArrangement(LAB);
 /** The readings of the groups are drawn from this. */
-const SEED = 2026;
+const SEED = 7;
 
 /** What somebody of a group makes of its readings. */
 interface SampleAuthor {
@@ -44,7 +44,7 @@ const GROUPS: readonly (readonly SampleAuthor[])[] = [
   [
     {
       who: 0,
-      conclusion: 'Nickel fits our range. Brass does not: it would have to be lighter.',
+      conclusion: 'Nickel fits: 8.9 lies inside our range. Zinc does not, and lead does not.',
       causes: 'Small bubbles in the holes of the washers would make the volume too large, so the density too small.',
       marking: {
         points: { readings: 4, digits: 4, calculation: 4, judgement: 3, conclusion: 3 },
@@ -82,7 +82,7 @@ const GROUPS: readonly (readonly SampleAuthor[])[] = [
     { who: 10, conclusion: '', causes: '' },
     {
       who: 19,
-      conclusion: 'Our density is a little too small for nickel, but inside the uncertainty.',
+      conclusion: 'Nickel fits. Brass would fit too, at the lower end of our range, so we cannot be sure.',
       causes:
         'If the washers were still wet they were too heavy. That would make the density too large, so it was not that.',
     },

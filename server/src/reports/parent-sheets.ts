@@ -15,12 +15,12 @@ import { rubricOf } from '../hand-ins/rubric.ts';
 /** So many reports are told of. */
 const REPORTS = 3;
 
-/** The last entry of each student in which a slip was named, at an item that is closed. */
+/** The last entry of each student in which a slip was named, of reading or of writing, at an item that is closed. */
 async function examplesOf(sequelize: Sequelize, classId: string): Promise<Map<string, ParentExample>> {
   const last = await sequelize.query<{ id: string }>(
     `select distinct on (attempts.person_id) attempts.id from attempts
      join tasks on tasks.class_id = attempts.class_id and tasks.id = attempts.task_id and tasks.closed_at is not null
-     where attempts.class_id = :classId and attempts.verdict = 'slip'
+     where attempts.class_id = :classId and attempts.verdict in ('slip', 'record')
      order by attempts.person_id, attempts.server_order desc`,
     { replacements: { classId }, type: QueryTypes.SELECT },
   );

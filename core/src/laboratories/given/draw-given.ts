@@ -35,6 +35,13 @@ export interface GivenOptions {
   readonly cabinet?: readonly string[];
 }
 
+/**
+ * Parts of its tolerance that a tool may err by: in all of its readings alike, and at each thing that is read. Both together stay within
+ * the tolerance, as a tool’s errors do that its maker has checked.
+ */
+const SHARED = 1 / 2;
+const OWN = 1 / 4;
+
 /** How far a hand scatters: in divisions where a digit is estimated, in steps where a line is chosen or a display settles. */
 const ESTIMATED = 0.08;
 const CHOSEN = 0.5;
@@ -225,7 +232,6 @@ class GivenRun {
     { quantity, identity, tool, resolution, value, decimals }: Drawn,
     repeats: readonly number[],
   ): string {
-    const half = tool.tolerance / Math.SQRT2;
     const name = tool.code ?? tool.instrument.id;
     const scatter = scatterOf(resolution);
     const { mean, sampleStandardDeviation } = summarise(repeats);
@@ -236,7 +242,9 @@ class GivenRun {
     const isZero = quantity.zeroOf !== undefined;
     const shown =
       centre +
-      (isZero ? 0 : this.errorOf(`tool ${name}`, half) + this.errorOf(identity, half)) +
+      (isZero
+        ? 0
+        : this.errorOf(`tool ${name}`, SHARED * tool.tolerance) + this.errorOf(identity, OWN * tool.tolerance)) +
       scatter * this.random.normal() +
       (tool.zeroError ?? 0);
     const [least, most] = tool.instrument.range;

@@ -176,7 +176,11 @@ export function Calculate(props: CalculateProps): ReactNode {
     field.current?.focus();
   };
   return (
-    <section aria-label={`Calculate: ${name}`} className="mt-3 border-t-[3px] border-beam bg-surface px-5 py-4">
+    <section
+      ref={strip}
+      aria-label={`Calculate: ${name}`}
+      className="mt-3 border-t-[3px] border-beam bg-surface px-5 py-4"
+    >
       <div className="flex items-baseline justify-between gap-4">
         <h2 className="text-lg font-bold">{name}</h2>
         <Button look="quiet" className="text-small" onClick={() => onOpen(null)}>
