@@ -125,6 +125,8 @@ export interface ReportInQueue {
   readonly proposal: Proposal | null;
   readonly marking: Marking;
   readonly returnedAt: string | null;
+  /** False for one that came back and is gone on with: its mark is kept. */
+  readonly isInForce: boolean;
 }
 
 export interface ReportQueue {

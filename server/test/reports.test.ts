@@ -198,6 +198,11 @@ describe('marking', () => {
     expect(body.earlier).toMatchObject([{ number: 1, marking: { points: { calculation: 2 } } }]);
     const since = body.page.events.filter(({ order }: RunEvent) => (order ?? 0) > body.earlier[0].upTo);
     expect(since.map(({ text }: RunEvent) => text)).toEqual(['6.2 mL']);
+    // The list has both: the mark that is kept, and what is to be marked.
+    expect((await queue()).filter((one) => one.runId === runId)).toMatchObject([
+      { number: 1, isInForce: false, marking: { points: { calculation: 2 } } },
+      { number: 2, isInForce: true, marking: NOT_MARKED },
+    ]);
     expect(await mark(runId, adaId, marking({ number: 1 }))).toMatchObject({ status: 409, body: { field: 'number' } });
     expect((await giveBack([{ runId, author: adaId, number: 1 }])).status).toBe(409);
     // The first mark is still the student’s to see.

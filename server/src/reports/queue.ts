@@ -58,6 +58,7 @@ export async function inQueue(classId: string, reports: readonly HandIn[]): Prom
         proposal: report.proposal,
         marking: report.marking ?? NOT_MARKED,
         returnedAt: report.returnedAt?.toISOString() ?? null,
+        isInForce: report.endedAt === null,
       },
     ];
   });
@@ -74,11 +75,15 @@ function commonest(markings: readonly HandIn[]): string[] {
     .map(([text]) => text);
 }
 
-/** Reports of a class that are handed in, oldest first, with what they are marked by. */
+/** Reports of a class that are handed in or have come back, oldest first, with what they are marked by. */
 export async function reportQueue(classId: string): Promise<ReportQueue> {
   const [rubric, reports, marked] = await Promise.all([
     rubricOf(classId),
-    HandIn.findAll({ where: { classId, endedAt: null }, order: [['handedInAt', 'ASC']] }),
+    HandIn.findAll({
+      // What came back and is gone on with keeps its mark.
+      where: { classId, [Op.or]: [{ endedAt: null }, { returnedAt: { [Op.not]: null } }] },
+      order: [['handedInAt', 'ASC']],
+    }),
     HandIn.findAll({
       attributes: ['classId', 'runId', 'author', 'number', 'marking'],
       where: { classId, marking: { [Op.not]: null } },

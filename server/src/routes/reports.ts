@@ -1,7 +1,7 @@
 import { markingChange, returning, rubricChange, type MarkingChange } from '@green-beam/contract';
 import { Router, type Request } from 'express';
 import type { Sequelize } from 'sequelize';
-import { checkNotArchived, classTaught } from '../auth/access.ts';
+import { checkNotArchived, classKept } from '../auth/access.ts';
 import { parentSheets } from '../reports/parent-sheets.ts';
 import { changeRubric, rubricOf } from '../hand-ins/rubric.ts';
 import { reportQueue } from '../reports/queue.ts';
@@ -18,40 +18,40 @@ export function reportRoutes(sequelize: Sequelize): Router {
   const routes = Router();
 
   routes.get('/classes/:classId/reports', async (request, response) => {
-    const { schoolClass } = await classTaught(request);
+    const { schoolClass } = await classKept(request);
     response.json(await reportQueue(schoolClass.id));
   });
 
   routes.get('/classes/:classId/reports/:runId/:author', async (request, response) => {
-    response.json(await reportToMark(await classTaught(request), keyFrom(request)));
+    response.json(await reportToMark(await classKept(request), keyFrom(request)));
   });
 
   routes.put('/classes/:classId/reports/:runId/:author/marking', async (request, response) => {
-    const access = await classTaught(request);
+    const access = await classKept(request);
     checkNotArchived(access.schoolClass);
     await mark(access, keyFrom(request), (await validated(request, markingChange)) as MarkingChange);
     response.status(204).end();
   });
 
   routes.post('/classes/:classId/reports/return', async (request, response) => {
-    const access = await classTaught(request);
+    const access = await classKept(request);
     checkNotArchived(access.schoolClass);
     await returnReports(access, await validated(request, returning));
     response.json(await reportQueue(access.schoolClass.id));
   });
 
   routes.get('/classes/:classId/parents', async (request, response) => {
-    const { schoolClass } = await classTaught(request);
+    const { schoolClass } = await classKept(request);
     response.json(await parentSheets(sequelize, schoolClass.id));
   });
 
   routes.get('/classes/:classId/rubric', async (request, response) => {
-    const { schoolClass } = await classTaught(request);
+    const { schoolClass } = await classKept(request);
     response.json(await rubricOf(schoolClass.id));
   });
 
   routes.put('/classes/:classId/rubric', async (request, response) => {
-    const { schoolClass } = await classTaught(request);
+    const { schoolClass } = await classKept(request);
     checkNotArchived(schoolClass);
     await changeRubric(schoolClass.id, await validated(request, rubricChange));
     response.json(await rubricOf(schoolClass.id));

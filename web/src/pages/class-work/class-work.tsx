@@ -5,6 +5,7 @@ import { Link, useSearchParams } from 'react-router';
 import { buttonClass } from '../../ui/button.tsx';
 import { Failed, Loading } from '../../ui/notice.tsx';
 import { NewRunForm } from '../notebook/new-run.tsx';
+import { useLaboratories } from '../notebook/use-laboratories.ts';
 import { RunList } from '../notebook/run-list.tsx';
 import { WhoCalculates } from '../notebook/who-calculates.tsx';
 import { OpeningShown } from './opening-shown.tsx';
@@ -32,6 +33,26 @@ function Openings({
         </Link>
       ))}
     </nav>
+  );
+}
+
+/** Every laboratory, to be printed blank. */
+function BlankSheets({ classId }: { readonly classId: string }): ReactNode {
+  const { data: laboratories, error } = useLaboratories(classId);
+  if (!laboratories) return error ? <Failed error={error} /> : <Loading what="the laboratories" />;
+  return (
+    <ul className="mt-2 grid grid-cols-[repeat(auto-fill,minmax(17rem,1fr))] gap-x-6">
+      {laboratories.map(({ id, title }) => (
+        <li key={id}>
+          <Link
+            to={`/notebook/blank/${id}`}
+            className="inline-flex min-h-11 items-center underline decoration-hairline decoration-2 underline-offset-4 hover:decoration-beam"
+          >
+            {title}
+          </Link>
+        </li>
+      ))}
+    </ul>
   );
 }
 
@@ -87,6 +108,13 @@ export default function ClassWork({
               group does.
             </p>
             <NewRunForm classId={classId} signedIn={signedIn} />
+          </details>
+          <details className="border-t border-hairline pt-2">
+            <summary className="min-h-11 cursor-pointer py-2 text-lg font-bold">Blank sheets</summary>
+            <p className="max-w-prose text-muted">
+              Any laboratory on paper, for the day without a network. What is written there is entered later.
+            </p>
+            <BlankSheets classId={classId} />
           </details>
           <WhoCalculates classId={classId} />
         </>

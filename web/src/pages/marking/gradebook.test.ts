@@ -26,6 +26,7 @@ const report = (more: Partial<ReportInQueue> = {}): ReportInQueue => ({
     isDone: true,
   },
   returnedAt: null,
+  isInForce: true,
   ...more,
 });
 
@@ -40,6 +41,7 @@ describe('the gradebook', () => {
       Student: 'Bao L.',
       Laboratory: 'Density by displacement',
       'What was measured': 'Slate tile, a chip',
+      'Report number': '1',
       Late: 'late',
       Readings: '4',
       Digits: '3',

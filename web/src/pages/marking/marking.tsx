@@ -13,7 +13,8 @@ import { useReportQueue, useReturning } from './use-marking.ts';
 const addressOf = ({ runId, author }: ReportInQueue): string => `/marking/${runId}/${author}`;
 
 /** Where a report stands, in words. */
-function standing({ marking, returnedAt, proposal }: ReportInQueue): string {
+function standing({ marking, returnedAt, proposal, isInForce }: ReportInQueue): string {
+  if (!isInForce) return 'being improved';
   if (returnedAt !== null)
     return Date.parse(returnedAt) > Date.now()
       ? `is returned ${format(new Date(returnedAt), 'd MMM, HH:mm')}`
@@ -23,15 +24,26 @@ function standing({ marking, returnedAt, proposal }: ReportInQueue): string {
   return proposal?.isComplete ? 'looks complete' : 'needs you';
 }
 
+const ROW =
+  'grid min-h-14 grid-cols-[minmax(0,1fr)_minmax(0,1.4fr)_9rem_8rem] items-center gap-4 py-2 max-sm:grid-cols-1 max-sm:gap-0';
+
+/** Leads to a report; one that its author goes on with stands in the list with its mark only. */
+function Opens({ report, children }: { readonly report: ReportInQueue; readonly children: ReactNode }): ReactNode {
+  return report.isInForce ? (
+    <Link to={addressOf(report)} className={`${ROW} hover:bg-wash`}>
+      {children}
+    </Link>
+  ) : (
+    <div className={ROW}>{children}</div>
+  );
+}
+
 function Row({ report }: { readonly report: ReportInQueue }): ReactNode {
   const { label, partners, specimen, title, handedInAt, isLate, number, proposal } = report;
   const said = standing(report);
   return (
     <li className="border-t border-hairline">
-      <Link
-        to={addressOf(report)}
-        className="grid min-h-14 grid-cols-[minmax(0,1fr)_minmax(0,1.4fr)_9rem_8rem] items-center gap-4 py-2 hover:bg-wash max-sm:grid-cols-1 max-sm:gap-0"
-      >
+      <Opens report={report}>
         <span>
           <strong>{label}</strong>
           {partners.length > 0 && <span className="block text-small text-muted">with {partners.join(', ')}</span>}
@@ -53,7 +65,7 @@ function Row({ report }: { readonly report: ReportInQueue }): ReactNode {
         >
           {said}
         </span>
-      </Link>
+      </Opens>
     </li>
   );
 }
@@ -62,7 +74,7 @@ function Rows({ reports }: { readonly reports: readonly ReportInQueue[] }): Reac
   return (
     <ul className="mt-4">
       {reports.map((report) => (
-        <Row key={`${report.runId} ${report.author}`} report={report} />
+        <Row key={`${report.runId} ${report.author} ${report.number}`} report={report} />
       ))}
     </ul>
   );

@@ -27,6 +27,7 @@ const report = (author: string, more: Partial<ReportInQueue> = {}): ReportInQueu
   proposal: proposed(4, true),
   marking: NOT_MARKED,
   returnedAt: null,
+  isInForce: true,
   ...more,
 });
 

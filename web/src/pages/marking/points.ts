@@ -47,7 +47,9 @@ export function nextToMark(
   reports: readonly ReportInQueue[],
   current: { readonly runId: string; readonly author: string },
 ): ReportInQueue | null {
-  const at = reports.findIndex(({ runId, author }) => runId === current.runId && author === current.author);
+  const at = reports.findIndex(
+    ({ runId, author, isInForce }) => isInForce && runId === current.runId && author === current.author,
+  );
   const order = [...reports.slice(at + 1), ...reports.slice(0, Math.max(0, at))];
   return toMark(order)[0] ?? null;
 }

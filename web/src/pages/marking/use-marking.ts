@@ -67,7 +67,9 @@ export function useMarkingChange(
           known && {
             ...known,
             reports: known.reports.map((one) =>
-              one.runId === place.runId && one.author === place.author ? { ...one, marking } : one,
+              one.runId === place.runId && one.author === place.author && one.number === number
+                ? { ...one, marking }
+                : one,
             ),
           },
       );
