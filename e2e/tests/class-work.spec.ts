@@ -98,3 +98,21 @@ test('a laboratory prints blank, for the day without a network', async ({ page }
   await expect(sheet.getByRole('columnheader', { name: 'Shows at zero' })).toBeVisible();
   await expect(sheet.getByText('Questions')).toBeVisible();
 });
+
+test('the same readings are given to some of the class, from a page of a group', async ({ page }) => {
+  await openForm(page, 'Slate tile, given');
+  await page.getByLabel(/the same for everybody/).check();
+  await expect(page.getByRole('button', { name: 'Choose a page first' })).toBeDisabled();
+  const pages = page.getByLabel('Readings of');
+  const slate = await pages.locator('option', { hasText: 'Slate tile, a corner' }).getAttribute('value');
+  await pages.selectOption(slate);
+  const who = page.getByRole('group', { name: 'Who gets them' });
+  for (const tick of await who.getByRole('checkbox').all()) await tick.uncheck();
+  await page.getByRole('button', { name: 'Open it for the class' }).click();
+  await expect(page.getByText('Form at least one group.')).toBeVisible();
+  await who.getByLabel('Bao L.').check();
+  await who.getByLabel(INES).check();
+  await page.getByRole('button', { name: 'Give it to 2 students' }).click();
+  await expect(page.getByRole('heading', { name: 'Slate tile, given' })).toBeVisible();
+  await expect(page.getByText('readings of another page')).toHaveCount(2);
+});

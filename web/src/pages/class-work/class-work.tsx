@@ -104,8 +104,7 @@ export default function ClassWork({
           <details className="mt-10 border-t border-hairline pt-2">
             <summary className="min-h-11 cursor-pointer py-2 text-lg font-bold">Begin a page of your own</summary>
             <p className="max-w-prose text-muted">
-              Type readings there, and give them to students later: open a laboratory, or choose what somebody in no
-              group does.
+              Type readings there. Later you can give them to the class, or to somebody who was away.
             </p>
             <NewRunForm classId={classId} signedIn={signedIn} />
           </details>

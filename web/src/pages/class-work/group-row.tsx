@@ -37,8 +37,8 @@ function Remarks({ group }: { readonly group: GroupAtWork }): ReactNode {
     <ul className="mt-1 text-small text-doubt">
       {alike.length > 0 && (
         <li>
-          All estimated readings are those of {alike.length === 1 ? 'group' : 'groups'} {alike.join(' and ')}. Ask how
-          they were taken.
+          All estimated readings are the same as those of {alike.length === 1 ? 'group' : 'groups'}{' '}
+          {alike.join(' and ')}. Ask how they were taken.
         </li>
       )}
       {tooEven.map(({ quantity, name, unit, own, others }) => (

@@ -1,4 +1,4 @@
-import { newOpening, type NewOpening } from '@green-beam/contract';
+import { newOpening, type Given, type NewOpening } from '@green-beam/contract';
 import { yupResolver } from '@hookform/resolvers/yup';
 import { useQuery } from '@tanstack/react-query';
 import { useState, type ReactNode } from 'react';
@@ -12,29 +12,59 @@ import { Failed, Loading } from '../../../ui/notice.tsx';
 import { useLesson } from '../../class/start/use-lesson.ts';
 import { useLaboratories } from '../../notebook/use-laboratories.ts';
 import { useOpening, useOpenings } from '../use-openings.ts';
+import { GivenTo } from './given-to.tsx';
 import { GroupFormer, GroupStarts } from './group-former.tsx';
 import { asLastTime, eachAlone, type Groups } from './groups.ts';
 
-type Readings = 'own' | 'drawn';
+type Readings = 'own' | Given;
 
 const READINGS: readonly (readonly [Readings, string, string])[] = [
   ['own', 'Each group takes them', 'They read their tools and write on one page together.'],
   [
     'drawn',
-    'They are given, to each student others',
-    'Nobody needs a tool. They lie about a believable example, and students calculate with them.',
+    'They are given, different for each student',
+    'Nobody needs a tool: the readings are like those of a real run, and students calculate with them.',
+  ],
+  [
+    'copied',
+    'They are given, the same for everybody',
+    'They are those of a page: one that you have typed, or a group’s.',
   ],
 ];
 
 /** A group with its page, which is made with it. */
-function asWanted(groups: Groups, readings: Readings): NewOpening['groups'] {
+function asWanted(groups: Groups, { readings, from }: Wanted): NewOpening['groups'] {
   return groups.map((memberIds) => ({
     runId: newId(),
     memberIds: [...memberIds],
-    given: readings === 'drawn' ? ('drawn' as const) : null,
-    from: null,
+    given: readings === 'own' ? null : readings,
+    from: readings === 'copied' && from !== '' ? from : null,
     sample: 0,
   }));
+}
+
+/** Who does the laboratory, and where the readings come from. */
+interface Wanted {
+  readonly readings: Readings;
+  readonly formed: Groups;
+  /** Who is given readings. */
+  readonly people: readonly string[];
+  /** The page that they are copied from. */
+  readonly from: string;
+}
+
+/** The groups that there are: those that were formed, or each of who is given readings alone. */
+function groupsOf({ readings, formed, people }: Wanted): Groups {
+  return readings === 'own' ? formed : eachAlone(people);
+}
+
+/** What the button says that it does. */
+function actionOf(groups: Groups, { readings, from }: Wanted): string {
+  if (groups.length === 0) return 'Open it for the class';
+  if (readings === 'copied' && from === '') return 'Choose a page first';
+  const one = groups.length === 1;
+  if (readings === 'own') return `Open it for ${groups.length} ${one ? 'group' : 'groups'}`;
+  return `Give it to ${groups.length} ${one ? 'student' : 'students'}`;
 }
 
 interface FormProps {
@@ -47,8 +77,9 @@ interface FormProps {
 function OpeningForm({ classId, students, laboratories, last }: FormProps): ReactNode {
   const goTo = useNavigate();
   const { lesson } = useLesson(classId);
-  const [readings, setReadings] = useState<Readings>('own');
-  const [formed, setFormed] = useState<Groups>([]);
+  const ids = students.map((student) => student.id);
+  const [wanted, setWanted] = useState<Wanted>({ readings: 'own', formed: [], people: ids, from: '' });
+  const { readings, formed, people, from } = wanted;
   const { register, handleSubmit, control, setValue, formState } = useForm({
     resolver: yupResolver(newOpening),
     defaultValues: { id: newId(), protocolId: '', specimen: '', dueAt: null, groups: [] } as NewOpening,
@@ -58,16 +89,14 @@ function OpeningForm({ classId, students, laboratories, last }: FormProps): Reac
   const away = new Set(
     lesson?.students.filter(({ presence }) => presence === 'away').map((student) => student.id) ?? [],
   );
-  const ids = students.map((student) => student.id);
   const here = ids.filter((one) => !away.has(one));
   const protocolId = useWatch({ control, name: 'protocolId' });
   const setting = laboratories.find(({ id }) => id === protocolId)?.setting;
-  const groups = readings === 'drawn' ? eachAlone(ids) : formed;
-  const choose = (chosen: Readings, wanted: Groups): void => {
-    setReadings(chosen);
-    setFormed(wanted);
-    const shouldValidate = formState.isSubmitted;
-    setValue('groups', asWanted(chosen === 'drawn' ? eachAlone(ids) : wanted, chosen), { shouldValidate });
+  const groups = groupsOf(wanted);
+  const choose = (more: Partial<Wanted>): void => {
+    const now = { ...wanted, ...more };
+    setWanted(now);
+    setValue('groups', asWanted(groupsOf(now), now), { shouldValidate: formState.isSubmitted });
   };
   const refusal = opening.error instanceof RefusedError ? opening.error : null;
   const refused = (field: keyof NewOpening): string | undefined =>
@@ -136,7 +165,7 @@ function OpeningForm({ classId, students, laboratories, last }: FormProps): Reac
               name="readings"
               className="mt-1 size-5 accent-beam"
               checked={readings === value}
-              onChange={() => choose(value, formed)}
+              onChange={() => choose({ readings: value })}
             />
             <span>
               {label}
@@ -152,18 +181,23 @@ function OpeningForm({ classId, students, laboratories, last }: FormProps): Reac
           </h2>
           <p className="mb-3 text-muted">
             Drag a name to another group, or press it and choose.
-            {away.size > 0 && ` Chance leaves out who is away today (${away.size}).`}
+            {away.size > 0 &&
+              ` The buttons leave out who is away today: ${away.size === 1 ? 'one student' : `${away.size} students`}.`}
           </p>
-          <GroupStarts students={here} last={last} onChange={(wanted) => choose('own', wanted)} />
+          <GroupStarts students={here} last={last} onChange={(found) => choose({ formed: found })} />
           <div className="mt-4">
-            <GroupFormer students={students} groups={formed} onChange={(wanted) => choose('own', wanted)} />
+            <GroupFormer students={students} groups={formed} onChange={(found) => choose({ formed: found })} />
           </div>
         </section>
       ) : (
-        <p>
-          Each of {students.length} students gets a page with other readings. What is not left to students in this
-          laboratory is left to them here.
-        </p>
+        <GivenTo
+          classId={classId}
+          students={students}
+          chosen={people}
+          onChosen={(chosen) => choose({ people: chosen })}
+          copied={readings === 'copied' ? { protocolId, from } : null}
+          onFrom={(runId) => choose({ from: runId })}
+        />
       )}
       <div>
         {(noGroups ?? elsewhere) && (
@@ -171,12 +205,8 @@ function OpeningForm({ classId, students, laboratories, last }: FormProps): Reac
             {noGroups ?? opening.error?.message}
           </p>
         )}
-        <Button type="submit" disabled={opening.isPending}>
-          {groups.length === 0
-            ? 'Open it for the class'
-            : readings === 'own'
-              ? `Open it for ${groups.length} ${groups.length === 1 ? 'group' : 'groups'}`
-              : `Give it to ${groups.length} students`}
+        <Button type="submit" disabled={opening.isPending || (readings === 'copied' && from === '')}>
+          {actionOf(groups, wanted)}
         </Button>
       </div>
     </form>

@@ -6,7 +6,7 @@ import { ask } from '../../../api/request.ts';
 import { Loading } from '../../../ui/notice.tsx';
 import { aimGroups, COMMON, commonSlips, type AimGroup } from './aim-groups.ts';
 import { askAims } from './ask-worker.ts';
-import { Ticks } from './ticks.tsx';
+import { Ticks } from '../../../ui/ticks.tsx';
 
 interface AimsChoiceProps {
   readonly classId: string;

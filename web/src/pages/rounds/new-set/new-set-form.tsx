@@ -21,7 +21,7 @@ import { useToolChoices } from '../../cabinet/use-cabinet.ts';
 import { AimsChoice } from './aims-choice.tsx';
 import { ExampleItem } from './example-item.tsx';
 import { suggestedTitle } from './suggested-title.ts';
-import { Ticks } from './ticks.tsx';
+import { Ticks } from '../../../ui/ticks.tsx';
 
 const FAMILIES = toolFamilies();
 
