@@ -146,7 +146,7 @@ test('what a class is marked by is the teacher’s, and the gradebook has the co
   const [heading = '', ...rows] = readFileSync(await file.path(), 'utf8')
     .replace('\uFEFF', '')
     .split('\r\n');
-  expect(heading).toMatch(/^Student,Laboratory,What was measured,Handed in,Late,Readings,/);
+  expect(heading).toMatch(/^Student,Laboratory,What was measured,Handed in,Report number,Late,Readings,/);
   expect(heading).not.toContain('Comments');
   expect(rows.some((row) => row.startsWith('Ines V.,Density by displacement,"Nickel washers, six"'))).toBe(true);
 
