@@ -11,18 +11,10 @@ export function SaveRun({ page, run }: { readonly page: RunPage; readonly run: W
     <section className="mt-6" aria-label="Saving the data">
       <p className="text-small font-semibold">Save the data</p>
       <div className="-ml-2 flex flex-wrap">
-        <Button
-          look="quiet"
-          onClick={() => saveAs(runFileName(page, 'csv'), `\uFEFF${runCsv(run)}`, 'text/csv')}
-          aria-label="Save as a table (CSV)"
-        >
-          Table (CSV)
+        <Button look="quiet" onClick={() => saveAs(runFileName(page, 'csv'), `\uFEFF${runCsv(run)}`, 'text/csv')}>
+          As a table (CSV)
         </Button>
-        <Button
-          look="quiet"
-          onClick={() => saveAs(runFileName(page, 'json'), runJson(page), 'application/json')}
-          aria-label="Save with its history (JSON)"
-        >
+        <Button look="quiet" onClick={() => saveAs(runFileName(page, 'json'), runJson(page), 'application/json')}>
           With history (JSON)
         </Button>
       </div>
