@@ -79,16 +79,17 @@ for (let i = 0; i < TIMES; i += 1) {
 told(`a list of ${REPORTS} reports, at the server`, answers ?? [], OPENS_IN);
 told(`the same, on the page`, opened ?? [], OPENS_IN);
 await page.getByRole('link', { name: 'Begin marking' }).click();
-await page.getByRole('heading', { name: 'Your comment' }).waitFor();
-for (let i = 0; i < TIMES; i += 1)
+const left = page.getByText(/^\d+ left:/);
+await left.waitFor();
+for (let i = 0; i < TIMES; i += 1) {
+  const before = parseInt((await left.textContent()) ?? '', 10);
   next?.push(
     await timed(async () => {
-      const before = page.url();
       await page.keyboard.press('n');
-      await page.waitForURL((url) => url.href !== before);
-      await page.getByRole('heading', { name: 'Your comment' }).waitFor();
+      await page.getByText(new RegExp(`^${before - 1} left:`)).waitFor();
     }),
   );
+}
 told('the next report by one key', next ?? [], OPENS_IN);
 const report = page.url().split('/').slice(-2);
 told(
