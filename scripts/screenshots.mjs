@@ -60,12 +60,6 @@ const VIEWS = {
     await answer(page, `${wall} mL`);
     await page.getByText('second try next').waitFor();
   },
-  'bench-micrometer': async (page) => {
-    await round(page, ['micrometer-thousandth'], ({ handled }) => handled === 'close');
-    await page.goto('/');
-    await page.getByRole('button', { name: 'Turn by the ratchet' }).click();
-    await page.getByText(/^The faces touch/).waitFor();
-  },
   shelf: async (page) => {
     await page.goto('/shelf');
     await page.getByRole('heading', { name: 'Take a tool' }).waitFor();

@@ -13,7 +13,7 @@ import { useParams } from 'react-router';
 import { ask } from '../../api/request.ts';
 import { unitText } from '../../numbers/unit-text.ts';
 import { useHouseRules } from '../../rules/house-rules.ts';
-import { Failed, Loading } from '../../ui/notice.tsx';
+import { Waiting } from '../../ui/waiting.tsx';
 import { withUnit } from '../notebook/tables/with-unit.ts';
 import { planOf, standsIn, type Column, type Row, type TablePlan } from '../notebook/tables/table-plan.ts';
 import { PrintBar, type PaperSize } from '../print/print-bar.tsx';
@@ -253,17 +253,7 @@ export default function BlankSheet({ classId }: { readonly classId: string | nul
     queryFn: () => ask<Protocol>('GET', `/classes/${classId ?? ''}/laboratories/${protocolId}`),
     enabled: classId !== null,
   });
-  if (error ?? noRules)
-    return (
-      <div className="px-7">
-        <Failed error={(error ?? noRules) as Error} />
-      </div>
-    );
-  if (!protocol || !rules)
-    return (
-      <div className="px-7">
-        <Loading what="the laboratory" />
-      </div>
-    );
+  if (error ?? noRules) return <Waiting what="the laboratory" error={error ?? noRules} />;
+  if (!protocol || !rules) return <Waiting what="the laboratory" error={null} />;
   return <Pages protocol={protocol} rules={rules.rules} />;
 }

@@ -4,7 +4,7 @@ import { format } from 'date-fns';
 import { useMemo, useState, type ReactNode } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { Button } from '../../ui/button.tsx';
-import { Failed, Loading } from '../../ui/notice.tsx';
+import { Waiting } from '../../ui/waiting.tsx';
 import { useShortcuts } from '../../ui/shortcuts.ts';
 import type { CellPlace } from '../notebook/on-page.ts';
 import { CommentBox } from './comment-box.tsx';
@@ -193,17 +193,7 @@ function Loaded({
   const next = queue ? nextToMark(queue.reports, { runId, author }) : null;
   const { data: report, error } = useReport(classId, { runId, author }, next);
   const failed = noQueue ?? error;
-  if (failed)
-    return (
-      <div className="px-7">
-        <Failed error={failed} />
-      </div>
-    );
-  if (!queue || !report)
-    return (
-      <div className="px-7">
-        <Loading what="the report" />
-      </div>
-    );
+  if (failed) return <Waiting what="the report" error={failed} />;
+  if (!queue || !report) return <Waiting what="the report" error={null} />;
   return <Mark classId={classId} queue={queue} report={report} />;
 }

@@ -2,7 +2,7 @@ import type { SignedIn } from '@green-beam/contract';
 import { useMemo, useState, type ReactNode } from 'react';
 import { Link, useParams } from 'react-router';
 import { RefusedError } from '../../api/request.ts';
-import { Failed, Loading } from '../../ui/notice.tsx';
+import { Waiting } from '../../ui/waiting.tsx';
 import { Group } from './group.tsx';
 import { JoinFirst } from './joining.tsx';
 import { partsOf, PURPOSE, SECTIONS, type Parts } from './parts.ts';
@@ -52,18 +52,7 @@ function Sheet({
   );
   if (error instanceof RefusedError && error.field === 'join')
     return <JoinFirst classId={classId} runId={runId} signedIn={signedIn} message={error.message} />;
-  if (error)
-    return (
-      <div className="px-7">
-        <Failed error={error} />
-      </div>
-    );
-  if (!page || !worked)
-    return (
-      <div className="px-7">
-        <Loading what="the laboratory" />
-      </div>
-    );
+  if (error || !page || !worked) return <Waiting what="the laboratory" error={error} />;
   const current = part ?? parts.find(({ done }) => !done)?.id ?? PURPOSE;
   const goTo = (id: string): void => {
     setPart(id);
@@ -102,9 +91,7 @@ export default function RunPage({
 }): ReactNode {
   const { runId = '' } = useParams();
   return classId === null ? (
-    <div className="px-7">
-      <Loading what="the class" />
-    </div>
+    <Waiting what="the class" error={null} />
   ) : (
     <Sheet key={runId} classId={classId} runId={runId} signedIn={signedIn} />
   );

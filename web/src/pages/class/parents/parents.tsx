@@ -4,7 +4,7 @@ import { format } from 'date-fns';
 import { useState, type ReactNode } from 'react';
 import { ask } from '../../../api/request.ts';
 import { useNumerals } from '../../../numbers/decimal-mark.ts';
-import { Failed, Loading } from '../../../ui/notice.tsx';
+import { Waiting } from '../../../ui/waiting.tsx';
 import { PrintBar, type PaperSize } from '../../print/print-bar.tsx';
 import { skillsForParents } from './parent-words.ts';
 
@@ -99,18 +99,8 @@ export default function Parents({ classId }: { readonly classId: string | null }
     queryFn: () => ask<ParentSheet[]>('GET', `/classes/${classId ?? ''}/parents`),
     enabled: classId !== null,
   });
-  if (error)
-    return (
-      <div className="px-7">
-        <Failed error={error} />
-      </div>
-    );
-  if (!data)
-    return (
-      <div className="px-7">
-        <Loading what="the class" />
-      </div>
-    );
+  if (error) return <Waiting what="the class" error={error} />;
+  if (!data) return <Waiting what="the class" error={null} />;
   const shown = data.filter(({ id }) => chosen === '' || id === chosen);
   return (
     <>

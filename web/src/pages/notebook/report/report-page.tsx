@@ -2,7 +2,7 @@ import type { SignedIn } from '@green-beam/contract';
 import { OwnWork } from '@green-beam/core';
 import { useMemo, useState, type ReactNode } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
-import { Failed, Loading } from '../../../ui/notice.tsx';
+import { Waiting } from '../../../ui/waiting.tsx';
 import { PrintBar, type PaperSize } from '../../print/print-bar.tsx';
 import { useRunningHead } from '../../print/running-head.ts';
 import { isRevealed } from '../own/reveal.ts';
@@ -72,17 +72,7 @@ function Loaded({
   const present = [signedIn.person.id, ...signedIn.partners.map(({ id }) => id)];
   const writer = asked !== null && present.includes(asked) ? asked : signedIn.person.id;
   const run = useRun(classId, runId, signedIn, writer, asked);
-  if (run.error)
-    return (
-      <div className="px-7">
-        <Failed error={run.error} />
-      </div>
-    );
-  if (!run.page)
-    return (
-      <div className="px-7">
-        <Loading what="the report" />
-      </div>
-    );
+  if (run.error) return <Waiting what="the report" error={run.error} />;
+  if (!run.page) return <Waiting what="the report" error={null} />;
   return <Pages run={run} signedIn={signedIn} />;
 }
