@@ -1,5 +1,5 @@
 import pg from 'pg';
-import { chromium } from 'playwright-core';
+import { asTeacher } from './as-teacher.ts';
 
 const REPORTS = 200;
 const OPENS_IN = 300;
@@ -49,14 +49,7 @@ function told(what: string, times: number[], aim: number): void {
 const pool = new pg.Pool({ connectionString: process.env['DATABASE_URL'] });
 await fillQueue(pool);
 await pool.end();
-const browser = await chromium.launch({
-  executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
-  args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
-});
-const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, baseURL: process.env['BASE_URL'] ?? '' });
-await page.goto('/sign-in');
-await page.getByRole('button', { name: /As Maren/ }).click();
-await page.getByRole('button', { name: 'Sign out' }).waitFor();
+const { browser, page } = await asTeacher();
 const timed = async (work: () => Promise<unknown>): Promise<number> => {
   const start = performance.now();
   await work();

@@ -1,4 +1,4 @@
-import { chromium } from 'playwright-core';
+import { asTeacher } from './as-teacher.ts';
 
 /** The sample class has 24 students; with so many readings each a set has as many pictures as 30 students × 10. */
 const READINGS = 13;
@@ -24,14 +24,7 @@ async function printed(name: string, subjectIds: readonly string[]): Promise<voi
   );
 }
 
-const browser = await chromium.launch({
-  executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
-  args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
-});
-const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, baseURL: process.env['BASE_URL'] ?? '' });
-await page.goto('/sign-in');
-await page.getByRole('button', { name: /As Maren/ }).click();
-await page.getByRole('button', { name: 'Sign out' }).waitFor();
+const { browser, page } = await asTeacher();
 await printed('every tool', []);
 await printed('burettes', ['burette-50']);
 await browser.close();
