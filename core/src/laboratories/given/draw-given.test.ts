@@ -8,6 +8,7 @@ import { workOut, type WorkedRun } from '../engine/evaluate.ts';
 import { settingOf, toolAt } from '../engine/setting.ts';
 import type { Protocol } from '../protocol/protocol.ts';
 import { runOfEntries, sampleRun } from '../run/run-from-rows.ts';
+import { BALANCE_CHECK } from '../shipped/balance-check.ts';
 import { SHIPPED } from '../shipped/shipped.ts';
 import { SOLID_BY_DIMENSIONS } from '../shipped/solid-by-dimensions.ts';
 import { SOLID_BY_DISPLACEMENT } from '../shipped/solid-by-displacement.ts';
@@ -98,6 +99,18 @@ describe('readings that are drawn about a sample', () => {
     const written = Number(given.find(({ address }) => address.kind === 'cell' && address.quantity === 'mass')?.text);
     expect(written).toBeCloseTo(54.31 + 1.5, 1);
     expect(numberOf(run.cellAt('mass', { trial: '1' }))?.value.toNumber()).toBeCloseTo(54.31, 1);
+  });
+
+  it('a tool that the laboratory itself is about is none of the cabinet', () => {
+    const cabinet = ['digital-balance-hundredth; B-07; 1.50; 0.01; 4'];
+    const given = drawGiven(BALANCE_CHECK, { seed: 3, rules: RULES, cabinet });
+    expect(given.filter(({ address }) => address.kind === 'tool')).toEqual([]);
+    const shown = given.flatMap(({ address, text }) =>
+      address.kind === 'cell' && address.quantity === 'shown' && address.members['balance'] === 'hundredth'
+        ? [Math.round(Number(text))]
+        : [],
+    );
+    expect(shown).toEqual([20, 20, 50, 50, 100, 100]);
   });
 
   it('refuses a sample that is not there, by its name', () => {

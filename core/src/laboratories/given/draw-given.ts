@@ -145,9 +145,9 @@ class GivenRun {
     for (const drawn of readings) {
       const { quantity, members, identity } = drawn;
       texts.set(cellKey(quantity.id, members), this.written(drawn, repeats.get(identity) ?? [drawn.value]));
+      const text = this.chosen.get(drawn.tool.instrument.id);
+      if (text === undefined || drawn.tool.code === null) continue;
       const owner = toolsOwner(this.setting, quantity);
-      const text = 'member' in owner.tools ? undefined : this.chosen.get(drawn.tool.instrument.id);
-      if (text === undefined) continue;
       const address: Address = { kind: 'tool', quantity: owner.id, members: toolMembers(owner.tools, members) };
       tools.set(addressKey(address), { address, text });
     }
@@ -171,7 +171,8 @@ class GivenRun {
   }
 
   private readingAt(quantity: ReadQuantity, members: Members): Drawn[] {
-    const tool = this.withIndividual(toolAt(this.setting, quantity, members));
+    const usual = toolAt(this.setting, quantity, members);
+    const tool = this.individual(quantity, usual) ?? usual;
     const text = this.setting.slots.get(addressKey({ kind: 'cell', quantity: quantity.id, members }))?.current.text;
     if (!tool || text === undefined) return [];
     const resolution = readingStep(tool.instrument, this.rules);
@@ -192,9 +193,10 @@ class GivenRun {
     ];
   }
 
-  private withIndividual(tool: ToolInRun | null): ToolInRun | null {
-    const text = tool && tool.code === null ? this.chosen.get(tool.instrument.id) : undefined;
-    return text === undefined ? tool : toolFrom(text);
+  /** The tool of the cabinet that something is read on; null where the laboratory itself says which tool it is, or there is none. */
+  private individual(quantity: ReadQuantity, usual: ToolInRun | null): ToolInRun | null {
+    if (!usual || 'member' in toolsOwner(this.setting, quantity).tools) return null;
+    return toolFrom(this.chosen.get(usual.instrument.id) ?? '');
   }
 
   /** Whether the zero of a kind of tool is read in the laboratory itself. */
