@@ -112,7 +112,7 @@ test('the same readings are given to some of the class, from a page of a group',
   await expect(page.getByText('Form at least one group.')).toBeVisible();
   await who.getByLabel('Bao L.').check();
   await who.getByLabel(INES).check();
-  await page.getByRole('button', { name: 'Give it to 2 students' }).click();
+  await page.getByRole('button', { name: 'Give them to 2 students' }).click();
   await expect(page.getByRole('heading', { name: 'Slate tile, given' })).toBeVisible();
   await expect(page.getByText('readings of another page')).toHaveCount(2);
 });

@@ -119,7 +119,7 @@ function Mark({ classId, queue, report }: MarkProps): ReactNode {
     <main className="mx-auto flex w-full max-w-7xl flex-1 flex-col px-4 pt-4 wide:px-7">
       <Head classId={classId} queue={queue} report={report} onNext={next} />
       <Earlier report={report} changed={changed} />
-      <div className="mt-4 grid flex-1 gap-x-10 gap-y-8 wide:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
+      <div className="mt-4 grid flex-1 grid-cols-[minmax(0,1fr)] gap-x-10 gap-y-8 wide:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
         <DataSide
           report={report}
           run={run}

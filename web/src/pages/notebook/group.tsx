@@ -1,6 +1,6 @@
 import type { RunPage, SignedIn } from '@green-beam/contract';
 import type { WorkedRun } from '@green-beam/core';
-import { format } from 'date-fns';
+import { format, isPast } from 'date-fns';
 import type { ReactNode } from 'react';
 import { SaveRun } from './files/save-run.tsx';
 import { HandingIn } from './handing-in.tsx';
@@ -52,11 +52,15 @@ export function Group({ page, run, signedIn, classId, writer, onWriter }: GroupP
       {run.worked && <Partners page={page} run={run.worked} writer={writer} />}
       {page.isGiven && (
         <p className="mt-3 text-small">
-          Your teacher has given these readings. They stay as they are; what you calculate is yours.
+          {signedIn.role === 'student'
+            ? 'Your teacher has given these readings. They stay as they are; what you calculate is yours.'
+            : 'These readings were given, and stay as they are.'}
         </p>
       )}
       {page.dueAt !== null && !page.handIns.some((one) => one.author === run.author) && (
-        <p className="mt-3 text-small">Hand it in by {format(new Date(page.dueAt), 'EEE d MMM, HH:mm')}.</p>
+        <p className="mt-3 text-small">
+          {isPast(page.dueAt) ? 'It was due' : 'Hand it in by'} {format(new Date(page.dueAt), 'EEE d MMM, HH:mm')}.
+        </p>
       )}
       {page.mayWrite && (
         <Writers signedIn={signedIn} classId={classId} runId={page.id} writer={writer} onChoose={onWriter} />

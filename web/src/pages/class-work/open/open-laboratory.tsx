@@ -64,7 +64,7 @@ function actionOf(groups: Groups, { readings, from }: Wanted): string {
   if (readings === 'copied' && from === '') return 'Choose a page first';
   const one = groups.length === 1;
   if (readings === 'own') return `Open it for ${groups.length} ${one ? 'group' : 'groups'}`;
-  return `Give it to ${groups.length} ${one ? 'student' : 'students'}`;
+  return `Give them to ${groups.length} ${one ? 'student' : 'students'}`;
 }
 
 interface FormProps {
@@ -163,7 +163,7 @@ function OpeningForm({ classId, students, laboratories, last }: FormProps): Reac
             <input
               type="radio"
               name="readings"
-              className="mt-1 size-5 accent-beam"
+              className="mt-1 size-5 shrink-0 accent-beam"
               checked={readings === value}
               onChange={() => choose({ readings: value })}
             />
