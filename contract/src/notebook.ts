@@ -75,6 +75,8 @@ export interface RunSummary {
   readonly asked: readonly string[];
   readonly startedAt: string;
   readonly handedInAt: string | null;
+  /** For a student, whether their report has come back. */
+  readonly isBack: boolean;
   /** Until when it is to be handed in, where a teacher has said so. */
   readonly dueAt: string | null;
   /** The opening for the class that it belongs to; null where a group began it by itself. */

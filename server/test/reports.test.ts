@@ -176,6 +176,10 @@ describe('marking', () => {
       { number: 1, author: adaId, mayImprove: false, marking: { points: { readings: 4 } } },
     ]);
     expect(returned[0].marking.comments).toHaveLength(3);
+    const listed = async (who: Visitor): Promise<object> =>
+      (await who.get(`/classes/${classId}/runs`)).body.find(({ id }: { id: string }) => id === runId);
+    expect(await listed(ada)).toMatchObject({ isBack: true, handedInAt: expect.any(String) as string });
+    expect(await listed(ben)).toMatchObject({ isBack: false, handedInAt: null });
     expect((await ben.get(page(runId))).body.returned).toEqual([]);
     expect((await ada.post(`${page(runId)}/take-back`)).status).toBe(409);
   });

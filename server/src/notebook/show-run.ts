@@ -4,7 +4,8 @@ import { labelOf } from '../auth/labels.ts';
 import { HouseRulesVersion } from '../models/classes.ts';
 import { Opening, RunMember, type RunRow } from '../models/notebook.ts';
 import { Person } from '../models/people.ts';
-import { inForce, mayTakeBack } from '../hand-ins/in-force.ts';
+import { HandIn } from '../models/reports.ts';
+import { authorFor, inForce, mayTakeBack } from '../hand-ins/in-force.ts';
 import { returnedTo } from '../hand-ins/returned.ts';
 import { rulesOf } from '../rules.ts';
 import { alikeRuns } from './alike-runs.ts';
@@ -32,6 +33,7 @@ function summaryFrom(
     asked: named(false),
     startedAt: run.startedAt.toISOString(),
     handedInAt: run.handedInAt?.toISOString() ?? null,
+    isBack: false,
     dueAt: dueAt?.toISOString() ?? null,
     openingId: run.openingId,
     isGiven: run.given !== null,
@@ -50,20 +52,33 @@ async function duesOf(runs: readonly RunRow[]): Promise<Map<string, Date>> {
   );
 }
 
-/** Runs as a list shows them. */
-export async function runSummaries(runs: readonly RunRow[]): Promise<RunSummary[]> {
+/** How a student’s own report of a run stands: when it was handed in, and whether it has come back. */
+function ownReport(run: RunRow, reports: readonly HandIn[], reader: string): Partial<RunSummary> {
+  const own = reports.find(({ runId, author }) => runId === run.id && author === authorFor(run, reader));
+  if (!own) return {};
+  const isBack = own.returnedAt !== null && own.returnedAt <= new Date();
+  return { handedInAt: own.handedInAt.toISOString(), isBack };
+}
+
+/** Runs as a list shows them. @param reader the student who looks at them; null for a teacher. */
+export async function runSummaries(runs: readonly RunRow[], reader: string | null): Promise<RunSummary[]> {
+  const reports =
+    reader === null
+      ? []
+      : await HandIn.findAll({ where: { runId: runs.map(({ id }) => id), author: [reader, GROUP], endedAt: null } });
   const members = await RunMember.findAll({ where: { runId: runs.map((run) => run.id) } });
   const people = await Person.findAll({ where: { id: members.map((member) => member.personId) } });
   const labels = new Map(people.map((person) => [person.id, labelOf(person, 'short')]));
   const dues = await duesOf(runs);
-  return runs.map((run) =>
-    summaryFrom(
+  return runs.map((run) => ({
+    ...summaryFrom(
       run,
       members.filter((member) => member.runId === run.id),
       labels,
       dues.get(run.id) ?? null,
     ),
-  );
+    ...(reader === null ? {} : ownReport(run, reports, reader)),
+  }));
 }
 
 type Seen = Pick<RunAccess, 'run' | 'member' | 'mayWrite' | 'as' | 'schoolClass' | 'caller'>;

@@ -50,7 +50,8 @@ export function notebookRoutes(drawing: Drawing): Router {
       classId: schoolClass.id,
       ...(as === 'student' ? { id: own.map((membership) => membership.runId) } : {}),
     };
-    response.json(await runSummaries(await RunRow.findAll({ where, order: [['startedAt', 'DESC']] })));
+    const runs = await RunRow.findAll({ where, order: [['startedAt', 'DESC']] });
+    response.json(await runSummaries(runs, as === 'student' ? caller.personId : null));
   });
 
   routes.get('/classes/:classId/classmates', async (request, response) => {
@@ -92,7 +93,8 @@ export function notebookRoutes(drawing: Drawing): Router {
     const { schoolClass, caller } = await classInReach(request);
     const asked = await askedToJoin(schoolClass.id, caller.personId);
     const where = { classId: schoolClass.id, id: asked.map(({ runId }) => runId) };
-    response.json(await runSummaries(await RunRow.findAll({ where, order: [['startedAt', 'DESC']] })));
+    const runs = await RunRow.findAll({ where, order: [['startedAt', 'DESC']] });
+    response.json(await runSummaries(runs, null));
   });
 
   routes.post('/classes/:classId/runs/:runId/members', async (request, response) => {

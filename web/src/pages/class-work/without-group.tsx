@@ -48,6 +48,9 @@ function Offers({ student, board, onChange, isBusy }: WithoutProps & { readonly 
           align="start"
           collisionPadding={8}
         >
+          <DropdownMenu.Item className={ITEM} onSelect={excuse}>
+            {excused ? 'Does it after all' : 'Is excused'}
+          </DropdownMenu.Item>
           <DropdownMenu.Label className={LABEL}>Works with</DropdownMenu.Label>
           {open.map(({ runId, members }) => (
             <DropdownMenu.Item
@@ -78,10 +81,6 @@ function Offers({ student, board, onChange, isBusy }: WithoutProps & { readonly 
                 the readings of group {number(runId)}, as they are now
               </DropdownMenu.Item>
             ))}
-          <DropdownMenu.Separator className="my-1 border-t border-hairline" />
-          <DropdownMenu.Item className={ITEM} onSelect={excuse}>
-            {excused ? 'Does it after all' : 'Is excused'}
-          </DropdownMenu.Item>
         </DropdownMenu.Content>
       </DropdownMenu.Portal>
     </DropdownMenu.Root>

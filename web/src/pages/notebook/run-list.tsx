@@ -19,9 +19,14 @@ function GroupNames({ run }: { readonly run: RunSummary }): ReactNode {
   );
 }
 
+function standsIn({ handedInAt, isGiven }: RunSummary): string {
+  if (handedInAt !== null) return 'handed in';
+  return isGiven ? 'with given readings' : 'under way';
+}
+
 /** Where a page stands, and until when it is to be handed in. */
 function Standing({ run, now }: { readonly run: RunSummary; readonly now: number }): ReactNode {
-  const { startedAt, handedInAt, dueAt, isGiven } = run;
+  const { startedAt, handedInAt, dueAt, isBack } = run;
   const isLate = dueAt !== null && handedInAt === null && Date.parse(dueAt) < now;
   return (
     <span className="text-right text-small text-muted max-sm:text-left">
@@ -32,8 +37,8 @@ function Standing({ run, now }: { readonly run: RunSummary; readonly now: number
           {isLate ? 'was due' : 'due'} {format(new Date(dueAt), 'd MMM, HH:mm')}
         </span>
       )}
-      <span className={`block ${handedInAt === null ? 'text-ink' : ''}`}>
-        {handedInAt === null ? (isGiven ? 'with given readings' : 'under way') : 'handed in'}
+      <span className={`block ${isBack ? 'font-semibold text-beam' : handedInAt === null ? 'text-ink' : ''}`}>
+        {isBack ? 'your report is back' : standsIn(run)}
       </span>
     </span>
   );
