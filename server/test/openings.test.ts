@@ -92,6 +92,21 @@ describe('a laboratory that is opened for the class', () => {
     ).toBe(404);
   });
 
+  it('opens a page again that was closed, for who comes to its group, and closes it when they go', async () => {
+    const made = (await open(opening([own([students[0]])]))).body;
+    const runId = made.atWork[0].runId as string;
+    const put = (memberIds: readonly (string | undefined)[]): ReturnType<Visitor['send']> =>
+      teacher.send('PUT', `/classes/${classId}/openings/${made.id}/groups/${runId}`, { memberIds });
+    expect((await ada.post(`${page(runId)}/hand-in`)).body.handedInAt).not.toBeNull();
+    expect((await put([students[0], cleo])).body.atWork[0].handedInAt).toBeNull();
+    const mass = entryOf(cleo, 'mass.1', '54.31');
+    expect((await stranger.get(page(runId))).body.mayWrite).toBe(true);
+    expect((await ada.get(page(runId))).body.mayWrite).toBe(false);
+    expect((await put([students[0]])).body.atWork[0].handedInAt).not.toBeNull();
+    await put([students[0], cleo]);
+    expect((await stranger.post(`${page(runId)}/events`, { events: [mass] })).status).toBe(200);
+  });
+
   it('excuses who need not do it, and moves the day', async () => {
     const made = (await open(opening([own([students[0]])]))).body;
     const change = (body: object): ReturnType<Visitor['send']> =>

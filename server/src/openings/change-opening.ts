@@ -1,7 +1,8 @@
 import type { GroupChange, OpeningChange } from '@green-beam/contract';
 import { databaseOf } from '../database.ts';
 import { Student } from '../models/classes.ts';
-import { Opening, RunEventRow, RunMember, RunRow } from '../models/notebook.ts';
+import { Opening, RunEventRow, RunMember, type RunRow } from '../models/notebook.ts';
+import { closeOrOpen } from '../reports/hand-in.ts';
 import { Refusal } from '../refusal.ts';
 
 /** Changes until when a laboratory is to be handed in, or who does not have to do it. */
@@ -36,7 +37,7 @@ export async function changeGroup(run: RunRow, { memberIds }: GroupChange): Prom
       wanted.map((personId) => ({ classId, runId, personId, joinedAt: new Date() })),
       { updateOnDuplicate: ['joinedAt'], transaction },
     );
-    // Whoever looks at the page or at the board is told.
-    await RunRow.update({ specimen: run.specimen }, { where: { classId, id: runId }, transaction });
+    // This tells whoever looks at the page or at the board, too.
+    await closeOrOpen(run, transaction);
   });
 }

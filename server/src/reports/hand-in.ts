@@ -28,8 +28,8 @@ async function authorsOf(run: RunRow, transaction: Transaction): Promise<string[
   return members.map(({ personId }) => personId);
 }
 
-/** The page is closed once everybody has handed in, and open again when somebody goes on. */
-async function closeOrOpen(run: RunRow, transaction: Transaction): Promise<void> {
+/** The page is closed once everybody has handed in, and open again when somebody goes on, or comes to the group. */
+export async function closeOrOpen(run: RunRow, transaction: Transaction): Promise<void> {
   const [reports, authors] = [await inForce(run, transaction), await authorsOf(run, transaction)];
   const everybody = authors.every((author) => reports.some((report) => report.author === author));
   await run.update({ handedInAt: everybody ? (run.handedInAt ?? new Date()) : null }, { transaction });

@@ -87,7 +87,7 @@ describe('points that are proposed', () => {
     const digits = (quantity: string, members: Members): string | null =>
       quantity === 'volume' && members['trial'] === '1' ? '6.20 mL' : null;
     const { of } = ada().calculate(digits).answer().proposal;
-    expect(of.digits).toEqual({ points: 3, because: 'one number with other digits' });
+    expect(of.digits).toEqual({ points: 3, because: 'one number with too many or too few digits' });
     expect(of.calculation.points).toBe(4);
   });
 

@@ -79,7 +79,7 @@ function digits(run: WorkedRun, own: OwnWork): ProposedPoints {
   return {
     points: share(good, all),
     because: inWords(
-      [[all - good, 'number with other digits', 'numbers with other digits']],
+      [[all - good, 'number with too many or too few digits', 'numbers with too many or too few digits']],
       'as the class writes them',
     ),
   };
