@@ -9,6 +9,7 @@ export * from './set-rounds.ts';
 export * from './sheets.ts';
 export * from './shelf.ts';
 export * from './tapes.ts';
+export * from './lab-sheets.ts';
 export * from './lesson.ts';
 export * from './openings.ts';
 export * from './rich-text.ts';

@@ -23,6 +23,8 @@ export interface LaboratoryShown {
   /** What it is done with in the sample world. */
   readonly setting: string;
   readonly purpose: string;
+  /** Whether a teacher of the school has written it. */
+  readonly isOwn: boolean;
   /** All its steps together. */
   readonly minutes: number;
   /** What is decided for this class where it is begun. */

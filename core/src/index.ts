@@ -174,8 +174,12 @@ export { waterDensity } from './materials/water-density.ts';
 export { MATERIALS, type Material } from './materials/materials.ts';
 export { seededRandom, type Random } from './simulation/random.ts';
 
-export { protocol, protocolIds, UnknownProtocolError } from './laboratories/protocols.ts';
+export { protocol, protocolIds } from './laboratories/protocols.ts';
 export { parseProtocol } from './laboratories/parsing/parse-protocol.ts';
+export { sampleFaults } from './laboratories/samples/sample-faults.ts';
+export { sampleOfRun } from './laboratories/samples/sample-of-run.ts';
+export { protocolFaults } from './laboratories/parsing/protocol-faults.ts';
+export { PROTOCOL_JSON_SCHEMA } from './laboratories/parsing/protocol-schema.ts';
 export { holds, type Chosen, type Layout } from './laboratories/protocol/layout.ts';
 export { ProtocolError } from './laboratories/protocol/protocol-error.ts';
 export type {

@@ -22,6 +22,7 @@ import { classRoutes } from './routes/classes.ts';
 import { lessonRoutes } from './routes/lesson.ts';
 import { liveRoutes } from './routes/live.ts';
 import { notebookRoutes } from './routes/notebook.ts';
+import { labSheetRoutes } from './routes/lab-sheets.ts';
 import { openingRoutes } from './routes/openings.ts';
 import { reportRoutes } from './routes/reports.ts';
 import { rulesRoutes } from './routes/rules.ts';
@@ -102,6 +103,7 @@ function api(parts: Parts): express.Router {
     shelfRoutes(),
     notebookRoutes(drawing),
     openingRoutes(drawing),
+    labSheetRoutes(drawing),
     reportRoutes(sequelize),
     tapeRoutes(),
     lessonRoutes(),

@@ -11,6 +11,7 @@ const RATES = {
   'practice-set': { most: 200, every: 3 },
   run: { most: 60, every: 5 },
   opening: { most: 60, every: 5 },
+  'lab-sheet': { most: 60, every: 5 },
   class: { most: 30, every: 60 },
   // Of a whole school behind one address.
   admission: { most: 60, every: 20 },
@@ -34,6 +35,7 @@ const ROOM = {
   'practice sets': { most: 1000, of: 'A class' },
   laboratories: { most: 3000, of: 'A class' },
   entries: { most: 5000, of: 'A page' },
+  'lab sheets': { most: 200, of: 'A teacher' },
 } as const;
 
 /** Whether there is room for some more of a kind. @throws Refusal (409). */

@@ -1,5 +1,5 @@
 import type { Problem } from '@green-beam/contract';
-import { HouseRuleError, SituationError, UnknownInstrumentError, UnknownProtocolError } from '@green-beam/core';
+import { HouseRuleError, SituationError, UnknownInstrumentError } from '@green-beam/core';
 import type { ErrorRequestHandler } from 'express';
 import type { Logger } from 'pino';
 import { UniqueConstraintError } from 'sequelize';
@@ -30,7 +30,7 @@ export class AskedTooOften extends Refusal {
 
 export const notFound = (): Refusal => new Refusal(404, 'There is nothing at this address.');
 
-const NAMED_BY_CORE = [HouseRuleError, SituationError, UnknownInstrumentError, UnknownProtocolError];
+const NAMED_BY_CORE = [HouseRuleError, SituationError, UnknownInstrumentError];
 /** The field that was to be unique, by its name in the interface; those that only tell schools and classes apart are none. */
 function fieldOf(error: unknown): string | null {
   if (!(error instanceof UniqueConstraintError)) return null;

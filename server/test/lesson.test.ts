@@ -184,6 +184,11 @@ describe('whoever covers a class', () => {
       await visitor.post('/classes', { id: randomUUID(), name: 'Another' }),
       await visitor.post('/session/password', { password: 'x', newPassword: 'long enough at last' }),
       await visitor.get('/school'),
+      await visitor.get('/lab-sheets'),
+      await visitor.get(url('/reports')),
+      await visitor.get(url('/rubric')),
+      await visitor.get(url('/parents')),
+      await visitor.post(url('/reports/return'), { reports: [], at: null, mayImprove: false }),
     ];
     expect(refused.map(({ status }) => status)).toEqual(refused.map(() => 403));
   });

@@ -39,6 +39,7 @@ const SHIPPED: Readonly<Record<string, string>> = {
   '0027-arrangements': '6a83ad0387dc',
   '0028-openings': 'cf739d04bd97',
   '0029-reports': '876d4570f317',
+  '0030-lab-sheets': '1d4a63e04dfa',
 };
 
 let server: TestServer | null = null;

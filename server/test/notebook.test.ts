@@ -148,7 +148,7 @@ describe('a group’s page', () => {
     expect(
       (await ada.post(`/classes/${classId}/runs`, { id: randomUUID(), protocolId: 'alchemy', specimen: 'x' })).body
         .field,
-    ).toBe('protocol');
+    ).toBe('protocolId');
     expect(
       (
         await ada.post(`/classes/${classId}/runs`, {

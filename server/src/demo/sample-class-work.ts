@@ -210,6 +210,7 @@ async function openingAt(start: Date, dueAt: Date): Promise<string> {
     id,
     schoolId: DEMO_SCHOOL,
     protocolId: LAB.id,
+    protocolVersion: LAB.version,
     specimen: 'Nickel washers, six',
     openedBy: DEMO_TEACHER,
     openedAt: start,

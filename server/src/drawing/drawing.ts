@@ -1,3 +1,4 @@
+import type { LabSheetFault } from '@green-beam/contract';
 import type { GivenEntry, HouseRules, KeptResult, Proposal } from '@green-beam/core';
 import type { Logger } from 'pino';
 import { Piscina } from 'piscina';
@@ -21,6 +22,8 @@ export interface Drawing {
   given(order: GivenOrder): Promise<GivenEntry[][]>;
   /** What is to be seen of a report before anybody has read it. */
   proposal(order: ProposalOrder): Promise<Proposal>;
+  /** What is wrong in a lab sheet that is to be put in use. */
+  labSheetFaults(sheet: object): Promise<LabSheetFault[]>;
   /** @throws Refusal where a slip cannot be told apart on any of the tools or exercises. */
   checkAims(subjectIds: readonly string[], aims: readonly string[], rules: HouseRules): Promise<void>;
   close(): Promise<void>;
@@ -66,6 +69,7 @@ export function drawingInThreads(given: Threads): Drawing {
     results: (order) => ask('results', order),
     given: (order) => ask('given', order),
     proposal: (order) => ask('report', order),
+    labSheetFaults: (sheet) => ask('sheetFaults', { sheet }),
     checkAims: (named, aims, rules) => ask('aiming', { subjectIds: named, aims, rules }),
     close: () => threads.close({ force: true }),
   };

@@ -1,4 +1,5 @@
 import { setTimeout } from 'node:timers/promises';
+import type { LabSheetFault } from '@green-beam/contract';
 import {
   AimError,
   completeRules,
@@ -10,6 +11,8 @@ import {
   planForBelief,
   PRIORS,
   proposal,
+  protocolFaults,
+  sampleFaults,
   subjectById,
   subjectIds,
   subjectsNamed,
@@ -119,6 +122,15 @@ export function given(order: GivenOrder): Outcome<GivenEntry[][]> {
   return outcome(() => {
     const { protocol, count, ...options } = withKnownRules(order);
     return drawDifferent(protocol, count, options);
+  });
+}
+
+/** What is wrong in a lab sheet that is to be put in use: in what it says, and where nothing is, in its samples. */
+export function sheetFaults({ sheet }: { readonly sheet: object }): Outcome<LabSheetFault[]> {
+  return outcome(() => {
+    const faults = protocolFaults(sheet);
+    const all = faults.length > 0 ? faults : sampleFaults(sheet as Protocol);
+    return all.map(({ path, reason }) => ({ path, reason }));
   });
 }
 

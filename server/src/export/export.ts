@@ -93,9 +93,10 @@ async function reportsOf(
 /** Laboratories that were opened for a class. */
 async function openingsPart(classId: string): Promise<unknown[]> {
   const openings = await Opening.findAll({ where: { classId }, order: [['openedAt', 'ASC']] });
-  return openings.map(({ id, protocolId, specimen, openedAt, dueAt, excused }) => ({
+  return openings.map(({ id, protocolId, protocolVersion, specimen, openedAt, dueAt, excused }) => ({
     id,
     protocolId,
+    protocolVersion,
     specimen,
     openedAt,
     dueAt,

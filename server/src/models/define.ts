@@ -2,6 +2,7 @@ import type { Sequelize } from 'sequelize';
 import { defineBench } from './bench.ts';
 import { defineCabinet } from './cabinet.ts';
 import { defineClasses } from './classes.ts';
+import { defineLabSheets } from './lab-sheets.ts';
 import { defineLesson } from './lesson.ts';
 import { defineNotebook } from './notebook.ts';
 import { defineReports } from './reports.ts';
@@ -20,4 +21,5 @@ export function defineModels(sequelize: Sequelize): void {
   defineTutor(sequelize);
   defineTapes(sequelize);
   defineLesson(sequelize);
+  defineLabSheets(sequelize);
 }

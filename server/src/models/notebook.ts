@@ -40,6 +40,7 @@ export class Opening extends Model<InferAttributes<Opening>, InferCreationAttrib
   declare id: string;
   declare schoolId: string;
   declare protocolId: string;
+  declare protocolVersion: number;
   declare specimen: string;
   declare openedBy: string | null;
   declare openedAt: CreationOptional<Date>;
@@ -132,6 +133,7 @@ export function defineNotebook(sequelize: Sequelize): void {
     {
       ...key,
       protocolId: DataTypes.TEXT,
+      protocolVersion: DataTypes.INTEGER,
       specimen: DataTypes.TEXT,
       openedBy: DataTypes.UUID,
       openedAt: DataTypes.DATE,

@@ -1,7 +1,7 @@
 import type { NewRun } from '@green-beam/contract';
-import { protocol } from '@green-beam/core';
 import type { ClassAccess } from '../auth/access.ts';
 import { databaseOf } from '../database.ts';
+import { laboratoryToBegin } from '../lab-sheets/known.ts';
 import { Student } from '../models/classes.ts';
 import { RunMember, RunRow } from '../models/notebook.ts';
 import { Refusal } from '../refusal.ts';
@@ -19,8 +19,8 @@ export async function beginRun({ schoolClass, caller }: ClassAccess, begun: NewR
   const students = members.filter((personId) => caller.role === 'student' || personId !== caller.personId);
   if ((await Student.count({ where: { classId, personId: students, archivedAt: null } })) < students.length)
     throw new Refusal(400, 'Somebody in the group is not in this class.', 'memberIds');
-  const lab = protocol(protocolId);
-  const arrangement = await arrangementFor(classId, lab.id);
+  const lab = await laboratoryToBegin(schoolClass, protocolId);
+  const arrangement = await arrangementFor(classId, lab);
   const now = new Date();
   return databaseOf(RunRow).transaction(async (transaction) => {
     const [run, isNew] = await RunRow.findOrCreate({

@@ -9,11 +9,13 @@ import { Refusal } from '../refusal.ts';
 import { rulesOf } from '../rules.ts';
 
 /** What stands on a page of the class, to be given to somebody else: its readings, without what anybody made of them. */
-export async function copiedReadings(classId: string, protocolId: string, runId: string): Promise<GivenEntry[]> {
+export async function copiedReadings(classId: string, lab: Protocol, runId: string): Promise<GivenEntry[]> {
   const run = await RunRow.findOne({ where: { classId, id: runId } });
   if (!run) throw new Refusal(400, 'The page to copy from was not found in this class.', 'groups');
-  if (run.protocolId !== protocolId)
+  if (run.protocolId !== lab.id)
     throw new Refusal(400, 'The page to copy from is one of another laboratory.', 'groups');
+  if (run.protocol.version !== lab.version)
+    throw new Refusal(400, 'The page to copy from goes by another version of this laboratory.', 'groups');
   const slots = foldRun({ events: eventsOf(await logOf({ classId, runId })) });
   const entries = [...slots.values()].flatMap(({ current: { address, text, reason } }): GivenEntry[] =>
     isReadingPlace(address) && text.trim() !== '' ? [{ address, text, reason }] : [],

@@ -1,18 +1,12 @@
 import { randomInt, randomUUID } from 'node:crypto';
 import type { NewGroup, NewOpening } from '@green-beam/contract';
-import {
-  CORE_VERSION,
-  protocol,
-  protocolIds,
-  type Arrangement,
-  type GivenEntry,
-  type Protocol,
-} from '@green-beam/core';
+import { CORE_VERSION, type Arrangement, type GivenEntry, type Protocol } from '@green-beam/core';
 import { addMilliseconds } from 'date-fns';
 import type { Transaction } from 'sequelize';
 import { checkNotArchived, type ClassAccess } from '../auth/access.ts';
 import { databaseOf } from '../database.ts';
 import type { Drawing } from '../drawing/drawing.ts';
+import { laboratoryAt, laboratoryToBegin } from '../lab-sheets/known.ts';
 import { Student } from '../models/classes.ts';
 import { Opening, RunMember, RunRow } from '../models/notebook.ts';
 import { arrangementFor } from '../notebook/laboratories.ts';
@@ -45,7 +39,7 @@ async function givenTo(
   for (const group of groups) {
     if (group.given === 'copied') {
       if (!group.from) throw new Refusal(400, 'Say from which page the readings are.', 'groups');
-      found.set(group.runId, await copiedReadings(schoolClass.id, lab.id, group.from));
+      found.set(group.runId, await copiedReadings(schoolClass.id, lab, group.from));
     }
     if (group.given === 'drawn') bySample.set(group.sample, [...(bySample.get(group.sample) ?? []), group]);
   }
@@ -74,7 +68,7 @@ interface RunsWanted {
  */
 async function runsWanted(
   access: ClassAccess,
-  protocolId: string,
+  lab: Protocol,
   groups: readonly NewGroup[],
   drawing: Drawing,
 ): Promise<RunsWanted> {
@@ -82,18 +76,11 @@ async function runsWanted(
   checkNotArchived(access.schoolClass);
   await checkMembers(classId, groups);
   await checkRoom('laboratories', RunRow, { classId }, groups.length);
-  const lab = protocol(protocolId);
-  const [given, arrangement] = await Promise.all([
-    givenTo(access, lab, groups, drawing),
-    arrangementFor(classId, lab.id),
-  ]);
+  const [given, arrangement] = await Promise.all([givenTo(access, lab, groups, drawing), arrangementFor(classId, lab)]);
   return { groups, given, lab, arrangement };
 }
 
-/**
- * Begins the runs of groups. One that is there already, since the same was sent before, stays as it is.
- * @param protocolId of the opening.
- */
+/** Begins the runs of groups. One that is there already, since the same was sent before, stays as it is. */
 async function beginRuns(
   access: ClassAccess,
   opening: Opening,
@@ -166,11 +153,13 @@ async function writeGiven(
 export async function openLaboratory(access: ClassAccess, wanted: NewOpening, drawing: Drawing): Promise<Opening> {
   const { schoolClass, caller } = access;
   const { id, protocolId, specimen, dueAt, groups } = wanted;
-  if (!protocolIds().includes(protocolId)) throw new Refusal(400, 'There is no such laboratory.', 'protocolId');
   const key = { classId: schoolClass.id, id };
   const before = await Opening.findOne({ where: key });
   if (before && before.protocolId !== protocolId) throw new Refusal(409, 'This id is in use already.', 'id');
-  const wantedRuns = await runsWanted(access, protocolId, groups, drawing);
+  const lab = before
+    ? await laboratoryAt(before.schoolId, protocolId, before.protocolVersion)
+    : await laboratoryToBegin(schoolClass, protocolId);
+  const wantedRuns = await runsWanted(access, lab, groups, drawing);
   const opening = await databaseOf(Opening).transaction(async (transaction) => {
     const [row] = await Opening.findOrCreate({
       where: key,
@@ -178,6 +167,7 @@ export async function openLaboratory(access: ClassAccess, wanted: NewOpening, dr
         ...key,
         schoolId: schoolClass.schoolId,
         protocolId,
+        protocolVersion: lab.version,
         specimen,
         openedBy: caller.personId,
         dueAt: dueAt ? new Date(dueAt) : null,
@@ -198,7 +188,8 @@ export async function addGroups(
   groups: readonly NewGroup[],
   drawing: Drawing,
 ): Promise<void> {
-  const wanted = await runsWanted(access, opening.protocolId, groups, drawing);
+  const lab = await laboratoryAt(opening.schoolId, opening.protocolId, opening.protocolVersion);
+  const wanted = await runsWanted(access, lab, groups, drawing);
   await databaseOf(Opening).transaction((transaction) => beginRuns(access, opening, wanted, transaction));
   await writeGiven(access, wanted.given, drawing);
   // Whoever looks at the board is told.

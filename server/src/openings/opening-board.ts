@@ -1,18 +1,24 @@
 import type { GroupAtWork, OpeningBoard, OpeningSummary } from '@green-beam/contract';
-import { alike, calculationsDone, protocol, readingsDone, tooEven, type Setting } from '@green-beam/core';
+import { alike, calculationsDone, readingsDone, tooEven, type Setting } from '@green-beam/core';
 import { labelOf } from '../auth/labels.ts';
 import { rosterOf } from '../classes/roster.ts';
 import { Opening, RunEventRow, RunMember, RunRow } from '../models/notebook.ts';
 import { Person } from '../models/people.ts';
 import { HandIn } from '../models/reports.ts';
 import { authorFor } from '../hand-ins/in-force.ts';
+import { laboratoryAt } from '../lab-sheets/known.ts';
 import { settingOfRun } from '../notebook/setting-of-run.ts';
 
-function summaryOf(opening: Opening, members: readonly RunMember[], runs: readonly RunRow[]): OpeningSummary {
+async function summaryOf(
+  opening: Opening,
+  members: readonly RunMember[],
+  runs: readonly RunRow[],
+): Promise<OpeningSummary> {
+  const { schoolId, protocolId, protocolVersion } = opening;
   return {
     id: opening.id,
-    protocolId: opening.protocolId,
-    title: protocol(opening.protocolId).title,
+    protocolId,
+    title: (await laboratoryAt(schoolId, protocolId, protocolVersion)).title,
     specimen: opening.specimen,
     openedAt: opening.openedAt.toISOString(),
     dueAt: opening.dueAt?.toISOString() ?? null,
@@ -35,11 +41,13 @@ async function runsOf(openings: readonly Opening[], classId: string): Promise<[R
 export async function openingsOf(classId: string): Promise<OpeningSummary[]> {
   const openings = await Opening.findAll({ where: { classId }, order: [['openedAt', 'DESC']] });
   const [runs, members] = await runsOf(openings, classId);
-  return openings.map((opening) =>
-    summaryOf(
-      opening,
-      members,
-      runs.filter(({ openingId }) => openingId === opening.id),
+  return Promise.all(
+    openings.map((opening) =>
+      summaryOf(
+        opening,
+        members,
+        runs.filter(({ openingId }) => openingId === opening.id),
+      ),
     ),
   );
 }
@@ -88,7 +96,7 @@ export async function openingBoard(opening: Opening): Promise<OpeningBoard> {
   });
   const inGroups = new Set(members.map(({ personId }) => personId));
   return {
-    ...summaryOf(opening, members, runs),
+    ...(await summaryOf(opening, members, runs)),
     atWork: groups,
     without: students
       .filter(({ personId }) => !inGroups.has(personId))

@@ -7,12 +7,12 @@ import {
   newRunEvents,
   type NewRunEvents,
 } from '@green-beam/contract';
-import { protocol, protocolIds } from '@green-beam/core';
 import { Router, type Request } from 'express';
 import { Op } from 'sequelize';
 import { checkNotArchived, classInReach, classTaught } from '../auth/access.ts';
 import type { Drawing } from '../drawing/drawing.ts';
 import { labelOf } from '../auth/labels.ts';
+import { laboratoryInUse } from '../lab-sheets/known.ts';
 import { rosterOf } from '../classes/roster.ts';
 import { RunEventRow, RunMember, RunRow } from '../models/notebook.ts';
 import { appendEvents } from '../notebook/append-events.ts';
@@ -62,22 +62,20 @@ export function notebookRoutes(drawing: Drawing): Router {
 
   routes.get('/classes/:classId/laboratories', async (request, response) => {
     const { schoolClass } = await classInReach(request);
-    response.json(await laboratoriesOf(schoolClass.id));
+    response.json(await laboratoriesOf(schoolClass));
   });
 
   routes.get('/classes/:classId/laboratories/:protocolId', async (request, response) => {
-    await classInReach(request);
-    const { protocolId } = request.params;
-    if (!protocolIds().includes(protocolId)) throw notFound();
-    response.json(protocol(protocolId));
+    const { schoolClass } = await classInReach(request);
+    response.json(await laboratoryInUse(schoolClass, request.params.protocolId));
   });
 
   routes.put('/classes/:classId/laboratories/:protocolId', async (request, response) => {
     const { schoolClass } = await classTaught(request);
     checkNotArchived(schoolClass);
     const change = await validated(request, arrangementChange);
-    await arrange(schoolClass.id, request.params.protocolId, change);
-    response.json(await laboratoriesOf(schoolClass.id));
+    await arrange(schoolClass, request.params.protocolId, change);
+    response.json(await laboratoriesOf(schoolClass));
   });
 
   routes.post('/classes/:classId/runs', async (request, response) => {

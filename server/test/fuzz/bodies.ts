@@ -119,6 +119,10 @@ export const TYPICAL: Readonly<Record<string, (known: Known) => object>> = {
   }),
   'POST /classes/:classId/runs/:runId/hand-in': ({ students }) => ({ personId: students[0] }),
   'POST /classes/:classId/runs/:runId/take-back': ({ students }) => ({ personId: students[0] }),
+  'POST /lab-sheets': () => ({ id: `own-${randomUUID()}`, draft: { title: 'Half written' } }),
+  'PUT /lab-sheets/:sheetId/draft': () => ({ draft: { title: 'Half written', quantities: [] }, revision: 1 }),
+  'POST /lab-sheets/:sheetId/use': () => ({ revision: 1 }),
+  'PATCH /lab-sheets/:sheetId': () => ({ isShared: true, isRetired: false }),
   'POST /classes/:classId/openings': ({ students }) => ({
     id: randomUUID(),
     protocolId: 'solid-by-displacement',

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { PLATE_TWO_WAYS } from '../shipped/plate-two-ways.ts';
 import { SHIPPED } from '../shipped/shipped.ts';
 import { parseProtocol } from './parse-protocol.ts';
+import { protocolFaults } from './protocol-faults.ts';
 import { ProtocolError } from '../protocol/protocol-error.ts';
 
 type Json = Record<string, unknown>;
@@ -89,6 +90,36 @@ describe('a protocol from outside', () => {
 
   it('names the quantity whose formula is wrong', () => {
     expect(errorOf(changed('quantities[4].formula', 'mean(lengths over trial)')).path).toBe('quantities[4].formula');
+  });
+
+  it('tells everything that is wrong, each place once', () => {
+    const faulty = asJson(PLATE_TWO_WAYS) as Record<string, Json[]>;
+    Object.assign(faulty['quantities']![1]!, { unit: 'furlong' });
+    Object.assign(faulty['quantities']![4]!, { formula: 'mean(lengths over trial)' });
+    Object.assign(faulty['quantities']![5]!, { formula: 'mean(width over trial' });
+    Object.assign(faulty['steps']![0]!, { minutes: -1 });
+    Object.assign(faulty['results']![0]!, { quantity: 'area' });
+    Object.assign(faulty['questions']![0]!, { text: '' });
+    expect(protocolFaults(faulty).map(({ path }) => path)).toEqual([
+      'steps[0].minutes',
+      'questions[0].text',
+      'quantities[1].unit',
+      'quantities[4].formula',
+      'quantities[5].formula',
+      'results[0].quantity',
+    ]);
+  });
+
+  it('names the place of an entry of a sample that is not there', () => {
+    const faulty = changed(
+      'samples[0].entries.thickness',
+      Array.from({ length: 40 }, () => '2.0'),
+    );
+    expect(protocolFaults(faulty).map(({ path }) => path)).toEqual(['samples[0].entries.thickness']);
+    const unknown = changed('samples[0].entries.weight', ['1.0']);
+    expect(protocolFaults(unknown).map(({ path }) => path)).toEqual(['samples[0].entries.weight']);
+    const outside = changed('samples[0].options', { shape: 'round' });
+    expect(protocolFaults(outside).map(({ path }) => path)).toEqual(['samples[0].option']);
   });
 
   it('refuses what nests ten thousand deep', () => {

@@ -1,5 +1,6 @@
 import { ExpressionError } from '../../calculations/expression/expression.ts';
 import { parseUnit, UnitMismatchError, UnknownUnitError, type Unit } from '../../units/unit.ts';
+import { parseFormula, quantitiesIn } from '../formulas/formula.ts';
 import { resolveFormula, type KnownQuantity, type ResolvedFormula, type Scope } from '../formulas/resolve-formula.ts';
 import { ProtocolError } from './protocol-error.ts';
 import type { ComputedQuantity, Dimension, Protocol, Quantity, When } from './protocol.ts';
@@ -23,15 +24,19 @@ export interface Layout {
   readonly order: readonly string[];
 }
 
+/** What becomes of something that is wrong in a protocol: it is thrown, or kept while the rest is looked at. */
+type OnFault = (fault: ProtocolError) => void;
+
 function only<T extends { readonly id: string }>(
   list: readonly (T & { readonly when?: When })[],
   chosen: Chosen,
   path: string,
+  onFault: OnFault,
 ): Map<string, T> {
   const found = new Map<string, T>();
   list.forEach((one, index) => {
     if (!holds(one.when, chosen)) return;
-    if (found.has(one.id)) throw new ProtocolError(`${path}[${index}].id`, `“${one.id}” is there twice.`);
+    if (found.has(one.id)) onFault(new ProtocolError(`${path}[${index}].id`, `“${one.id}” is there twice.`));
     found.set(one.id, one);
   });
   return found;
@@ -73,11 +78,8 @@ function needsOf(
   return [];
 }
 
-/**
- * Ids in an order in which each comes after what it needs.
- * @throws ProtocolError naming the path of a cycle: `a → b → a`.
- */
-function inOrder(quantities: Layout['quantities'], formulas: Layout['formulas']): string[] {
+/** Ids in an order in which each comes after what it needs. A cycle is a fault that names its path: `a → b → a`. */
+function inOrder(quantities: Layout['quantities'], formulas: Layout['formulas'], onFault: OnFault): string[] {
   const order: string[] = [];
   const state = new Map<string, 'open' | 'done'>();
   for (const start of quantities.keys()) {
@@ -98,21 +100,22 @@ function inOrder(quantities: Layout['quantities'], formulas: Layout['formulas'])
       } else if (state.get(next) === 'open') {
         const ids = stack.map(({ id }) => id);
         const path = [...ids.slice(ids.indexOf(next)), next].join(' → ');
-        throw new ProtocolError('quantities', `${path} is a circle: each needs the next to be worked out.`);
+        onFault(new ProtocolError('quantities', `${path} is a circle: each needs the next to be worked out.`));
       } else if (!state.has(next)) open(next);
     }
   }
   return order;
 }
 
-/** Turns what a formula is wrong about into an error of the protocol at its place. */
-function atPath<Result>(path: string, work: () => Result): Result {
+/** Turns what a formula is wrong about into a fault of the protocol at its place. @returns null where there is one. */
+function atPath<Result>(path: string, onFault: OnFault, work: () => Result): Result | null {
   try {
     return work();
   } catch (error) {
-    if (error instanceof ExpressionError || error instanceof UnitMismatchError || error instanceof UnknownUnitError)
-      throw new ProtocolError(path, error.message);
-    throw error;
+    if (!(error instanceof ExpressionError || error instanceof UnitMismatchError || error instanceof UnknownUnitError))
+      throw error;
+    onFault(new ProtocolError(path, error.message));
+    return null;
   }
 }
 
@@ -120,8 +123,13 @@ function pathOf(protocol: Protocol, quantity: Quantity): string {
   return `quantities[${protocol.quantities.indexOf(quantity)}]`;
 }
 
-function formulaOf(protocol: Protocol, quantity: ComputedQuantity, scope: Scope): ResolvedFormula {
-  return atPath(`${pathOf(protocol, quantity)}.formula`, () => {
+function formulaOf(
+  protocol: Protocol,
+  quantity: ComputedQuantity,
+  scope: Scope,
+  onFault: OnFault,
+): ResolvedFormula | null {
+  return atPath(`${pathOf(protocol, quantity)}.formula`, onFault, () => {
     const own: KnownQuantity = { unit: parseUnit(quantity.unit), over: quantity.over, only: quantity.only ?? {} };
     return resolveFormula(quantity.id, quantity.formula, own, scope);
   });
@@ -137,6 +145,42 @@ function completeChoice(protocol: Protocol, chosen: Chosen): Chosen {
   );
 }
 
+function build(protocol: Protocol, chosen: Chosen, onFault: OnFault): Layout {
+  const dimensions = only<Dimension>(protocol.dimensions, chosen, 'dimensions', onFault);
+  const named = only<Quantity>(protocol.quantities, chosen, 'quantities', onFault);
+  const quantities = new Map(
+    [...named].filter(([, quantity]) => {
+      const path = pathOf(protocol, quantity);
+      const unit = atPath(`${path}.unit`, onFault, () => unitOf(quantity));
+      const unknown = quantity.over.find((id) => !dimensions.has(id));
+      if (unknown !== undefined) onFault(new ProtocolError(`${path}.over`, `“${unknown}” is not a dimension here.`));
+      return unit !== null && unknown === undefined;
+    }),
+  );
+  // What is wrong by itself is not told again by those that need it.
+  const isSound = (id: string): boolean => !named.has(id) || quantities.has(id);
+  const scope = scopeOf(dimensions, quantities);
+  const formulas = new Map(
+    [...quantities.values()].flatMap((quantity) => {
+      if (quantity.kind !== 'computed' || !namesOf(quantity).every(isSound)) return [];
+      const formula = formulaOf(protocol, quantity, scope, onFault);
+      return formula ? [[quantity.id, formula] as const] : [];
+    }),
+  );
+  return { protocol, chosen, dimensions, quantities, formulas, order: inOrder(quantities, formulas, onFault) };
+}
+
+/** Quantities that a formula names; none where it cannot be read, which is told later. */
+function namesOf({ formula }: ComputedQuantity): string[] {
+  try {
+    const { tree, terms } = parseFormula(formula);
+    return quantitiesIn(tree, terms);
+  } catch (error) {
+    if (error instanceof ExpressionError) return [];
+    throw error;
+  }
+}
+
 const KNOWN = new WeakMap<Protocol, Map<string, Layout>>();
 
 /**
@@ -150,21 +194,19 @@ export function layoutOf(protocol: Protocol, choices: Chosen = {}): Layout {
   const key = JSON.stringify(Object.entries(chosen));
   const before = known.get(key);
   if (before) return before;
-  const dimensions = only<Dimension>(protocol.dimensions, chosen, 'dimensions');
-  const quantities = only<Quantity>(protocol.quantities, chosen, 'quantities');
-  for (const quantity of quantities.values()) {
-    atPath(`${pathOf(protocol, quantity)}.unit`, () => unitOf(quantity));
-    const unknown = quantity.over.find((id) => !dimensions.has(id));
-    if (unknown !== undefined)
-      throw new ProtocolError(`${pathOf(protocol, quantity)}.over`, `“${unknown}” is not a dimension here.`);
-  }
-  const scope = scopeOf(dimensions, quantities);
-  const formulas = new Map(
-    [...quantities.values()].flatMap((quantity) =>
-      quantity.kind === 'computed' ? [[quantity.id, formulaOf(protocol, quantity, scope)] as const] : [],
-    ),
-  );
-  const layout = { protocol, chosen, dimensions, quantities, formulas, order: inOrder(quantities, formulas) };
+  const layout = build(protocol, chosen, (fault) => {
+    throw fault;
+  });
   known.set(key, layout);
   return layout;
+}
+
+/** A protocol with its options chosen, whatever is wrong in it, and everything that is. What has a fault is left out. */
+export function layoutWithFaults(
+  protocol: Protocol,
+  choices: Chosen,
+): { readonly layout: Layout; readonly faults: readonly ProtocolError[] } {
+  const faults: ProtocolError[] = [];
+  const layout = build(protocol, completeChoice(protocol, choices), (fault) => faults.push(fault));
+  return { layout, faults };
 }

@@ -27,9 +27,9 @@ const KINDS: Readonly<Record<string, { readonly usual: string; readonly families
   rings: { usual: 'volumetric-pipette-25', families: ['rings'] },
 };
 
-/** Whether a word names a kind of tool, or one tool of the catalogue. */
-export function isToolKind(word: string): boolean {
-  return Object.hasOwn(KINDS, word) || instrumentIds().includes(word);
+/** The words that name a kind of tool, or one tool of the catalogue. */
+export function toolKinds(): string[] {
+  return [...Object.keys(KINDS), ...instrumentIds()];
 }
 
 /** The instruments that words such as `balances` or `caliper-fiftieth` stand for, each once, the usual one first. */
