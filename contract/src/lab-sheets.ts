@@ -46,7 +46,7 @@ const draft = mixed<LabSheetDraft>()
   .test(
     'object',
     'A lab sheet is an object.',
-    (value) => typeof value === 'object' && value !== null && !Array.isArray(value),
+    (value: unknown) => typeof value === 'object' && value !== null && !Array.isArray(value),
   )
   .test(
     'size',

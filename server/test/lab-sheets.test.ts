@@ -3,7 +3,7 @@ import { protocol } from '@green-beam/core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { LabSheetVersion } from '../src/models/lab-sheets.ts';
 import { createClass } from '../src/classes/create-class.ts';
-import { asTeacher, makeSchool, makeTeacher, startTestServer, Visitor, type Answer } from './harness.ts';
+import { asTeacher, makeSchool, makeTeacher, Visitor, type Answer } from './harness.ts';
 import { entryOf, openNotebook, type Notebook } from './notebook-entries.ts';
 
 let notebook: Notebook;

@@ -20,7 +20,7 @@ async function reachedBy({ id: classId, schoolId }: OfClass): Promise<WhereOptio
 export async function laboratoriesInUse(schoolClass: OfClass): Promise<{ lab: Protocol; isOwn: boolean }[]> {
   const sheets = await LabSheet.findAll({
     attributes: ['schoolId', 'id', 'version'],
-    where: { ...(await reachedBy(schoolClass)), retiredAt: null },
+    where: { [Op.and]: [await reachedBy(schoolClass), { retiredAt: null }] },
   });
   const own = await Promise.all(sheets.map(({ id, version }) => laboratoryAt(schoolClass.schoolId, id, version ?? 0)));
   return [
@@ -33,7 +33,7 @@ async function found(schoolClass: OfClass, id: string): Promise<Protocol | null>
   if (protocolIds().includes(id)) return protocol(id);
   const sheet = await LabSheet.findOne({
     attributes: ['version'],
-    where: { ...(await reachedBy(schoolClass)), id, retiredAt: null },
+    where: { [Op.and]: [await reachedBy(schoolClass), { id, retiredAt: null }] },
   });
   return sheet && laboratoryAt(schoolClass.schoolId, id, sheet.version ?? 0);
 }

@@ -1,5 +1,6 @@
 import { labSheetChange, labSheetDraft, labSheetUse, newLabSheet } from '@green-beam/contract';
 import { Router, type Request } from 'express';
+import { Op } from 'sequelize';
 import { signedInWithAccount } from '../auth/access.ts';
 import type { Caller } from '../auth/session.ts';
 import type { Drawing } from '../drawing/drawing.ts';
@@ -18,7 +19,9 @@ interface SheetAccess {
 /** A lab sheet that a teacher may look at. */
 async function sheetSeen(request: Request): Promise<SheetAccess> {
   const caller = await signedInWithAccount(request);
-  const sheet = await LabSheet.findOne({ where: { ...seenBy(caller), id: String(request.params['sheetId']) } });
+  const sheet = await LabSheet.findOne({
+    where: { [Op.and]: [seenBy(caller), { id: String(request.params['sheetId']) }] },
+  });
   if (!sheet) throw notFound();
   return { caller, sheet };
 }

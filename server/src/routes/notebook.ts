@@ -24,7 +24,7 @@ import { checkMayHandIn, runInReach, runOrAsked } from '../notebook/run-access.t
 import { runPage, runSummaries } from '../notebook/show-run.ts';
 import { handIn, openedByTeacher, reopen, takeBack } from '../reports/hand-in.ts';
 import { checkRoom, withinRate } from '../quotas.ts';
-import { notFound, Refusal } from '../refusal.ts';
+import { Refusal } from '../refusal.ts';
 import { validated } from '../validated.ts';
 
 /** How far the clock of a device is ahead, in seconds, if it says what time it has. */

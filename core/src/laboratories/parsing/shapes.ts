@@ -52,11 +52,7 @@ export function matching(pattern: RegExp, told: string): Shape {
 export function matchingBut(pattern: RegExp, told: string, reserved: readonly string[], why: string): Shape {
   const { yup, json } = matching(pattern, told);
   return {
-    yup: yup.test(
-      'reserved',
-      why,
-      (value) => typeof value !== 'string' || !reserved.includes(value),
-    ) as Schema<unknown>,
+    yup: yup.test('reserved', why, (value) => typeof value !== 'string' || !reserved.includes(value)),
     json: { ...json, not: { enum: reserved } },
   };
 }
@@ -70,7 +66,7 @@ export function oneOf(known: readonly string[], told: string | ((word: string) =
       .test(
         'known',
         ({ value }) => message(String(value).slice(0, 40)),
-        (value) => value === undefined || known.includes(value),
+        (value?: string) => value === undefined || known.includes(value),
       ),
     json: { enum: known },
   };

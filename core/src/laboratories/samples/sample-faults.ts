@@ -16,7 +16,12 @@ function faultAt(run: WorkedRun, { id }: Quantity, members: Members): string | n
       return cell.reason ?? 'it cannot be worked out, since something that it needs is missing.';
     case 'unusable':
       return cell.reason;
-    default:
+    case 'entry':
+    case 'chosen':
+    case 'known':
+    case 'computed':
+    case 'own':
+    case undefined:
       return null;
   }
 }
