@@ -218,7 +218,7 @@ export { AddressError, checkAddress } from './laboratories/run/check-address.ts'
 export { resultIn } from './laboratories/run/result-in.ts';
 export { foldRun, type Run, type RunEvent, type SlotState } from './laboratories/run/run.ts';
 export { runFromRows, runOfEntries, sampleRun, type Row, type RunChoices } from './laboratories/run/run-from-rows.ts';
-export { anyTool, instrumentsOfKinds, toolFrom, toolMembers, type ToolInRun } from './laboratories/run/tool-in-run.ts';
+export { anyTool, instrumentsOfKinds, toolFrom, toolKindName, toolKinds, toolMembers, type ToolInRun } from './laboratories/run/tool-in-run.ts';
 export { evaluateRun, evaluatedRun, type EvaluatedResult, type EvaluatedRun } from './laboratories/evaluate-run.ts';
 export { keptResults, type KeptResult, type KeptVariance } from './laboratories/kept-results.ts';
 export { workOut, type WorkedRun } from './laboratories/engine/evaluate.ts';

@@ -12,6 +12,9 @@ const Runs = lazy(() => import('./pages/notebook/runs.tsx'));
 const ClassWork = lazy(() => import('./pages/class-work/class-work.tsx'));
 const OpenLaboratory = lazy(() => import('./pages/class-work/open/open-laboratory.tsx'));
 const BlankSheet = lazy(() => import('./pages/class-work/blank-sheet.tsx'));
+const LabSheets = lazy(() => import('./pages/lab-sheets/lab-sheets.tsx'));
+const LabSheet = lazy(() => import('./pages/lab-sheets/lab-sheet.tsx'));
+const TryIt = lazy(() => import('./pages/lab-sheets/try-it.tsx'));
 const ReportPage = lazy(() => import('./pages/notebook/report/report-page.tsx'));
 const MarkingPage = lazy(() => import('./pages/marking/marking.tsx'));
 const MarkReport = lazy(() => import('./pages/marking/mark-report.tsx'));
@@ -82,6 +85,9 @@ export default function SignedInRoutes({ signedIn, classId, benchRoutes }: Signe
         <>
           <Route path="/notebook/open" element={<OpenLaboratory key={classId} classId={classId} />} />
           <Route path="/notebook/blank/:protocolId" element={<BlankSheet key={classId} classId={classId} />} />
+          <Route path="/lab-sheets" element={<LabSheets />} />
+          <Route path="/lab-sheets/:sheetId" element={<LabSheet />} />
+          <Route path="/lab-sheets/:sheetId/try" element={<TryIt classId={classId} />} />
           <Route path="/marking" element={<MarkingPage key={classId} classId={classId} />} />
           <Route path="/marking/:runId/:author" element={<MarkReport classId={classId} />} />
           <Route path="/class" element={<Overview key={classId} classId={classId} />} />

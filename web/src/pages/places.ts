@@ -42,8 +42,9 @@ const OF_A_TEACHER: readonly Place[] = [
     pages: [
       { to: '/notebook', name: 'Class work' },
       { to: '/marking', name: 'Marking' },
+      { to: '/lab-sheets', name: 'Lab sheets' },
     ],
-    under: ['/notebook', '/marking'],
+    under: ['/notebook', '/marking', '/lab-sheets'],
   },
   { name: 'Equipment', pages: [{ to: '/cabinet', name: 'Equipment' }], under: ['/cabinet'] },
 ];

@@ -15,21 +15,32 @@ export interface ToolInRun {
 }
 
 /** Words that stand for several families, the usual tool first. */
-const KINDS: Readonly<Record<string, { readonly usual: string; readonly families: readonly string[] }>> = {
-  balances: { usual: 'digital-balance-hundredth', families: ['digital-balances', 'beam-balances'] },
-  calipers: { usual: 'caliper-fiftieth', families: ['calipers', 'digital-calipers'] },
-  micrometers: { usual: 'micrometer-hundredth', families: ['micrometers'] },
-  rulers: { usual: 'ruler-millimetre', families: ['rulers'] },
-  thermometers: { usual: 'thermometer-degree', families: ['thermometers'] },
-  hydrometers: { usual: 'hydrometer-1000', families: ['hydrometers'] },
-  'graduated-glass': { usual: 'cylinder-50', families: ['graduated-glass'] },
-  burettes: { usual: 'burette-50', families: ['burettes'] },
-  rings: { usual: 'volumetric-pipette-25', families: ['rings'] },
+const KINDS: Readonly<
+  Record<string, { readonly name: string; readonly usual: string; readonly families: readonly string[] }>
+> = {
+  balances: {
+    name: 'Any balance',
+    usual: 'digital-balance-hundredth',
+    families: ['digital-balances', 'beam-balances'],
+  },
+  calipers: { name: 'Any caliper', usual: 'caliper-fiftieth', families: ['calipers', 'digital-calipers'] },
+  micrometers: { name: 'Any micrometer', usual: 'micrometer-hundredth', families: ['micrometers'] },
+  rulers: { name: 'Any ruler', usual: 'ruler-millimetre', families: ['rulers'] },
+  thermometers: { name: 'Any thermometer', usual: 'thermometer-degree', families: ['thermometers'] },
+  hydrometers: { name: 'Any hydrometer', usual: 'hydrometer-1000', families: ['hydrometers'] },
+  'graduated-glass': { name: 'Any cylinder or beaker', usual: 'cylinder-50', families: ['graduated-glass'] },
+  burettes: { name: 'Any burette', usual: 'burette-50', families: ['burettes'] },
+  rings: { name: 'Any volumetric pipette or flask', usual: 'volumetric-pipette-25', families: ['rings'] },
 };
 
 /** The words that name a kind of tool, or one tool of the catalogue. */
 export function toolKinds(): string[] {
   return [...Object.keys(KINDS), ...instrumentIds()];
+}
+
+/** What such a word is called. @throws UnknownInstrumentError for one that names nothing. */
+export function toolKindName(word: string): string {
+  return KINDS[word]?.name ?? instrumentById(word).name;
 }
 
 /** The instruments that words such as `balances` or `caliper-fiftieth` stand for, each once, the usual one first. */

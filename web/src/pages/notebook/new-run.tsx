@@ -9,6 +9,7 @@ import { newId } from '../../outbox/new-id.ts';
 import { Button } from '../../ui/button.tsx';
 import { Field } from '../../ui/field.tsx';
 import { Failed, Loading } from '../../ui/notice.tsx';
+import { LaboratoryOptions } from './laboratory-options.tsx';
 import { useLaboratories } from './use-laboratories.ts';
 
 /** Begins a laboratory with whoever works together. */
@@ -56,11 +57,7 @@ export function NewRunForm({
             <option value="" disabled>
               choose
             </option>
-            {laboratories.map(({ id, title }) => (
-              <option key={id} value={id}>
-                {title}
-              </option>
-            ))}
+            <LaboratoryOptions laboratories={laboratories} />
           </select>
           {formState.errors.protocolId && (
             <span role="alert" className="font-normal text-slip">

@@ -54,11 +54,26 @@ interface RunBodyProps {
   readonly parts: Parts;
   readonly onPart: (id: string) => void;
   readonly onWrite: OnPage['onWrite'];
+  /** Whether a report is written of it. */
+  readonly hasReport?: boolean;
 }
 
 /** A laboratory with everything that is written and worked out in it. */
 export function RunBody(props: RunBodyProps): ReactNode {
-  const { page, worked, book, author, as, onAuthor, classId, current, parts, onPart, onWrite } = props;
+  const {
+    page,
+    worked,
+    book,
+    author,
+    as,
+    onAuthor,
+    classId,
+    current,
+    parts,
+    onPart,
+    onWrite,
+    hasReport = true,
+  } = props;
   const cabinet = useToolChoices(classId);
   const [working, setWorking] = useState<CellPlace | null>(null);
   const [adjusting, setAdjusting] = useState<CellPlace | null>(null);
@@ -124,7 +139,7 @@ export function RunBody(props: RunBodyProps): ReactNode {
       <Results page={page} classId={classId} run={worked} book={book} revealed={revealed} cabinet={cabinet} />
       <Statements {...on} />
       <Questions {...on} />
-      <ReportParts {...on} />
+      {hasReport && <ReportParts {...on} />}
       {working && <WorkingSheet run={worked} place={working} onClose={() => setWorking(null)} />}
       {adjusting && adjusted && 'unit' in adjusted && (
         <Adjust

@@ -6,6 +6,7 @@ import { useForm } from 'react-hook-form';
 import { ask } from '../../api/request.ts';
 import { Button } from '../../ui/button.tsx';
 import { Failed, Loading } from '../../ui/notice.tsx';
+import { LaboratoryOptions } from './laboratory-options.tsx';
 import { laboratoriesKey, useLaboratories } from './use-laboratories.ts';
 
 const OWN_WORK = [
@@ -131,11 +132,7 @@ export function WhoCalculates({ classId }: { readonly classId: string }): ReactN
         <option value="" disabled>
           choose
         </option>
-        {laboratories.map(({ id: value, title }) => (
-          <option key={value} value={value}>
-            {title}
-          </option>
-        ))}
+        <LaboratoryOptions laboratories={laboratories} />
       </select>
       {laboratory && <Decided key={laboratory.id} classId={classId} laboratory={laboratory} />}
     </section>

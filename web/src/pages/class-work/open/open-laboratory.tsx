@@ -1,4 +1,4 @@
-import { newOpening, type Given, type NewOpening } from '@green-beam/contract';
+import { newOpening, type Given, type NewOpening, type LaboratoryShown } from '@green-beam/contract';
 import { yupResolver } from '@hookform/resolvers/yup';
 import { useQuery } from '@tanstack/react-query';
 import { useState, type ReactNode } from 'react';
@@ -10,6 +10,7 @@ import { Button } from '../../../ui/button.tsx';
 import { Field } from '../../../ui/field.tsx';
 import { Failed, Loading } from '../../../ui/notice.tsx';
 import { useLesson } from '../../class/start/use-lesson.ts';
+import { LaboratoryOptions } from '../../notebook/laboratory-options.tsx';
 import { useLaboratories } from '../../notebook/use-laboratories.ts';
 import { useOpening, useOpenings } from '../use-openings.ts';
 import { GivenTo } from './given-to.tsx';
@@ -70,7 +71,7 @@ function actionOf(groups: Groups, { readings, from }: Wanted): string {
 interface FormProps {
   readonly classId: string;
   readonly students: readonly { readonly id: string; readonly label: string }[];
-  readonly laboratories: readonly { readonly id: string; readonly title: string; readonly setting: string }[];
+  readonly laboratories: readonly LaboratoryShown[];
   readonly last: Groups | null;
 }
 
@@ -128,11 +129,7 @@ function OpeningForm({ classId, students, laboratories, last }: FormProps): Reac
             <option value="" disabled>
               choose
             </option>
-            {laboratories.map((one) => (
-              <option key={one.id} value={one.id}>
-                {one.title}
-              </option>
-            ))}
+            <LaboratoryOptions laboratories={laboratories} />
           </select>
           {(errors.protocolId?.message ?? refused('protocolId')) && (
             <span role="alert" className="font-normal text-slip">

@@ -1,16 +1,7 @@
 import type { RunPage } from '@green-beam/contract';
 import { tidyTable, type WorkedRun } from '@green-beam/core';
 import Papa from 'papaparse';
-
-/** A name that every system takes as the name of a file. */
-function fileName(specimen: string): string {
-  return (
-    specimen
-      .toLowerCase()
-      .replace(/[^\p{L}\p{N}]+/gu, '-')
-      .replace(/^-|-$/g, '') || 'laboratory'
-  );
-}
+import { fileNameOf } from '../../../ui/file-name.ts';
 
 /** A run’s numbers as one table, units in the headings; formulas are neutralised. */
 export function runCsv(run: WorkedRun): string {
@@ -41,5 +32,5 @@ export function runJson(page: RunPage): string {
 
 /** What the files of a run are called. */
 export function runFileName({ specimen }: Pick<RunPage, 'specimen'>, ending: 'csv' | 'json'): string {
-  return `${fileName(specimen)}.${ending}`;
+  return `${fileNameOf(specimen, 'laboratory')}.${ending}`;
 }

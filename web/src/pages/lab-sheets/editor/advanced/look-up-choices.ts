@@ -1,0 +1,9 @@
+/** What can be looked up, by its name in a protocol. */
+export const LOOK_UP_CHOICES = [
+  { id: 'water-density', name: 'density of water, at a temperature' },
+  { id: 'boiling-point-at-altitude', name: 'boiling point of water, at an altitude' },
+  { id: 'boiling-point-at-pressure', name: 'boiling point of water, at a pressure' },
+  { id: 'nominal', name: 'nominal volume of a tool' },
+  { id: 'tolerance', name: 'tolerance of a tool' },
+  { id: 'expansion', name: 'expansion of a glass tool' },
+] as const;
