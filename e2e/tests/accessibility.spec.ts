@@ -45,6 +45,7 @@ for (const [role, path] of [
   ['teacher', '/notebook/open'],
   ['teacher', '/notebook/blank/solid-by-displacement'],
   ['teacher', '/marking'],
+  ['teacher', '/lab-sheets'],
   ['administrator', '/school'],
   ['student', '/account'],
   ['teacher', '/class/start'],
@@ -336,6 +337,30 @@ const REACHED: readonly [
     async (page) => {
       await page.getByRole('button', { name: 'Threes by chance' }).click();
       await expect(page.getByRole('listitem', { name: 'Group 8' })).toBeVisible();
+    },
+  ],
+  ...['Tools and repeats', 'Results', 'Technique', 'Questions', 'Advanced', 'Use it'].map(
+    (name): (typeof REACHED)[number] => [
+      `a lab sheet being written: ${name}`,
+      'teacher',
+      '/lab-sheets',
+      async (page: Page) => {
+        await page.getByRole('button', { name: 'Copy and change: One plate, measured twice' }).click();
+        await page.getByRole('button', { name }).click();
+        await expect(page.getByRole('heading', { name, level: 2 })).toBeVisible();
+        if (name === 'Advanced') await page.locator('summary').filter({ hasText: 'Volume' }).first().click();
+      },
+    ],
+  ),
+  [
+    'a lab sheet being tried',
+    'teacher',
+    '/lab-sheets',
+    async (page) => {
+      await page.getByRole('button', { name: 'Copy and change: Which glass delivers best?' }).click();
+      await page.getByRole('button', { name: 'Try it' }).click();
+      await page.getByRole('main').getByRole('button', { name: 'Try it' }).click();
+      await expect(page.getByRole('button', { name: 'Back to the lab sheet' })).toBeVisible();
     },
   ],
   [

@@ -77,6 +77,9 @@ describe('a lab sheet', () => {
   it('is never overwritten by a window that has not seen the latest', async () => {
     const made = await begin();
     expect((await save(made, draftOf({ purpose: 'First.' }))).status).toBe(200);
+    // The same again, since its answer was lost, is no other window’s.
+    const again = await save(made, draftOf({ purpose: 'First.' }));
+    expect([again.status, again.body.revision]).toEqual([200, 2]);
     const late = await save(made, draftOf({ purpose: 'Second.' }));
     expect([late.status, late.body.field]).toEqual([409, 'revision']);
     expect((await teacher.get(`/lab-sheets/${made.body.id}`)).body.draft.purpose).toBe('First.');

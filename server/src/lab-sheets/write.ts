@@ -1,3 +1,4 @@
+import { isDeepStrictEqual } from 'node:util';
 import type { LabSheetChange, LabSheetDraft, LabSheetFault, NewLabSheet } from '@green-beam/contract';
 import type { Protocol } from '@green-beam/core';
 import type { Transaction } from 'sequelize';
@@ -45,7 +46,10 @@ async function changeSeen(
 export async function saveDraft(sheet: LabSheet, revision: number, draft: LabSheetDraft): Promise<void> {
   await changeSeen(sheet, revision, (locked, transaction) =>
     locked.update({ draft, revision: revision + 1, savedAt: new Date(), hasChanges: true }, { transaction }),
-  );
+  ).catch(async (error: unknown) => {
+    // The same, sent again since its answer was lost, is saved already.
+    if (!isDeepStrictEqual((await sheet.reload()).draft, draft)) throw error;
+  });
 }
 
 /**

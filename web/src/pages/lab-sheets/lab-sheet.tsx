@@ -4,6 +4,7 @@ import { useNavigate, useParams } from 'react-router';
 import { Button } from '../../ui/button.tsx';
 import { saveAs } from '../../ui/save-as.ts';
 import { Waiting } from '../../ui/waiting.tsx';
+import { canonical } from './editor/canonical.ts';
 import { Editor } from './editor/editor.tsx';
 import { useUnsaved } from './editor/use-saving.ts';
 import { copyOf } from './new-sheet.ts';
@@ -49,7 +50,10 @@ function OfAColleague({ sheet }: { readonly sheet: LabSheetPage }): ReactNode {
 function Own({ sheet, onReload }: { readonly sheet: LabSheetPage; readonly onReload: () => void }): ReactNode {
   const [shown, setShown] = useState(sheet);
   const [unsaved, keepUnsaved] = useUnsaved(sheet.id);
-  const [isLate] = useState(unsaved !== null && unsaved.revision !== sheet.revision);
+  // What was saved just before the page was left, without an answer, is no other window’s.
+  const [isLate] = useState(
+    unsaved !== null && unsaved.revision !== sheet.revision && canonical(unsaved.draft) !== canonical(sheet.draft),
+  );
   const [isDecided, setDecided] = useState(false);
   if (isLate && unsaved && !isDecided)
     return (

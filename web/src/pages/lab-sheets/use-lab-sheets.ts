@@ -6,12 +6,12 @@ import {
   type UseMutationResult,
   type UseQueryResult,
 } from '@tanstack/react-query';
+import { useState } from 'react';
 import { ask } from '../../api/request.ts';
 import { newId } from '../../outbox/new-id.ts';
 import { whenSaved } from './leaving.ts';
 
 const LIST = ['lab-sheets'] as const;
-const keyOf = (id: string): readonly string[] => [...LIST, id];
 
 /** The lab sheets that a teacher may look at. */
 export function useLabSheets(): UseQueryResult<LabSheetSummary[]> {
@@ -19,9 +19,10 @@ export function useLabSheets(): UseQueryResult<LabSheetSummary[]> {
 }
 
 export function useLabSheet(id: string): UseQueryResult<LabSheetPage> {
-  // What is being written is not replaced by what is fetched meanwhile.
+  // Every visit begins with what the server has then; what is being written is not replaced by what is fetched meanwhile.
+  const [visit] = useState(newId);
   return useQuery({
-    queryKey: keyOf(id),
+    queryKey: [...LIST, id, visit],
     queryFn: async () => {
       await whenSaved(id);
       return ask<LabSheetPage>('GET', `/lab-sheets/${id}`);
@@ -48,10 +49,7 @@ export function useLabSheetChange(id: string): UseMutationResult<LabSheetPage, E
   const queries = useQueryClient();
   return useMutation({
     mutationFn: (change) => ask<LabSheetPage>('PATCH', `/lab-sheets/${id}`, change),
-    onSuccess: (page) => {
-      queries.setQueryData(keyOf(id), page);
-      return queries.invalidateQueries({ queryKey: LIST, exact: true });
-    },
+    onSuccess: () => queries.invalidateQueries({ queryKey: LIST, exact: true }),
   });
 }
 
@@ -60,8 +58,7 @@ export function useLabSheetUse(id: string): UseMutationResult<LabSheetPage, Erro
   const queries = useQueryClient();
   return useMutation({
     mutationFn: (revision) => ask<LabSheetPage>('POST', `/lab-sheets/${id}/use`, { revision }),
-    onSuccess: async (page) => {
-      queries.setQueryData(keyOf(id), page);
+    onSuccess: async () => {
       await queries.invalidateQueries({ queryKey: ['laboratories'] });
       await queries.invalidateQueries({ queryKey: LIST, exact: true });
     },

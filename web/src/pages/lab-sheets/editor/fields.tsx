@@ -160,13 +160,13 @@ interface SelectProps {
 /** A list that opens, with its label. */
 export function Select({ label, value, onChange, choices, none, fault }: SelectProps): ReactNode {
   return (
-    <label className="flex flex-col gap-1 text-small font-semibold">
+    <label className="flex min-w-0 flex-col gap-1 text-small font-semibold">
       {label}
       <select
         value={value}
         onChange={(event) => onChange(event.target.value)}
         aria-invalid={fault !== undefined}
-        className={`min-h-11 border-b-2 bg-surface px-2 text-base font-normal ${fault === undefined ? 'border-ink' : 'border-slip'}`}
+        className={`min-h-11 w-full min-w-0 border-b-2 bg-surface px-2 text-base font-normal ${fault === undefined ? 'border-ink' : 'border-slip'}`}
       >
         {none !== undefined && <option value="">{none}</option>}
         {choices.map((choice) => (
