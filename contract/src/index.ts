@@ -13,6 +13,7 @@ export * from './lab-sheets.ts';
 export * from './lesson.ts';
 export * from './openings.ts';
 export * from './rich-text.ts';
+export * from './run-file.ts';
 export * from './reports.ts';
 export * from './parents.ts';
 export * from './report-to-mark.ts';

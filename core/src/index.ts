@@ -218,7 +218,15 @@ export { AddressError, checkAddress } from './laboratories/run/check-address.ts'
 export { resultIn } from './laboratories/run/result-in.ts';
 export { foldRun, type Run, type RunEvent, type SlotState } from './laboratories/run/run.ts';
 export { runFromRows, runOfEntries, sampleRun, type Row, type RunChoices } from './laboratories/run/run-from-rows.ts';
-export { anyTool, instrumentsOfKinds, toolFrom, toolKindName, toolKinds, toolMembers, type ToolInRun } from './laboratories/run/tool-in-run.ts';
+export {
+  anyTool,
+  instrumentsOfKinds,
+  toolFrom,
+  toolKindName,
+  toolKinds,
+  toolMembers,
+  type ToolInRun,
+} from './laboratories/run/tool-in-run.ts';
 export { evaluateRun, evaluatedRun, type EvaluatedResult, type EvaluatedRun } from './laboratories/evaluate-run.ts';
 export { keptResults, type KeptResult, type KeptVariance } from './laboratories/kept-results.ts';
 export { workOut, type WorkedRun } from './laboratories/engine/evaluate.ts';
@@ -263,7 +271,7 @@ export { isReadingPlace } from './laboratories/run/reading-place.ts';
 export { calculationsDone, readingsDone, type Progress } from './laboratories/marking/progress.ts';
 export { tooEven, type TooEven } from './laboratories/checks/too-even.ts';
 export { drawDifferent, type GivenEntry } from './laboratories/given/draw-given.ts';
-export { alike, type Alike } from './laboratories/checks/alike.ts';
+export { alike, FEWEST_ALIKE, type Alike } from './laboratories/checks/alike.ts';
 export { judgeAnswer, type AnswerVerdict } from './laboratories/checks/judge-answer.ts';
 export { findingsIn } from './laboratories/checks/find.ts';
 export type { Finding } from './laboratories/checks/finding.ts';

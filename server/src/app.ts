@@ -14,7 +14,7 @@ import type { Config } from './config.ts';
 import { heldUp } from './held-up.ts';
 import type { Drawing } from './drawing/drawing.ts';
 import type { ClassEvents } from './live/class-events.ts';
-import { plainJson } from './plain-json.ts';
+import { LARGEST_IMPORT, plainJson } from './plain-json.ts';
 import { notFound, refusalHandler } from './refusal.ts';
 import { benchRoutes } from './routes/bench.ts';
 import { cabinetRoutes } from './routes/cabinet.ts';
@@ -76,6 +76,14 @@ const contentSecurityPolicy = (secure: boolean) => ({
   },
 });
 
+/** Reads what is sent. A laboratory with its whole history may be larger than anything else. */
+function bodies(): express.RequestHandler {
+  const usual = express.Router().use(express.json({ limit: '300kb' }), plainJson());
+  const large = express.Router().use(express.json({ limit: '2mb' }), plainJson(LARGEST_IMPORT));
+  return (request, response, next) =>
+    (/^\/classes\/[^/]+\/runs\/import$/.test(request.path) ? large : usual)(request, response, next);
+}
+
 function api(parts: Parts): express.Router {
   const { config, sequelize, events, drawing } = parts;
   const { protection, tokenFor } = csrf(config);
@@ -86,7 +94,7 @@ function api(parts: Parts): express.Router {
     response.json({ ok: true, delay: heldUp() });
   });
 
-  routes.use(express.json({ limit: '300kb' }), plainJson, cookieParser(), sessions(config, sequelize), protection);
+  routes.use(bodies(), cookieParser(), sessions(config, sequelize), protection);
   routes.use((_request, response, next) => {
     response.set('cache-control', 'no-store');
     next();

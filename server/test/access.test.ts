@@ -77,6 +77,7 @@ const ROUTES: readonly [method: string, path: string, refused: Record<string, nu
   ['GET', '/runs', MEMBERS],
   ['GET', '/classmates', MEMBERS],
   ['POST', '/runs', MEMBERS],
+  ['POST', '/runs/import', TEACHERS],
   ['GET', `/runs/${randomUUID()}`, MEMBERS],
   ['POST', `/runs/${randomUUID()}/events`, MEMBERS],
   ['POST', `/runs/${randomUUID()}/hand-in`, MEMBERS],

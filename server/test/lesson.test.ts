@@ -185,6 +185,7 @@ describe('whoever covers a class', () => {
       await visitor.post('/session/password', { password: 'x', newPassword: 'long enough at last' }),
       await visitor.get('/school'),
       await visitor.get('/lab-sheets'),
+      await visitor.post(url('/runs/import'), {}),
       await visitor.get(url('/reports')),
       await visitor.get(url('/rubric')),
       await visitor.get(url('/parents')),

@@ -5,11 +5,12 @@ import {
   methodsSharing,
   newRun,
   newRunEvents,
+  runImport,
   type NewRunEvents,
 } from '@green-beam/contract';
 import { Router, type Request } from 'express';
 import { Op } from 'sequelize';
-import { checkNotArchived, classInReach, classTaught } from '../auth/access.ts';
+import { checkNotArchived, classInReach, classKept, classTaught } from '../auth/access.ts';
 import type { Drawing } from '../drawing/drawing.ts';
 import { labelOf } from '../auth/labels.ts';
 import { laboratoryInUse } from '../lab-sheets/known.ts';
@@ -18,6 +19,7 @@ import { RunEventRow, RunMember, RunRow } from '../models/notebook.ts';
 import { appendEvents } from '../notebook/append-events.ts';
 import { beginRun } from '../notebook/begin-run.ts';
 import { changeRunRules } from '../notebook/change-run-rules.ts';
+import { importRun } from '../notebook/import-run.ts';
 import { arrange, laboratoriesOf } from '../notebook/laboratories.ts';
 import { askedToJoin, declineToJoin, joinGroup } from '../notebook/joining.ts';
 import { checkMayHandIn, runInReach, runOrAsked } from '../notebook/run-access.ts';
@@ -76,6 +78,20 @@ export function notebookRoutes(drawing: Drawing): Router {
     const change = await validated(request, arrangementChange);
     await arrange(schoolClass, request.params.protocolId, change);
     response.json(await laboratoriesOf(schoolClass));
+  });
+
+  routes.post('/classes/:classId/runs/import', async (request, response) => {
+    const access = await classKept(request);
+    checkNotArchived(access.schoolClass);
+    await withinRate('opening', access.caller.personId);
+    const body = await validated(request, runImport);
+    await checkRoom('laboratories', RunRow, { classId: access.schoolClass.id }, 1);
+    const faults = await importRun(access, body, drawing);
+    if (faults.length > 0) {
+      response.status(422).json({ message: 'The laboratory in this file has faults.', field: 'file', faults });
+      return;
+    }
+    response.status(201).json({ id: body.id });
   });
 
   routes.post('/classes/:classId/runs', async (request, response) => {

@@ -9,7 +9,7 @@ export interface Alike {
 }
 
 /** Fewer readings that are the same say nothing. */
-const FEWEST = 6;
+export const FEWEST_ALIKE = 6;
 
 /** What was estimated in a run, by its place: on a scale, not on a display, and not taken over from another reading. */
 function estimated(setting: Setting): Map<string, string> {
@@ -34,5 +34,5 @@ export function alike(one: Setting, other: Setting): Alike | null {
   const [first, second] = [estimated(one), estimated(other)];
   const shared = [...first].filter(([place]) => second.has(place));
   const matching = shared.filter(([place, text]) => second.get(place) === text).length;
-  return shared.length >= FEWEST && matching === shared.length ? { matching, of: shared.length } : null;
+  return shared.length >= FEWEST_ALIKE && matching === shared.length ? { matching, of: shared.length } : null;
 }
