@@ -41,7 +41,7 @@ export const runFile = object({
   people: anObject('The names are missing.').test(
     'names',
     'The names are not a list of names.',
-    (value) =>
+    (value?: Readonly<Record<string, unknown>>) =>
       Object.values(value ?? {}).every((one) => typeof one === 'string' && one.length <= LONGEST_NAME) &&
       Object.keys(value ?? {}).length <= 200,
   ),
