@@ -1,5 +1,6 @@
 import { arrangementChange, newRunEvent } from './notebook.ts';
-import { array, mixed, number, object, string, type InferType } from './yup.ts';
+import type { LabSheetFault } from './lab-sheets.ts';
+import { array, mixed, number, object, string, ValidationError, type InferType } from './yup.ts';
 
 export const RUN_FILE = 'green-beam-run';
 export const RUN_FILE_VERSION = 1;
@@ -16,7 +17,7 @@ const anObject = (message: string) =>
 const LONGEST_NAME = 200;
 
 /** A run with its whole history, as it is saved and taken in again. */
-export const runFile = object({
+const runFile = object({
   format: string().oneOf([RUN_FILE], 'This is no saved laboratory.').required('This is no saved laboratory.'),
   version: number()
     .oneOf([RUN_FILE_VERSION], 'This file is of a version that is not known here.')
@@ -51,6 +52,17 @@ export const runFile = object({
     .required('The entries are missing.'),
 });
 export type RunFile = InferType<typeof runFile>;
+
+/** A file of a run, or everything that is wrong with it, each with its path. */
+export function readRunFile(json: unknown): RunFile | { readonly faults: readonly LabSheetFault[] } {
+  try {
+    return runFile.validateSync(json, { abortEarly: false });
+  } catch (error) {
+    if (!(error instanceof ValidationError)) throw error;
+    const inner = error.inner.length > 0 ? error.inner : [error];
+    return { faults: inner.map(({ path = '', message }) => ({ path, reason: message })) };
+  }
+}
 
 export const runImport = object({
   /** Of the new page; made by the browser, so that what is sent twice is taken in once. */

@@ -26,4 +26,14 @@ export function string<Text extends string = string>(): TextSchema<Text | undefi
   return new TextSchema<Text | undefined>();
 }
 
-export { array, boolean, lazy, mixed, number, object, type AnyObjectSchema, type InferType } from 'yup';
+export {
+  array,
+  boolean,
+  lazy,
+  mixed,
+  number,
+  object,
+  ValidationError,
+  type AnyObjectSchema,
+  type InferType,
+} from 'yup';

@@ -265,6 +265,15 @@ export {
   type ProposedPoints,
   type SeenCriterion,
 } from './laboratories/marking/propose.ts';
+export {
+  enteredQuantities,
+  entriesFrom,
+  quantityUses,
+  usesFrom,
+  type ColumnUse,
+  type ReadTable,
+  type TableFault,
+} from './laboratories/tidy/from-table.ts';
 export { tidyTable, type TidyTable } from './laboratories/tidy/tidy-table.ts';
 export { writtenSections } from './laboratories/run/written-sections.ts';
 export { isReadingPlace } from './laboratories/run/reading-place.ts';

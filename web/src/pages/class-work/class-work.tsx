@@ -8,6 +8,7 @@ import { NewRunForm } from '../notebook/new-run.tsx';
 import { useLaboratories } from '../notebook/use-laboratories.ts';
 import { RunList } from '../notebook/run-list.tsx';
 import { WhoCalculates } from '../notebook/who-calculates.tsx';
+import { ClassFiles } from './files/class-files.tsx';
 import { OpeningShown } from './opening-shown.tsx';
 import { useOpenings } from './use-openings.ts';
 
@@ -115,6 +116,7 @@ export default function ClassWork({
             </p>
             <BlankSheets classId={classId} />
           </details>
+          <ClassFiles classId={classId} />
           <WhoCalculates classId={classId} />
         </>
       )}

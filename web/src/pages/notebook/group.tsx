@@ -3,7 +3,9 @@ import type { WorkedRun } from '@green-beam/core';
 import { format, isPast } from 'date-fns';
 import type { ReactNode } from 'react';
 import { SaveRun } from './files/save-run.tsx';
+import { TakeTable } from './files/take-table.tsx';
 import { HandingIn } from './handing-in.tsx';
+import { mayEnter } from './on-page.ts';
 import type { RunOnPage } from './use-run.ts';
 import { useNumerals } from '../../numbers/decimal-mark.ts';
 import { wherePartnersAre } from './where-partners-are.ts';
@@ -75,6 +77,7 @@ export function Group({ page, run, signedIn, classId, writer, onWriter }: GroupP
           : 'You can only read this page.'}
       </p>
       {run.worked && <SaveRun page={page} run={run.worked} />}
+      {run.worked && mayEnter(page) && <TakeTable setting={run.worked.setting} onTake={run.writeAll} />}
       <HandingIn page={page} author={run.author} classId={classId} unsent={run.unsent} />
     </aside>
   );

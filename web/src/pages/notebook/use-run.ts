@@ -31,7 +31,18 @@ export interface RunOnPage {
   readonly stuck: boolean;
   readonly error: Error | null;
   write(address: Address, text: string, reason?: string | null): void;
+  /** Writes many entries at once: of a table that was taken in. */
+  writeAll(entries: readonly Written[], reason: string | null): void;
 }
+
+/** An entry and where it belongs. */
+export interface Written {
+  readonly address: Address;
+  readonly text: string;
+}
+
+/** So many entries go to the server together. */
+const MOST_AT_ONCE = 100;
 
 function asEvent(event: NewRunEvent): RunEvent {
   return { ...event, replaces: event.replaces ?? null, reason: event.reason ?? null, order: null };
@@ -101,17 +112,18 @@ export function useRun(
     [page, compares],
   );
 
-  const write = useCallback(
-    (address: Address, text: string, reason: string | null = null): void => {
-      if (!worked) return;
+  /** What has to be entered for a text to stand at a place. */
+  const eventsFor = useCallback(
+    (address: Address, text: string, reason: string | null): NewRunEvent[] => {
+      if (!worked) return [];
       const slot = worked.setting.slots.get(addressKey(address));
       // Where two people wrote different numbers, what is written now replaces them all.
       const others = [slot?.current, ...(slot?.rivals ?? [])].flatMap((one) =>
         one && one.text !== text ? [one.id] : [],
       );
-      if (slot && others.length === 0) return;
-      if (!slot && text === '') return;
-      const events = (slot ? others : [null]).map((replaces): NewRunEvent => ({
+      if (slot && others.length === 0) return [];
+      if (!slot && text === '') return [];
+      return (slot ? others : [null]).map((replaces): NewRunEvent => ({
         id: newId(),
         address,
         text,
@@ -120,6 +132,11 @@ export function useRun(
         person: writer,
         deviceTime: new Date().toISOString(),
       }));
+    },
+    [worked, writer],
+  );
+  const send = useCallback(
+    (events: readonly NewRunEvent[], written: string): void => {
       const [first] = events;
       if (!first) return;
       void outbox
@@ -128,7 +145,7 @@ export function useRun(
           personId: signedIn.person.id,
           path: `${path}/events`,
           body: { events },
-          written: `${placeInWords(worked, address)}: ${textInWords(address, text)}`.slice(0, 500),
+          written: written.slice(0, 500),
         })
         .then(({ events: stored }) =>
           queries.setQueryData<RunPage>(key, (known) =>
@@ -142,7 +159,24 @@ export function useRun(
         )
         .catch(() => undefined);
     },
-    [worked, writer, signedIn.person.id, path, queries, key],
+    [signedIn.person.id, path, queries, key],
   );
-  return { page, worked, book, author, unsent: unsent.length, stuck, error, write };
+  const write = useCallback(
+    (address: Address, text: string, reason: string | null = null): void => {
+      if (worked)
+        send(eventsFor(address, text, reason), `${placeInWords(worked, address)}: ${textInWords(address, text)}`);
+    },
+    [worked, eventsFor, send],
+  );
+  const writeAll = useCallback(
+    (entries: readonly Written[], reason: string | null): void => {
+      const events = entries.flatMap(({ address, text }) => eventsFor(address, text, reason));
+      for (let from = 0; from < events.length; from += MOST_AT_ONCE) {
+        const some = events.slice(from, from + MOST_AT_ONCE);
+        send(some, some.map(({ text }) => text).join(', '));
+      }
+    },
+    [eventsFor, send],
+  );
+  return { page, worked, book, author, unsent: unsent.length, stuck, error, write, writeAll };
 }
