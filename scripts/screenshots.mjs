@@ -85,14 +85,6 @@ const VIEWS = {
     await page.locator('.katex').first().waitFor();
     await page.getByText(/^Why /).first().click();
   },
-  'spot-the-error': async (page) => {
-    await round(page, ['spot-the-error'], ({ answered }) =>
-      answered.rows.some((row) => row.some((cell) => cell?.startsWith('−'))),
-    );
-    await page.goto('/numbers/practice');
-    await page.getByRole('button', { name: /^−/ }).first().click();
-    await page.getByRole('combobox', { name: /What is wrong with/ }).selectOption('impossible value');
-  },
   'my-record': async (page) => {
     await page.goto('/record');
     await page.getByRole('heading', { name: 'Practice sets' }).waitFor();
@@ -152,6 +144,19 @@ const VIEWS = {
   'class-work': async (page) => {
     await page.goto('/notebook');
     await page.getByRole('table').waitFor();
+  },
+  'lab-sheet': async (page) => {
+    await page.goto('/lab-sheets');
+    await page.getByText('How much does a centimetre weigh?').click();
+    await page.getByRole('button', { name: 'Advanced' }).click();
+    await page.locator('summary').filter({ hasText: 'Mass for each' }).click();
+    await page.getByRole('textbox', { name: 'Formula' }).fill('mean(mass over trial) * mean(len over trial)');
+    await page
+      .getByText(/units of different kinds/)
+      .first()
+      .waitFor();
+    await page.getByRole('heading', { name: 'Quantities and formulas' }).scrollIntoViewIfNeeded();
+    await page.getByRole('textbox', { name: 'Formula' }).scrollIntoViewIfNeeded();
   },
   marking: async (page) => {
     await page.goto('/marking');

@@ -353,6 +353,32 @@ const REACHED: readonly [
     ],
   ),
   [
+    'a table being taken in',
+    'student',
+    '/notebook',
+    async (page) => {
+      await page.getByRole('link', { name: /^Slate tile, a chip/ }).click();
+      await page.getByRole('button', { name: 'Take in a table (CSV)' }).click();
+      await page.getByRole('dialog').getByRole('textbox').fill('Trial;Dry mass (g);Note\n1;54,31;\n2;x;bubble');
+      await expect(page.getByText(/Row 3, column 2/)).toBeVisible();
+    },
+  ],
+  [
+    'files of a class',
+    'teacher',
+    '/notebook',
+    async (page) => {
+      await page
+        .locator('summary')
+        .filter({ hasText: /^Files$/ })
+        .click();
+      await page
+        .getByLabel('Take in a saved page (JSON)')
+        .setInputFiles({ name: 'x.json', mimeType: 'application/json', buffer: Buffer.from('[]') });
+      await expect(page.getByText('This is no saved laboratory.')).toBeVisible();
+    },
+  ],
+  [
     'a lab sheet being tried',
     'teacher',
     '/lab-sheets',

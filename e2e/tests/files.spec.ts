@@ -88,7 +88,7 @@ test('a page travels with its whole history, and all pages of a class in one fil
   await expect(page.getByText(/is in this class and finds the page/)).toBeVisible();
   await page.getByRole('button', { name: 'Take it in' }).click();
   await expect(page.getByRole('heading', { name: 'Basalt pebble, travelling' })).toBeVisible();
-  await expect(page.getByText('31.40')).toBeVisible();
+  await expect(page.getByText('struck through: 31.40')).toBeVisible();
   await expect(page.getByText('31.42').first()).toBeVisible();
 
   await page.goto('/notebook');

@@ -85,15 +85,14 @@ for (let i = 0; i < TIMES; i += 1) {
 }
 told('the next report by one key', next ?? [], OPENS_IN);
 const report = page.url().split('/').slice(-2);
-told(
-  'a whole report, ready to be printed',
-  [
+const whole: number[] = [];
+for (let i = 0; i < TIMES; i += 1)
+  whole.push(
     await timed(async () => {
       await page.goto(`/notebook/${report[0] ?? ''}/report`);
       await page.getByRole('heading', { name: 'Equipment' }).waitFor();
       await page.locator('.katex').first().waitFor();
     }),
-  ],
-  REPORT_IN,
-);
+  );
+told('a whole report, opened by its address and ready to be printed', whole, REPORT_IN);
 await browser.close();

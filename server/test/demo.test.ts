@@ -1,4 +1,4 @@
-import { evaluateRun, PRACTICE_SLIPS } from '@green-beam/core';
+import { evaluateRun, PRACTICE_SLIPS, protocolFaults, sampleFaults, type Protocol } from '@green-beam/core';
 import { differenceInDays, differenceInMinutes, subMinutes } from 'date-fns';
 import { Op } from 'sequelize';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
@@ -9,6 +9,7 @@ import { boardOf } from '../src/classes/board.ts';
 import { stuckOn } from '../src/classes/lately.ts';
 import { Attempt, Task } from '../src/models/bench.ts';
 import { Student } from '../src/models/classes.ts';
+import { LabSheet } from '../src/models/lab-sheets.ts';
 import { RunRow } from '../src/models/notebook.ts';
 import { School } from '../src/models/people.ts';
 import { parentSheets } from '../src/reports/parent-sheets.ts';
@@ -45,6 +46,19 @@ describe('the sample class', () => {
     expect(Math.max(...days)).toBeLessThanOrEqual(21);
     expect(attempts.every(({ createdAt }) => ![0, 6].includes(createdAt.getDay()) && createdAt < NOW)).toBe(true);
     expect(new Set(attempts.map((attempt) => attempt.personId)).size).toBeGreaterThan(18);
+  });
+
+  it('has a lab sheet that a colleague shares, and one that is being written, both without a fault', async () => {
+    const sheets = await LabSheet.findAll({ order: [['id', 'ASC']] });
+    expect(sheets.map(({ isShared, version }) => [isShared, version])).toEqual([
+      [true, 1],
+      [false, null],
+    ]);
+    for (const { draft, id } of sheets) {
+      expect([id, protocolFaults(draft)]).toEqual([id, []]);
+      expect([id, sampleFaults(draft as unknown as Protocol)]).toEqual([id, []]);
+      expect(JSON.stringify(draft)).not.toMatch(/washer/i);
+    }
   });
 
   it('shows habits that differ from student to student', async () => {

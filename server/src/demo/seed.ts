@@ -23,6 +23,7 @@ import {
 } from './people.ts';
 import { sampleWork } from './sample-attempts.ts';
 import { seedCabinet } from './sample-cabinet.ts';
+import { seedLabSheets } from './sample-lab-sheets.ts';
 import { seedClassWork } from './sample-class-work.ts';
 import { seedRuns } from './sample-runs.ts';
 import { FIRST_ROUND, LESSON_SET, seedSetRounds } from './sample-set-rounds.ts';
@@ -114,4 +115,5 @@ export async function seedDemo(
   await seedCabinet(now);
   await seedRuns(now);
   await seedClassWork(now);
+  await seedLabSheets(now);
 }

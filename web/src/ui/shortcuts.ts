@@ -1,4 +1,4 @@
-import { useEffect, useSyncExternalStore } from 'react';
+import { useLayoutEffect, useSyncExternalStore } from 'react';
 
 const STORE = 'green-beam-shortcuts';
 const listeners = new Set<() => void>();
@@ -30,7 +30,8 @@ function isInField(target: EventTarget | null): boolean {
 /** Letters act outside fields only, without Ctrl, Alt or Meta. */
 export function useShortcuts(actions: Readonly<Record<string, () => void>>): void {
   const [on] = useShortcutsOn();
-  useEffect(() => {
+  // As soon as a page is seen, its keys act.
+  useLayoutEffect(() => {
     if (!on) return undefined;
     const press = (event: KeyboardEvent): void => {
       if (event.ctrlKey || event.metaKey || event.altKey || event.repeat || isInField(event.target)) return;

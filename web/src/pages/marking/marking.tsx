@@ -1,6 +1,6 @@
 import type { ReportInQueue, ReportQueue } from '@green-beam/contract';
 import { format } from 'date-fns';
-import { useState, type ReactNode } from 'react';
+import { useDeferredValue, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { buttonClass } from '../../ui/button.tsx';
 import { Failed, Loading } from '../../ui/notice.tsx';
@@ -42,7 +42,8 @@ function Row({ report }: { readonly report: ReportInQueue }): ReactNode {
   const { label, partners, specimen, title, handedInAt, isLate, number, proposal } = report;
   const said = standing(report);
   return (
-    <li className="border-t border-hairline">
+    // What is not in sight is not laid out yet.
+    <li className="border-t border-hairline [contain-intrinsic-size:auto_4.5rem] [content-visibility:auto]">
       <Opens report={report}>
         <span>
           <strong>{label}</strong>
@@ -70,10 +71,14 @@ function Row({ report }: { readonly report: ReportInQueue }): ReactNode {
   );
 }
 
+/** So many fill a screen; the others are drawn once these are there. */
+const AT_ONCE = 20;
+
 function Rows({ reports }: { readonly reports: readonly ReportInQueue[] }): ReactNode {
+  const drawn = useDeferredValue(reports, reports.slice(0, AT_ONCE));
   return (
     <ul className="mt-4">
-      {reports.map((report) => (
+      {drawn.map((report) => (
         <Row key={`${report.runId} ${report.author} ${report.number}`} report={report} />
       ))}
     </ul>
