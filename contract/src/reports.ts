@@ -52,11 +52,14 @@ const comment = object({
   id,
   /** The cell, the answer or the part of the report it is about; null for the whole. */
   at: lazy((value: unknown) => (value == null ? mixed().nullable().default(null) : addressShape(value))),
+  /** The beginning of the paragraph it is about; null where it is about the whole of it. */
+  quote: string().trim().max(120, 'A quotation has at most 120 characters.').nullable().default(null),
   text: string().trim().max(2000, 'A comment has at most 2000 characters.').required('Write the comment.'),
 });
 export interface ReportComment {
   readonly id: string;
   readonly at: Address | null;
+  readonly quote?: string | null;
   readonly text: string;
 }
 

@@ -78,7 +78,8 @@ export function richTextFrom(text: string): RichText | null {
   }
 }
 
-function plainBlocks(blocks: readonly Block[]): string {
+/** The letters of some paragraphs and lists alone. */
+export function plainBlocks(blocks: readonly Block[]): string {
   return blocks
     .map((block) =>
       block.type === 'paragraph'

@@ -124,7 +124,7 @@ test('a lab sheet travels as a file, and a wrong one is answered with every path
       .getByLabel('From a file (JSON)')
       .setInputFiles({ name: 'sheet.json', mimeType: 'application/json', buffer: Buffer.from(buffer) });
 
-  await take(`${text.slice(0, 200)}`);
+  await take(text.slice(0, 200));
   await expect(page.getByRole('alert')).toContainText(/not JSON: it stops in line \d+, column \d+/);
   const faulty = structuredClone(sheet);
   faulty.quantities[4]!.formula = 'mean(lengths over trial)';

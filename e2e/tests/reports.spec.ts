@@ -60,6 +60,8 @@ test('a report is written, handed in, marked at a cell and a part, returned, imp
   await page.keyboard.type('3');
   await page.getByRole('textbox', { name: 'Causes of error' }).click();
   await page.keyboard.type('A bubble, <b>perhaps</b>.');
+  await page.keyboard.press('Enter');
+  await page.keyboard.type('The tile was still wet.');
   await page.getByRole('heading', { name: specimen }).click();
   await page.reload();
   await expect(page.getByRole('textbox', { name: 'Purpose' })).toContainText('We looked for the density in g/cm3');
@@ -80,6 +82,12 @@ test('a report is written, handed in, marked at a cell and a part, returned, imp
   await teacher.getByRole('textbox', { name: 'Your comment' }).fill('Do your data show a bubble?');
   await teacher.getByRole('textbox', { name: 'Your comment' }).press('Enter');
   await expect(teacher.getByText('Do your data show a bubble?')).toBeVisible();
+  await causes.getByRole('button', { name: 'Comment on paragraph 2: The tile was still wet.' }).click();
+  await teacher.getByRole('textbox', { name: 'Your comment' }).fill('In which trial?');
+  await teacher.getByRole('textbox', { name: 'Your comment' }).press('Enter');
+  await expect(teacher.getByRole('listitem').filter({ hasText: 'In which trial?' })).toContainText(
+    '“The tile was still wet.”',
+  );
   await teacher.getByRole('heading', { level: 1 }).click();
   await teacher
     .getByRole('group', { name: 'Points' })
@@ -105,13 +113,22 @@ test('a report is written, handed in, marked at a cell and a part, returned, imp
   await expect(page.getByRole('heading', { name: 'Your report is back' })).toBeVisible({ timeout: 5000 });
   await expect(page.getByText('Look at the water before.')).toBeVisible();
   await expect(page.getByText('3 of 4').first()).toBeVisible();
+  await expect(page.getByText('Causes of error, “The tile was still wet.”')).toBeVisible();
   await page.getByRole('button', { name: 'Go on with it' }).click();
   await calculate(page, 'Volume, trial 2', '6.2 mL');
+  await page.getByRole('textbox', { name: 'Causes of error' }).getByText('The tile was still wet.').click();
+  await page.keyboard.press('End');
+  await page.keyboard.type(' So trial 3 is too heavy.');
+  await page.getByRole('heading', { name: specimen }).click();
+  await expect(page.getByText('Everything is saved.')).toBeVisible();
   await handIn(page);
   await teacher.goto('/marking');
   await teacher.getByRole('link', { name: new RegExp(specimen) }).click();
   await expect(teacher.getByText('Handed in for the second time.')).toBeVisible();
-  await expect(teacher.getByText('1 place has changed since.')).toBeVisible();
+  await expect(teacher.getByText('2 places have changed since.')).toBeVisible();
+  await teacher.locator('summary').filter({ hasText: 'What changed' }).click();
+  await expect(teacher.locator('ins')).toHaveText(' So trial 3 is too heavy.');
+  await expect(teacher.locator('del')).toHaveCount(0);
   await teacher.context().close();
 
   await page.getByRole('link', { name: 'See and print the whole report' }).click();

@@ -213,11 +213,44 @@ describe('marking', () => {
     expect((await ada.get(page(runId))).body.returned).toMatchObject([{ number: 1 }]);
   });
 
+  it('comes with what the other groups found, where it was opened for several', async () => {
+    const [first, second] = [randomUUID(), randomUUID()];
+    const opened = await teacher.post(`/classes/${classId}/openings`, {
+      id: randomUUID(),
+      protocolId: 'solid-by-displacement',
+      specimen: 'Bronze deck nail',
+      groups: [
+        { runId: first, memberIds: [adaId] },
+        { runId: second, memberIds: [benId] },
+      ],
+    });
+    expect(opened.status).toBe(201);
+    const read = (who: Visitor, id: string, runId: string, after: string): Answered =>
+      who.post(`${page(runId)}/events`, {
+        events: [entryOf(id, 'mass.1', '54.30'), entryOf(id, 'before.1', '18.0'), entryOf(id, 'after.1', after)],
+      });
+    expect((await read(ada, adaId, first, '24.2')).status).toBe(200);
+    expect((await read(ben, benId, second, '24.0')).status).toBe(200);
+    await handIn(ada, first);
+    const { others } = (await teacher.get(report(first, adaId))).body as ReportToMark;
+    expect(others).toMatchObject([{ runId: second, specimen: 'Bronze deck nail', unit: 'g/mL' }]);
+    expect(others[0]!.value).toBeCloseTo(54.3 / 6, 6);
+    // A group that has begun by itself is held against nobody.
+    const alone = await written();
+    await handIn(ada, alone);
+    expect((await teacher.get(report(alone, adaId))).body.others).toEqual([]);
+  });
+
   it.each<[string, object, string]>([
     ['five points', { points: { readings: 5 } }, 'points'],
     ['half a point', { points: { readings: 0.5 } }, 'points'],
     ['a criterion that the class has not', { points: { beauty: 1 } }, 'points'],
     ['an empty comment', { comments: [{ id: randomUUID(), at: null, text: ' ' }] }, 'comments[0].text'],
+    [
+      'a quotation of a page',
+      { comments: [{ id: randomUUID(), at: null, quote: 'x'.repeat(121), text: 'x' }] },
+      'comments[0].quote',
+    ],
     ['a comment nowhere', { comments: [{ id: randomUUID(), at: { kind: 'moon' }, text: 'x' }] }, 'comments[0].at.kind'],
     ['no number', { number: null }, 'number'],
   ])('refuses %s, by its name', async (_what, change, field) => {

@@ -1,8 +1,14 @@
-import { NOT_MARKED, type MarkingChange, type ReportToMark, type Returning } from '@green-beam/contract';
+import {
+  NOT_MARKED,
+  type MarkingChange,
+  type ReportToMark,
+  type ResultOfGroup,
+  type Returning,
+} from '@green-beam/contract';
 import { Op } from 'sequelize';
 import type { ClassAccess } from '../auth/access.ts';
 import { databaseOf } from '../database.ts';
-import { RunRow } from '../models/notebook.ts';
+import { RunResultRow, RunRow } from '../models/notebook.ts';
 import { HandIn } from '../models/reports.ts';
 import { runAlone } from '../notebook/show-run.ts';
 import { notFound, Refusal } from '../refusal.ts';
@@ -37,6 +43,7 @@ export async function reportToMark(access: ClassAccess, key: ReportKey): Promise
   });
   return {
     ...queued,
+    others: await othersOf(run),
     page: { ...page, events: page.events.filter(({ order }) => order !== null && order <= Number(report.upTo)) },
     earlier: before.map(({ number, handedInAt, marking, upTo }) => ({
       number,
@@ -45,6 +52,21 @@ export async function reportToMark(access: ClassAccess, key: ReportKey): Promise
       upTo: Number(upTo),
     })),
   };
+}
+
+/** What the other groups of the same opening have found. */
+async function othersOf({ classId, id, openingId }: RunRow): Promise<ResultOfGroup[]> {
+  if (openingId === null) return [];
+  const runs = await RunRow.findAll({
+    attributes: ['id', 'specimen'],
+    where: { classId, openingId, id: { [Op.ne]: id } },
+    order: [['startedAt', 'ASC']],
+  });
+  const results = await RunResultRow.findAll({ where: { classId, runId: runs.map((run) => run.id), position: 0 } });
+  return runs.flatMap((run) => {
+    const first = results.find(({ runId }) => runId === run.id);
+    return first ? [{ runId: run.id, specimen: run.specimen, value: first.value, unit: first.unit }] : [];
+  });
 }
 
 function keyOf({ classId, runId, author, number }: HandIn): Pick<HandIn, 'classId' | 'runId' | 'author' | 'number'> {

@@ -15,14 +15,14 @@ function Bar({ done, of }: { readonly done: number; readonly of: number }): Reac
 function Member({ label, calculated, handedInAt }: MemberAtWork): ReactNode {
   return (
     <span className="mr-4 inline-block">
-      {label}
+      {label}{' '}
       {calculated && calculated.of > 0 && (
         <span className="ml-1.5 font-mono text-small text-muted">
           <span className="sr-only">has calculated </span>
           {calculated.done}/{calculated.of}
         </span>
       )}
-      {handedInAt !== null && calculated && <span className="ml-1.5 text-small text-beam">✓ handed in</span>}
+      {handedInAt !== null && calculated && <span className="ml-1.5 text-small text-beam">✓ handed in</span>}{' '}
     </span>
   );
 }

@@ -1,8 +1,9 @@
 import type { ReportComment } from '@green-beam/contract';
-import type { Address, WorkedRun } from '@green-beam/core';
+import type { WorkedRun } from '@green-beam/core';
 import { useId, useState, type ReactNode } from 'react';
 import { newId } from '../../outbox/new-id.ts';
 import { Button } from '../../ui/button.tsx';
+import type { About } from './about.ts';
 import { commentPlace } from '../notebook/report/come-back.tsx';
 
 interface CommentBoxProps {
@@ -11,7 +12,7 @@ interface CommentBoxProps {
   /** The teacher’s commonest comments. */
   readonly common: readonly string[];
   /** What the next comment is about; null for the whole report. */
-  readonly at: Address | null;
+  readonly about: About | null;
   readonly onWhole: () => void;
   readonly onChange: (comments: readonly ReportComment[]) => void;
 }
@@ -20,16 +21,16 @@ interface CommentBoxProps {
 const OFFERED = 3;
 
 /** What is said of a report: one’s own commonest comments first, or a new one. */
-export function CommentBox({ run, comments, common, at, onWhole, onChange }: CommentBoxProps): ReactNode {
+export function CommentBox({ run, comments, common, about, onWhole, onChange }: CommentBoxProps): ReactNode {
   const id = useId();
   const [text, setText] = useState('');
   const add = (said: string): void => {
     const trimmed = said.trim();
     if (trimmed === '') return;
-    onChange([...comments, { id: newId(), at, text: trimmed }]);
+    onChange([...comments, { id: newId(), at: about?.at ?? null, quote: about?.quote ?? null, text: trimmed }]);
     setText('');
   };
-  const place = at && commentPlace({ id: '', at, text: '' }, run);
+  const place = about && commentPlace(about, run);
   return (
     <section aria-label="Your comments">
       <h2 className="font-bold">Your comment</h2>
@@ -86,11 +87,11 @@ export function CommentBox({ run, comments, common, at, onWhole, onChange }: Com
       </form>
       <ul className="mt-3 flex flex-col gap-2">
         {comments.map((comment) => {
-          const about = commentPlace(comment, run);
+          const where = commentPlace(comment, run);
           return (
             <li key={comment.id} className="flex items-start justify-between gap-3 border-l-[3px] border-beam pl-3">
               <span>
-                {about !== null && <span className="block text-small text-muted">{about}</span>}
+                {where !== null && <span className="block text-small text-muted">{where}</span>}
                 <span className="whitespace-pre-line">{comment.text}</span>
               </span>
               <button

@@ -6,6 +6,7 @@ import { unitText } from '../../numbers/unit-text.ts';
 import { Notice } from '../../ui/notice.tsx';
 import type { CellPlace } from '../notebook/on-page.ts';
 import { ReportTables } from '../notebook/report/report-table.tsx';
+import { ResultsOfGroups } from './results-of-groups.tsx';
 import { toneOf } from './tones.ts';
 
 interface DataSideProps {
@@ -110,6 +111,7 @@ export function DataSide(props: DataSideProps): ReactNode {
         />
       </div>
       <Chains {...props} />
+      <ResultsOfGroups report={report} run={run} book={book} />
     </section>
   );
 }

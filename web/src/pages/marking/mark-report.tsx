@@ -7,6 +7,7 @@ import { Button } from '../../ui/button.tsx';
 import { Waiting } from '../../ui/waiting.tsx';
 import { useShortcuts } from '../../ui/shortcuts.ts';
 import type { CellPlace } from '../notebook/on-page.ts';
+import type { About } from './about.ts';
 import { CommentBox } from './comment-box.tsx';
 import { DataSide } from './data-side.tsx';
 import { PointChoices, PointsBar } from './points-bar.tsx';
@@ -99,7 +100,7 @@ function Mark({ classId, queue, report }: MarkProps): ReactNode {
   }, [page, author]);
   const { run, own, book } = worked;
   const [chosen, setChosen] = useState<CellPlace | null>(() => firstDoubtful(run, book, own));
-  const [at, setAt] = useState<Address | null>(null);
+  const [about, setAbout] = useState<About | null>(null);
   const changed = useMemo(() => changedSince(report), [report]);
   const asked = search.get('criterion');
   const criterion = rubric.criteria.find(({ id }) => id === asked)?.id ?? rubric.criteria[0]?.id ?? '';
@@ -128,18 +129,18 @@ function Mark({ classId, queue, report }: MarkProps): ReactNode {
           chosen={chosen}
           onChoose={(place) => {
             setChosen(place);
-            setAt(asAddress(place));
+            setAbout({ at: asAddress(place), quote: null });
           }}
         />
         <div className="wide:border-l wide:border-hairline wide:pl-8">
-          <TextSide report={report} run={run} book={book} at={at} onChoose={setAt} changed={changed} />
+          <TextSide report={report} run={run} book={book} about={about} onChoose={setAbout} changed={changed} />
           <div className="mt-6">
             <CommentBox
               run={run}
               comments={marking.comments}
               common={queue.comments}
-              at={at}
-              onWhole={() => setAt(null)}
+              about={about}
+              onWhole={() => setAbout(null)}
               onChange={(comments) => save({ comments })}
             />
           </div>

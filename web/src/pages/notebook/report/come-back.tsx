@@ -9,14 +9,19 @@ function pointsInWords(points: number, scale: ReturnedReport['rubric']['scale'])
   return scale === 'letters' ? (LETTERS[points] ?? '') : `${points} of 4`;
 }
 
-/** What a comment is about; null for the whole report. */
-export function commentPlace({ at }: ReportComment, { setting }: WorkedRun): string | null {
+function placeOf({ at }: Pick<ReportComment, 'at'>, { setting }: WorkedRun): string | null {
   const { protocol } = setting.layout;
   if (at?.kind === 'cell') return cellInWords(setting, at.quantity, at.members);
   if (at?.kind === 'report') return SECTION_NAMES[at.section];
   if (at?.kind === 'answer') return protocol.questions.find(({ id }) => id === at.question)?.text ?? null;
   if (at?.kind === 'statement') return protocol.statements.find(({ id }) => id === at.statement)?.text ?? null;
   return null;
+}
+
+/** What a comment is about; null for the whole report. */
+export function commentPlace(comment: Pick<ReportComment, 'at' | 'quote'>, run: WorkedRun): string | null {
+  const place = placeOf(comment, run);
+  return place !== null && comment.quote ? `${place}, “${comment.quote}”` : place;
 }
 
 /** A report that has come back: its mark, what was said of it, and what its author may do now. */

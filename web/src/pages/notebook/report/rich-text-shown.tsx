@@ -14,7 +14,8 @@ function Marked({ text, marks = [] }: Letters): ReactNode {
   }, text);
 }
 
-function BlockShown({ block }: { readonly block: Block }): ReactNode {
+/** One paragraph or list. */
+export function BlockShown({ block }: { readonly block: Block }): ReactNode {
   if (block.type === 'paragraph')
     return (
       <p className="min-h-[1em]">
