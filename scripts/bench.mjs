@@ -32,7 +32,7 @@ async function bench() {
       for (const name of names) run(process.execPath, ['--import', 'tsx', `scripts/benchmarks/${name}.ts`], { env });
     };
     await withSampleServer(url, (base) =>
-      measure(['attempts', 'school', 'class-of-runs', 'print', 'marking', 'frames'], base),
+      measure(['attempts', 'school', 'class-of-runs', 'print', 'marking', 'notebook', 'frames'], base),
     );
     for (const processes of [1, 2]) {
       console.log(`With ${processes} server process${processes === 1 ? '' : 'es'}:`);

@@ -1,57 +1,8 @@
-import { chromium, type CDPSession, type Page } from 'playwright-core';
+import { chromium, type Page } from 'playwright-core';
+import { SLOW_DOWN, traced, workPerFrame } from './work-per-frame.ts';
 
-const SLOW_DOWN = 4;
 const FRAME = 16.7;
 const STEPS = 240;
-/** The browser's own name for one task of a thread; tasks do not nest. */
-const TASK = 'ThreadControllerImpl::RunTask';
-
-interface TraceEvent {
-  readonly name: string;
-  readonly ph: string;
-  readonly dur?: number;
-  /** Time on the processor, without waiting for one. */
-  readonly tdur?: number;
-  readonly ts: number;
-  readonly tid: number;
-  readonly pid: number;
-}
-
-async function traced(client: CDPSession, work: () => Promise<void>): Promise<TraceEvent[]> {
-  const events: TraceEvent[] = [];
-  client.on('Tracing.dataCollected', ({ value }) => events.push(...(value as unknown as TraceEvent[])));
-  await client.send('Tracing.start', {
-    transferMode: 'ReportEvents',
-    traceConfig: { includedCategories: ['toplevel', 'devtools.timeline'] },
-  });
-  await work();
-  const complete = new Promise<void>((done) => client.once('Tracing.tracingComplete', () => done()));
-  await client.send('Tracing.end');
-  await complete;
-  return events;
-}
-
-/** Main-thread work between one painted frame and the next, in ms: processor time of the tasks of the thread that paints, summed up between its frames. */
-function workPerFrame(events: readonly TraceEvent[]): number[] {
-  const frames = events.filter((event) => event.name === 'PrePaint').sort((a, b) => a.ts - b.ts);
-  const main = frames[0];
-  if (!main) throw new Error('The trace holds no frames.');
-  const tasks = events.filter(
-    (event) => event.tid === main.tid && event.pid === main.pid && event.ph === 'X' && event.name === TASK,
-  );
-  if (tasks.length === 0) throw new Error(`The trace holds no ${TASK} on the main thread; nothing would be measured.`);
-  const starts = frames
-    .filter((event) => event.tid === main.tid && event.pid === main.pid && event.name === main.name)
-    .map((event) => event.ts);
-  return starts
-    .slice(1)
-    .map((end, i) =>
-      tasks
-        .filter((task) => task.ts >= (starts[i] ?? 0) && task.ts < end)
-        .reduce((sum, task) => sum + (task.tdur ?? task.dur ?? 0) / 1000, 0),
-    );
-}
-
 /** A page on which one line follows the pointer: what this browser and this machine need for a drag of anything at all. */
 const ONE_LINE = `data:text/html,${encodeURIComponent(`<div role="slider" style="position:absolute;left:600px;top:100px;width:60px;height:500px;touch-action:none"><svg width="60" height="500"><line x2="60" stroke="black"/></svg></div>
 <script>const line = document.querySelector('line'); document.querySelector('div').addEventListener('pointermove', (event) => { for (const end of ['y1', 'y2']) line.setAttribute(end, event.clientY - 100); });</script>`)}`;

@@ -147,6 +147,16 @@ describe('a protocol from outside', () => {
     expect(errorOf(changed('options', options)).message).toContain('4096 ways');
   });
 
+  it('refuses so many quantities in so many ways that they could not be worked through', () => {
+    const choices = ['a', 'b'].map((id) => ({ id, name: id }));
+    const options = Array.from({ length: 8 }, (_, i) => ({ id: `option${i}`, name: 'Option', choices }));
+    const { quantities } = asJson(PLATE_TWO_WAYS) as { quantities: Json[] };
+    const many = Array.from({ length: 60 }, (_, i) => ({ ...quantities[4]!, id: `c${i}` }));
+    const json = { ...changed('options', options), quantities: [...quantities, ...many] };
+    expect(errorOf(json).message).toMatch(/256 ways, and there are 68 quantities/);
+    expect(parseProtocol(changed('options', options)).options).toHaveLength(8);
+  });
+
   it.each([null, undefined, 7, 'protocol', [], {}, { __proto__: null }, JSON.parse('{"__proto__": {"id": "x"}}')])(
     'is no protocol: %j',
     (json) => {

@@ -12,6 +12,8 @@ const DEEPEST = 24;
 const MOST_PARTS = 20_000;
 const MOST_TEXT = 500_000;
 const MOST_LAYOUTS = 600;
+/** Quantities, each counted in every way in which options can be chosen. */
+const MOST_WORK = 12_000;
 
 /** What makes up a protocol, each list by its name. */
 type Section = Exclude<keyof Protocol, 'id' | 'version' | 'title' | 'setting' | 'purpose'>;
@@ -98,10 +100,17 @@ function checkWhen(protocol: Protocol, faults: Faults): void {
 }
 
 /** Every way in which the options can be chosen; none where there are too many. */
-function allChoices({ options }: Protocol, faults: Faults): Record<string, string>[] {
+function allChoices({ options, quantities }: Protocol, faults: Faults): Record<string, string>[] {
   const count = options.reduce((product, { choices }) => product * choices.length, 1);
   if (count > MOST_LAYOUTS) {
     faults.add('options', `Together they can be chosen in ${count} ways; at most ${MOST_LAYOUTS} are worked through.`);
+    return [];
+  }
+  if (count * quantities.length > MOST_WORK) {
+    faults.add(
+      'options',
+      `They can be chosen in ${count} ways, and there are ${quantities.length} quantities: that is more than can be worked through.`,
+    );
     return [];
   }
   return options.reduce<Record<string, string>[]>(

@@ -1,10 +1,11 @@
 import type { LabSheetFault } from '@green-beam/contract';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useId, useState, type ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import { ask, RefusedError } from '../../../api/request.ts';
 import { newId } from '../../../outbox/new-id.ts';
 import { Button } from '../../../ui/button.tsx';
+import { FileChoice } from '../../../ui/file-choice.tsx';
 import { FaultList } from '../../lab-sheets/fault-list.tsx';
 import { readRunText, type RunFileRead } from './read-run-file.ts';
 import { useClassZip } from './use-class-zip.ts';
@@ -73,7 +74,6 @@ function People({ classId, people }: { readonly classId: string; readonly people
 
 /** Takes in a saved laboratory: what is in it is shown first. */
 function TakeIn({ classId }: { readonly classId: string }): ReactNode {
-  const id = useId();
   const goTo = useNavigate();
   const queries = useQueryClient();
   const [read, setRead] = useState<(RunFileRead & { readonly id: string }) | null>(null);
@@ -86,8 +86,7 @@ function TakeIn({ classId }: { readonly classId: string }): ReactNode {
       await goTo(`/notebook/${made.id}`);
     },
   });
-  const open = async (file: File | undefined): Promise<void> => {
-    if (!file) return;
+  const open = async (file: File): Promise<void> => {
     taking.reset();
     const found =
       file.size > 8_000_000
@@ -99,18 +98,10 @@ function TakeIn({ classId }: { readonly classId: string }): ReactNode {
   const wrong = faults.length > 0 ? faults : faultsOf(taking.error);
   return (
     <div className="mt-6">
-      <label htmlFor={id} className="font-semibold">
-        Take in a saved page (JSON)
-      </label>
-      <input
-        id={id}
-        type="file"
+      <FileChoice
+        label="Take in a saved page (JSON)"
         accept=".json,application/json"
-        className="block min-h-11 py-2"
-        onChange={(event) => {
-          void open(event.target.files?.[0]);
-          event.target.value = '';
-        }}
+        onFile={(file) => void open(file)}
       />
       <FaultList faults={wrong} title="Nothing was taken in. This is wrong in the file:" />
       {taking.error && wrong.length === 0 && (

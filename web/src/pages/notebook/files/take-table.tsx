@@ -11,6 +11,7 @@ import { useId, useMemo, useState, type ReactNode } from 'react';
 import { Button } from '../../../ui/button.tsx';
 import { decoded, type Decoded } from '../../../ui/decoded.ts';
 import { Dialog } from '../../../ui/dialog.tsx';
+import { FileChoice } from '../../../ui/file-choice.tsx';
 import type { Written } from '../use-run.ts';
 import { keyOfUse, usesOf } from './column-uses.ts';
 import { LARGEST_TABLE, readTable } from './read-table.ts';
@@ -180,8 +181,7 @@ export function TakeTable({ setting, onTake }: TakeTableProps): ReactNode {
     setEncoding(from);
     setHeaded(undefined);
   };
-  const take = async (file: File | undefined): Promise<void> => {
-    if (!file) return;
+  const take = async (file: File): Promise<void> => {
     if (file.size > 2 * LARGEST_TABLE) {
       setTooLarge(`This file has ${Math.ceil(file.size / 1e6)} MB. A table of readings has at most 4 MB.`);
       return;
@@ -208,15 +208,10 @@ export function TakeTable({ setting, onTake }: TakeTableProps): ReactNode {
           placeholder={'Trial; Dry mass (g)\n1; 54,31'}
           className="border-b-2 border-ink bg-surface p-3 font-mono text-small"
         />
-        <input
-          type="file"
+        <FileChoice
+          label="A file with a table"
           accept=".csv,.tsv,.txt,text/csv,text/plain,text/tab-separated-values"
-          aria-label="A file with a table"
-          className="min-h-11"
-          onChange={(event) => {
-            void take(event.target.files?.[0]);
-            event.target.value = '';
-          }}
+          onFile={(file) => void take(file)}
         />
         {refused !== null && (
           <p role="alert" className="text-slip">

@@ -51,16 +51,19 @@ export function CellEditor({
         if (!event.currentTarget.contains(event.relatedTarget)) finish(false);
       }}
     >
-      <input
-        ref={cell}
-        aria-label={label}
-        value={text}
-        onChange={(event) => setText(event.target.value)}
-        onFocus={(event) => event.target.select()}
-        onKeyDown={press}
-        inputMode="decimal"
-        className="min-h-11 w-28 border-b-2 border-beam bg-surface px-2 text-right font-mono text-lg"
-      />
+      {/* Out of the flow and on a layer of its own: a key does not lay out and paint the whole table anew. */}
+      <span className="relative block h-11 w-28 [will-change:transform]">
+        <input
+          ref={cell}
+          aria-label={label}
+          value={text}
+          onChange={(event) => setText(event.target.value)}
+          onFocus={(event) => event.target.select()}
+          onKeyDown={press}
+          inputMode="decimal"
+          className="absolute inset-0 h-11 w-28 border-b-2 border-beam bg-surface px-2 text-right font-mono text-lg"
+        />
+      </span>
       {onParts && (
         <button type="button" className={SMALL} onClick={onParts}>
           in parts …
