@@ -120,11 +120,8 @@ async function filled(page: Page): Promise<string> {
   return `/notebook/${run.id}`;
 }
 
-/** Types in a cell of a page of 400 cells on a slow laptop. */
-async function typing(page: Page): Promise<void> {
-  await page.goto(await filled(page));
-  await page.getByRole('button', { name: /^Mass 3, trial 20/ }).click();
-  await page.getByRole('textbox', { name: 'Mass 3, trial 20', exact: true }).waitFor();
+/** Work of the frames in which a key was typed into what has the focus, on a slow laptop, in ms. */
+async function typed(page: Page): Promise<number[]> {
   const client = await page.context().newCDPSession(page);
   await client.send('Emulation.setCPUThrottlingRate', { rate: SLOW_DOWN });
   const events = await traced(client, async () => {
@@ -134,11 +131,29 @@ async function typing(page: Page): Promise<void> {
     }
   });
   await client.send('Emulation.setCPUThrottlingRate', { rate: 1 });
-  const work = workPerFrame(events).filter((ms) => ms > 0.5);
+  await client.detach();
+  return workPerFrame(events).filter((ms) => ms > 0.5);
+}
+
+function told(what: string, work: readonly number[]): void {
   const within = work.filter((ms) => ms <= FRAME).length / work.length;
   process.stdout.write(
-    `typing in a page of 400 cells at ${SLOW_DOWN}× slow-down: ${(100 * within).toFixed(1)} % of ${work.length} frames within ${FRAME} ms (median ${at(work, 0.5).toFixed(1)} ms, 95th percentile ${at(work, 0.95).toFixed(1)} ms; aim: 95 %)\n`,
+    `typing ${what} at ${SLOW_DOWN}× slow-down: ${(100 * within).toFixed(1)} % of ${work.length} frames within ${FRAME} ms (median ${at(work, 0.5).toFixed(1)} ms, 95th percentile ${at(work, 0.95).toFixed(1)} ms)\n`,
   );
+}
+
+/** A page with one line to write on and nothing else: what this browser and this machine need for a key at all. */
+const ONE_INPUT = 'data:text/html,<input autofocus>';
+
+/** Types in a cell of a page of 400 cells. The aim is 95 % of the frames. */
+async function typing(page: Page): Promise<void> {
+  await page.goto(await filled(page));
+  await page.getByRole('button', { name: /^Mass 3, trial 20/ }).click();
+  await page.getByRole('textbox', { name: 'Mass 3, trial 20', exact: true }).waitFor();
+  told('in a page of 400 cells', await typed(page));
+  await page.goto(ONE_INPUT);
+  await page.locator('input').focus();
+  told('in an input alone on its page', await typed(page));
 }
 
 /** Who somebody is, by their session. */
@@ -210,6 +225,6 @@ async function partner(page: Page): Promise<void> {
 }
 
 const { browser, page } = await asTeacher();
-await typing(page);
 await partner(page);
+await typing(page);
 await browser.close();

@@ -29,12 +29,12 @@ export function CellEditor({
   onDone,
   onLeave,
 }: EditorProps): ReactNode {
-  const [text, setText] = useState(standing);
   const [reason, setReason] = useState('');
   const cell = useRef<HTMLInputElement>(null);
   // The editor opens where the person has just chosen a cell; focus belongs there.
   useEffect(() => cell.current?.focus(), []);
   const finish = (byKey: boolean): void => {
+    const text = cell.current?.value ?? standing;
     if (text.trim() !== '' && (text !== standing || (isContested && byKey))) onDone(text.trim(), reason.trim() || null);
     onLeave(byKey);
   };
@@ -56,8 +56,7 @@ export function CellEditor({
         <input
           ref={cell}
           aria-label={label}
-          value={text}
-          onChange={(event) => setText(event.target.value)}
+          defaultValue={standing}
           onFocus={(event) => event.target.select()}
           onKeyDown={press}
           inputMode="decimal"
