@@ -150,13 +150,15 @@ const VIEWS = {
     await page.getByText('How much does a centimetre weigh?').click();
     await page.getByRole('button', { name: 'Advanced' }).click();
     await page.locator('summary').filter({ hasText: 'Mass for each' }).click();
-    await page.getByRole('textbox', { name: 'Formula' }).fill('mean(mass over trial) * mean(len over trial)');
+    await page
+      .getByRole('textbox', { name: 'Formula', exact: true })
+      .fill('mean(mass over trial) * mean(len over trial)');
     await page
       .getByText(/units of different kinds/)
       .first()
       .waitFor();
     await page.getByRole('heading', { name: 'Quantities and formulas' }).scrollIntoViewIfNeeded();
-    await page.getByRole('textbox', { name: 'Formula' }).scrollIntoViewIfNeeded();
+    await page.getByRole('textbox', { name: 'Formula', exact: true }).scrollIntoViewIfNeeded();
   },
   marking: async (page) => {
     await page.goto('/marking');
