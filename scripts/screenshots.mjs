@@ -157,8 +157,7 @@ const VIEWS = {
       .getByText(/units of different kinds/)
       .first()
       .waitFor();
-    await page.getByRole('heading', { name: 'Quantities and formulas' }).scrollIntoViewIfNeeded();
-    await page.getByRole('textbox', { name: 'Formula', exact: true }).scrollIntoViewIfNeeded();
+    await page.getByRole('button', { name: 'Add a quantity' }).scrollIntoViewIfNeeded();
   },
   marking: async (page) => {
     await page.goto('/marking');

@@ -231,4 +231,18 @@ describe('who sees a lab sheet', () => {
     }
     expect((await elsewhere.send('DELETE', url)).status).toBe(404);
   });
+
+  it('is the heir of a teacher who leaves the school', async () => {
+    const { schoolId } = notebook.schoolClass;
+    const { base } = notebook.server;
+    const [leaving, head] = await Promise.all([
+      makeTeacher(schoolId, 'leaving@sheets.example', 'teacher'),
+      makeTeacher(schoolId, 'head@sheets.example', 'administrator'),
+    ]);
+    const made = await begin(draftOf(), await asTeacher(base, leaving.email));
+    const administrator = await asTeacher(base, head.email);
+    const removed = await administrator.post(`/school/teachers/${leaving.personId}/removal`, { heirId: head.personId });
+    expect(removed.status).toBeLessThan(300);
+    expect((await administrator.get(`/lab-sheets/${made.body.id}`)).body).toMatchObject({ isMine: true });
+  });
 });

@@ -3,6 +3,7 @@ import type { Caller } from '../auth/session.ts';
 import { endSessionsOf } from '../auth/session.ts';
 import { databaseOf } from '../database.ts';
 import { ClassTeacher, SchoolClass } from '../models/classes.ts';
+import { LabSheet } from '../models/lab-sheets.ts';
 import { Account, OneTimeLinkRow, Person, School } from '../models/people.ts';
 import { notFound, Refusal } from '../refusal.ts';
 
@@ -33,8 +34,9 @@ export function removeFromClass(caller: Caller, classId: string, personId: strin
   });
 }
 
-/** The classes of a teacher that nobody else teaches pass on to an heir; the others keep their teachers. */
+/** The classes of a teacher that nobody else teaches pass on to an heir, and the lab sheets; the other classes keep their teachers. */
 async function passOn(personId: string, heirId: string, transaction: Transaction): Promise<void> {
+  await LabSheet.update({ ownerId: heirId }, { where: { ownerId: personId }, transaction });
   const taught = await ClassTeacher.findAll({ where: { personId }, transaction });
   const classes = await SchoolClass.findAll({
     where: { id: taught.map(({ classId }) => classId) },
