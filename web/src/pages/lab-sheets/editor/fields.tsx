@@ -13,9 +13,9 @@ interface Bound {
   readonly hint?: string;
 }
 
-/** A fault as a sentence of its own: “is missing” says that it is missing. */
-const asSentence = (fault: string | undefined): string | undefined =>
-  fault === undefined ? undefined : `${fault[0]?.toUpperCase() ?? ''}${fault.slice(1)}`;
+/** A fault as a sentence of its own: “is missing” becomes “Is missing”. One that begins with a unit or a name stays as it is. */
+export const asSentence = (fault: string | undefined): string | undefined =>
+  fault?.replace(/^(is|has|needs)(?= )/, (word) => `${word[0]?.toUpperCase() ?? ''}${word.slice(1)}`);
 
 export function TextField({ name, isMono = false, ...rest }: Bound & { readonly isMono?: boolean }): ReactNode {
   const { register } = useFormContext();
