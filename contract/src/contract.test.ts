@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Schema } from 'yup';
+import { refused } from '../test/refused.ts';
 import {
   benchAction,
   classChange,
@@ -40,16 +41,6 @@ const event = {
   person: ID,
   deviceTime: '2026-03-01T10:00:00.000Z',
 };
-
-/** What is wrong with a body: the path of each field that is refused. */
-function refused(schema: Schema, body: unknown): string[] {
-  try {
-    schema.validateSync(body, { abortEarly: false, stripUnknown: true });
-    return [];
-  } catch (error) {
-    return (error as { inner: { path?: string }[] }).inner.map(({ path }) => path ?? '');
-  }
-}
 
 describe('bodies that are accepted', () => {
   it.each([

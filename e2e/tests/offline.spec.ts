@@ -1,5 +1,15 @@
 import type { LiquidColumnPicture } from '@green-beam/core';
-import { expect, levelTheEye, readPicture, signIn, startRound, test } from './world.ts';
+import {
+  beginLaboratory,
+  enterAs,
+  expect,
+  fillCell,
+  levelTheEye,
+  readPicture,
+  signIn,
+  startRound,
+  test,
+} from './world.ts';
 
 test('while the server cannot be reached readings go on; their entries wait here and are judged on return', async ({
   page,
@@ -34,6 +44,23 @@ test('while the server cannot be reached readings go on; their entries wait here
   await expect(page.getByText('Correct reading')).toBeVisible();
   await page.getByRole('button', { name: 'Next reading' }).click();
   await expect(page.getByText('Reading 6 of 10')).toBeVisible();
+});
+
+test('what is fetched again and does not come leaves the page as it is, and what is typed in it', async ({ page }) => {
+  await enterAs(page, 'student', '/notebook');
+  await beginLaboratory(page, 'Plum stones, server in trouble');
+  let failed = 0;
+  await page.route('**/runs/*', (route) => {
+    failed += 1;
+    return route.fulfill({ status: 500, json: { message: 'Something went wrong.', field: null } });
+  });
+  await fillCell(page, 'Dry mass, trial 1', '6.04');
+  // What was stored is told to everybody, and asked for again.
+  await expect.poll(() => failed).toBeGreaterThan(0);
+  await fillCell(page, 'Water before, trial 1', '20.0');
+  await fillCell(page, 'Water after, trial 1', '25.4');
+  await page.unroute('**/runs/*');
+  await expect(page.getByText('Everything is saved.')).toBeVisible();
 });
 
 test('a tab whose kept pages were spoilt fetches everything anew', async ({ page }) => {

@@ -64,6 +64,7 @@ describe('asking the server', () => {
     [json(503, { message: 'no database', field: null }), UnreachableError, 'no database'],
     [new Response('bad gateway', { status: 502 }), UnreachableError, 'something this page does not understand'],
     [new TypeError('Failed to fetch'), UnreachableError, 'cannot be reached'],
+    [new Response('{"events": [{"id"', { status: 200 }), UnreachableError, 'broke off'],
   ] as [Response | Error, new (...given: never[]) => Error, string][])(
     '%# tells apart what can be tried again from what cannot',
     async (answer, kind, message) => {

@@ -73,8 +73,14 @@ async function send(method: Method, path: string, body: unknown): Promise<Respon
   }
 }
 
+/** @throws UnreachableError when the connection breaks off within the answer. */
 async function answerOf<Answer>(response: Response): Promise<Answer> {
-  return (response.status === 204 ? undefined : await response.json()) as Answer;
+  if (response.status === 204) return undefined as Answer;
+  try {
+    return (await response.json()) as Answer;
+  } catch {
+    throw new UnreachableError('The server’s answer broke off.');
+  }
 }
 
 /**

@@ -12,6 +12,8 @@ interface MeasuredNumberProps {
   /** Written to the same place as the number. */
   readonly uncertainty?: string;
   readonly struck?: boolean;
+  /** Whether what stands around it says the number: then nothing is said here. */
+  readonly isSaidAround?: boolean;
   readonly className?: string;
 }
 
@@ -65,28 +67,40 @@ export function MeasuredNumber({
   exact = false,
   uncertainty,
   struck = false,
+  isSaidAround = false,
   className = '',
 }: MeasuredNumberProps): ReactNode {
   const numerals = useNumerals();
+  const look = `font-mono whitespace-nowrap ${struck ? 'text-slip line-through' : ''} ${className}`;
+  const seen = (
+    <>
+      {struck ? numerals(text) : <Digits text={text} exact={exact} />}
+      {guard !== '' && <span className="text-[0.85em] text-dim">{guard}</span>}
+      {uncertainty !== undefined && (
+        <>
+          {' '}
+          ± <Digits text={uncertainty} exact={false} />
+        </>
+      )}
+      {unit !== '' && (
+        <>
+          <span className="font-sans">{'\u2009'}</span>
+          <UnitMark unit={unit} />
+        </>
+      )}
+    </>
+  );
+  // A table of hundreds of numbers is drawn at every key: what says them once more is left out where it can be.
+  if (isSaidAround)
+    return (
+      <span aria-hidden="true" className={look}>
+        {seen}
+      </span>
+    );
   const spoken = spokenNumber(numerals(text), uncertainty === undefined ? unit : '', exact);
   return (
-    <span className={`font-mono whitespace-nowrap ${struck ? 'text-slip line-through' : ''} ${className}`}>
-      <span aria-hidden="true">
-        {struck ? numerals(text) : <Digits text={text} exact={exact} />}
-        {guard !== '' && <span className="text-[0.85em] text-dim">{guard}</span>}
-        {uncertainty !== undefined && (
-          <>
-            {' '}
-            ± <Digits text={uncertainty} exact={false} />
-          </>
-        )}
-        {unit !== '' && (
-          <>
-            <span className="font-sans">{'\u2009'}</span>
-            <UnitMark unit={unit} />
-          </>
-        )}
-      </span>
+    <span className={look}>
+      <span aria-hidden="true">{seen}</span>
       <span className="sr-only">{`${struck ? 'struck through: ' : ''}${spoken}${uncertainty === undefined ? '' : ` plus or minus ${spokenNumber(numerals(uncertainty), unit, false)}`}`}</span>
     </span>
   );

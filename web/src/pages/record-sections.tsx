@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react';
+import { inTheWay } from '../api/in-the-way.ts';
 import { Failed, Loading } from '../ui/notice.tsx';
 import { AttemptList } from './attempt-list.tsx';
 import { useSetRounds } from './use-set-rounds.ts';
@@ -20,7 +21,8 @@ interface RecordSectionsProps {
 export function RecordSections({ queryKey, path, title, classId, studentId }: RecordSectionsProps): ReactNode {
   const { records, error, more } = useRecord(queryKey, path);
   const set = useSetRounds(classId);
-  if (error) return <Failed error={error} />;
+  const failed = inTheWay(error, records);
+  if (failed) return <Failed error={failed} />;
   // All of it at once: what came later would push the list away under the hand.
   if (!records || (!set.rounds && !set.error)) return <Loading what="the readings" />;
   return (

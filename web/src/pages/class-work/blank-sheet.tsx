@@ -10,6 +10,7 @@ import {
 import { useQuery } from '@tanstack/react-query';
 import { useState, type ReactNode } from 'react';
 import { useParams } from 'react-router';
+import { inTheWay } from '../../api/in-the-way.ts';
 import { ask } from '../../api/request.ts';
 import { unitText } from '../../numbers/unit-text.ts';
 import { useHouseRules } from '../../rules/house-rules.ts';
@@ -253,7 +254,7 @@ export default function BlankSheet({ classId }: { readonly classId: string | nul
     queryFn: () => ask<Protocol>('GET', `/classes/${classId ?? ''}/laboratories/${protocolId}`),
     enabled: classId !== null,
   });
-  if (error ?? noRules) return <Waiting what="the laboratory" error={error ?? noRules} />;
-  if (!protocol || !rules) return <Waiting what="the laboratory" error={null} />;
+  const failed = inTheWay(error, protocol) ?? inTheWay(noRules, rules);
+  if (failed || !protocol || !rules) return <Waiting what="the laboratory" error={failed} />;
   return <Pages protocol={protocol} rules={rules.rules} />;
 }

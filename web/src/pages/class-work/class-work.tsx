@@ -2,6 +2,7 @@ import type { OpeningSummary, SignedIn } from '@green-beam/contract';
 import { format } from 'date-fns';
 import type { ReactNode } from 'react';
 import { Link, useSearchParams } from 'react-router';
+import { inTheWay } from '../../api/in-the-way.ts';
 import { buttonClass } from '../../ui/button.tsx';
 import { Failed, Loading } from '../../ui/notice.tsx';
 import { NewRunForm } from '../notebook/new-run.tsx';
@@ -60,7 +61,8 @@ function BlankSheets({ classId }: { readonly classId: string }): ReactNode {
 function Board({ classId }: { readonly classId: string }): ReactNode {
   const [search] = useSearchParams();
   const { data: openings, error } = useOpenings(classId);
-  if (error) return <Failed error={error} />;
+  const failed = inTheWay(error, openings);
+  if (failed) return <Failed error={failed} />;
   if (!openings) return <Loading what="the laboratories" />;
   const shown = openings.find(({ id }) => id === search.get('opening')) ?? openings[0];
   return (

@@ -11,6 +11,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { format } from 'date-fns';
 import type { ReactNode } from 'react';
 import { useForm } from 'react-hook-form';
+import { inTheWay } from '../../api/in-the-way.ts';
 import { ask } from '../../api/request.ts';
 import { newId } from '../../outbox/new-id.ts';
 import { Link } from 'react-router';
@@ -205,7 +206,8 @@ function ClassPeople({ classId, signedIn }: PeopleProps): ReactNode {
   const { mutate, error } = useClassChange(classId);
   const { handOut, pins, forget, error: notHandedOut } = useFirstPins(classId);
   const refused = error ?? notHandedOut;
-  if (missing) return <Failed error={missing} />;
+  const failed = inTheWay(missing, details);
+  if (failed) return <Failed error={failed} />;
   if (!details) return <Loading what="the class" />;
   if (pins) return <FirstPinSlips className={details.name} code={details.code} pins={pins} onDone={forget} />;
   return (

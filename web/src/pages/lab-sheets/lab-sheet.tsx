@@ -1,6 +1,7 @@
 import type { LabSheetPage } from '@green-beam/contract';
 import { useState, type ReactNode } from 'react';
 import { useNavigate, useParams } from 'react-router';
+import { inTheWay } from '../../api/in-the-way.ts';
 import { Button } from '../../ui/button.tsx';
 import { saveAs } from '../../ui/save-as.ts';
 import { Waiting } from '../../ui/waiting.tsx';
@@ -76,7 +77,8 @@ export default function LabSheet(): ReactNode {
   const { sheetId = '' } = useParams();
   const { data: sheet, error, refetch } = useLabSheet(sheetId);
   const [round, setRound] = useState(0);
-  if (error || !sheet) return <Waiting what="the lab sheet" error={error} />;
+  const failed = inTheWay(error, sheet);
+  if (failed || !sheet) return <Waiting what="the lab sheet" error={failed} />;
   if (!sheet.isMine) return <OfAColleague sheet={sheet} />;
   return (
     <Own key={`${sheetId} ${round}`} sheet={sheet} onReload={() => void refetch().then(() => setRound(round + 1))} />

@@ -2,6 +2,7 @@ import type { LabSheetDraft, LabSheetPage, RulesShown } from '@green-beam/contra
 import { workOut, type Protocol, type RunEvent } from '@green-beam/core';
 import { useMemo, useState, type ReactNode } from 'react';
 import { useNavigate, useParams } from 'react-router';
+import { inTheWay } from '../../api/in-the-way.ts';
 import { useHouseRules } from '../../rules/house-rules.ts';
 import { Button } from '../../ui/button.tsx';
 import { Waiting } from '../../ui/waiting.tsx';
@@ -146,7 +147,7 @@ export default function TryIt({ classId }: { readonly classId: string | null }):
   const { sheetId = '' } = useParams();
   const { data: sheet, error } = useLabSheet(sheetId);
   const { rules, error: noRules } = useHouseRules(classId);
-  if (error ?? noRules) return <Waiting what="the lab sheet" error={error ?? noRules} />;
-  if (!sheet || !rules) return <Waiting what="the lab sheet" error={null} />;
+  const failed = inTheWay(error, sheet) ?? inTheWay(noRules, rules);
+  if (failed || !sheet || !rules) return <Waiting what="the lab sheet" error={failed} />;
   return <Checked key={sheetId} sheet={sheet} rules={rules} classId={classId ?? ''} />;
 }

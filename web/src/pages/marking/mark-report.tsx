@@ -3,6 +3,7 @@ import { OwnWork, workOut, type Address } from '@green-beam/core';
 import { format } from 'date-fns';
 import { useMemo, useState, type ReactNode } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
+import { inTheWay } from '../../api/in-the-way.ts';
 import { Button } from '../../ui/button.tsx';
 import { Waiting } from '../../ui/waiting.tsx';
 import { useShortcuts } from '../../ui/shortcuts.ts';
@@ -193,7 +194,7 @@ function Loaded({
   const { data: queue, error: noQueue } = useReportQueue(classId);
   const next = queue ? nextToMark(queue.reports, { runId, author }) : null;
   const { data: report, error } = useReport(classId, { runId, author }, next);
-  const failed = noQueue ?? error;
+  const failed = inTheWay(noQueue, queue) ?? inTheWay(error, report);
   if (failed) return <Waiting what="the report" error={failed} />;
   if (!queue || !report) return <Waiting what="the report" error={null} />;
   return <Mark classId={classId} queue={queue} report={report} />;

@@ -2,6 +2,7 @@ import type { ReportInQueue, ReportQueue } from '@green-beam/contract';
 import { format } from 'date-fns';
 import { useDeferredValue, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
+import { inTheWay } from '../../api/in-the-way.ts';
 import { buttonClass } from '../../ui/button.tsx';
 import { Failed, Loading } from '../../ui/notice.tsx';
 import { GradebookSave } from './gradebook-save.tsx';
@@ -166,6 +167,7 @@ export default function MarkingPage({ classId }: { readonly classId: string | nu
 
 function Loaded({ classId }: { readonly classId: string }): ReactNode {
   const { data: queue, error } = useReportQueue(classId);
-  if (error) return <Failed error={error} />;
+  const failed = inTheWay(error, queue);
+  if (failed) return <Failed error={failed} />;
   return queue ? <Queue classId={classId} queue={queue} /> : <Loading what="the reports" />;
 }

@@ -110,8 +110,9 @@ export function RunBody(props: RunBodyProps): ReactNode {
   };
   const revealed = isRevealed(page, { run: worked, own: ownWork, as, author });
   const adjusted = adjusting && worked.setting.layout.quantities.get(adjusting.quantity);
+  // A layer of its own: what is drawn above it, as a cell being written, does not draw it again.
   return (
-    <main className="min-w-0 px-4 py-6 wide:col-start-2 wide:row-span-2 wide:row-start-1 wide:px-9">
+    <main className="isolate min-w-0 px-4 py-6 wide:col-start-2 wide:row-span-2 wide:row-start-1 wide:px-9">
       <h1 className="text-2xl font-bold">{page.specimen}</h1>
       <RunRules page={page} classId={classId} />
       <ComeBack page={page} run={worked} author={author} />

@@ -19,7 +19,7 @@ interface StepsProps {
 /** The way through the laboratory, beside the page or, on a phone, above it. */
 function Steps({ parts, current, onPart }: StepsProps): ReactNode {
   return (
-    <div className="px-4 pt-6 wide:border-r wide:border-hairline wide:px-7">
+    <div className="isolate px-4 pt-6 wide:border-r wide:border-hairline wide:px-7">
       <p className="text-small font-semibold text-muted">
         <Link to="/notebook" className="underline underline-offset-4">
           All laboratories

@@ -9,6 +9,7 @@ import {
 import { addressKey, chosenMembersFrom, workOut, type Address, type RunEvent, type WorkedRun } from '@green-beam/core';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useMemo, useRef } from 'react';
+import { inTheWay } from '../../api/in-the-way.ts';
 import { fetchAgain } from '../../api/fetch-again.ts';
 import { ask } from '../../api/request.ts';
 import { newId } from '../../outbox/new-id.ts';
@@ -178,5 +179,5 @@ export function useRun(
     },
     [eventsFor, send],
   );
-  return { page, worked, book, author, unsent: unsent.length, stuck, error, write, writeAll };
+  return { page, worked, book, author, unsent: unsent.length, stuck, error: inTheWay(error, data), write, writeAll };
 }

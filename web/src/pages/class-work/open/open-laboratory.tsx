@@ -4,6 +4,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState, type ReactNode } from 'react';
 import { useForm, useWatch } from 'react-hook-form';
 import { useNavigate } from 'react-router';
+import { inTheWay } from '../../../api/in-the-way.ts';
 import { ask, RefusedError } from '../../../api/request.ts';
 import { newId } from '../../../outbox/new-id.ts';
 import { Button } from '../../../ui/button.tsx';
@@ -227,7 +228,8 @@ function Loaded({ classId }: { readonly classId: string }): ReactNode {
     queryKey: ['classmates', classId],
     queryFn: () => ask<{ id: string; label: string }[]>('GET', `/classes/${classId}/classmates`),
   });
-  const error = noLaboratories ?? noOpenings ?? noStudents;
+  const error =
+    inTheWay(noLaboratories, laboratories) ?? inTheWay(noOpenings, openings) ?? inTheWay(noStudents, students);
   if (error) return <Failed error={error} />;
   if (!laboratories || !openings || !students) return <Loading what="the class" />;
   const latest = openings.find(({ groups }) => groups.some((group) => group.length > 1));

@@ -2,6 +2,7 @@ import type { ParentSheet } from '@green-beam/contract';
 import { useQuery } from '@tanstack/react-query';
 import { format } from 'date-fns';
 import { useState, type ReactNode } from 'react';
+import { inTheWay } from '../../../api/in-the-way.ts';
 import { ask } from '../../../api/request.ts';
 import { useNumerals } from '../../../numbers/decimal-mark.ts';
 import { Waiting } from '../../../ui/waiting.tsx';
@@ -99,8 +100,8 @@ export default function Parents({ classId }: { readonly classId: string | null }
     queryFn: () => ask<ParentSheet[]>('GET', `/classes/${classId ?? ''}/parents`),
     enabled: classId !== null,
   });
-  if (error) return <Waiting what="the class" error={error} />;
-  if (!data) return <Waiting what="the class" error={null} />;
+  const failed = inTheWay(error, data);
+  if (failed || !data) return <Waiting what="the class" error={failed} />;
   const shown = data.filter(({ id }) => chosen === '' || id === chosen);
   return (
     <>

@@ -1,6 +1,7 @@
 import type { Absence, LessonShown } from '@green-beam/contract';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { format } from 'date-fns';
+import { inTheWay } from '../../../api/in-the-way.ts';
 import { ask } from '../../../api/request.ts';
 
 interface Lesson {
@@ -32,7 +33,7 @@ export function useLesson(classId: string): Lesson {
   });
   return {
     lesson,
-    error,
+    error: inTheWay(error, lesson),
     mark: (studentId, away) => change.mutate(['PUT', `/absences/${studentId}`, { day, away } satisfies Absence]),
     answer: (personId, admit) => change.mutate(['POST', `/admissions/${personId}`, { admit }]),
     endCover: (id) => change.mutate(['DELETE', `/covers/${id}`]),

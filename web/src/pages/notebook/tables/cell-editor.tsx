@@ -1,4 +1,5 @@
 import { useEffect, useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
+import { useOnTop } from './use-on-top.ts';
 
 interface EditorProps {
   readonly label: string;
@@ -31,6 +32,8 @@ export function CellEditor({
 }: EditorProps): ReactNode {
   const [reason, setReason] = useState('');
   const cell = useRef<HTMLInputElement>(null);
+  const place = useRef<HTMLSpanElement>(null);
+  useOnTop(place, cell);
   // The editor opens where the person has just chosen a cell; focus belongs there.
   useEffect(() => cell.current?.focus(), []);
   const finish = (byKey: boolean): void => {
@@ -51,16 +54,16 @@ export function CellEditor({
         if (!event.currentTarget.contains(event.relatedTarget)) finish(false);
       }}
     >
-      {/* Out of the flow and on a layer of its own: a key does not lay out and paint the whole table anew. */}
-      <span className="relative block h-11 w-28 [will-change:transform]">
+      <span ref={place} className="block h-11 w-28">
         <input
           ref={cell}
+          popover="manual"
           aria-label={label}
           defaultValue={standing}
           onFocus={(event) => event.target.select()}
           onKeyDown={press}
           inputMode="decimal"
-          className="absolute inset-0 h-11 w-28 border-b-2 border-beam bg-surface px-2 text-right font-mono text-lg"
+          className="absolute inset-auto m-0 h-11 w-28 border-0 border-b-2 border-beam bg-surface px-2 text-right font-mono text-lg"
         />
       </span>
       {onParts && (

@@ -63,25 +63,34 @@ function PartsShown({ parts: { parts, remark } }: { readonly parts: PartsJudged 
   );
 }
 
+/** Whether a number stands there and nothing beside it. */
+function isAlone({ struck, linkedTo, adjustment, rivals, parts }: Extract<Cell, { readonly kind: 'entry' }>): boolean {
+  return struck.length === 0 && !linkedTo && !adjustment && rivals.length === 0 && !parts;
+}
+
 interface CellProps {
   readonly cell: Cell;
   readonly people: People;
+  /** Whether what stands around it says what the cell holds. */
+  readonly isSaidAround?: boolean;
 }
 
 /** What stands in a cell. */
-export function CellShown({ cell, people }: CellProps): ReactNode {
+export function CellShown({ cell, people, isSaidAround = false }: CellProps): ReactNode {
   switch (cell.kind) {
     case 'empty':
       return <span className="text-muted">·</span>;
     case 'pending':
       return <span className="text-muted">{cell.reason ? '!' : ''}</span>;
     case 'computed':
-      return <MeasuredNumber text={cell.text} exact={cell.number.place === -Infinity} />;
+    case 'own':
     case 'known':
-      return <MeasuredNumber text={cell.text} exact={cell.number.place === -Infinity} />;
+      return <MeasuredNumber text={cell.text} exact={cell.number.place === -Infinity} isSaidAround={isSaidAround} />;
     case 'chosen':
       return <span className="text-base whitespace-nowrap">{cell.text}</span>;
     case 'entry':
+      if (isAlone(cell))
+        return <MeasuredNumber text={cell.text} exact={cell.number.place === -Infinity} isSaidAround={isSaidAround} />;
       return (
         <span className="inline-flex flex-wrap items-baseline justify-end">
           <History struck={cell.struck} event={cell.event} people={people} />
@@ -90,7 +99,7 @@ export function CellShown({ cell, people }: CellProps): ReactNode {
               ↑
             </span>
           )}
-          <MeasuredNumber text={cell.text} exact={cell.number.place === -Infinity} />
+          <MeasuredNumber text={cell.text} exact={cell.number.place === -Infinity} isSaidAround={isSaidAround} />
           {cell.adjustment && <sup aria-hidden="true">*</sup>}
           {cell.rivals.map((rival) => (
             <span key={rival.id} className="ml-2 text-slip">
@@ -100,8 +109,6 @@ export function CellShown({ cell, people }: CellProps): ReactNode {
           {cell.parts && <PartsShown parts={cell.parts} />}
         </span>
       );
-    case 'own':
-      return <MeasuredNumber text={cell.text} exact={cell.number.place === -Infinity} />;
     case 'unusable':
       return <span className="font-mono text-slip underline decoration-wavy underline-offset-4">{cell.text}</span>;
   }

@@ -40,7 +40,7 @@ export function RunCell(props: RunCellProps): ReactNode {
         aria-label={`${label}, ${numerals(cell.text)}: show the working`}
         onClick={() => props.onWorking({ quantity: quantity.id, members })}
       >
-        <CellShown cell={cell} people={page.people} />
+        <CellShown cell={cell} people={page.people} isSaidAround />
       </button>
     );
   if (
@@ -163,7 +163,7 @@ function Entered(props: RunCellProps & { readonly cell: Cell }): ReactNode {
     >
       <span className="sr-only">{`${label}, ${wordsFor(cell, page.people)}`}</span>
       <span aria-hidden="true">
-        <CellShown cell={cell} people={page.people} />
+        <CellShown cell={cell} people={page.people} isSaidAround />
       </span>
     </button>
   );
