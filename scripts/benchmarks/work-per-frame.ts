@@ -14,6 +14,7 @@ interface TraceEvent {
   readonly ts: number;
   readonly tid: number;
   readonly pid: number;
+  readonly args?: { readonly data?: { readonly type?: string } };
 }
 
 /** What the browser says of its work while something is done. */
@@ -31,23 +32,42 @@ export async function traced(client: CDPSession, work: () => Promise<void>): Pro
   return events;
 }
 
+interface Main {
+  /** When each frame was begun to be painted. */
+  readonly frames: readonly number[];
+  /** The tasks of the thread that paints. */
+  readonly tasks: readonly TraceEvent[];
+}
+
+function mainThread(events: readonly TraceEvent[]): Main {
+  const painted = events.filter((event) => event.name === 'PrePaint').sort((a, b) => a.ts - b.ts);
+  const main = painted[0];
+  if (!main) throw new Error('The trace holds no frames.');
+  const isThere = ({ tid, pid }: TraceEvent): boolean => tid === main.tid && pid === main.pid;
+  const tasks = events.filter((event) => isThere(event) && event.ph === 'X' && event.name === TASK);
+  if (tasks.length === 0) throw new Error(`The trace holds no ${TASK} on the main thread; nothing would be measured.`);
+  return { frames: painted.filter(isThere).map((event) => event.ts), tasks };
+}
+
+/** Processor time of tasks, in ms. */
+function worked(tasks: readonly TraceEvent[]): number {
+  return tasks.reduce((sum, task) => sum + (task.tdur ?? task.dur ?? 0) / 1000, 0);
+}
+
 /** Main-thread work between one painted frame and the next, in ms: processor time of the tasks of the thread that paints, summed up between its frames. */
 export function workPerFrame(events: readonly TraceEvent[]): number[] {
-  const frames = events.filter((event) => event.name === 'PrePaint').sort((a, b) => a.ts - b.ts);
-  const main = frames[0];
-  if (!main) throw new Error('The trace holds no frames.');
-  const tasks = events.filter(
-    (event) => event.tid === main.tid && event.pid === main.pid && event.ph === 'X' && event.name === TASK,
-  );
-  if (tasks.length === 0) throw new Error(`The trace holds no ${TASK} on the main thread; nothing would be measured.`);
-  const starts = frames
-    .filter((event) => event.tid === main.tid && event.pid === main.pid && event.name === main.name)
-    .map((event) => event.ts);
-  return starts
-    .slice(1)
-    .map((end, i) =>
-      tasks
-        .filter((task) => task.ts >= (starts[i] ?? 0) && task.ts < end)
-        .reduce((sum, task) => sum + (task.tdur ?? task.dur ?? 0) / 1000, 0),
-    );
+  const { frames, tasks } = mainThread(events);
+  return frames.slice(1).map((end, i) => worked(tasks.filter((task) => task.ts >= (frames[i] ?? 0) && task.ts < end)));
+}
+
+/** Main-thread work from each key to the end of the frame that shows it, in ms: what stands between the finger and the eye. */
+export function workPerKey(events: readonly TraceEvent[]): number[] {
+  const { frames, tasks } = mainThread(events);
+  const keys = events.filter(({ name, args }) => name === 'EventDispatch' && args?.data?.type === 'keypress');
+  return keys.flatMap((key) => {
+    const shown = frames.find((frame) => frame > key.ts);
+    if (shown === undefined) return [];
+    // The task in which the key came is counted from its beginning, that of the frame to its end.
+    return [worked(tasks.filter((task) => task.ts + (task.dur ?? 0) > key.ts && task.ts < shown))];
+  });
 }
