@@ -90,7 +90,7 @@ function Earlier({
 function Mark({ classId, queue, report }: MarkProps): ReactNode {
   const goTo = useNavigate();
   const [search, setSearch] = useSearchParams();
-  const change = useMarkingChange(classId, report, report.number);
+  const change = useMarkingChange(classId, report);
   const { page, author, marking, proposal } = report;
   const { rubric } = queue;
   const worked = useMemo(() => {
@@ -105,7 +105,8 @@ function Mark({ classId, queue, report }: MarkProps): ReactNode {
   const changed = useMemo(() => changedSince(report), [report]);
   const asked = search.get('criterion');
   const criterion = rubric.criteria.find(({ id }) => id === asked)?.id ?? rubric.criteria[0]?.id ?? '';
-  const save = (more: Partial<Marking>): void => change.mutate({ ...marking, ...more });
+  const save = (more: Partial<Marking>): void =>
+    change.mutate({ runId: report.runId, author, number: report.number, marking: { ...marking, ...more } });
   const points = (id: string, number: number): void => save({ points: { ...marking.points, [id]: number } });
   const next = (): void => {
     save({ points: withProposed(rubric, marking, proposal), isDone: true });

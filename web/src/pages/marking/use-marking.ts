@@ -1,4 +1,4 @@
-import type { Marking, ReportQueue, ReportToMark, Returning, Rubric } from '@green-beam/contract';
+import type { ReportQueue, ReportToMark, Returning, Rubric } from '@green-beam/contract';
 import {
   useMutation,
   useQuery,
@@ -8,6 +8,7 @@ import {
 } from '@tanstack/react-query';
 import { useEffect } from 'react';
 import { ask } from '../../api/request.ts';
+import { markingKey, withMarkings, withOwnMarkings, type OwnMarking } from './own-markings.ts';
 
 const queueKey = (classId: string): readonly unknown[] => ['reports', classId];
 
@@ -15,7 +16,8 @@ const queueKey = (classId: string): readonly unknown[] => ['reports', classId];
 export function useReportQueue(classId: string): UseQueryResult<ReportQueue> {
   return useQuery({
     queryKey: queueKey(classId),
-    queryFn: () => ask<ReportQueue>('GET', `/classes/${classId}/reports`),
+    queryFn: ({ client }) =>
+      withOwnMarkings(client, classId, () => ask<ReportQueue>('GET', `/classes/${classId}/reports`)),
   });
 }
 
@@ -49,32 +51,22 @@ export function useReport(classId: string, place: ReportPlace, next: ReportPlace
 }
 
 /** Keeps how a report is marked: on the page at once, at the server one change after the other. */
-export function useMarkingChange(
-  classId: string,
-  place: ReportPlace,
-  number: number,
-): UseMutationResult<unknown, Error, Marking> {
+export function useMarkingChange(classId: string, place: ReportPlace): UseMutationResult<unknown, Error, OwnMarking> {
   const queries = useQueryClient();
   const { queryKey } = reportQuery(classId, place);
   return useMutation({
+    mutationKey: markingKey(classId),
     scope: { id: `marking ${place.runId} ${place.author}` },
-    mutationFn: (marking) => ask('PUT', `${pathOf(classId, place)}/marking`, { number, ...marking }),
-    onMutate: (marking) => {
-      queries.setQueryData<ReportToMark>([...queryKey], (known) => known && { ...known, marking });
-      queries.setQueryData<ReportQueue>(
-        [...queueKey(classId)],
-        (known) =>
-          known && {
-            ...known,
-            reports: known.reports.map((one) =>
-              one.runId === place.runId && one.author === place.author && one.number === number
-                ? { ...one, marking }
-                : one,
-            ),
-          },
-      );
+    mutationFn: ({ number, marking }) => ask('PUT', `${pathOf(classId, place)}/marking`, { number, ...marking }),
+    onMutate: (change) => {
+      queries.setQueryData<ReportToMark>([...queryKey], (known) => known && { ...known, marking: change.marking });
+      queries.setQueryData<ReportQueue>([...queueKey(classId)], (known) => known && withMarkings(known, [change]));
     },
-    onError: () => queries.invalidateQueries({ queryKey }),
+    onError: () =>
+      Promise.all([
+        queries.invalidateQueries({ queryKey }),
+        queries.invalidateQueries({ queryKey: queueKey(classId) }),
+      ]),
   });
 }
 
