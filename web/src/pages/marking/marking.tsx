@@ -115,12 +115,12 @@ function Queue({ classId, queue }: { readonly classId: string; readonly queue: R
         </span>
       </div>
       {titles.length > 1 && (
-        <label className="mt-3 flex w-fit items-center gap-3 text-small font-semibold">
+        <label className="mt-3 flex w-fit max-w-full items-center gap-3 text-small font-semibold">
           Laboratory
           <select
             value={laboratory}
             onChange={(event) => setLaboratory(event.target.value)}
-            className="min-h-11 border-b-2 border-ink bg-surface px-2 text-base font-normal"
+            className="min-h-11 min-w-0 border-b-2 border-ink bg-surface px-2 text-base font-normal"
           >
             <option value="">all</option>
             {titles.map(([id, title]) => (

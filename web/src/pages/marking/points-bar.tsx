@@ -62,7 +62,7 @@ export function PointsBar({
 }: Omit<PointsBarProps, 'onPoints'>): ReactNode {
   if (rubric.scale === 'comments') return <p className="text-muted">This class is marked by comments only.</p>;
   return (
-    <div className="flex flex-wrap gap-x-8 gap-y-2" role="group" aria-label="Points">
+    <div className="grid grid-cols-2 gap-x-8 gap-y-2 wide:flex wide:flex-wrap" role="group" aria-label="Points">
       {rubric.criteria.map((criterion) => {
         const { id, name } = criterion;
         const { points, isProposed } = pointsOf(criterion, marking, proposal);
