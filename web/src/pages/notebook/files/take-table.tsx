@@ -31,7 +31,7 @@ interface PreviewProps {
 function Preview({ setting, table, uses, onUse }: PreviewProps): ReactNode {
   const choices = useMemo(() => usesOf(setting), [setting]);
   return (
-    <div className="overflow-x-auto">
+    <div className="shrink-0 overflow-x-auto">
       <table className="border-collapse text-small">
         <thead>
           <tr>
@@ -146,7 +146,7 @@ function Mapping({
         <label className="flex min-h-11 items-center gap-3">
           <input
             type="checkbox"
-            className="size-5 accent-beam"
+            className="size-5 shrink-0 accent-beam"
             checked={corrects}
             onChange={(event) => setCorrects(event.target.checked)}
           />
@@ -159,7 +159,9 @@ function Mapping({
         <Button disabled={wanted.length === 0} onClick={() => onTake(wanted, corrects ? 'from a table' : null)}>
           {wanted.length === 1 ? 'Take in one value' : `Take in ${wanted.length} values`}
         </Button>
-        {entries.length > 0 && wanted.length === 0 && <p className="text-muted">They are all there already.</p>}
+        {entries.length > 0 && wanted.length === 0 && (
+          <p className="text-muted">{others.length > 0 ? 'Nothing else is new.' : 'They are all there already.'}</p>
+        )}
         {entries.length === 0 && faults.length === 0 && <p className="text-muted">Say above what each column is.</p>}
       </div>
     </>
@@ -224,7 +226,7 @@ export function TakeTable({ setting, onTake }: TakeTableProps): ReactNode {
               <label className="flex min-h-11 items-center gap-3">
                 <input
                   type="checkbox"
-                  className="size-5 accent-beam"
+                  className="size-5 shrink-0 accent-beam"
                   checked={read.table.headings.some((heading) => heading !== '')}
                   onChange={(event) => setHeaded(event.target.checked)}
                 />
