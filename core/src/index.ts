@@ -166,6 +166,12 @@ export { CheckError, checkError, checkZeroError, hasZeroError } from './statisti
 export { summarise, type Summary } from './statistics/summarise.ts';
 export { grubbs, type Grubbs } from './statistics/grubbs.ts';
 export { line, type Line } from './statistics/line.ts';
+export { welch, type Welch } from './statistics/welch.ts';
+export { brownForsythe, type BrownForsythe } from './statistics/brown-forsythe.ts';
+export { correlation, neighbourCorrelation } from './statistics/correlation.ts';
+export { consensus, tooSmallTogether, type Consensus } from './statistics/consensus.ts';
+export { contrast, type Contrast } from './statistics/contrast.ts';
+export { bootstrap, type Bootstrapped } from './statistics/bootstrap.ts';
 export { UncertaintyInputError, type Input } from './uncertainty/input.ts';
 export { propagate, type Propagated, type PropagationOptions } from './uncertainty/propagate.ts';
 export { simulate, type Simulated } from './uncertainty/simulate.ts';

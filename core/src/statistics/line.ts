@@ -1,4 +1,4 @@
-import { compensatedSum } from './compensated-sum.ts';
+import { centred, checkFinite, products } from './centred.ts';
 
 /** A straight line through points, y = slope·x + intercept. Two points have no scatter about it: what is found from the scatter is null. */
 export interface Line {
@@ -25,32 +25,9 @@ export interface PredictedByLine {
 function checkPoints(x: readonly number[], y: readonly number[]): void {
   if (x.length !== y.length) throw new RangeError(`y: ${y.length} values for ${x.length} values of x.`);
   if (x.length < 2) throw new RangeError('x: at least two points are needed for a line.');
-  for (const [name, values] of [
-    ['x', x],
-    ['y', y],
-  ] as const) {
-    const wrong = values.findIndex((value) => !Number.isFinite(value));
-    if (wrong >= 0) throw new RangeError(`${name}[${wrong}]: ${String(values[wrong])} is not a finite number.`);
-  }
+  checkFinite('x', x);
+  checkFinite('y', y);
   if (x.every((value) => value === x[0])) throw new RangeError('x: all values are the same, so no line can be laid.');
-}
-
-interface Centred {
-  readonly mean: number;
-  readonly deviations: readonly number[];
-}
-
-/** Deviations from the mean, corrected for its rounding. */
-function centred(values: readonly number[]): Centred {
-  const n = values.length;
-  const rough = compensatedSum(values) / n;
-  const deviations = values.map((value) => value - rough);
-  const correction = compensatedSum(deviations) / n;
-  return { mean: rough + correction, deviations: deviations.map((deviation) => deviation - correction) };
-}
-
-function products(a: readonly number[], b: readonly number[]): number {
-  return compensatedSum(a.map((value, i) => value * (b[i] ?? 0)));
 }
 
 /**

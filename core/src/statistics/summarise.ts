@@ -1,3 +1,4 @@
+import { centred, checkFinite, products } from './centred.ts';
 import { compensatedSum } from './compensated-sum.ts';
 
 /** The usual figures of a set of repeats. One value has no spread: its spreads are null, not zero. */
@@ -22,8 +23,7 @@ function median(sorted: readonly number[]): number {
 
 function checkValues(values: readonly number[]): void {
   if (values.length === 0) throw new RangeError('values: at least one number is needed.');
-  const wrong = values.findIndex((value) => !Number.isFinite(value));
-  if (wrong >= 0) throw new RangeError(`values[${wrong}]: ${String(values[wrong])} is not a finite number.`);
+  checkFinite('values', values);
 }
 
 /**
@@ -47,16 +47,14 @@ export function summarise(values: readonly number[]): Summary {
       sampleStandardDeviation: null,
       standardError: null,
     };
-  const deviations = values.map((value) => value - mean);
-  const correction = compensatedSum(deviations) / n;
-  const centred = deviations.map((deviation) => deviation - correction);
-  const sampleStandardDeviation = Math.sqrt(compensatedSum(centred.map((d) => d * d)) / (n - 1));
+  const { deviations } = centred(values);
+  const sampleStandardDeviation = Math.sqrt(products(deviations, deviations) / (n - 1));
   return {
     n,
     mean,
     median: median(sorted),
     range: (sorted[n - 1] ?? NaN) - (sorted[0] ?? NaN),
-    averageDeviation: compensatedSum(centred.map(Math.abs)) / n,
+    averageDeviation: compensatedSum(deviations.map(Math.abs)) / n,
     sampleStandardDeviation,
     standardError: sampleStandardDeviation / Math.sqrt(n),
   };
