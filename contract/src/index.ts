@@ -17,3 +17,4 @@ export * from './run-file.ts';
 export * from './reports.ts';
 export * from './parents.ts';
 export * from './report-to-mark.ts';
+export * from './class-results.ts';

@@ -234,7 +234,14 @@ export {
   type ToolInRun,
 } from './laboratories/run/tool-in-run.ts';
 export { evaluateRun, evaluatedRun, type EvaluatedResult, type EvaluatedRun } from './laboratories/evaluate-run.ts';
-export { keptResults, type KeptResult, type KeptVariance } from './laboratories/kept-results.ts';
+export { keptOf, type KeptResult, type KeptRun, type KeptVariance } from './laboratories/kept-results.ts';
+export { pool, type GroupResult, type Pool, type PooledValue, type SharedPart } from './laboratories/pooling/pool.ts';
+export {
+  FEWEST_EACH_WAY,
+  worthChecking,
+  type Factor,
+  type ResultMadeWith,
+} from './laboratories/pooling/worth-checking.ts';
 export { workOut, type WorkedRun } from './laboratories/engine/evaluate.ts';
 export {
   chosenMembersFrom,

@@ -21,11 +21,14 @@ async function choose(page: Page, name: string, where: string): Promise<void> {
   await page.getByRole('menuitem', { name: where }).click();
 }
 
+/** A name for the piece that another repetition of the same proof has not used. */
+const told = (specimen: string): string => `${specimen} ${test.info().repeatEachIndex + 1}`;
+
 test('a teacher forms groups by chance, by hand and by dragging, and opens a laboratory for them', async ({
   page,
   browser,
 }) => {
-  await openForm(page, 'Tin ingot, opened');
+  await openForm(page, told('Tin ingot, opened'));
   // Nothing is opened for nobody.
   await page.getByRole('button', { name: 'Open it for the class' }).click();
   await expect(page.getByText('Form at least one group.')).toBeVisible();
@@ -49,13 +52,13 @@ test('a teacher forms groups by chance, by hand and by dragging, and opens a lab
   await page.mouse.up();
   await expect(own).toContainText(name);
   await page.getByRole('button', { name: 'Open it for 7 groups' }).click();
-  await expect(page.getByRole('heading', { name: 'Tin ingot, opened' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: told('Tin ingot, opened') })).toBeVisible();
   await expect(page.getByText('7 nothing yet')).toBeVisible();
 
   // Its page is there for each of the group, and what they write is on the board at once.
   const student = await (await browser.newContext()).newPage();
   await enterAs(student, 'student', '/notebook');
-  await student.getByRole('link', { name: /^Tin ingot, opened/ }).click();
+  await student.getByRole('link', { name: told('Tin ingot, opened') }).click();
   await fillCell(student, 'Dry mass, trial 1', '43.87');
   await expect(page.getByText('6 nothing yet, 1 writing')).toBeVisible({ timeout: 4000 });
   await student.context().close();
@@ -65,7 +68,7 @@ test('who was away calculates with given readings that nobody can change, and an
   page,
   browser,
 }) => {
-  await openForm(page, 'Bronze nails, for the absent');
+  await openForm(page, told('Bronze nails, for the absent'));
   await page.getByRole('button', { name: 'Pairs by chance' }).click();
   await choose(page, INES, 'In no group');
   await choose(page, 'Bao L.', 'In no group');
@@ -81,7 +84,7 @@ test('who was away calculates with given readings that nobody can change, and an
 
   const student = await (await browser.newContext()).newPage();
   await enterAs(student, 'student', '/notebook');
-  await student.getByRole('link', { name: /^Bronze nails, for the absent/ }).click();
+  await student.getByRole('link', { name: told('Bronze nails, for the absent') }).click();
   await expect(student.getByText('Your teacher has given these readings.')).toBeVisible();
   await expect(student.getByRole('button', { name: /^Dry mass, trial 1/ })).toHaveCount(0);
   await student.getByRole('button', { name: /^Volume, trial 1/ }).click();

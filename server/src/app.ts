@@ -23,6 +23,7 @@ import { lessonRoutes } from './routes/lesson.ts';
 import { liveRoutes } from './routes/live.ts';
 import { notebookRoutes } from './routes/notebook.ts';
 import { labSheetRoutes } from './routes/lab-sheets.ts';
+import { classResultsRoutes } from './routes/class-results.ts';
 import { openingRoutes } from './routes/openings.ts';
 import { reportRoutes } from './routes/reports.ts';
 import { rulesRoutes } from './routes/rules.ts';
@@ -111,6 +112,7 @@ function api(parts: Parts): express.Router {
     shelfRoutes(),
     notebookRoutes(drawing),
     openingRoutes(drawing),
+    classResultsRoutes(),
     labSheetRoutes(drawing),
     reportRoutes(sequelize),
     tapeRoutes(),

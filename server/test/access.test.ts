@@ -102,6 +102,8 @@ const ROUTES: readonly [method: string, path: string, refused: Record<string, nu
   ['PATCH', `/openings/${randomUUID()}`, TEACHERS],
   ['POST', `/openings/${randomUUID()}/groups`, TEACHERS],
   ['PUT', `/openings/${randomUUID()}/groups/${randomUUID()}`, TEACHERS],
+  ['GET', '/class-results', TEACHERS],
+  ['GET', `/class-results/${randomUUID()}`, MEMBERS],
   ['GET', '/laboratories', MEMBERS],
   ['GET', '/laboratories/solid-by-displacement', MEMBERS],
   [`GET`, '/lesson/2026-11-30', TEACHERS],

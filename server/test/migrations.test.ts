@@ -40,6 +40,7 @@ const SHIPPED: Readonly<Record<string, string>> = {
   '0028-openings': 'cf739d04bd97',
   '0029-reports': '876d4570f317',
   '0030-lab-sheets': '1d4a63e04dfa',
+  '0031-class-results': 'c4625e066e6b',
 };
 
 let server: TestServer | null = null;

@@ -8,6 +8,8 @@ import type { Members } from './run/address.ts';
 export interface KeptResult {
   readonly quantity: string;
   readonly members: Members;
+  /** `Volume, fine`. */
+  readonly name: string;
   readonly unit: string;
   readonly value: number;
   /** Power of ten of the last digit it is written to; null where it is exact. */
@@ -18,6 +20,17 @@ export interface KeptResult {
   readonly sizes: Readonly<Partial<Record<PropagationSchool, number>>>;
   /** The variance by quadrature, in parts; null where quadrature has no result. */
   readonly variance: KeptVariance | null;
+  /** What it was compared with; null where nothing was chosen. */
+  readonly accepted: { readonly least: number; readonly most: number } | null;
+}
+
+/** What is kept of a run. */
+export interface KeptRun {
+  readonly results: readonly KeptResult[];
+  /** Codes of the cabinet’s tools it was read on. */
+  readonly tools: readonly string[];
+  /** The choice of each of the laboratory’s options, by its id. */
+  readonly choices: Readonly<Record<string, string>>;
 }
 
 /** Parts of a variance, in the unit squared. They add up to the whole; a part may be below zero where scatters go against each other. */
@@ -56,22 +69,31 @@ function varianceOf({ uncertainty, budget }: MethodResult, codes: ReadonlySet<st
   return { own, tools, given };
 }
 
-function kept({ quantity, members, unit, value, place, methods }: ResultFound, codes: ReadonlySet<string>): KeptResult {
+function kept(
+  { quantity, members, name, unit, value, place, methods, comparison }: ResultFound,
+  codes: ReadonlySet<string>,
+): KeptResult {
   const quadrature = methods.find(({ method }) => method === 'quadrature');
   return {
     quantity,
     members,
+    name,
     unit,
     value,
     place: place === -Infinity ? null : place,
     degreesOfFreedom: quadrature?.degreesOfFreedom ?? null,
     sizes: Object.fromEntries(methods.map(({ method, size }) => [method, size])),
     variance: quadrature ? varianceOf(quadrature, codes) : null,
+    accepted: comparison ? { least: comparison.accepted.least, most: comparison.accepted.most } : null,
   };
 }
 
-/** What is kept of a run’s results. */
-export function keptResults(run: WorkedRun): KeptResult[] {
+/** What is kept of a run: its results, and what they were made with. */
+export function keptOf(run: WorkedRun): KeptRun {
   const codes = codesIn(run);
-  return run.results.map((result) => kept(result, codes));
+  return {
+    results: run.results.map((result) => kept(result, codes)),
+    tools: [...codes].sort(),
+    choices: { ...run.setting.layout.chosen },
+  };
 }

@@ -1,5 +1,5 @@
 import type { LabSheetFault } from '@green-beam/contract';
-import type { GivenEntry, HouseRules, KeptResult, Proposal } from '@green-beam/core';
+import type { GivenEntry, HouseRules, KeptRun, Proposal } from '@green-beam/core';
 import type { Logger } from 'pino';
 import { Piscina } from 'piscina';
 import type { CreationAttributes } from 'sequelize';
@@ -16,8 +16,8 @@ export interface Drawing {
   /** The rows of a round, drawn but not stored. */
   round(round: RoundFor, from: DrawnFor, seed: number, roundId: string): Promise<CreationAttributes<Task>[]>;
   learnedFrom(known: Knowledge, tries: readonly FirstTry[]): Promise<Knowledge>;
-  /** The results that a run has, as they are kept. */
-  results(order: ResultsOrder): Promise<KeptResult[]>;
+  /** The results that a run has and what they were made with, as they are kept. */
+  results(order: ResultsOrder): Promise<KeptRun>;
   /** Readings that students are given, each something else. */
   given(order: GivenOrder): Promise<GivenEntry[][]>;
   /** What is to be seen of a report before anybody has read it. */

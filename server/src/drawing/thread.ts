@@ -5,7 +5,7 @@ import {
   completeRules,
   DEFAULT_RULES,
   drawDifferent,
-  keptResults,
+  keptOf,
   OwnWork,
   planForAims,
   planForBelief,
@@ -19,7 +19,7 @@ import {
   workOut,
   type GivenEntry,
   type HouseRules,
-  type KeptResult,
+  type KeptRun,
   type Proposal,
   type Protocol,
   type RunEvent,
@@ -87,10 +87,10 @@ export interface ResultsOrder {
 }
 
 /** What a run’s log comes to. */
-export function results(order: ResultsOrder): Outcome<KeptResult[]> {
+export function results(order: ResultsOrder): Outcome<KeptRun> {
   return outcome(() => {
     const { protocol, events, rules } = withKnownRules(order);
-    return keptResults(workOut(protocol, { events }, rules));
+    return keptOf(workOut(protocol, { events }, rules));
   });
 }
 

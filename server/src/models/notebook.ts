@@ -1,5 +1,5 @@
 import type { Given } from '@green-beam/contract';
-import type { Address, Arrangement, KeptResult, KeptVariance, Members, Protocol } from '@green-beam/core';
+import type { Address, Arrangement, KeptResult, KeptRun, KeptVariance, Members, Protocol } from '@green-beam/core';
 import {
   DataTypes,
   Model,
@@ -32,6 +32,9 @@ export class RunRow extends Model<InferAttributes<RunRow>, InferCreationAttribut
   declare openingId: CreationOptional<string | null>;
   /** Where its readings come from, if the group has not taken them itself; then they stay as they are. */
   declare given: CreationOptional<Given | null>;
+  /** Codes of the cabinet’s tools it was read on, and the choices of its options: kept with its results. */
+  declare tools: CreationOptional<readonly string[]>;
+  declare choices: CreationOptional<KeptRun['choices']>;
 }
 
 /** A laboratory that a teacher has opened for a class. */
@@ -96,12 +99,14 @@ export class RunResultRow extends Model<InferAttributes<RunResultRow>, InferCrea
   declare position: number;
   declare quantity: string;
   declare members: Members;
+  declare name: string;
   declare unit: string;
   declare value: number;
   declare place: number | null;
   declare degreesOfFreedom: number | null;
   declare sizes: KeptResult['sizes'];
   declare variance: KeptVariance | null;
+  declare accepted: KeptResult['accepted'];
   declare rulesVersion: number;
 }
 
@@ -126,6 +131,8 @@ export function defineNotebook(sequelize: Sequelize): void {
       arrangement: DataTypes.JSONB,
       openingId: DataTypes.UUID,
       given: DataTypes.TEXT,
+      tools: DataTypes.JSONB,
+      choices: DataTypes.JSONB,
     },
     { sequelize, tableName: 'runs' },
   );
@@ -183,12 +190,14 @@ export function defineNotebook(sequelize: Sequelize): void {
       position: { type: DataTypes.INTEGER, primaryKey: true },
       quantity: DataTypes.TEXT,
       members: DataTypes.JSONB,
+      name: DataTypes.TEXT,
       unit: DataTypes.TEXT,
       value: DataTypes.DOUBLE,
       place: DataTypes.INTEGER,
       degreesOfFreedom: DataTypes.DOUBLE,
       sizes: DataTypes.JSONB,
       variance: DataTypes.JSONB,
+      accepted: DataTypes.JSONB,
       rulesVersion: DataTypes.INTEGER,
     },
     { sequelize, tableName: 'run_results' },

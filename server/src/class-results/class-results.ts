@@ -1,0 +1,129 @@
+import type { ClassResults, ClassResultsSummary, GroupToPool } from '@green-beam/contract';
+import { fn, col, where, Op, type WhereOptions } from 'sequelize';
+import type { ClassAccess } from '../auth/access.ts';
+import { labelOf } from '../auth/labels.ts';
+import { authorFor, inForce } from '../hand-ins/in-force.ts';
+import { RunMember, RunResultRow, RunRow } from '../models/notebook.ts';
+import { Person } from '../models/people.ts';
+import { notFound, Refusal } from '../refusal.ts';
+
+/** Readings that were drawn or copied are no group’s own, and are not put together with others. */
+const OWN_READINGS = { given: null };
+
+/** Which page is the same work: of one opening, or of one thing, done by the same laboratory. */
+function workOf({ openingId, protocolId, specimen }: RunRow): string {
+  return openingId ?? `${protocolId} ${specimen.trim().toLowerCase()}`;
+}
+
+function sameWork({ classId, openingId, protocolId, specimen }: RunRow): WhereOptions {
+  if (openingId !== null) return { classId, openingId, ...OWN_READINGS };
+  const same = where(fn('lower', col('specimen')), specimen.toLowerCase());
+  return { [Op.and]: [{ classId, protocolId, openingId: null, ...OWN_READINGS }, same] };
+}
+
+/** What groups of a class have found, the latest first. */
+export async function resultsOfClass(classId: string): Promise<ClassResultsSummary[]> {
+  const runs = await RunRow.findAll({
+    attributes: [
+      'classId',
+      'id',
+      'openingId',
+      'protocolId',
+      'specimen',
+      'startedAt',
+      [fn('jsonb_extract_path_text', col('protocol'), 'title'), 'protocol'],
+    ],
+    where: { classId, ...OWN_READINGS },
+    order: [['startedAt', 'DESC']],
+  });
+  const found = await RunResultRow.findAll({ attributes: ['runId'], where: { classId, position: 0 } });
+  const withResults = new Set(found.map(({ runId }) => runId));
+  const works = new Map<string, ClassResultsSummary>();
+  for (const run of runs) {
+    if (!withResults.has(run.id)) continue;
+    const work = workOf(run);
+    const known = works.get(work);
+    works.set(work, {
+      runId: run.id,
+      title: known?.title ?? String(run.get('protocol')),
+      specimen: known?.specimen ?? run.specimen,
+      startedAt: run.startedAt.toISOString(),
+      groups: (known?.groups ?? 0) + 1,
+    });
+  }
+  return [...works.values()];
+}
+
+/** A run whose results the caller may see beside others: a teacher’s, or one’s own, handed in. */
+async function runToCompare({ caller, as, schoolClass }: ClassAccess, runId: string): Promise<RunRow> {
+  const run = await RunRow.findOne({ where: { classId: schoolClass.id, id: runId } });
+  if (!run) throw notFound();
+  if (as !== 'student') return run;
+  const membership = await RunMember.findOne({ where: { classId: run.classId, runId, personId: caller.personId } });
+  if (!membership?.joinedAt) throw new Refusal(403, 'This page belongs to another group.');
+  const author = authorFor(run, caller.personId);
+  if (!(await inForce(run)).some((one) => one.author === author))
+    throw new Refusal(403, 'Hand in your own page first. Then you see what the others found.');
+  return run;
+}
+
+/** A letter for each, and two where there are more than the alphabet has. */
+function letterAt(i: number): string {
+  const letter = String.fromCharCode(65 + (i % 26));
+  return i < 26 ? letter : `${String.fromCharCode(64 + Math.floor(i / 26))}${letter}`;
+}
+
+/**
+ * What groups found who did the same as on a page: teachers see who they are, students letters.
+ * @throws Refusal for students of other groups, and before they have handed in.
+ */
+export async function classResults(access: ClassAccess, runId: string): Promise<ClassResults> {
+  const run = await runToCompare(access, runId);
+  const { classId } = run;
+  // Ids are drawn by lot: in their order nobody can tell who began first.
+  const runs = await RunRow.findAll({ where: sameWork(run), order: [['id', 'ASC']] });
+  const key = { classId, runId: runs.map(({ id }) => id) };
+  const [results, members] = await Promise.all([
+    RunResultRow.findAll({ where: key, order: [['position', 'ASC']] }),
+    RunMember.findAll({ where: key }),
+  ]);
+  const isTeacher = access.as !== 'student';
+  const people = isTeacher ? await Person.findAll({ where: { id: members.map(({ personId }) => personId) } }) : [];
+  const labels = new Map(people.map((person) => [person.id, labelOf(person, 'short')]));
+  const groups = runs.map((one, i): GroupToPool => {
+    const ofGroup = members.filter((member) => member.runId === one.id);
+    const isOwn = !isTeacher && ofGroup.some(({ personId }) => personId === access.caller.personId);
+    return {
+      letter: letterAt(i),
+      names: isTeacher ? ofGroup.map(({ personId }) => labels.get(personId) ?? '').sort() : null,
+      runId: isTeacher || isOwn ? one.id : null,
+      isOwn,
+      tools: one.tools,
+      choices: one.choices,
+      results: results
+        .filter((result) => result.runId === one.id)
+        .map(({ quantity, members: at, name, unit, value, place, variance, accepted }) => ({
+          quantity,
+          members: at,
+          name,
+          unit,
+          value,
+          place,
+          variance,
+          accepted,
+        })),
+    };
+  });
+  const { title, options } = run.protocol;
+  return {
+    title,
+    specimen: run.specimen,
+    groups: groups.filter((group) => group.results.length > 0),
+    without: groups.filter((group) => group.results.length === 0).length,
+    options: options.map(({ id, name, choices }) => ({
+      id,
+      name,
+      choices: choices.map((one) => ({ id: one.id, name: one.name })),
+    })),
+  };
+}
