@@ -175,7 +175,7 @@ export { bootstrap, type Bootstrapped } from './statistics/bootstrap.ts';
 export { UncertaintyInputError, type Input } from './uncertainty/input.ts';
 export { propagate, type Propagated, type PropagationOptions } from './uncertainty/propagate.ts';
 export { simulate, type Simulated } from './uncertainty/simulate.ts';
-export { studentT95 } from './uncertainty/coverage.ts';
+export { studentT95 } from './statistics/student-t.ts';
 export { waterDensity } from './materials/water-density.ts';
 export { MATERIALS, type Material } from './materials/materials.ts';
 export { seededRandom, type Random } from './simulation/random.ts';
@@ -240,6 +240,7 @@ export {
   FEWEST_EACH_WAY,
   worthChecking,
   type Factor,
+  type MadeWith,
   type ResultMadeWith,
 } from './laboratories/pooling/worth-checking.ts';
 export { workOut, type WorkedRun } from './laboratories/engine/evaluate.ts';

@@ -45,6 +45,7 @@ for (const [role, path] of [
   ['teacher', '/notebook/open'],
   ['teacher', '/notebook/blank/solid-by-displacement'],
   ['teacher', '/marking'],
+  ['teacher', '/class-results'],
   ['teacher', '/lab-sheets'],
   ['administrator', '/school'],
   ['student', '/account'],

@@ -12,6 +12,7 @@ const Runs = lazy(() => import('./pages/notebook/runs.tsx'));
 const ClassWork = lazy(() => import('./pages/class-work/class-work.tsx'));
 const OpenLaboratory = lazy(() => import('./pages/class-work/open/open-laboratory.tsx'));
 const BlankSheet = lazy(() => import('./pages/class-work/blank-sheet.tsx'));
+const ClassResultsPage = lazy(() => import('./pages/class-results/class-results.tsx'));
 const LabSheets = lazy(() => import('./pages/lab-sheets/lab-sheets.tsx'));
 const LabSheet = lazy(() => import('./pages/lab-sheets/lab-sheet.tsx'));
 const TryIt = lazy(() => import('./pages/lab-sheets/try-it.tsx'));
@@ -75,6 +76,7 @@ export default function SignedInRoutes({ signedIn, classId, benchRoutes }: Signe
       />
       <Route path="/notebook/:runId/report" element={<ReportPage signedIn={signedIn} classId={classId} />} />
       <Route path="/notebook/:runId" element={<RunPage signedIn={signedIn} classId={classId} />} />
+      <Route path="/class-results/:runId" element={<ClassResultsPage signedIn={signedIn} classId={classId} />} />
       <Route path="/account" element={<OwnAccount signedIn={signedIn} />} />
       <Route path="/sheets/:code" element={<Sheet classId={classId} signedIn={signedIn} />} />
       {['/sign-in', '/join/:code', '/for-teachers', '/cover/:token'].map((door) => (
@@ -85,6 +87,10 @@ export default function SignedInRoutes({ signedIn, classId, benchRoutes }: Signe
         <>
           <Route path="/notebook/open" element={<OpenLaboratory key={classId} classId={classId} />} />
           <Route path="/notebook/blank/:protocolId" element={<BlankSheet key={classId} classId={classId} />} />
+          <Route
+            path="/class-results"
+            element={<ClassResultsPage key={classId} signedIn={signedIn} classId={classId} />}
+          />
           <Route path="/lab-sheets" element={<LabSheets />} />
           <Route path="/lab-sheets/:sheetId" element={<LabSheet />} />
           <Route path="/lab-sheets/:sheetId/try" element={<TryIt classId={classId} />} />

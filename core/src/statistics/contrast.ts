@@ -1,7 +1,7 @@
 import { seededRandom } from '../simulation/random.ts';
 import { shuffled } from '../simulation/shuffled.ts';
 import { compensatedSum } from './compensated-sum.ts';
-import { studentT95 } from '../uncertainty/coverage.ts';
+import { studentT95 } from './student-t.ts';
 import { summarise } from './summarise.ts';
 import { differenceOfMeans } from './welch.ts';
 

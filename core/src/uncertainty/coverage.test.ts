@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { DEFAULT_RULES } from '../rules/house-rules.ts';
-import { coverageFactor, effectiveDegreesOfFreedom, studentT95 } from './coverage.ts';
+import { studentT95 } from '../statistics/student-t.ts';
+import { coverageFactor, effectiveDegreesOfFreedom } from './coverage.ts';
 
 describe('studentT95', () => {
   // Two-sided 95 % column of the usual table (Fisher & Yates, 1938; JCGM 100:2008, table G.2).

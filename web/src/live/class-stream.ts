@@ -14,7 +14,7 @@ interface Heard {
 /** What is fetched again when something is told; how far everybody has come with what is set changes with every attempt. */
 const SHOWN_OF: Readonly<Record<LiveKind, readonly string[]>> = {
   attempt: ['board', 'student-record', 'set-rounds'],
-  run: ['run', 'runs', 'openings', 'reports'],
+  run: ['run', 'runs', 'openings', 'reports', 'class-results'],
   rules: ['rules'],
   'set-round': ['set-rounds'],
   lesson: ['lesson', 'classmates'],

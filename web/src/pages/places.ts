@@ -42,9 +42,10 @@ const OF_A_TEACHER: readonly Place[] = [
     pages: [
       { to: '/notebook', name: 'Class work' },
       { to: '/marking', name: 'Marking' },
+      { to: '/class-results', name: 'Class results' },
       { to: '/lab-sheets', name: 'Lab sheets' },
     ],
-    under: ['/notebook', '/marking', '/lab-sheets'],
+    under: ['/notebook', '/marking', '/class-results', '/lab-sheets'],
   },
   { name: 'Equipment', pages: [{ to: '/cabinet', name: 'Equipment' }], under: ['/cabinet'] },
 ];
@@ -55,7 +56,7 @@ export const PLACES: Readonly<Record<SignedIn['role'] | 'visitor', readonly Plac
   student: [
     BENCH,
     NUMBERS,
-    { name: 'Notebook', pages: [{ to: '/notebook', name: 'Notebook' }], under: ['/notebook'] },
+    { name: 'Notebook', pages: [{ to: '/notebook', name: 'Notebook' }], under: ['/notebook', '/class-results'] },
     { name: 'My progress', pages: [{ to: '/record', name: 'My progress' }], under: ['/record'] },
   ],
   teacher: OF_A_TEACHER,

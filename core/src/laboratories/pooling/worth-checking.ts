@@ -11,13 +11,21 @@ export interface ResultMadeWith {
   readonly choices: Readonly<Record<string, string>>;
 }
 
-/** Something that some groups used and others did not, and how their results lie. */
-export interface Factor extends Contrast {
+/** A tool, or a choice of how a laboratory is done. */
+export interface MadeWith {
   readonly kind: 'tool' | 'choice';
   /** Code of the tool, or the option. */
   readonly name: string;
   /** Of an option, what was chosen; null of a tool. */
   readonly choice: string | null;
+}
+
+/** What parts the groups in two, and how the results of the two sides lie. */
+export interface Factor extends Contrast {
+  /** What these groups had, and no other. Several where they always went together. */
+  readonly had: readonly MadeWith[];
+  /** What all the others had, and none of these: the results do not tell on which side the fault is. */
+  readonly against: readonly MadeWith[];
   readonly with: readonly string[];
   readonly without: readonly string[];
   /** Whether the results lie apart by more than chance would bring any of all that was looked at. */
@@ -28,33 +36,51 @@ export interface Factor extends Contrast {
 export const FEWEST_EACH_WAY = 3;
 const CHANCE = 0.05;
 
-interface Split {
-  readonly kind: Factor['kind'];
-  readonly name: string;
-  readonly choice: string | null;
-  readonly has: readonly boolean[];
-}
-
-function splitsOf(results: readonly ResultMadeWith[]): Split[] {
+/** Everything groups were made with, each with who had it. */
+function everything(results: readonly ResultMadeWith[]): (MadeWith & { readonly has: readonly boolean[] })[] {
   const codes = [...new Set(results.flatMap(({ tools }) => tools))].sort();
   const options = [...new Set(results.flatMap(({ choices }) => Object.keys(choices)))].sort();
-  const tools = codes.map((code): Split => ({
-    kind: 'tool',
-    name: code,
-    choice: null,
-    has: results.map((one) => one.tools.includes(code)),
-  }));
-  const chosen = options.flatMap((option) => {
-    const all = [...new Set(results.map(({ choices }) => choices[option] ?? ''))].filter((one) => one !== '').sort();
-    // Of two choices the second says the same as the first.
-    return (all.length === 2 ? all.slice(0, 1) : all).map((choice): Split => ({
-      kind: 'choice',
-      name: option,
-      choice,
-      has: results.map(({ choices }) => choices[option] === choice),
-    }));
-  });
-  return [...tools, ...chosen];
+  return [
+    ...codes.map((code) => ({
+      kind: 'tool' as const,
+      name: code,
+      choice: null,
+      has: results.map(({ tools }) => tools.includes(code)),
+    })),
+    ...options.flatMap((option) =>
+      [...new Set(results.flatMap(({ choices }) => choices[option] ?? []))].sort().map((choice) => ({
+        kind: 'choice' as const,
+        name: option,
+        choice,
+        has: results.map(({ choices }) => choices[option] === choice),
+      })),
+    ),
+  ];
+}
+
+interface Parting {
+  readonly has: readonly boolean[];
+  readonly had: MadeWith[];
+  readonly against: MadeWith[];
+}
+
+/** The ways in which groups are parted, each once, from the side with fewer groups that has something. */
+function partings(results: readonly ResultMadeWith[]): Parting[] {
+  const found = new Map<string, Parting>();
+  const count = (has: readonly boolean[]): number => has.filter(Boolean).length;
+  // Of two sides the smaller comes first.
+  const all = everything(results).sort((a, b) => count(a.has) - count(b.has));
+  for (const { has, ...thing } of all) {
+    const other = found.get(has.map((one) => !one).join());
+    if (other) {
+      other.against.push(thing);
+      continue;
+    }
+    const known = found.get(has.join());
+    if (known) known.had.push(thing);
+    else found.set(has.join(), { has, had: [thing], against: [] });
+  }
+  return [...found.values()];
 }
 
 /**
@@ -67,10 +93,10 @@ export function worthChecking(results: readonly ResultMadeWith[]): Factor[] {
   const values = results.map(({ value }) => value);
   const groups = (has: readonly boolean[], wanted: boolean): string[] =>
     results.flatMap(({ group }, i) => (has[i] === wanted ? [group] : []));
-  const found = splitsOf(results)
-    .map((split) => ({ ...split, with: groups(split.has, true), without: groups(split.has, false) }))
-    .filter((split) => Math.min(split.with.length, split.without.length) >= FEWEST_EACH_WAY)
-    .map(({ has, ...split }) => ({ ...split, ...contrast(values, has) }));
+  const found = partings(results)
+    .map((parting) => ({ ...parting, with: groups(parting.has, true), without: groups(parting.has, false) }))
+    .filter((parting) => Math.min(parting.with.length, parting.without.length) >= FEWEST_EACH_WAY)
+    .map(({ has, ...parting }) => ({ ...parting, ...contrast(values, has) }));
   const worth = new Set(
     tooSmallTogether(
       found.map(({ chance }) => chance),

@@ -3,6 +3,7 @@ import { GROUP } from '@green-beam/core';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { format } from 'date-fns';
 import type { ReactNode } from 'react';
+import { Link } from 'react-router';
 import { ask } from '../../api/request.ts';
 import { Button } from '../../ui/button.tsx';
 import { Confirm } from '../../ui/confirm.tsx';
@@ -35,7 +36,17 @@ export function HandingIn({ page, author, classId, unsent }: HandingInProps): Re
   const isBack = page.returned.some((one) => one.author === author && one.number === own?.number);
   return (
     <section className="mt-6" aria-label="Handing in">
-      {own && <p className="text-small">Handed in {format(new Date(own.at), 'd MMM, HH:mm')}</p>}
+      {own && (
+        <>
+          <p className="text-small">Handed in {format(new Date(own.at), 'd MMM, HH:mm')}</p>
+          <Link
+            to={`/class-results/${page.id}`}
+            className="mt-1 inline-flex min-h-11 items-center text-small font-semibold underline underline-offset-4"
+          >
+            What the others found
+          </Link>
+        </>
+      )}
       {others > 0 && (
         <p className="text-small text-muted">
           {others === 1 ? 'One of the group has' : `${others} of the group have`} handed in.
