@@ -37,7 +37,7 @@ async function page(who: Visitor, specimen: string, masses: readonly [string, st
     protocolId: 'solid-by-displacement',
     specimen,
   });
-  const runId = body.id as string;
+  const runId: string = body.id;
   const entries = [
     ['mass.1', masses[0]],
     ['before.1', '21.4'],

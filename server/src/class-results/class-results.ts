@@ -21,6 +21,12 @@ function sameWork({ classId, openingId, protocolId, specimen }: RunRow): WhereOp
   return { [Op.and]: [{ classId, protocolId, openingId: null, ...OWN_READINGS }, same] };
 }
 
+/** Of a row in which the title stands in the place of the whole laboratory. */
+function titleOf(run: RunRow): string {
+  const title: unknown = run.get('protocol');
+  return typeof title === 'string' ? title : '';
+}
+
 /** What groups of a class have found, the latest first. */
 export async function resultsOfClass(classId: string): Promise<ClassResultsSummary[]> {
   const runs = await RunRow.findAll({
@@ -45,7 +51,7 @@ export async function resultsOfClass(classId: string): Promise<ClassResultsSumma
     const known = works.get(work);
     works.set(work, {
       runId: run.id,
-      title: known?.title ?? String(run.get('protocol')),
+      title: known?.title ?? titleOf(run),
       specimen: known?.specimen ?? run.specimen,
       startedAt: run.startedAt.toISOString(),
       groups: (known?.groups ?? 0) + 1,
