@@ -53,7 +53,7 @@ async function page(who: Visitor, specimen: string, masses: readonly [string, st
 }
 
 const results = async (who: Visitor, runId: string): Promise<{ status: number; body: ClassResults }> =>
-  who.get(`/classes/${classId}/class-results/${runId}`) as Promise<{ status: number; body: ClassResults }>;
+  who.get(`/classes/${classId}/class-results/${runId}`);
 
 describe('results of a class', () => {
   let first = '';
