@@ -126,6 +126,16 @@ describe('a run from a file', () => {
     ['file.events', /correct/, (file) => (file['events'][0].replaces = randomUUID())],
     ['file.events', /same id/, (file) => file['events'].push(file['events'][0])],
     ['address.quantity', /not a quantity/, (file) => (file['events'][0].address.quantity = 'weight')],
+    [
+      'file.events',
+      /change more than 200 times/,
+      (file) =>
+        (file['events'] = Array.from({ length: 201 }, () => ({
+          ...file['events'][0],
+          id: randomUUID(),
+          address: { kind: 'option', option: 'material' },
+        }))),
+    ],
     ['file.people', /names/, (file) => (file['people'] = { a: 7 })],
     ['combine', /combine/, (file) => (file['rules'].rules.combine = 'guessing')],
   ])('is refused by the name of what is wrong: %s', async (field, message, spoil) => {

@@ -25,6 +25,9 @@ import { storeEntries } from './store-entries.ts';
 
 type Entries = RunFile['events'];
 
+/** So often options and members change in a file: at each the places of the page are found anew. */
+const MOST_CHANGES = 200;
+
 /** The class’s rules that are these; added beside the present ones where it has had none like them. */
 async function versionOf(
   schoolClass: SchoolClass,
@@ -69,8 +72,11 @@ function checkEntries(protocol: Protocol, entries: Entries, rules: HouseRules): 
       throw new Refusal(400, 'An entry corrects one that does not stand before it.', 'file.events');
     seen.add(id);
   }
+  const parts = pieces(entries);
+  if (parts.length > MOST_CHANGES)
+    throw new Refusal(400, `Options and members change more than ${MOST_CHANGES} times.`, 'file.events');
   const before: Entries = [];
-  for (const piece of pieces(entries)) {
+  for (const piece of parts) {
     checkPlaces(
       protocol,
       before.map((entry, i) => ({ ...entry, address: entry.address as Address, order: i + 1 })),
