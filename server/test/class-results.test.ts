@@ -114,6 +114,8 @@ describe('results of a class', () => {
       expect(other).toMatchObject({ names: null, runId: null });
     expect(JSON.stringify(body)).not.toContain(students[1]);
     expect((await ada.get(`/classes/${classId}/class-results`)).status).toBe(403);
+    // Who has looked does not change their page afterwards.
+    expect((await ada.post(`/classes/${classId}/runs/${first}/take-back`, {})).status).toBe(409);
   });
 
   it('leave out readings that were drawn or copied', async () => {

@@ -4,6 +4,7 @@ import type { ClassAccess } from '../auth/access.ts';
 import { labelOf } from '../auth/labels.ts';
 import { authorFor, inForce } from '../hand-ins/in-force.ts';
 import { RunMember, RunResultRow, RunRow } from '../models/notebook.ts';
+import { HandIn } from '../models/reports.ts';
 import { Person } from '../models/people.ts';
 import { notFound, Refusal } from '../refusal.ts';
 
@@ -70,6 +71,11 @@ async function runToCompare({ caller, as, schoolClass }: ClassAccess, runId: str
   const author = authorFor(run, caller.personId);
   if (!(await inForce(run)).some((one) => one.author === author))
     throw new Refusal(403, 'Hand in your own page first. Then you see what the others found.');
+  // Who has seen what the others found goes on only where a teacher returns the page.
+  await HandIn.update(
+    { openedAt: new Date() },
+    { where: { classId: run.classId, runId, author, endedAt: null, openedAt: null } },
+  );
   return run;
 }
 

@@ -21,7 +21,7 @@ export class HandIn extends Model<InferAttributes<HandIn>, InferCreationAttribut
   declare handedInAt: CreationOptional<Date>;
   /** The last entry of the log that belongs to it. */
   declare upTo: string;
-  /** When a teacher first looked at it. */
+  /** When a teacher first looked at it, or its author at what the others found: from then on it is not taken back. */
   declare openedAt: CreationOptional<Date | null>;
   declare endedAt: CreationOptional<Date | null>;
   /** What the program sees of it; null until it has been worked out. */

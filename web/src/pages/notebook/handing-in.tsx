@@ -45,6 +45,9 @@ export function HandingIn({ page, author, classId, unsent }: HandingInProps): Re
           >
             What the others found
           </Link>
+          {own.mayTakeBack && !isBack && (
+            <p className="text-small text-muted">Once you have looked, you cannot take your page back.</p>
+          )}
         </>
       )}
       {others > 0 && (
