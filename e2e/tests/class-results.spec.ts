@@ -80,6 +80,8 @@ test('the results of a class while groups still record: a balance that weighs to
   ).toBeVisible();
   await expect(page.getByText(/By chance: 1 in 56\./)).toBeVisible();
   await expect(page.getByRole('link', { name: 'Maren O.' })).toHaveCount(8);
+  await page.getByRole('button', { name: 'Draw the groups again' }).click();
+  await expect(page.getByText(/In 95 of 100 draws their mean lies from 7\.\d+.* to 8\.\d+/)).toBeVisible();
   await page.getByRole('button', { name: 'Show letters for the wall' }).click();
   await expect(page.getByRole('link', { name: 'Maren O.' })).toHaveCount(0);
   await expect(groups.first()).toHaveText(/^[A-H]$/);

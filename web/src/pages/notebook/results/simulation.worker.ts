@@ -7,6 +7,7 @@ import {
   type RunEvent,
 } from '@green-beam/core';
 import type { Bins } from '../../../charts/histogram.tsx';
+import type { News } from '../../../ui/use-worker.ts';
 
 /** What is to be simulated: a number of a run, by so many draws. */
 export interface SimulationOrder {
@@ -28,11 +29,6 @@ export interface SimulationOutcome {
   readonly bins: Bins;
 }
 
-export type SimulationNews =
-  | { readonly kind: 'progress'; readonly done: number }
-  | { readonly kind: 'done'; readonly outcome: SimulationOutcome }
-  | { readonly kind: 'failed'; readonly message: string };
-
 const BINS = 40;
 /** Of the draws so many lie beyond the ends of the histogram, on either side. */
 const BEYOND = 0.001;
@@ -51,7 +47,7 @@ function binsOf(sorted: Float64Array): Bins {
   return { from, step, shares: counts.map((count) => count / sorted.length) };
 }
 
-function tell(news: SimulationNews): void {
+function tell(news: News<SimulationOutcome>): void {
   self.postMessage(news);
 }
 
