@@ -64,7 +64,9 @@ function PartsShown({ parts: { parts, remark } }: { readonly parts: PartsJudged 
 }
 
 /** Whether a number stands there and nothing beside it. */
-function isAlone({ struck, linkedTo, adjustment, rivals, parts }: Extract<Cell, { readonly kind: 'entry' }>): boolean {
+export function isAlone(cell: Cell): boolean {
+  if (cell.kind !== 'entry') return false;
+  const { struck, linkedTo, adjustment, rivals, parts } = cell;
   return struck.length === 0 && !linkedTo && !adjustment && rivals.length === 0 && !parts;
 }
 

@@ -13,7 +13,7 @@ import { useNumerals } from '../../../numbers/decimal-mark.ts';
 import { mayEnter, type OnPage } from '../on-page.ts';
 import { CellEditor } from './cell-editor.tsx';
 import { OwnCellButton } from '../own/own-cell-button.tsx';
-import { CellShown, wordsFor } from './cell-shown.tsx';
+import { CellShown, isAlone, wordsFor } from './cell-shown.tsx';
 import { PartsEditor } from './parts-editor.tsx';
 
 interface RunCellProps extends OnPage {
@@ -103,6 +103,7 @@ function Entered(props: RunCellProps & { readonly cell: Cell }): ReactNode {
   const { page, run, quantity, members, label, cell, onWrite } = props;
   const [editing, setEditing] = useState<'whole' | 'parts' | null>(null);
   const button = useRef<HTMLButtonElement>(null);
+  const numerals = useNumerals();
   const returns = useRef(false);
   useEffect(() => {
     if (!editing && returns.current) button.current?.focus();
@@ -154,14 +155,18 @@ function Entered(props: RunCellProps & { readonly cell: Cell }): ReactNode {
         onDone={done}
       />
     );
+  const words = `${label}, ${numerals(wordsFor(cell, page.people))}`;
+  // Each text for screen readers alone is a layer more to be put together at every key: a number by itself has a name instead.
+  const isNamed = isAlone(cell);
   return (
     <button
       ref={button}
       type="button"
       className="min-h-11 min-w-16 text-right hover:bg-wash"
+      {...(isNamed ? { 'aria-label': words } : {})}
       onClick={() => setEditing(cell.kind === 'entry' && cell.parts ? 'parts' : 'whole')}
     >
-      <span className="sr-only">{`${label}, ${wordsFor(cell, page.people)}`}</span>
+      {!isNamed && <span className="sr-only">{words}</span>}
       <span aria-hidden="true">
         <CellShown cell={cell} people={page.people} isSaidAround />
       </span>
