@@ -75,7 +75,9 @@ test('a page answered before an entry was stored, and coming in after it, takes 
   await fillCell(page, 'Water after, trial 1', '27.4');
   await page.evaluate((label) => {
     const watch = new MutationObserver(() => {
-      const isShown = [...document.querySelectorAll('button')].some((cell) => cell.textContent.startsWith(label));
+      const isShown = [...document.querySelectorAll('button')].some((cell) =>
+        (cell.ariaLabel ?? cell.textContent).startsWith(label),
+      );
       if (!isShown) document.body.dataset['gone'] = 'yes';
     });
     watch.observe(document.body, { subtree: true, childList: true, attributes: true, characterData: true });
