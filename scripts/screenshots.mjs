@@ -51,7 +51,6 @@ async function answer(page, text) {
 }
 
 const VIEWS = {
-  'bench-visitor': async (page) => page.goto('/'),
   'bench-wall': async (page, enter) => {
     await enter('student');
     const { wall } = await readings(page);
@@ -144,6 +143,10 @@ const VIEWS = {
   'class-work': async (page) => {
     await page.goto('/notebook');
     await page.getByRole('table').waitFor();
+  },
+  'class-results': async (page) => {
+    await page.goto('/class-results');
+    await page.getByText('Together').waitFor();
   },
   'lab-sheet': async (page) => {
     await page.goto('/lab-sheets');

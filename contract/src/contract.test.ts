@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Schema } from 'yup';
+import { event, ID } from '../test/entry.ts';
 import { refused } from '../test/refused.ts';
 import {
   benchAction,
@@ -21,7 +22,6 @@ import {
   teacherSignIn,
 } from './index.ts';
 
-const ID = '5a17a4b0-0000-4000-8000-000000000001';
 const attempt = {
   id: ID,
   taskId: ID,
@@ -31,15 +31,6 @@ const attempt = {
   actions: [],
   hints: 0,
   timeTaken: 4200,
-};
-const event = {
-  id: ID,
-  address: { kind: 'cell', quantity: 'mass', members: { trial: '1' } },
-  text: '54.31',
-  replaces: null,
-  reason: null,
-  person: ID,
-  deviceTime: '2026-03-01T10:00:00.000Z',
 };
 
 describe('bodies that are accepted', () => {

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
+import { ID } from '../test/entry.ts';
 import { refused } from '../test/refused.ts';
 import { groupChange, moreGroups, newOpening, openingChange } from './openings.ts';
 
-const ID = '5a17a4b0-0000-4000-8000-000000000001';
 const group = { runId: ID, memberIds: [ID] };
 const opening = { id: ID, protocolId: 'solid-by-displacement', specimen: 'Larch cone', groups: [group] };
 

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
+import { ID } from '../test/entry.ts';
 import { refused } from '../test/refused.ts';
 import { handingIn, markingChange, returning, rubricChange, USUAL_RUBRIC } from './reports.ts';
 
-const ID = '5a17a4b0-0000-4000-8000-000000000001';
 const comment = { id: ID, at: null, text: 'Read at eye level.' };
 const marking = { number: 1, points: { digits: 3 }, comments: [comment], isDone: false };
 

@@ -1,17 +1,8 @@
 import { describe, expect, it } from 'vitest';
+import { event, ID } from '../test/entry.ts';
 import { refused } from '../test/refused.ts';
 import { readRunFile, RUN_FILE, runImport } from './run-file.ts';
 
-const ID = '5a17a4b0-0000-4000-8000-000000000001';
-const event = {
-  id: ID,
-  address: { kind: 'cell', quantity: 'mass', members: { trial: '1' } },
-  text: '54.31',
-  replaces: null,
-  reason: null,
-  person: ID,
-  deviceTime: '2026-03-01T10:00:00.000Z',
-};
 const file = {
   format: RUN_FILE,
   version: 1,

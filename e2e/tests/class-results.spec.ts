@@ -69,19 +69,21 @@ test('the results of a class while groups still record: a balance that weighs to
   await page.goto(`/class-results?of=${first}`);
   const groups = page.getByRole('main').getByRole('rowheader');
   await expect(groups).toHaveCount(5);
-  await expect(page.getByText(/^A tool or a choice is looked at where/)).toBeVisible();
+  await expect(page.getByText(/^Tools and choices are compared where/)).toBeVisible();
 
   // Two groups record while the page is open.
   for (const mass of [...others.slice(2), 50.95]) await recorded(door, specimen, 'B-01', mass);
   await expect(groups).toHaveCount(8);
   await expect(page.getByText('Worth checking B-02 against B-01.')).toBeVisible();
   await expect(
-    page.getByText(/The three groups that had it found about 0\.9\d* g\/mL less than the five others/),
+    page.getByText(/The three groups that used it found about 0\.9\d* g\/mL less than the five others/),
   ).toBeVisible();
   await expect(page.getByText(/By chance: 1 in 56\./)).toBeVisible();
   await expect(page.getByRole('link', { name: 'Maren O.' })).toHaveCount(8);
-  await page.getByRole('button', { name: 'Draw the groups again' }).click();
-  await expect(page.getByText(/In 95 of 100 draws their mean lies from 7\.\d+.* to 8\.\d+/)).toBeVisible();
+  await page.getByRole('button', { name: 'How far could this mean lie?' }).click();
+  await expect(
+    page.getByText(/Drawn again from these groups, 95 of 100 means lie from 7\.\d+.* to 8\.\d+/),
+  ).toBeVisible();
   await page.getByRole('button', { name: 'Show letters for the wall' }).click();
   await expect(page.getByRole('link', { name: 'Maren O.' })).toHaveCount(0);
   await expect(groups.first()).toHaveText(/^[A-H]$/);

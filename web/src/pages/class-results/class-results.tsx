@@ -1,5 +1,6 @@
 import type { ClassResults, ClassResultsSummary, SignedIn } from '@green-beam/contract';
 import { useQuery } from '@tanstack/react-query';
+import { format } from 'date-fns';
 import { useState, type ReactNode } from 'react';
 import { useParams, useSearchParams } from 'react-router';
 import { inTheWay } from '../../api/in-the-way.ts';
@@ -19,8 +20,8 @@ interface ShownProps {
   readonly isTeacher: boolean;
 }
 
-/** Where a tool is checked, by its code. */
-function useCheckAt(classId: string): (code: string) => string | null {
+/** Where a balance of the cabinet is checked, by its code; students have no cabinet. */
+function useCheckAt(classId: string | null): (code: string) => string | null {
   const { tools } = useCabinet(classId);
   return (code) => {
     const tool = tools?.find((one) => one.code === code);
@@ -36,7 +37,7 @@ function Found({ classId, runId, isTeacher }: ShownProps): ReactNode {
   const { rules, error: noRules } = useHouseRules(classId);
   const [chosen, setChosen] = useState('');
   const [isOnWall, setOnWall] = useState(false);
-  const checkAt = useCheckAt(classId);
+  const checkAt = useCheckAt(isTeacher ? classId : null);
   const failed = inTheWay(error, found) ?? inTheWay(noRules, rules);
   if (failed) return <Failed error={failed} />;
   if (!found || !rules) return <Loading what="the results" />;
@@ -84,7 +85,6 @@ function Found({ classId, runId, isTeacher }: ShownProps): ReactNode {
 }
 
 function Choice({ classId }: { readonly classId: string }): ReactNode {
-  const [search, setSearch] = useSearchParams();
   const { data: list, error } = useQuery({
     queryKey: ['class-results', classId],
     queryFn: () => ask<ClassResultsSummary[]>('GET', `/classes/${classId}/class-results`),
@@ -92,17 +92,32 @@ function Choice({ classId }: { readonly classId: string }): ReactNode {
   const failed = inTheWay(error, list);
   if (failed) return <Failed error={failed} />;
   if (!list) return <Loading what="the laboratories" />;
-  const most = [...list].sort((a, b) => b.groups - a.groups)[0];
-  const shown = list.find(({ runId }) => runId === search.get('of')) ?? most;
-  if (!shown) return <p className="mt-6 max-w-prose text-muted">No group has worked out a result yet.</p>;
+  if (list.length === 0) return <p className="mt-6 max-w-prose text-muted">No group has worked out a result yet.</p>;
+  return <Chosen classId={classId} list={list} />;
+}
+
+/** First what most groups have done; it stays, whatever comes meanwhile. */
+function Chosen({
+  classId,
+  list,
+}: {
+  readonly classId: string;
+  readonly list: readonly ClassResultsSummary[];
+}): ReactNode {
+  const [search, setSearch] = useSearchParams();
+  const [first] = useState(() => [...list].sort((a, b) => b.groups - a.groups)[0]?.runId);
+  const asked = search.get('of');
+  const shown = list.find(({ runId }) => runId === asked) ?? list.find(({ runId }) => runId === first) ?? list[0];
+  if (!shown) return null;
   return (
     <>
       <label className="mt-4 flex w-fit max-w-full items-center gap-3 text-small font-semibold">
         Laboratory
         <select value={shown.runId} onChange={(event) => setSearch({ of: event.target.value })} className={SELECT}>
-          {list.map(({ runId, specimen, title, groups }) => (
+          {list.map(({ runId, specimen, title, startedAt, groups }) => (
             <option key={runId} value={runId}>
-              {specimen}: {title} ({groups})
+              {specimen}: {title}, {format(new Date(startedAt), 'd MMM')} (
+              {groups === 1 ? '1 group' : `${groups} groups`})
             </option>
           ))}
         </select>

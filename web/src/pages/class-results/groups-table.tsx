@@ -75,7 +75,7 @@ export function GroupsTable({
               {unit}
             </th>
             <th scope="col" className="py-1.5 pr-4 text-right">
-              ± 2 u
+              ± two standard uncertainties
             </th>
             {hasTools && (
               <th scope="col" className="py-1.5 pr-4 text-left">

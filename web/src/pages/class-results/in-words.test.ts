@@ -61,7 +61,7 @@ describe('what groups found, in words', () => {
       values.map((value, i) => ({ group: String(i), value, tools: i < 3 ? ['B-02'] : [], choices: {} })),
     );
     expect(factor && factorInWords(factor, 'g/mL')).toBe(
-      'The three groups that had it found about 0.53 g/mL less than the nine others (0.43 to 0.64). By chance: 1 in 220.',
+      'The three groups that used it found about 0.53 g/mL less than the nine others (0.43 to 0.64). By chance: 1 in 220.',
     );
   });
 });

@@ -74,8 +74,8 @@ export function factorInWords(factor: Factor, unit: string): string {
   const [near, wide] = (interval ?? []).map(Math.abs).sort((a, b) => a - b);
   const crosses = interval !== null && interval[0] < 0 && interval[1] > 0;
   const range = near === undefined || wide === undefined || crosses ? '' : ` (${rounded(near)} to ${rounded(wide)})`;
-  return `The ${counted(having.length)} groups that had it found about ${rounded(far)} ${unit} ${way} than the ${counted(without.length)} others${range}. By chance: ${chanceInWords(factor)}.`;
+  return `The ${counted(having.length)} groups that used it found about ${rounded(far)} ${unit} ${way} than the ${counted(without.length)} others${range}. By chance: ${chanceInWords(factor)}.`;
 }
 
 /** Why nothing can be said of any tool or choice. */
-export const TOO_FEW = `A tool or a choice is looked at where at least ${counted(FEWEST_EACH_WAY)} groups had it and ${counted(FEWEST_EACH_WAY)} had not.`;
+export const TOO_FEW = `Tools and choices are compared where at least ${counted(FEWEST_EACH_WAY)} groups used one and ${counted(FEWEST_EACH_WAY)} did not.`;

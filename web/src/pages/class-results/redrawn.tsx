@@ -34,7 +34,7 @@ export function Redrawn({ values, unit, textOf }: RedrawnProps): ReactNode {
         </>
       ) : (
         <Button look="quiet" className="-ml-2" onClick={() => start({ values, draws: DRAWS, seed: SEED })}>
-          Draw the groups again
+          How far could this mean lie?
         </Button>
       )}
       <p role="status">
@@ -42,11 +42,11 @@ export function Redrawn({ values, unit, textOf }: RedrawnProps): ReactNode {
         {state.kind === 'failed' && <span className="text-slip">{state.message}</span>}
         {state.kind === 'done' && !isOld && (
           <>
-            In 95 of 100 draws their mean lies from <MeasuredNumber text={textOf(state.outcome.low)} /> to{' '}
-            <MeasuredNumber text={textOf(state.outcome.high)} unit={unit} />.
+            Drawn again from these groups, 95 of 100 means lie from <MeasuredNumber text={textOf(state.outcome.low)} />{' '}
+            to <MeasuredNumber text={textOf(state.outcome.high)} unit={unit} />.
           </>
         )}
-        {isOld && <span className="text-muted">A result has come since. Draw again.</span>}
+        {isOld && <span className="text-muted">A result has come since. Ask again.</span>}
       </p>
     </div>
   );

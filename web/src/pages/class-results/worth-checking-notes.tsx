@@ -43,7 +43,7 @@ export function WorthChecking({ found, compared, checkAt }: WorthCheckingProps):
   if (worth.length === 0)
     return (
       <p className="text-small text-muted">
-        No tool and no choice parts the groups by more than chance: {factors.length} looked at.
+        No tool and no choice goes with higher or lower results by more than chance ({factors.length} looked at).
       </p>
     );
   return (
