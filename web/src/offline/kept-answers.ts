@@ -14,6 +14,10 @@ interface Kept {
   readonly state: DehydratedState;
 }
 
+function isSomebodyHere(queries: QueryClient): boolean {
+  return Boolean(queries.getQueryData<SessionState>(['session'])?.signedIn);
+}
+
 function keep(queries: QueryClient): void {
   const state = dehydrate(queries, {
     shouldDehydrateQuery: ({ state: { data } }) => data !== undefined,
@@ -29,22 +33,33 @@ function keep(queries: QueryClient): void {
 
 /**
  * Keeps what the server has answered while somebody is signed in, for as long as this tab is open: the page can be loaded again without
- * the network, and nobody who opens the browser later finds it. @returns what forgets it.
+ * the network, and nobody who opens the browser later finds it. It is forgotten when the session ends, which may be before the page of
+ * whoever was here is gone: that one stays, hidden, until the next is fetched. @returns what ends the keeping.
  */
 export function keepAnswers(queries: QueryClient): () => void {
   let timer: ReturnType<typeof setTimeout> | undefined;
-  const now = (): void => {
+  const stop = (): void => {
     clearTimeout(timer);
     timer = undefined;
-    keep(queries);
   };
-  const unsubscribe = queries.getQueryCache().subscribe(() => (timer ??= setTimeout(now, PAUSE)));
+  const forget = (): void => {
+    stop();
+    sessionStorage.removeItem(KEPT_ANSWERS);
+  };
+  const now = (): void => {
+    stop();
+    if (isSomebodyHere(queries)) keep(queries);
+    else forget();
+  };
+  const unsubscribe = queries.getQueryCache().subscribe(() => {
+    if (isSomebodyHere(queries)) timer ??= setTimeout(now, PAUSE);
+    else forget();
+  });
   window.addEventListener('pagehide', now);
   return () => {
     unsubscribe();
-    clearTimeout(timer);
     window.removeEventListener('pagehide', now);
-    sessionStorage.removeItem(KEPT_ANSWERS);
+    forget();
   };
 }
 
