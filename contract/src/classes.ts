@@ -142,7 +142,7 @@ export interface BoardCell {
 }
 
 /** What the event stream of a class tells of: an attempt, a laboratory, other rules, a round set or taken back, who comes in. */
-export const LIVE_KINDS = ['attempt', 'run', 'rules', 'set-round', 'lesson'] as const;
+export const LIVE_KINDS = ['attempt', 'run', 'rules', 'set-round', 'lesson', 'together', 'together-answer'] as const;
 export type LiveKind = (typeof LIVE_KINDS)[number];
 
 /** What the event stream of a class says: ids only; the page asks again for what it shows. */

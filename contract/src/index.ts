@@ -18,3 +18,4 @@ export * from './reports.ts';
 export * from './parents.ts';
 export * from './report-to-mark.ts';
 export * from './class-results.ts';
+export * from './together.ts';

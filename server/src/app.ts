@@ -33,6 +33,7 @@ import { shelfRoutes } from './routes/shelf.ts';
 import { sheetRoutes } from './routes/sheets.ts';
 import { sessionRoutes } from './routes/session.ts';
 import { tapeRoutes } from './routes/tapes.ts';
+import { togetherRoutes } from './routes/together.ts';
 
 /** What the application is made of. */
 export interface Parts {
@@ -117,6 +118,7 @@ function api(parts: Parts): express.Router {
     reportRoutes(sequelize),
     tapeRoutes(),
     lessonRoutes(),
+    togetherRoutes(),
     liveRoutes(events),
   );
   routes.use(() => {

@@ -33,6 +33,7 @@ import * as openings from './migrations/0028-openings.ts';
 import * as reports from './migrations/0029-reports.ts';
 import * as labSheets from './migrations/0030-lab-sheets.ts';
 import * as classResults from './migrations/0031-class-results.ts';
+import * as together from './migrations/0032-together.ts';
 
 /** All there are, in order. None is changed once it has been run anywhere: what is to be different is a further one. */
 export const MIGRATIONS = [
@@ -67,6 +68,7 @@ export const MIGRATIONS = [
   reports,
   labSheets,
   classResults,
+  together,
 ];
 
 /** What a migration does, as a short text that is another one when it is changed. */

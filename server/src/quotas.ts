@@ -11,6 +11,7 @@ const RATES = {
   'practice-set': { most: 200, every: 3 },
   run: { most: 60, every: 5 },
   opening: { most: 60, every: 5 },
+  together: { most: 60, every: 5 },
   'lab-sheet': { most: 60, every: 5 },
   class: { most: 30, every: 60 },
   // Of a whole school behind one address.
@@ -34,6 +35,7 @@ const ROOM = {
   notes: { most: 2000, of: 'A tool' },
   'practice sets': { most: 1000, of: 'A class' },
   laboratories: { most: 3000, of: 'A class' },
+  'readings together': { most: 3000, of: 'A class' },
   entries: { most: 5000, of: 'A page' },
   'lab sheets': { most: 200, of: 'A teacher' },
 } as const;

@@ -7,6 +7,7 @@ import { SchoolClass, Student } from '../models/classes.ts';
 import { Person, School } from '../models/people.ts';
 import { HandIn } from '../models/reports.ts';
 import { Tape } from '../models/tapes.ts';
+import { TogetherAnswerRow } from '../models/together.ts';
 import { StudentBelief } from '../models/tutor.ts';
 
 function inTransaction<T>(work: (transaction: Transaction) => Promise<T>): Promise<T> {
@@ -28,7 +29,7 @@ async function forgetWhoIsNowhere(people: readonly string[], transaction: Transa
 }
 
 /**
- * Removes a student's name, PIN, rounds, attempts, tapes and marked reports, also from classes of earlier years. What they wrote in group runs stays,
+ * Removes a student's name, PIN, rounds, attempts, tapes, marked reports and what they read together with their class, also from classes of earlier years. What they wrote in group runs stays,
  * under a neutral label.
  */
 export function deleteStudent(personId: string): Promise<void> {
@@ -39,6 +40,7 @@ export function deleteStudent(personId: string): Promise<void> {
     await Task.destroy({ where, transaction });
     await Round.destroy({ where, transaction });
     await StudentBelief.destroy({ where, transaction });
+    await TogetherAnswerRow.destroy({ where, transaction });
     await HandIn.destroy({ where: { classId: where.classId, author: personId }, transaction });
     await Student.destroy({ where, transaction });
     await forgetWhoIsNowhere([personId], transaction);

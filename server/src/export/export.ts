@@ -15,6 +15,7 @@ import { HandIn } from '../models/reports.ts';
 import { visibleTo } from '../notebook/own-work.ts';
 import { rubricOf } from '../hand-ins/rubric.ts';
 import { Tape } from '../models/tapes.ts';
+import { TogetherAnswerRow, TogetherRow } from '../models/together.ts';
 import { rosterOf } from '../classes/roster.ts';
 
 /** The format is described in docs/export.md. */
@@ -189,6 +190,42 @@ async function tapesOf(personId: string): Promise<unknown[]> {
   return tapes.map(({ id, lines, changedAt }) => ({ id, lines, at: changedAt }));
 }
 
+/** What the class has read together; of one student, what they have written themselves. */
+async function togetherPart(classId: string, personId?: string): Promise<unknown[]> {
+  const rounds = await TogetherRow.findAll({ where: { classId }, order: [['startedAt', 'ASC']] });
+  const answers = await TogetherAnswerRow.findAll({
+    where: { classId, ...(personId === undefined ? {} : { personId }) },
+    order: [['answeredAt', 'ASC']],
+  });
+  return rounds
+    .map(({ id, seriesId, number, kind, instrumentId, situation, title, unit, value, rulesVersion, startedAt }) => ({
+      id,
+      seriesId,
+      number,
+      kind,
+      instrumentId,
+      situation,
+      title,
+      unit,
+      value,
+      rulesVersion,
+      at: startedAt,
+      answers: answers
+        .filter(({ roundId }) => roundId === id)
+        .map(({ personId: person, firstEntry, entry, late, eyeHeight, diagnosis, answeredAt, coreVersion }) => ({
+          person,
+          firstEntry,
+          entry,
+          late,
+          eyeHeight,
+          diagnosis,
+          coreVersion,
+          at: answeredAt,
+        })),
+    }))
+    .filter((round) => personId === undefined || round.answers.length > 0);
+}
+
 async function studentPart(student: Student, drawing: Drawing): Promise<Record<string, unknown>> {
   const { classId, personId, person, archivedAt } = student;
   return {
@@ -295,6 +332,7 @@ export async function exportStudent(
     student: await studentPart(student, drawing),
     setRounds: await setRoundsPart(schoolClass.id, personId),
     houseRules: await rulesPart(schoolClass.id),
+    together: await togetherPart(schoolClass.id, personId),
     runs: await runsOf(
       schoolClass.id,
       memberships.map((membership) => membership.runId),
@@ -319,6 +357,7 @@ export async function exportClass(schoolClass: SchoolClass, drawing: Drawing): P
     houseRules: await rulesPart(schoolClass.id),
     rubric: await rubricOf(schoolClass.id),
     openings: await openingsPart(schoolClass.id),
+    together: await togetherPart(schoolClass.id),
     runs: await runsOf(
       schoolClass.id,
       runs.map((run) => run.id),

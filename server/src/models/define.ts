@@ -8,6 +8,7 @@ import { defineNotebook } from './notebook.ts';
 import { defineReports } from './reports.ts';
 import { definePeople } from './people.ts';
 import { defineTapes } from './tapes.ts';
+import { defineTogether } from './together.ts';
 import { defineTutor } from './tutor.ts';
 
 /** Binds every model to a database. */
@@ -22,4 +23,5 @@ export function defineModels(sequelize: Sequelize): void {
   defineTapes(sequelize);
   defineLesson(sequelize);
   defineLabSheets(sequelize);
+  defineTogether(sequelize);
 }

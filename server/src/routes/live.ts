@@ -8,7 +8,7 @@ import { Refusal } from '../refusal.ts';
 const HEARTBEAT = 25_000;
 
 /** Students are not told who else answers and comes in. */
-const FOR_TEACHERS: ReadonlySet<LiveKind> = new Set(['attempt', 'lesson']);
+const FOR_TEACHERS: ReadonlySet<LiveKind> = new Set(['attempt', 'lesson', 'together-answer']);
 
 function write(response: Response, event: LiveEvent | 'refetch'): void {
   response.write(

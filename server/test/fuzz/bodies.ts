@@ -154,5 +154,17 @@ export const TYPICAL: Readonly<Record<string, (known: Known) => object>> = {
       },
     ],
   }),
+  'POST /classes/:classId/together': () => ({
+    id: randomUUID(),
+    kind: 'picture',
+    instrumentId: 'burette-50',
+    value: 27.54,
+  }),
+  'POST /classes/:classId/together/:roundId/answer': () => ({ instrumentId: 'burette-50', value: 27.54 }),
+  'PUT /classes/:classId/together/:roundId/answers': ({ students }) => ({
+    personId: students[0],
+    entry: '27.5 mL',
+    eyeHeight: 12,
+  }),
   'PUT /tapes/:tapeId': () => ({ lines: ['a = 54.31 g', 'b = 6.4 mL', 'a / b'] }),
 };

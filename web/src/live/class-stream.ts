@@ -18,6 +18,8 @@ const SHOWN_OF: Readonly<Record<LiveKind, readonly string[]>> = {
   rules: ['rules'],
   'set-round': ['set-rounds'],
   lesson: ['lesson', 'classmates'],
+  together: ['together', 'together-now'],
+  'together-answer': ['together'],
 };
 const KINDS = Object.keys(SHOWN_OF) as LiveKind[];
 
