@@ -87,7 +87,7 @@ export interface TogetherDot {
   /** In the round’s unit. */
   readonly value: number;
   readonly place: number;
-  /** False where a slip is known to be behind it, or nothing explains it; null where it cannot be judged yet. */
+  /** False where a slip is behind it, or nothing explains it; null before the true value is shown, and where nothing can be judged. */
   readonly sound: boolean | null;
 }
 
@@ -107,6 +107,8 @@ export interface TogetherReader {
   readonly entry: string | null;
   /** What came after Stop: it is kept and does not count. */
   readonly late: string | null;
+  /** Where the eye was when it was sent, in mm above the mark. */
+  readonly eyeHeight: number | null;
   /** Where the own dot is. */
   readonly dot: TogetherDot | null;
   readonly verdict: Verdict | null;
@@ -149,6 +151,8 @@ export interface TogetherAtFront {
   readonly toolName: string;
   readonly picture: Picture | null;
   readonly cautions: readonly string[];
+  /** With which the class signs in; null while it is closed. */
+  readonly code: string | null;
   /** So near a mark that many will take it for the mark. */
   readonly onMark: boolean;
   readonly answered: number;

@@ -57,6 +57,7 @@ export { hasScale, plainTask } from './reading/demonstration.ts';
 export { agreement, type AgreedDigit, type WrittenReading } from './reading/together/agreement.ts';
 export { readTogether, valueIn, type ReadTogether } from './reading/together/read-together.ts';
 export { roomSpread, type RoomSpread } from './reading/together/room-spread.ts';
+export { bandwidth, kernelDensity } from './statistics/kernel-density.ts';
 export { roomAnswer, standsOnMark, togetherTask, type RoomAnswer } from './reading/together/together-task.ts';
 export { drawTask, slipsOn, AimError, type DrawOptions } from './reading/drawing/draw-task.ts';
 export { predictedEntries } from './reading/drawing/predictions.ts';

@@ -112,7 +112,7 @@ const ROUTES: readonly [method: string, path: string, refused: Record<string, nu
   ['POST', `/together/${randomUUID()}/answer`, TEACHERS],
   ['POST', `/together/${randomUUID()}/end`, TEACHERS],
   ['DELETE', `/together/${randomUUID()}`, TEACHERS],
-  ['PUT', `/together/${randomUUID()}/answers`, MEMBERS],
+  ['POST', `/together/${randomUUID()}/answers`, MEMBERS],
   ['GET', '/laboratories', MEMBERS],
   ['GET', '/laboratories/solid-by-displacement', MEMBERS],
   [`GET`, '/lesson/2026-11-30', TEACHERS],

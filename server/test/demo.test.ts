@@ -97,7 +97,7 @@ describe('the sample class', () => {
   it('has laboratories of ten kinds: finished ones with believable numbers, some with a mistake, and some that are running', async () => {
     const runs = await RunRow.findAll({ where: { classId: DEMO_CLASS } });
     expect(new Set(runs.map(({ protocolId }) => protocolId)).size).toBeGreaterThanOrEqual(10);
-    expect(runs.filter((run) => run.handedInAt !== null)).toHaveLength(12);
+    expect(runs.filter((run) => run.handedInAt !== null)).toHaveLength(24);
     expect(runs.filter((run) => run.handedInAt === null)).toHaveLength(6);
     expect(runs.filter(({ arrangement }) => arrangement.byStudent.length > 0)).toHaveLength(6);
     const said = new Map<string, string>();
@@ -111,6 +111,32 @@ describe('the sample class', () => {
     expect(said.get('Copper sheet offcuts')).toMatch(/sheet 2, observer 1/);
     expect(said.get('Liquid B from the harbour kit')).toContain('fill 3: it lies further');
     for (const specimen of ['Slate tile, whole', 'Brass bush']) expect(said.get(specimen)).not.toContain('wrong:');
+  });
+
+  it('has read one burette together twice, and agrees better the second time', async () => {
+    const [second, first] = await togetherOf(DEMO_CLASS);
+    expect([first?.round.number, first?.answered, second?.round.number, second?.answered]).toEqual([1, 22, 2, 22]);
+    const row = await TogetherRow.findOne({ where: { classId: DEMO_CLASS, id: second!.round.id } });
+    const { answers, before } = await togetherAtFront(row!);
+    const spreadOf = (dots: readonly (TogetherDot | null)[]): number =>
+      roomSpread(dots.flatMap((dot) => dot?.value ?? []), 0.1).near?.sampleStandardDeviation ?? NaN;
+    expect(spreadOf(answers.map(({ dot }) => dot))).toBeLessThan(spreadOf(before[0]?.dots ?? []) / 1.5);
+  });
+
+  it('has twelve groups with one balance that shows too little, which their results together name', async () => {
+    await renewResults(server.drawing);
+    const run = await RunRow.findOne({ where: { classId: DEMO_CLASS, protocolId: 'glassware-delivery', specimen: '25 mL of water' } });
+    const found = await classResults(run!, null);
+    const cylinder = found.groups.flatMap(({ letter, results }) =>
+      results
+        .filter(({ quantity, members }) => quantity === 'meanVolume' && members['tool'] === 'cylinder')
+        .map((result) => ({ group: letter, result })),
+    );
+    expect(cylinder).toHaveLength(12);
+    const low = [...cylinder].sort((a, b) => a.result.value - b.result.value).slice(0, 3);
+    const letters = low.map(({ group }) => group).sort();
+    const users = found.groups.filter(({ tools }) => JSON.stringify(tools).includes('B-04')).map(({ letter }) => letter);
+    expect(letters).toEqual(users.sort());
   });
 
   it('has reports that are handed in: most of them complete, one with a slip, one that has come back', async () => {

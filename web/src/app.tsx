@@ -18,6 +18,7 @@ const ForTeachers = lazy(() => import('./pages/sign-in/for-teachers.tsx'));
 const OneTimeLink = lazy(() => import('./pages/sign-in/one-time-link.tsx'));
 const SignedInRoutes = lazy(() => import('./signed-in-routes.tsx'));
 const AskedToJoin = lazy(() => import('./pages/notebook/joining.tsx'));
+const ReadTogetherOffered = lazy(() => import('./pages/together/offered.tsx'));
 const Desk = lazy(() => import('./pages/numbers/desk.tsx'));
 const Practice = lazy(() => import('./pages/numbers/practice.tsx'));
 const CoverDoor = lazy(() => import('./pages/sign-in/cover-door.tsx'));
@@ -50,7 +51,7 @@ function VisitorRoutes({ demo }: { readonly demo: boolean }): ReactNode {
 }
 
 /** What is shown at the front of the room stands alone. */
-const FOR_THE_WALL: ReadonlySet<string> = new Set(['/demonstrate', '/class/start']);
+const FOR_THE_WALL = /^\/(demonstrate|class\/start|read-together\/[^/]+\/wall)$/;
 
 /** The whole interface: who is here decides which places there are. */
 export function App(): ReactNode {
@@ -62,12 +63,13 @@ export function App(): ReactNode {
   useEffect(() => outbox.open(personId), [personId]);
   useClassStream(classId);
   // The wall shows the tool and nothing else.
-  const fullWindow = FOR_THE_WALL.has(useLocation().pathname) && signedIn !== null && signedIn.role !== 'student';
+  const fullWindow = FOR_THE_WALL.test(useLocation().pathname) && signedIn !== null && signedIn.role !== 'student';
   return (
     <DecimalMark value={rules?.rules.decimalMark ?? 'point'}>
       {!fullWindow && <Header known={state !== undefined} signedIn={signedIn} classId={classId} />}
       {signedIn?.role === 'student' && classId !== null && (
         <FetchedPart>
+          <ReadTogetherOffered classId={classId} />
           <AskedToJoin classId={classId} signedIn={signedIn} />
         </FetchedPart>
       )}

@@ -23,6 +23,10 @@ const RunPage = lazy(() => import('./pages/notebook/run-page.tsx'));
 const Record = lazy(() => import('./pages/record/record.tsx'));
 const Overview = lazy(() => import('./pages/class/overview/overview.tsx'));
 const People = lazy(() => import('./pages/class/people.tsx'));
+const Together = lazy(() => import('./pages/together/together.tsx'));
+const TogetherNames = lazy(() => import('./pages/together/names.tsx'));
+const TogetherWall = lazy(() => import('./pages/together/wall.tsx'));
+const TakingPart = lazy(() => import('./pages/together/taking-part.tsx'));
 const StartLesson = lazy(() => import('./pages/class/start/start-lesson.tsx'));
 const Parents = lazy(() => import('./pages/class/parents/parents.tsx'));
 const StudentPage = lazy(() => import('./pages/class/student.tsx'));
@@ -83,6 +87,7 @@ export default function SignedInRoutes({ signedIn, classId, benchRoutes }: Signe
         <Route key={door} path={door} element={<LeaveDoor to={student ? '/' : '/class'} />} />
       ))}
       {student && <Route path="/record" element={<Record classId={classId} />} />}
+      {student && <Route path="/read-together" element={<TakingPart signedIn={signedIn} classId={classId} />} />}
       {!student && (
         <>
           <Route path="/notebook/open" element={<OpenLaboratory key={classId} classId={classId} />} />
@@ -106,6 +111,9 @@ export default function SignedInRoutes({ signedIn, classId, benchRoutes }: Signe
           <Route path="/class/people" element={<People key={classId} classId={classId} signedIn={signedIn} />} />
           <Route path="/class/parents" element={<Parents key={classId} classId={classId} />} />
           <Route path="/class/start" element={<StartLesson key={classId} classId={classId} />} />
+          <Route path="/read-together" element={<Together key={classId} classId={classId} />} />
+          <Route path="/read-together/:roundId" element={<TogetherNames key={classId} classId={classId} />} />
+          <Route path="/read-together/:roundId/wall" element={<TogetherWall classId={classId} />} />
           <Route path="/class/student/:studentId" element={<StudentPage classId={classId} />} />
           <Route path="/link/:token" element={<OneTimeLink />} />
         </>

@@ -53,6 +53,8 @@ const TOOLS: readonly SampleTool[] = [
     zeros: [0.2],
     checks: { nominal: 500, drift: 0.1, count: 5 },
   },
+  { code: 'B-04', instrumentId: 'digital-balance-hundredth', keeper: 'bench 4', state: 'fit', zeros: [] },
+  { code: 'B-05', instrumentId: 'digital-balance-hundredth', keeper: 'bench 5', state: 'fit', zeros: [0] },
   { code: 'T-04', instrumentId: 'thermometer-degree', keeper: 'bench 4', state: 'fit', zeros: [0.6, 0.7] },
   { code: 'Z-07', instrumentId: 'cylinder-50', keeper: 'glass shelf', state: 'fit', zeros: [] },
 ];

@@ -13,20 +13,23 @@ import {
 } from '@green-beam/core';
 import { addMinutes, addSeconds, subDays } from 'date-fns';
 import type { CreationAttributes } from 'sequelize';
-import { RunEventRow, RunMember, RunRow } from '../models/notebook.ts';
+import { Opening, RunEventRow, RunMember, RunRow } from '../models/notebook.ts';
 import { HandIn } from '../models/reports.ts';
+import { GLASSWARE_SPECIMEN, glasswareRuns } from './sample-glassware.ts';
 import { DEMO_CLASS, DEMO_SCHOOL, DEMO_TEACHER, HERON_STUDENTS } from './people.ts';
 
 /** One entry of a sample log: who (index in the group), where, what, and for a correction the reason. */
-type Line = readonly [who: number, address: Address, text: string, reason?: string];
+export type Line = readonly [who: number, address: Address, text: string, reason?: string];
 
-interface SampleRun {
+export interface SampleRun {
   readonly protocolId: string;
   readonly specimen: string;
   /** Indices in the roster of Heron 9. */
   readonly group: readonly number[];
   readonly daysAgo: number;
   readonly handedIn: boolean;
+  /** What it was opened with; nothing where the group began it. */
+  readonly openingId?: string;
   /** What is left to the students; nothing where it is not said. */
   readonly arrangement?: Arrangement;
   readonly lines: readonly Line[];
@@ -298,9 +301,30 @@ const RETURNED = {
   markedBy: DEMO_TEACHER,
 } as const;
 
+/** The laboratory that twelve groups have done at once. */
+async function seedGlasswareOpening(now: Date): Promise<string> {
+  const id = randomUUID();
+  const lab = protocol('glassware-delivery');
+  const openedAt = subDays(now, 9);
+  await Opening.create({
+    classId: DEMO_CLASS,
+    id,
+    schoolId: DEMO_SCHOOL,
+    protocolId: lab.id,
+    protocolVersion: lab.version,
+    specimen: GLASSWARE_SPECIMEN,
+    openedBy: DEMO_TEACHER,
+    openedAt,
+    dueAt: subDays(now, 8),
+    excused: [],
+  });
+  return id;
+}
+
 /** Stores the sample laboratories of Heron 9. Their results are worked out when the server starts. */
 export async function seedRuns(now: Date): Promise<void> {
-  for (const run of RUNS) {
+  const openingId = await seedGlasswareOpening(now);
+  for (const run of [...RUNS, ...glasswareRuns(openingId)]) {
     const id = randomUUID();
     const people = run.group.map((index) => HERON_STUDENTS[index]?.id ?? '');
     const start = startOf(run, now);
@@ -316,6 +340,7 @@ export async function seedRuns(now: Date): Promise<void> {
       rulesVersion: 1,
       startedBy: people[0] ?? null,
       startedAt: start,
+      ...(run.openingId === undefined ? {} : { openingId: run.openingId }),
       handedInAt: run.handedIn ? addMinutes(start, 45) : null,
     });
     await RunMember.bulkCreate(

@@ -26,6 +26,7 @@ import { seedCabinet } from './sample-cabinet.ts';
 import { seedLabSheets } from './sample-lab-sheets.ts';
 import { seedClassWork } from './sample-class-work.ts';
 import { seedRuns } from './sample-runs.ts';
+import { seedTogether } from './sample-together.ts';
 import { FIRST_ROUND, LESSON_SET, seedSetRounds } from './sample-set-rounds.ts';
 
 async function seedTeachers(): Promise<void> {
@@ -116,4 +117,5 @@ export async function seedDemo(
   await seedRuns(now);
   await seedClassWork(now);
   await seedLabSheets(now);
+  await seedTogether(now);
 }

@@ -86,7 +86,7 @@ export function togetherRoutes(): Router {
     response.status(204).end();
   });
 
-  routes.put('/classes/:classId/together/:roundId/answers', async (request, response) => {
+  routes.post('/classes/:classId/together/:roundId/answers', async (request, response) => {
     const access = await classInReach(request);
     checkNotArchived(access.schoolClass);
     const row = await roundIn(access, request);

@@ -53,12 +53,22 @@ export function judged(task: ReadingTask, row: Pick<TogetherRow, 'kind'>, entry:
 
 type Answered = Pick<TogetherAnswerRow, 'entry' | 'eyeHeight' | 'diagnosis'>;
 
-/** Where an answer stands on the strip; null where it came too late to count. */
-export function dotOf({ unit }: Pick<TogetherRow, 'unit'>, { entry, diagnosis }: Answered): TogetherDot | null {
+/** The doubtful digit scatters: that is no slip that a dot is marked for. */
+function isScatter({ verdict, slips }: Diagnosis): boolean {
+  return verdict === 'sound' || verdict === 'record' || slips[0]?.ids.join() === 'estimate-off';
+}
+
+/**
+ * Where an answer stands on the strip; null where it came too late to count. Before the true value is shown no dot says whether a slip is
+ * behind it: those that say so would give away where the true value lies.
+ */
+export function dotOf(
+  { unit, shownAt }: Pick<TogetherRow, 'unit' | 'shownAt'>,
+  { entry, diagnosis }: Answered,
+): TogetherDot | null {
   const read = entry === null ? '' : readTogether(entry, unit);
   if (typeof read === 'string') return null;
-  const sound = diagnosis === null ? null : ['sound', 'record'].includes(diagnosis.verdict);
-  return { value: read.value, place: read.place, sound };
+  return { value: read.value, place: read.place, sound: diagnosis === null || !shownAt ? null : isScatter(diagnosis) };
 }
 
 /** The likeliest slips behind an answer, in words. */

@@ -23,7 +23,7 @@ import {
 import { Op } from 'sequelize';
 import { labelOf } from '../auth/labels.ts';
 import { rosterOf } from '../classes/roster.ts';
-import { Student } from '../models/classes.ts';
+import { SchoolClass, Student } from '../models/classes.ts';
 import { Person } from '../models/people.ts';
 import { TogetherAnswerRow, TogetherRow } from '../models/together.ts';
 import { rulesByVersion, rulesOf } from '../rules.ts';
@@ -98,6 +98,7 @@ export async function togetherNow(classId: string, personIds: readonly string[])
       picture: seen ? pictureOf(seen) : null,
       entry: mine?.entry ?? null,
       late: mine?.late ?? null,
+      eyeHeight: mine?.eyeHeight ?? null,
       dot: stopped && mine ? dotOf(row, mine) : null,
       verdict: stopped ? (mine?.diagnosis?.verdict ?? null) : null,
       slips: stopped && mine ? slipsBehind(task, row, mine) : [],
@@ -142,7 +143,12 @@ export async function togetherAtFront(row: TogetherRow): Promise<TogetherAtFront
   const { classId } = row;
   const rules: HouseRules = await rulesOf(classId, row.rulesVersion);
   const task = taskOfRoom(row, rules);
-  const [answers, roster, before] = await Promise.all([answersOf(row), rosterOf(classId, 'present'), readBefore(row)]);
+  const [answers, roster, before, schoolClass] = await Promise.all([
+    answersOf(row),
+    rosterOf(classId, 'present'),
+    readBefore(row),
+    SchoolClass.findByPk(classId),
+  ]);
   const labels = new Map(roster.map(({ personId, person }) => [personId, labelOf(person, 'short')]));
   const isPicture = row.kind === 'picture' && task !== null;
   return {
@@ -150,6 +156,7 @@ export async function togetherAtFront(row: TogetherRow): Promise<TogetherAtFront
     toolName: toolNameOf(row),
     picture: isPicture ? pictureOf(task) : null,
     cautions: isPicture ? cautionsFor(task) : [],
+    code: schoolClass?.codeOpen ? schoolClass.code : null,
     onMark: isPicture && standsOnMark(task),
     answered: answers.filter(({ entry }) => entry !== null).length,
     of: roster.length,

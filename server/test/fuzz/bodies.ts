@@ -161,7 +161,7 @@ export const TYPICAL: Readonly<Record<string, (known: Known) => object>> = {
     value: 27.54,
   }),
   'POST /classes/:classId/together/:roundId/answer': () => ({ instrumentId: 'burette-50', value: 27.54 }),
-  'PUT /classes/:classId/together/:roundId/answers': ({ students }) => ({
+  'POST /classes/:classId/together/:roundId/answers': ({ students }) => ({
     personId: students[0],
     entry: '27.5 mL',
     eyeHeight: 12,

@@ -30,10 +30,11 @@ const OF_A_TEACHER: readonly Place[] = [
     pages: [
       { to: '/class', name: 'Overview' },
       { to: '/rounds', name: 'Practice sets' },
+      { to: '/read-together', name: 'Read together' },
       { to: '/class/people', name: 'Students' },
       { to: '/class/start', name: 'Start the lesson' },
     ],
-    under: ['/class', '/rounds'],
+    under: ['/class', '/rounds', '/read-together'],
   },
   { ...BENCH, pages: [...BENCH.pages, { to: '/demonstrate', name: 'Demonstrate' }] },
   NUMBERS,

@@ -33,7 +33,7 @@ function EntryShown({ text, sound }: { readonly text: string; readonly sound: bo
 const ORDINALS = ['first', 'second', 'third'];
 
 interface AnswerLineProps {
-  readonly entry: ItemWork;
+  readonly entry: Pick<ItemWork, 'made' | 'entry' | 'last' | 'notChecked' | 'write'>;
   /** What is to be written, for who cannot see the line. */
   readonly label: string;
   readonly placeholder?: string;
