@@ -1,4 +1,4 @@
-import type { KeptResult } from '@green-beam/core';
+import type { KeptResult, ToolCompared } from '@green-beam/core';
 
 /** A result of a group as it is compared with others. */
 export type ResultToPool = Pick<
@@ -20,6 +20,8 @@ export interface GroupToPool {
   /** The choice of each option, by the option’s id. */
   readonly choices: Readonly<Record<string, string>>;
   readonly results: readonly ResultToPool[];
+  /** Tools they compared with each other, by their repeats. */
+  readonly compared: readonly ToolCompared[];
 }
 
 /** What groups found who did the same laboratory with the same thing. */

@@ -141,13 +141,15 @@ export interface BoardCell {
   readonly slips: readonly { readonly id: string; readonly count: number; readonly lastSeen: string }[];
 }
 
-/** What the event stream of a class tells of: an attempt, a laboratory, other rules, a round set or taken back, who comes in. */
+/** What the event stream of a class tells of: an attempt, a laboratory, other rules, a round set or taken back, who comes in, what is read together and how many have. */
 export const LIVE_KINDS = ['attempt', 'run', 'rules', 'set-round', 'lesson', 'together', 'together-answer'] as const;
 export type LiveKind = (typeof LIVE_KINDS)[number];
 
-/** What the event stream of a class says: ids only; the page asks again for what it shows. */
+/** What the event stream of a class says: ids, and nothing of anybody; the page asks again for what it shows. */
 export interface LiveEvent {
   readonly kind: LiveKind;
   /** Of rules, their version. */
   readonly id: string;
+  /** Of an answer to what is read together, how many there were then: the wall shows it before it has asked. */
+  readonly count?: number;
 }

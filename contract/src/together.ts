@@ -62,6 +62,11 @@ export const togetherAnswer = object({
 });
 export type TogetherAnswer = InferType<typeof togetherAnswer>;
 
+/** Whether an answer came in time. */
+export interface TogetherTaken {
+  readonly counts: boolean;
+}
+
 /** How far a reading of the whole class has come. */
 export type TogetherState = 'reading' | 'stopped' | 'shown';
 

@@ -240,6 +240,16 @@ export {
 } from './laboratories/run/tool-in-run.ts';
 export { evaluateRun, evaluatedRun, type EvaluatedResult, type EvaluatedRun } from './laboratories/evaluate-run.ts';
 export { keptOf, type KeptResult, type KeptRun, type KeptVariance } from './laboratories/kept-results.ts';
+export {
+  compareTools,
+  type ByTolerance,
+  type MeansCompared,
+  type OneMore,
+  type ToolComparison,
+  type ToolFigures,
+} from './laboratories/comparing/compare-tools.ts';
+export { toolsCompared, type ToolCompared } from './laboratories/comparing/tools-compared.ts';
+export { poolTools, type GroupTools, type PooledTool } from './laboratories/pooling/pool-tools.ts';
 export { pool, type GroupResult, type Pool, type PooledValue, type SharedPart } from './laboratories/pooling/pool.ts';
 export {
   FEWEST_EACH_WAY,

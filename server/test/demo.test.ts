@@ -1,4 +1,14 @@
-import { evaluateRun, PRACTICE_SLIPS, protocolFaults, sampleFaults, type Protocol } from '@green-beam/core';
+import {
+  evaluateRun,
+  poolTools,
+  PRACTICE_SLIPS,
+  protocolFaults,
+  roomSpread,
+  sampleFaults,
+  worthChecking,
+  type Protocol,
+} from '@green-beam/core';
+import type { TogetherDot } from '@green-beam/contract';
 import { differenceInDays, differenceInMinutes, subMinutes } from 'date-fns';
 import { Op } from 'sequelize';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
@@ -10,7 +20,10 @@ import { stuckOn } from '../src/classes/lately.ts';
 import { Attempt, Task } from '../src/models/bench.ts';
 import { Student } from '../src/models/classes.ts';
 import { LabSheet } from '../src/models/lab-sheets.ts';
-import { RunRow } from '../src/models/notebook.ts';
+import { RunResultRow, RunRow } from '../src/models/notebook.ts';
+import { TogetherRow } from '../src/models/together.ts';
+import { renewResults } from '../src/notebook/renew-results.ts';
+import { togetherAtFront, togetherOf } from '../src/together/together-shown.ts';
 import { School } from '../src/models/people.ts';
 import { parentSheets } from '../src/reports/parent-sheets.ts';
 import { reportQueue } from '../src/reports/queue.ts';
@@ -119,24 +132,35 @@ describe('the sample class', () => {
     const row = await TogetherRow.findOne({ where: { classId: DEMO_CLASS, id: second!.round.id } });
     const { answers, before } = await togetherAtFront(row!);
     const spreadOf = (dots: readonly (TogetherDot | null)[]): number =>
-      roomSpread(dots.flatMap((dot) => dot?.value ?? []), 0.1).near?.sampleStandardDeviation ?? NaN;
+      roomSpread(
+        dots.flatMap((dot) => dot?.value ?? []),
+        0.1,
+      ).near?.sampleStandardDeviation ?? NaN;
     expect(spreadOf(answers.map(({ dot }) => dot))).toBeLessThan(spreadOf(before[0]?.dots ?? []) / 1.5);
   });
 
-  it('has twelve groups with one balance that shows too little, which their results together name', async () => {
+  it('has twelve groups with one balance that shows too little, and their results together name it', async () => {
     await renewResults(server.drawing);
-    const run = await RunRow.findOne({ where: { classId: DEMO_CLASS, protocolId: 'glassware-delivery', specimen: '25 mL of water' } });
-    const found = await classResults(run!, null);
-    const cylinder = found.groups.flatMap(({ letter, results }) =>
-      results
-        .filter(({ quantity, members }) => quantity === 'meanVolume' && members['tool'] === 'cylinder')
-        .map((result) => ({ group: letter, result })),
-    );
-    expect(cylinder).toHaveLength(12);
-    const low = [...cylinder].sort((a, b) => a.result.value - b.result.value).slice(0, 3);
-    const letters = low.map(({ group }) => group).sort();
-    const users = found.groups.filter(({ tools }) => JSON.stringify(tools).includes('B-04')).map(({ letter }) => letter);
-    expect(letters).toEqual(users.sort());
+    const runs = await RunRow.findAll({ where: { classId: DEMO_CLASS, specimen: '25 mL of water' } });
+    const rows = await RunResultRow.findAll({ where: { classId: DEMO_CLASS, runId: runs.map(({ id }) => id) } });
+    const results = rows
+      .filter(({ quantity, members }) => quantity === 'meanVolume' && members['tool'] === 'cylinder')
+      .flatMap(({ runId, value }) => {
+        const run = runs.find(({ id }) => id === runId);
+        return run ? [{ group: runId, value, tools: run.tools, choices: run.choices }] : [];
+      });
+    expect(results).toHaveLength(12);
+    const told = worthChecking(results).filter(({ isWorthChecking }) => isWorthChecking);
+    expect(told[0]?.had.map(({ name }) => name)).toEqual(['B-04']);
+    expect(told[0]?.difference).toBeLessThan(-0.1);
+    const tools = poolTools(runs.map(({ id, compared }) => ({ group: id, tools: compared })));
+    expect(tools.map(({ member, groups }) => [member, groups])).toEqual([
+      ['beaker', 12],
+      ['cylinder', 12],
+      ['burette', 12],
+      ['volumetricPipette', 12],
+    ]);
+    expect(tools.map(({ precision }) => precision)).toEqual([4, 3, 2, 1]);
   });
 
   it('has reports that are handed in: most of them complete, one with a slip, one that has come back', async () => {

@@ -41,7 +41,8 @@ const SHIPPED: Readonly<Record<string, string>> = {
   '0029-reports': '876d4570f317',
   '0030-lab-sheets': '1d4a63e04dfa',
   '0031-class-results': 'c4625e066e6b',
-  '0032-together': '581b38b0e004',
+  '0032-together': 'a9d04cb83e13',
+  '0033-tools-compared': '3736bd7c7f1a',
 };
 
 let server: TestServer | null = null;

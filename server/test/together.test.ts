@@ -77,8 +77,10 @@ describe('one picture for the whole class', () => {
     const [entry = ''] = predictedEntries(asOperated(await truth(roundId), { eyeHeight: 60 }), { id: 'eye-high' });
     const { status, body } = await answer('ben', roundId, entry, 60);
     expect(status).toBe(200);
-    expect(body).toMatchObject({ dots: [], answer: null });
-    expect(body.readers).toEqual([expect.objectContaining({ entry, dot: null, verdict: null, slips: [] })]);
+    expect(body).toEqual({ counts: true });
+    const ben = await now('ben');
+    expect(ben).toMatchObject({ dots: [], answer: null });
+    expect(ben.readers).toEqual([expect.objectContaining({ entry, dot: null, verdict: null, slips: [] })]);
     for (const told of [await teacher.get(path(`/${roundId}`)), await at.cleo.get(path('/now'))])
       expect(told.text).not.toContain(right);
     expect(await front(roundId)).toMatchObject({ answered: 2, of: 3, answers: [], answer: null });
@@ -109,14 +111,14 @@ describe('one picture for the whole class', () => {
       eyeHeight: 0,
     });
     expect(partner.status).toBe(200);
-    expect((partner.body as TogetherNow).readers.map(({ personId }) => personId)).toEqual([ids.ada, ids.cleo]);
+    expect((await now('ada')).readers.map(({ personId }) => personId)).toEqual([ids.ada, ids.cleo]);
   });
 
   it('can be answered anew until Stop, and the first is kept; what comes later does not count', async () => {
     await answer('cleo', roundId, `${right} mL`);
     expect((await teacher.post(path(`/${roundId}/answer`))).status).toBe(409);
     expect((await teacher.post(path(`/${roundId}/stop`))).status).toBe(200);
-    await answer('cleo', roundId, '1.23 mL');
+    expect((await answer('cleo', roundId, '1.23 mL')).body).toEqual({ counts: false });
     const { answers, answered } = await front(roundId);
     expect(answered).toBe(3);
     expect(answers.find(({ personId }) => personId === ids.cleo)).toMatchObject({
@@ -269,7 +271,7 @@ it('the teacher hears of each answer, and students only of begin and Stop', asyn
   ];
   const { body } = await begin({ kind: 'picture', instrumentId: 'cylinder-50', value: 32.6 });
   await answer('ada', body.round.id, '32.6 mL');
-  await byTeacher.until(/together-answer/);
+  expect(await byTeacher.until(/together-answer\n[^\n]+\n/)).toContain(`{"id":"${body.round.id}","count":1}`);
   await teacher.post(path(`/${body.round.id}/stop`));
   const heard = await byBen.until(/event: together\n[^]*event: together\n/);
   expect(heard).not.toContain('together-answer');

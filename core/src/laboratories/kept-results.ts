@@ -1,4 +1,5 @@
 import type { PropagationSchool } from '../uncertainty/propagate.ts';
+import { toolsCompared, type ToolCompared } from './comparing/tools-compared.ts';
 import type { WorkedRun } from './engine/evaluate.ts';
 import type { MethodResult, ResultFound } from './engine/results.ts';
 import { placesOf, toolAt } from './engine/setting.ts';
@@ -31,6 +32,8 @@ export interface KeptRun {
   readonly tools: readonly string[];
   /** The choice of each of the laboratory’s options, by its id. */
   readonly choices: Readonly<Record<string, string>>;
+  /** The tools whose readings of one thing were compared, with their repeats; none where the laboratory compares no tools. */
+  readonly compared: readonly ToolCompared[];
 }
 
 /** Parts of a variance, in the unit squared. They add up to the whole; a part may be below zero where scatters go against each other. */
@@ -95,5 +98,6 @@ export function keptOf(run: WorkedRun): KeptRun {
     results: run.results.map((result) => kept(result, codes)),
     tools: [...codes].sort(),
     choices: { ...run.setting.layout.chosen },
+    compared: toolsCompared(run) ?? [],
   };
 }

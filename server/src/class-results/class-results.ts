@@ -112,6 +112,7 @@ export async function classResults(access: ClassAccess, runId: string): Promise<
       isOwn,
       tools: one.tools,
       choices: one.choices,
+      compared: one.compared,
       results: results
         .filter((result) => result.runId === one.id)
         .map(({ quantity, members: at, name, unit, value, place, variance, accepted }) => ({

@@ -70,9 +70,14 @@ export class ClassEvents {
   }
 
   private hand(payload: string): void {
-    const [classId = '', told, id = ''] = payload.split(' ');
+    const [classId = '', told, id = '', count] = payload.split(' ');
     const kind = LIVE_KINDS.find((known) => known === told);
-    if (kind) this.emitter.emit(classId, { kind, id } satisfies LiveEvent);
+    if (kind)
+      this.emitter.emit(classId, {
+        kind,
+        id,
+        ...(count === undefined ? {} : { count: Number(count) }),
+      } satisfies LiveEvent);
   }
 
   private broken = new WeakSet<pg.Client>();

@@ -53,7 +53,9 @@ create trigger together_rounds_told after insert or update or delete on together
 
 create function notify_together_answer() returns trigger language plpgsql as $$
 begin
-  perform pg_notify('class_events', new.class_id || ' together-answer ' || new.round_id);
+  -- Answers that come at the same moment do not see each other: the page asks again, and has the right number then.
+  perform pg_notify('class_events', new.class_id || ' together-answer ' || new.round_id || ' ' ||
+    (select count(*) from together_answers where class_id = new.class_id and round_id = new.round_id and entry is not null));
   return null;
 end $$;
 create trigger together_answers_told after insert or update on together_answers

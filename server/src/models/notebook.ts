@@ -35,6 +35,7 @@ export class RunRow extends Model<InferAttributes<RunRow>, InferCreationAttribut
   /** Codes of the cabinet’s tools it was read on, and the choices of its options: kept with its results. */
   declare tools: CreationOptional<readonly string[]>;
   declare choices: CreationOptional<KeptRun['choices']>;
+  declare compared: CreationOptional<KeptRun['compared']>;
 }
 
 /** A laboratory that a teacher has opened for a class. */
@@ -133,6 +134,7 @@ export function defineNotebook(sequelize: Sequelize): void {
       given: DataTypes.TEXT,
       tools: DataTypes.JSONB,
       choices: DataTypes.JSONB,
+      compared: DataTypes.JSONB,
     },
     { sequelize, tableName: 'runs' },
   );

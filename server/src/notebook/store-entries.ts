@@ -48,7 +48,7 @@ async function isStored({ classId, runId }: RunKey, writing: Writing, drawing: D
   const entries = writing.entries.filter(({ id }) => !known.has(id));
   const last = Number(rows.at(-1)?.serverOrder ?? 0);
   const rulesVersion = writing.rulesVersion ?? run.rulesVersion;
-  const { results, tools, choices } = await drawing.results({
+  const { results, tools, choices, compared } = await drawing.results({
     protocol: run.protocol,
     events: [...eventsOf(rows), ...asEvents(entries, last)],
     rules: await rulesOf(classId, rulesVersion),
@@ -66,7 +66,7 @@ async function isStored({ classId, runId }: RunKey, writing: Writing, drawing: D
       results.map((result, position) => ({ ...key, ...result, position, rulesVersion })),
       { transaction },
     );
-    await locked.update({ resultsBy: CORE_VERSION, rulesVersion, tools, choices }, { transaction });
+    await locked.update({ resultsBy: CORE_VERSION, rulesVersion, tools, choices, compared }, { transaction });
     return true;
   });
 }

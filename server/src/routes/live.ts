@@ -14,7 +14,7 @@ function write(response: Response, event: LiveEvent | 'refetch'): void {
   response.write(
     event === 'refetch'
       ? 'event: refetch\ndata: {}\n\n'
-      : `event: ${event.kind}\ndata: ${JSON.stringify({ id: event.id })}\n\n`,
+      : `event: ${event.kind}\ndata: ${JSON.stringify({ id: event.id, count: event.count })}\n\n`,
   );
   response.flush();
 }

@@ -97,8 +97,7 @@ export function togetherRoutes(): Router {
       !(await isReader(row.classId, answer.personId))
     )
       throw new Refusal(403, 'Only a student at this screen can answer here.', 'personId');
-    await answerTogether(row, await rulesOf(row.classId, row.rulesVersion), answer);
-    response.json(await togetherNow(row.classId, [caller.personId, ...caller.partners]));
+    response.json(await answerTogether(row, await rulesOf(row.classId, row.rulesVersion), answer));
   });
 
   return routes;

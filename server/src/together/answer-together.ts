@@ -1,4 +1,4 @@
-import type { TogetherAnswer } from '@green-beam/contract';
+import type { TogetherAnswer, TogetherTaken } from '@green-beam/contract';
 import { CORE_VERSION, readTogether, type HouseRules } from '@green-beam/core';
 import { askPrepared, databaseOf } from '../database.ts';
 import { TogetherAnswerRow, type TogetherRow } from '../models/together.ts';
@@ -10,13 +10,17 @@ import { judged, taskOfRoom } from './task-of-room.ts';
  * in time is decided where both are stored, so that no answer is counted after the dots have fallen.
  * @throws Refusal (400) for what is no reading.
  */
-export async function answerTogether(row: TogetherRow, rules: HouseRules, answer: TogetherAnswer): Promise<void> {
+export async function answerTogether(
+  row: TogetherRow,
+  rules: HouseRules,
+  answer: TogetherAnswer,
+): Promise<TogetherTaken> {
   const { personId, entry, eyeHeight } = answer;
   const read = readTogether(entry, row.unit);
   if (typeof read === 'string') throw new Refusal(400, read, 'entry');
   const task = taskOfRoom(row, rules);
   const diagnosis = task ? judged(task, row, entry, eyeHeight) : null;
-  await askPrepared(
+  const [taken] = await askPrepared<{ counts: boolean }>(
     databaseOf(TogetherAnswerRow),
     `with open as (
        select class_id, id, stopped_at is null as counts from together_rounds where class_id = $1 and id = $2 for share
@@ -30,7 +34,8 @@ export async function answerTogether(row: TogetherRow, rules: HouseRules, answer
        entry = coalesce(excluded.entry, kept.entry), late = coalesce(excluded.late, kept.late),
        eye_height = case when excluded.entry is null then kept.eye_height else excluded.eye_height end,
        diagnosis = case when excluded.entry is null then kept.diagnosis else excluded.diagnosis end,
-       core_version = excluded.core_version, answered_at = now()`,
+       core_version = excluded.core_version, answered_at = now()
+     returning (select counts from open)`,
     [
       row.classId,
       row.id,
@@ -41,6 +46,7 @@ export async function answerTogether(row: TogetherRow, rules: HouseRules, answer
       CORE_VERSION,
     ],
   );
+  return { counts: taken?.counts ?? false };
 }
 
 /** Judges every answer on a tool at the front, now that it is known what it shows. */

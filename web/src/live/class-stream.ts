@@ -1,4 +1,4 @@
-import type { LiveKind } from '@green-beam/contract';
+import type { LiveEvent, LiveKind, TogetherAtFront } from '@green-beam/contract';
 import { useQueryClient, type QueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
 import { fetchAgain } from '../api/fetch-again.ts';
@@ -9,6 +9,7 @@ interface Heard {
   readonly classId: string;
   readonly kind: LiveKind | 'refetch';
   readonly id: string | null;
+  readonly count?: number;
 }
 
 /** What is fetched again when something is told; how far everybody has come with what is set changes with every attempt. */
@@ -23,8 +24,18 @@ const SHOWN_OF: Readonly<Record<LiveKind, readonly string[]>> = {
 };
 const KINDS = Object.keys(SHOWN_OF) as LiveKind[];
 
+/** Shows at once how many have answered; the answer to asking again may be a while on its way. */
+function showCount(queries: QueryClient, { classId, id, count = 0 }: Heard): void {
+  queries.setQueryData<TogetherAtFront>(
+    ['together', classId, id],
+    (shown) => shown && { ...shown, answered: Math.max(shown.answered, count) },
+  );
+}
+
 /** Fetches again what an event has changed; after a gap, everything. */
-function refresh(queries: QueryClient, { classId, kind, id }: Heard): void {
+function refresh(queries: QueryClient, heard: Heard): void {
+  const { classId, kind, id } = heard;
+  if (kind === 'together-answer') showCount(queries, heard);
   const changed = kind === 'refetch' ? [...new Set(Object.values(SHOWN_OF).flat())] : SHOWN_OF[kind];
   for (const shown of changed)
     void fetchAgain(queries, shown === 'run' && id !== null ? [shown, classId, id] : [shown, classId]);
@@ -36,11 +47,11 @@ const ASK_AGAIN = 3000;
 function stream(classId: string, hear: (heard: Heard) => void, refused: () => void): () => void {
   let source: EventSource;
   let again: ReturnType<typeof setTimeout> | undefined;
-  const idOf = (event: MessageEvent<string>): string => (JSON.parse(event.data) as { id: string }).id;
+  const told = (event: MessageEvent<string>): Omit<LiveEvent, 'kind'> => JSON.parse(event.data) as LiveEvent;
   const connect = (): void => {
     source = new EventSource(`/api/classes/${classId}/events`);
     for (const kind of KINDS)
-      source.addEventListener(kind, (event: MessageEvent<string>) => hear({ classId, kind, id: idOf(event) }));
+      source.addEventListener(kind, (event: MessageEvent<string>) => hear({ classId, kind, ...told(event) }));
     source.addEventListener('refetch', () => hear({ classId, kind: 'refetch', id: null }));
     source.addEventListener('error', () => {
       if (source.readyState !== EventSource.CLOSED) return;

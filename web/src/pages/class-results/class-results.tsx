@@ -10,9 +10,15 @@ import { Button } from '../../ui/button.tsx';
 import { Failed, Loading } from '../../ui/notice.tsx';
 import { useCabinet } from '../cabinet/use-cabinet.ts';
 import { PooledResult } from './pooled-result.tsx';
-import { comparedResults } from './result-rows.ts';
+import { ToolsOfClass } from '../tools-compared/tools-of-class.tsx';
+import { comparedResults, type ComparedResult } from './result-rows.ts';
 
 const SELECT = 'min-h-11 min-w-0 border-b-2 border-ink bg-surface px-2 text-base font-normal';
+
+/** The tool that a result is of, where tools are compared. */
+function memberOf(compared: ComparedResult | undefined): string {
+  return Object.values(compared?.rows[0]?.result.members ?? {})[0] ?? '';
+}
 
 interface ShownProps {
   readonly classId: string;
@@ -47,7 +53,8 @@ function Found({ classId, runId, isTeacher }: ShownProps): ReactNode {
     <>
       <h2 className="mt-6 text-xl font-bold">{found.specimen}</h2>
       <p className="text-small text-muted">
-        {found.title}.{' '}
+        {found.title}
+        {/[.?!]$/.test(found.title) ? '' : '.'}{' '}
         {found.without > 0 && `${found.without} ${found.without === 1 ? 'group has' : 'groups have'} no result yet.`}
       </p>
       <div className="mt-2 flex flex-wrap items-center gap-x-6 gap-y-2">
@@ -69,6 +76,12 @@ function Found({ classId, runId, isTeacher }: ShownProps): ReactNode {
           </Button>
         )}
       </div>
+      <ToolsOfClass
+        groups={found.groups}
+        rules={rules.rules}
+        chosen={memberOf(compared)}
+        onChoose={(member) => setChosen(results.find((one) => memberOf(one) === member)?.key ?? chosen)}
+      />
       {compared ? (
         <PooledResult
           found={found}

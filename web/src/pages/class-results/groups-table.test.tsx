@@ -13,6 +13,7 @@ const group = (letter: string, value: number, more: Partial<GroupToPool> = {}): 
   isOwn: false,
   tools: [],
   choices: {},
+  compared: [],
   results: [
     {
       quantity: 'meanDensity',

@@ -20,6 +20,7 @@ const group = (letter: string, results: readonly ResultToPool[]): GroupToPool =>
   isOwn: false,
   tools: [],
   choices: {},
+  compared: [],
   results,
 });
 const found = (groups: readonly GroupToPool[]): ClassResults => ({

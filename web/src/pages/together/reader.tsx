@@ -1,4 +1,4 @@
-import type { TogetherNow, TogetherReader, TogetherRound } from '@green-beam/contract';
+import type { TogetherNow, TogetherReader, TogetherRound, TogetherTaken } from '@green-beam/contract';
 import { instrumentById, readTogether, type Picture } from '@green-beam/core';
 import { useQueryClient } from '@tanstack/react-query';
 import { useMemo, useRef, useState, type ReactNode, type RefObject } from 'react';
@@ -35,14 +35,20 @@ function useSending(classId: string, signedInId: string, round: TogetherRound, {
     (entry) => entry.path === path && (entry.body as { personId?: unknown }).personId === personId,
   );
   const send = async (entry: string, eyeHeight: number): Promise<void> => {
-    const now = await outbox.post<TogetherNow | null>({
+    const { counts } = await outbox.post<TogetherTaken>({
       id: newId(),
       personId: signedInId,
       path,
       body: { personId, entry, eyeHeight },
       written: `${round.question} ${entry}`,
     });
-    queries.setQueryData(['together-now', classId], now);
+    // What came after Stop stands beside what counts: the server says how.
+    const withEntry = (one: TogetherReader): TogetherReader => (one.personId === personId ? { ...one, entry } : one);
+    queries.setQueryData<TogetherNow | null>(
+      ['together-now', classId],
+      (now) => now && (counts ? { ...now, readers: now.readers.map(withEntry) } : now),
+    );
+    if (!counts) await queries.invalidateQueries({ queryKey: ['together-now', classId] });
   };
   return { isWaiting, send };
 }

@@ -3,6 +3,7 @@ import {
   findingsIn,
   groupBudget,
   toolFrom,
+  toolsCompared,
   type BudgetGrouping,
   type ResultFound,
   type WorkedRun,
@@ -12,6 +13,7 @@ import { BudgetChart } from '../../../charts/budget-chart.tsx';
 import { useNumerals } from '../../../numbers/decimal-mark.ts';
 import { MeasuredNumber } from '../../../numbers/measured-number.tsx';
 import { Notice } from '../../../ui/notice.tsx';
+import { ToolsOfRun } from '../../tools-compared/tools-of-run.tsx';
 import { revealedWhen } from '../own/reveal.ts';
 import { Comparisons } from './comparisons.tsx';
 import { comparedWith, knownTo, uncertaintyNamed } from './in-words.ts';
@@ -211,6 +213,7 @@ export function Results({ page, classId, run, book, revealed, cabinet }: Results
   const [key, setKey] = useState('');
   const { results, comparisons } = run;
   const chosen = results.find((result) => keyOf(result) === key) ?? results[0];
+  const tools = useMemo(() => toolsCompared(run), [run]);
   return (
     <section className="mt-10" id="results" tabIndex={-1} aria-label="Results">
       <h2 className="text-lg font-bold">{results.length > 1 ? 'Results' : 'Result'}</h2>
@@ -233,7 +236,17 @@ export function Results({ page, classId, run, book, revealed, cabinet }: Results
               </p>
             </Notice>
           )}
-          <Comparisons run={run} comparisons={comparisons} results={results} />
+          <Comparisons
+            run={run}
+            comparisons={tools ? comparisons.filter(({ kind }) => kind !== 'rank') : comparisons}
+            results={results}
+          />
+          {tools && (
+            <section className="mt-8">
+              <h3 className="mb-2 text-lg font-bold">The tools beside each other</h3>
+              <ToolsOfRun tools={tools} rules={page.rules} />
+            </section>
+          )}
           {results.length > 1 && <h3 className="mt-10 text-lg font-bold">{chosen.name}, more closely</h3>}
           <div className="mt-4 grid grid-cols-[minmax(0,1fr)] gap-x-12 gap-y-8 xl:grid-cols-2">
             <Budget run={run} result={chosen} cabinet={cabinet} />
