@@ -141,6 +141,38 @@ export interface BoardCell {
   readonly slips: readonly { readonly id: string; readonly count: number; readonly lastSeen: string }[];
 }
 
+/** A class’s practice week by week. */
+export interface OverTime {
+  /** First days of the weeks that are shown, Mondays, the oldest first: `2026-11-23`. */
+  readonly weeks: readonly string[];
+  readonly students: readonly { readonly id: string; readonly label: string }[];
+  /** What each student has practised in each week. */
+  readonly practised: readonly PractisedInWeek[];
+  /** How often each slip was made in each week, and by how many. */
+  readonly slips: readonly SlipInWeek[];
+}
+
+export interface PractisedInWeek {
+  readonly personId: string;
+  readonly skill: string;
+  /** Index of the week. */
+  readonly week: number;
+  readonly readings: number;
+  /** Right at the first try. */
+  readonly sound: number;
+  /** Of those that were timed, in ms. */
+  readonly timeTaken: number;
+  readonly timed: number;
+}
+
+export interface SlipInWeek {
+  readonly slip: string;
+  readonly skill: string;
+  readonly week: number;
+  readonly made: number;
+  readonly students: number;
+}
+
 /** What the event stream of a class tells of: an attempt, a laboratory, other rules, a round set or taken back, who comes in, what is read together and how many have. */
 export const LIVE_KINDS = ['attempt', 'run', 'rules', 'set-round', 'lesson', 'together', 'together-answer'] as const;
 export type LiveKind = (typeof LIVE_KINDS)[number];

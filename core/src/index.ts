@@ -57,6 +57,11 @@ export { hasScale, plainTask } from './reading/demonstration.ts';
 export { agreement, type AgreedDigit, type WrittenReading } from './reading/together/agreement.ts';
 export { readTogether, valueIn, type ReadTogether } from './reading/together/read-together.ts';
 export { roomSpread, type RoomSpread } from './reading/together/room-spread.ts';
+export {
+  accuracyAndPrecision,
+  type AccuracyAndPrecision,
+  type ByTolerance,
+} from './statistics/accuracy-and-precision.ts';
 export { bandwidth, kernelDensity } from './statistics/kernel-density.ts';
 export { roomAnswer, standsOnMark, togetherTask, type RoomAnswer } from './reading/together/together-task.ts';
 export { drawTask, slipsOn, AimError, type DrawOptions } from './reading/drawing/draw-task.ts';
@@ -242,7 +247,6 @@ export { evaluateRun, evaluatedRun, type EvaluatedResult, type EvaluatedRun } fr
 export { keptOf, type KeptResult, type KeptRun, type KeptVariance } from './laboratories/kept-results.ts';
 export {
   compareTools,
-  type ByTolerance,
   type MeansCompared,
   type OneMore,
   type ToolComparison,

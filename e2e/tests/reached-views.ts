@@ -348,4 +348,24 @@ export const REACHED: readonly [
       await page.getByRole('textbox', { name: 'Causes of error' }).click();
     },
   ],
+  [
+    'what the class has read together, with names',
+    'teacher',
+    '/read-together',
+    async (page) => {
+      await page.getByRole('link', { name: '50 mL burette, reading 2' }).last().click();
+      await expect(page.getByRole('heading', { name: '50 mL burette, reading 2' })).toBeVisible();
+    },
+  ],
+  [
+    'the wall on which a room’s readings stand',
+    'teacher',
+    '/read-together',
+    async (page) => {
+      await page.getByRole('link', { name: '50 mL burette, reading 2' }).last().click();
+      await expect(page.getByRole('heading', { name: '50 mL burette, reading 2' })).toBeVisible();
+      await page.goto(`${new URL(page.url()).pathname}/wall`);
+      await page.getByRole('button', { name: 'Which digits agree?' }).click();
+    },
+  ],
 ];

@@ -125,6 +125,7 @@ const ROUTES: readonly [method: string, path: string, refused: Record<string, nu
   ['PATCH', '', TEACHERS],
   ['POST', '/code', TEACHERS],
   ['GET', '/board', TEACHERS],
+  ['GET', '/over-time', TEACHERS],
   ['GET', '/export', TEACHERS],
   ['GET', '/students-data', TEACHERS],
   ['GET', '/own-data', MEMBERS],

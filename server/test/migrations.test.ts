@@ -41,8 +41,9 @@ const SHIPPED: Readonly<Record<string, string>> = {
   '0029-reports': '876d4570f317',
   '0030-lab-sheets': '1d4a63e04dfa',
   '0031-class-results': 'c4625e066e6b',
-  '0032-together': 'a9d04cb83e13',
+  '0032-together': '25261c888bab',
   '0033-tools-compared': '3736bd7c7f1a',
+  '0034-practice-days': 'fb5159a4bd81',
 };
 
 let server: TestServer | null = null;

@@ -21,6 +21,7 @@ const AskedToJoin = lazy(() => import('./pages/notebook/joining.tsx'));
 const ReadTogetherOffered = lazy(() => import('./pages/together/offered.tsx'));
 const Desk = lazy(() => import('./pages/numbers/desk.tsx'));
 const Practice = lazy(() => import('./pages/numbers/practice.tsx'));
+const TwoAxes = lazy(() => import('./pages/numbers/two-axes/two-axes.tsx'));
 const CoverDoor = lazy(() => import('./pages/sign-in/cover-door.tsx'));
 
 /** The bench stays as it is while one looks at the shelf, and says itself what stands at each address. */
@@ -41,6 +42,7 @@ function VisitorRoutes({ demo }: { readonly demo: boolean }): ReactNode {
       <Route path="/for-teachers" element={<ForTeachers demo={demo} />} />
       <Route path="/numbers" element={<Desk signedIn={null} classId={null} />} />
       <Route path="/numbers/practice" element={<Practice signedIn={null} classId={null} />} />
+      <Route path="/numbers/two-axes" element={<TwoAxes />} />
       <Route path="/sign-in" element={<SignIn demo={demo} />} />
       <Route path="/join/:code" element={<SignIn demo={demo} />} />
       <Route path="/cover/:token" element={<CoverDoor />} />

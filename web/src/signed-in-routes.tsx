@@ -8,6 +8,7 @@ import { LeaveDoor } from './pages/leave-door.tsx';
 const OneTimeLink = lazy(() => import('./pages/sign-in/one-time-link.tsx'));
 const Desk = lazy(() => import('./pages/numbers/desk.tsx'));
 const Practice = lazy(() => import('./pages/numbers/practice.tsx'));
+const TwoAxes = lazy(() => import('./pages/numbers/two-axes/two-axes.tsx'));
 const Runs = lazy(() => import('./pages/notebook/runs.tsx'));
 const ClassWork = lazy(() => import('./pages/class-work/class-work.tsx'));
 const OpenLaboratory = lazy(() => import('./pages/class-work/open/open-laboratory.tsx'));
@@ -68,6 +69,7 @@ export default function SignedInRoutes({ signedIn, classId, benchRoutes }: Signe
       {benchRoutes}
       <Route path="/numbers" element={<Desk key={signedIn.person.id} signedIn={signedIn} classId={classId} />} />
       <Route path="/numbers/practice" element={<Practice signedIn={signedIn} classId={classId} />} />
+      <Route path="/numbers/two-axes" element={<TwoAxes />} />
       <Route
         path="/notebook"
         element={

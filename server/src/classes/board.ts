@@ -27,13 +27,13 @@ export async function boardOf(sequelize: Sequelize, classId: string): Promise<Bo
   const [lately, skills, slips] = await Promise.all([
     latelyOf(sequelize, classId),
     sequelize.query<SkillCount>(
-      `select person_id, skill, count(distinct task_id)::int readings, count(*) filter (where verdict = 'sound' and try_number = 1)::int sound, max(created_at) last_seen
-       from attempts where class_id = :classId group by person_id, skill`,
+      `select person_id, skill, sum(readings)::int readings, sum(sound)::int sound, max(last_at) last_seen
+       from practice_days where class_id = :classId group by person_id, skill`,
       options,
     ),
     sequelize.query<SlipCount>(
-      `select person_id, skill, slip, count(*)::int count, max(created_at) last_seen
-       from attempts, unnest(slips) slip where class_id = :classId group by person_id, skill, slip order by count desc, last_seen desc`,
+      `select person_id, skill, slip, sum(made)::int count, max(last_at) last_seen
+       from slip_days where class_id = :classId group by person_id, skill, slip order by count desc, last_seen desc`,
       options,
     ),
   ]);

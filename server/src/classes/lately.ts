@@ -36,7 +36,7 @@ export async function latelyOf(sequelize: Sequelize, classId: string): Promise<M
   const options = { replacements: { classId, lookedAt: LOOKED_AT }, type: QueryTypes.SELECT } as const;
   const [seen, entries, open] = await Promise.all([
     sequelize.query<LastSeen>(
-      `select person_id, max(created_at) last_seen from attempts where class_id = :classId group by person_id`,
+      `select person_id, max(last_at) last_seen from practice_days where class_id = :classId group by person_id`,
       options,
     ),
     sequelize.query<Entry>(

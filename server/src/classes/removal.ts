@@ -41,6 +41,11 @@ export function deleteStudent(personId: string): Promise<void> {
     await Round.destroy({ where, transaction });
     await StudentBelief.destroy({ where, transaction });
     await TogetherAnswerRow.destroy({ where, transaction });
+    for (const table of ['practice_days', 'slip_days'])
+      await databaseOf(Student).query(`delete from ${table} where person_id = :personId`, {
+        replacements: { personId },
+        transaction,
+      });
     await HandIn.destroy({ where: { classId: where.classId, author: personId }, transaction });
     await Student.destroy({ where, transaction });
     await forgetWhoIsNowhere([personId], transaction);

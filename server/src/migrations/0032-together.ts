@@ -51,7 +51,7 @@ end $$;
 create trigger together_rounds_told after insert or update or delete on together_rounds
   for each row execute function notify_together();
 
-create function notify_together_answer() returns trigger language plpgsql as $$
+create function notify_together_answer() returns trigger language plpgsql set search_path from current as $$
 begin
   -- Answers that come at the same moment do not see each other: the page asks again, and has the right number then.
   perform pg_notify('class_events', new.class_id || ' together-answer ' || new.round_id || ' ' ||

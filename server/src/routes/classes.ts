@@ -26,6 +26,7 @@ import { handOutFirstPins } from '../classes/pins.ts';
 import { endSessionsOf } from '../auth/session.ts';
 import { accountOf } from '../auth/sign-in-limits.ts';
 import { boardOf } from '../classes/board.ts';
+import { overTime } from '../classes/over-time.ts';
 import { newClassCode } from '../classes/codes.ts';
 import { createClass } from '../classes/create-class.ts';
 import type { Drawing } from '../drawing/drawing.ts';
@@ -163,6 +164,10 @@ export function classRoutes(sequelize: Sequelize, drawing: Drawing): Router {
 
   routes.get('/classes/:classId/board', async (request, response) => {
     response.json(await boardOf(sequelize, (await classTaught(request)).schoolClass.id));
+  });
+
+  routes.get('/classes/:classId/over-time', async (request, response) => {
+    response.json(await overTime(sequelize, (await classTaught(request)).schoolClass.id));
   });
 
   routes.get('/classes/:classId/export', async (request, response) => {

@@ -1,3 +1,4 @@
+import { againstTolerance, type ByTolerance } from '../../statistics/accuracy-and-precision.ts';
 import { brownForsythe, type BrownForsythe } from '../../statistics/brown-forsythe.ts';
 import { neighbourCorrelation } from '../../statistics/correlation.ts';
 import { grubbs } from '../../statistics/grubbs.ts';
@@ -6,9 +7,6 @@ import { studentT95 } from '../../statistics/student-t.ts';
 import { summarise, type Summary } from '../../statistics/summarise.ts';
 import { differenceOfMeans, welch } from '../../statistics/welch.ts';
 import type { ToolCompared } from './tools-compared.ts';
-
-/** Whether a tool is off by no more than its maker allows: the scatter of its repeats may leave that open. */
-export type ByTolerance = 'within' | 'beyond' | 'open';
 
 /** What one repeat more would make of how well the mean is known: half a 95 % interval, now and with it. */
 export interface OneMore {
@@ -76,14 +74,6 @@ function oneMoreOf({ n, sampleStandardDeviation: s }: Summary): OneMore | null {
   if (s === null) return null;
   const half = (count: number): number => (studentT95(count - 1) * s) / Math.sqrt(count);
   return { now: half(n), then: half(n + 1) };
-}
-
-/** The 95 % interval of a mean against a tolerance. @param half of the interval; null where one repeat has none. */
-export function againstTolerance(mean: number, half: number | null, tolerance: number): ByTolerance {
-  if (half === null) return 'open';
-  const off = Math.abs(mean);
-  if (off + half <= tolerance * (1 + 1e-9)) return 'within';
-  return off - half > tolerance * (1 + 1e-9) ? 'beyond' : 'open';
 }
 
 function outlierOf({ errors, inSequence }: ToolCompared): number | null {

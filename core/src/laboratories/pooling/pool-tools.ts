@@ -1,6 +1,7 @@
+import { againstTolerance, type ByTolerance } from '../../statistics/accuracy-and-precision.ts';
 import { studentT95 } from '../../statistics/student-t.ts';
 import { summarise } from '../../statistics/summarise.ts';
-import { againstTolerance, ranked, type ByTolerance } from '../comparing/compare-tools.ts';
+import { ranked } from '../comparing/compare-tools.ts';
 import type { ToolCompared } from '../comparing/tools-compared.ts';
 
 /** What a group has found of the tools it compared. */

@@ -1,5 +1,6 @@
 import { EXERCISE_KINDS, SKILLS } from '@green-beam/core';
 import type { ReactNode } from 'react';
+import { Link } from 'react-router';
 import { Button } from '../../ui/button.tsx';
 
 const GROUPS = SKILLS.map((skill) => ({
@@ -23,7 +24,15 @@ export function KindChoice({ title, onChoose }: KindChoiceProps): ReactNode {
       <div className="mt-3">
         <Button onClick={() => onChoose(ALL)}>Something of everything</Button>
       </div>
-      <ul className="mt-4">
+      <p className="mt-3">
+        <Link
+          to="/numbers/two-axes"
+          className="inline-flex min-h-11 items-center font-semibold underline decoration-hairline decoration-2 underline-offset-4"
+        >
+          Accurate and precise: drag a tool, and see
+        </Link>
+      </p>
+      <ul className="mt-2">
         {GROUPS.map(({ id, name, kinds }) => (
           <li key={id} className="grid items-baseline border-t border-hairline py-1 sm:grid-cols-[13rem_1fr]">
             <Button look="quiet" className="-ml-2 justify-start" onClick={() => onChoose(kinds.map((kind) => kind.id))}>

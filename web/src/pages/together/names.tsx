@@ -32,7 +32,7 @@ function Answers({ answers }: { readonly answers: readonly TogetherAnswered[] })
   const numerals = useNumerals();
   const sorted = [...answers].sort((a, b) => (a.dot?.value ?? Infinity) - (b.dot?.value ?? Infinity));
   return (
-    <div className="overflow-x-auto">
+    <div className="relative overflow-x-auto">
       <table className="mt-4 w-full max-w-4xl">
         <thead>
           <tr className="border-b-[1.5px] border-ink text-left text-small">

@@ -18,7 +18,7 @@ function Earlier({ list }: { readonly list: readonly TogetherSummary[] }): React
   if (list.length === 0)
     return <p className="mt-2 max-w-prose text-muted">Nothing yet. What your class reads together is kept here.</p>;
   return (
-    <div className="overflow-x-auto">
+    <div className="relative overflow-x-auto">
       <table className="mt-2 w-full">
         <thead>
           <tr className="border-b-[1.5px] border-ink text-left text-small">

@@ -42,7 +42,7 @@ export function ToolsTable({ lines, unit, rules, chosen, onChoose }: ToolsTableP
   const deviates = lines.some(({ averageDeviation }) => averageDeviation !== null);
   const isShared = lines.some(({ standardError }) => standardError !== null);
   return (
-    <div className="overflow-x-auto">
+    <div className="relative overflow-x-auto">
       <table className="w-full">
         <thead>
           <tr className="border-b-[1.5px] border-ink align-bottom text-small">
