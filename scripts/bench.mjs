@@ -32,12 +32,14 @@ async function bench() {
       for (const name of names) run(process.execPath, ['--import', 'tsx', `scripts/benchmarks/${name}.ts`], { env });
     };
     await withSampleServer(url, (base) =>
-      measure(['attempts', 'school', 'class-of-runs', 'print', 'marking', 'notebook', 'frames'], base),
+      measure(['attempts', 'school', 'class-of-runs', 'print', 'marking', 'notebook', 'frames', 'together'], base),
     );
     for (const processes of [1, 2]) {
       console.log(`With ${processes} server process${processes === 1 ? '' : 'es'}:`);
       await withSampleServer(url, (base) => measure(['attempts'], base), { processes });
     }
+    // A class of a million attempts comes last: it stays that large.
+    await withSampleServer(url, (base) => measure(['stored'], base));
   });
 }
 

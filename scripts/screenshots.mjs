@@ -146,7 +146,11 @@ const VIEWS = {
   },
   'class-results': async (page) => {
     await page.goto('/class-results');
-    await page.getByText('Together').waitFor();
+    await page
+      .getByRole('region', { name: 'The tools beside each other' })
+      .getByRole('button', { name: 'cylinder' })
+      .click();
+    await page.getByText('Worth checking').waitFor();
   },
   'lab-sheet': async (page) => {
     await page.goto('/lab-sheets');
@@ -175,10 +179,14 @@ const VIEWS = {
     await page.goto('/rules');
     await page.getByRole('button', { name: 'Half a division' }).click();
   },
-  demonstrate: async (page) => {
-    await page.goto('/demonstrate');
-    await page.getByRole('button', { name: 'Level', exact: true }).focus();
-    for (let step = 0; step < 4; step += 1) await page.keyboard.press('PageDown');
+  'read-together': async (page) => {
+    await page.goto('/read-together');
+    await page.getByRole('link', { name: '50 mL burette, reading 2' }).first().click();
+    await page.getByRole('heading', { name: '50 mL burette, reading 2' }).waitFor();
+    await page.goto(`${new URL(page.url()).pathname}/wall`);
+    await page.getByRole('button', { name: 'Which digits agree?' }).click();
+    await page.getByText(/agree on/).waitFor();
+    await page.waitForTimeout(2500);
   },
 };
 

@@ -39,10 +39,11 @@ for (let round = 0; round < ROUNDS; round += 1) {
     const count = document.querySelector('[role=status]');
     // No function here has a name: what names it is not known to the page.
     if (count)
-      new MutationObserver(() => seen.push({ count: parseInt(count.textContent, 10), at: Date.now() })).observe(
-        count,
-        { childList: true, characterData: true, subtree: true },
-      );
+      new MutationObserver(() => seen.push({ count: parseInt(count.textContent, 10), at: Date.now() })).observe(count, {
+        childList: true,
+        characterData: true,
+        subtree: true,
+      });
   });
   await Promise.all(
     students.map(async (student, i) => {

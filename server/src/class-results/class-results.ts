@@ -11,6 +11,9 @@ import { notFound, Refusal } from '../refusal.ts';
 /** Readings that were drawn or copied are no group’s own, and are not put together with others. */
 const OWN_READINGS = { given: null };
 
+/** What is needed of each page: its laboratory, which is the same for all, is long. */
+const OF_EACH = ['classId', 'id', 'tools', 'choices', 'compared'];
+
 /** Which page is the same work: of one opening, or of one thing, done by the same laboratory. */
 function workOf({ openingId, protocolId, specimen }: RunRow): string {
   return openingId ?? `${protocolId} ${specimen.trim().toLowerCase()}`;
@@ -79,6 +82,17 @@ async function runToCompare({ caller, as, schoolClass }: ClassAccess, runId: str
   return run;
 }
 
+/** Rows by the page they belong to. */
+function byRun<Row extends { readonly runId: string }>(rows: readonly Row[]): Map<string, Row[]> {
+  const found = new Map<string, Row[]>();
+  for (const row of rows) {
+    const known = found.get(row.runId);
+    if (known) known.push(row);
+    else found.set(row.runId, [row]);
+  }
+  return found;
+}
+
 /** A letter for each, and two where there are more than the alphabet has. */
 function letterAt(i: number): string {
   const letter = String.fromCharCode(65 + (i % 26));
@@ -93,17 +107,18 @@ export async function classResults(access: ClassAccess, runId: string): Promise<
   const run = await runToCompare(access, runId);
   const { classId } = run;
   // Ids are drawn by lot: in their order nobody can tell who began first.
-  const runs = await RunRow.findAll({ where: sameWork(run), order: [['id', 'ASC']] });
+  const runs = await RunRow.findAll({ attributes: OF_EACH, where: sameWork(run), order: [['id', 'ASC']] });
   const key = { classId, runId: runs.map(({ id }) => id) };
   const [results, members] = await Promise.all([
-    RunResultRow.findAll({ where: key, order: [['position', 'ASC']] }),
-    RunMember.findAll({ where: key }),
+    RunResultRow.findAll({ where: key, order: [['position', 'ASC']], raw: true }),
+    RunMember.findAll({ where: key, raw: true }),
   ]);
   const isTeacher = access.as !== 'student';
   const people = isTeacher ? await Person.findAll({ where: { id: members.map(({ personId }) => personId) } }) : [];
   const labels = new Map(people.map((person) => [person.id, labelOf(person, 'short')]));
+  const [resultsOf, membersOf] = [byRun(results), byRun(members)];
   const groups = runs.map((one, i): GroupToPool => {
-    const ofGroup = members.filter((member) => member.runId === one.id);
+    const ofGroup = membersOf.get(one.id) ?? [];
     const isOwn = !isTeacher && ofGroup.some(({ personId }) => personId === access.caller.personId);
     return {
       letter: letterAt(i),
@@ -113,9 +128,8 @@ export async function classResults(access: ClassAccess, runId: string): Promise<
       tools: one.tools,
       choices: one.choices,
       compared: one.compared,
-      results: results
-        .filter((result) => result.runId === one.id)
-        .map(({ quantity, members: at, name, unit, value, place, variance, accepted }) => ({
+      results: (resultsOf.get(one.id) ?? []).map(
+        ({ quantity, members: at, name, unit, value, place, variance, accepted }) => ({
           quantity,
           members: at,
           name,
@@ -124,7 +138,8 @@ export async function classResults(access: ClassAccess, runId: string): Promise<
           place,
           variance,
           accepted,
-        })),
+        }),
+      ),
     };
   });
   const { title, options } = run.protocol;

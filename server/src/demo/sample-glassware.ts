@@ -1,5 +1,5 @@
 import { protocol, sampleRun, seededRandom, type Protocol } from '@green-beam/core';
-import type { Line, SampleRun } from './sample-runs.ts';
+import type { Line, SampleRun } from './sample-run.ts';
 
 const LAB = protocol('glassware-delivery');
 export const GLASSWARE_SPECIMEN = '25 mL of water';

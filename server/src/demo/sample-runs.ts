@@ -8,7 +8,6 @@ import {
   sampleRun,
   usualArrangement,
   type Address,
-  type Arrangement,
   type Members,
 } from '@green-beam/core';
 import { addMinutes, addSeconds, subDays } from 'date-fns';
@@ -16,24 +15,8 @@ import type { CreationAttributes } from 'sequelize';
 import { Opening, RunEventRow, RunMember, RunRow } from '../models/notebook.ts';
 import { HandIn } from '../models/reports.ts';
 import { GLASSWARE_SPECIMEN, glasswareRuns } from './sample-glassware.ts';
+import type { Line, SampleRun } from './sample-run.ts';
 import { DEMO_CLASS, DEMO_SCHOOL, DEMO_TEACHER, HERON_STUDENTS } from './people.ts';
-
-/** One entry of a sample log: who (index in the group), where, what, and for a correction the reason. */
-export type Line = readonly [who: number, address: Address, text: string, reason?: string];
-
-export interface SampleRun {
-  readonly protocolId: string;
-  readonly specimen: string;
-  /** Indices in the roster of Heron 9. */
-  readonly group: readonly number[];
-  readonly daysAgo: number;
-  readonly handedIn: boolean;
-  /** What it was opened with; nothing where the group began it. */
-  readonly openingId?: string;
-  /** What is left to the students; nothing where it is not said. */
-  readonly arrangement?: Arrangement;
-  readonly lines: readonly Line[];
-}
 
 const cell = (quantity: string, members: Members = {}): Address => ({ kind: 'cell', quantity, members });
 const tool = (quantity: string, members: Members = {}): Address => ({ kind: 'tool', quantity, members });

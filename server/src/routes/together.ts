@@ -6,7 +6,7 @@ import { TogetherRow } from '../models/together.ts';
 import { checkRoom, withinRate } from '../quotas.ts';
 import { notFound, Refusal } from '../refusal.ts';
 import { rulesOf } from '../rules.ts';
-import { answerTogether, judgeAll } from '../together/answer-together.ts';
+import { answerTogether, tellTruth } from '../together/answer-together.ts';
 import { beginTogether } from '../together/begin-together.ts';
 import { frontTask } from '../together/task-of-room.ts';
 import { isReader, togetherAtFront, togetherNow, togetherOf } from '../together/together-shown.ts';
@@ -64,8 +64,7 @@ export function togetherRoutes(): Router {
       if (value === null) throw new Refusal(400, 'Write what the tool shows.', 'value');
       const rules = await rulesOf(row.classId, row.rulesVersion);
       if (instrumentId !== null) frontTask(instrumentId, value, row.unit, rules);
-      await row.update({ instrumentId, value, shownAt: new Date() });
-      await judgeAll(row, rules);
+      await tellTruth(row, { instrumentId, value }, rules);
     } else await row.update({ shownAt: new Date() });
     response.json(await togetherAtFront(row));
   });

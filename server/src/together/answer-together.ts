@@ -49,13 +49,27 @@ export async function answerTogether(
   return { counts: taken?.counts ?? false };
 }
 
-/** Judges every answer on a tool at the front, now that it is known what it shows. */
-export async function judgeAll(row: TogetherRow, rules: HouseRules): Promise<void> {
+/**
+ * Writes down what a tool at the front shows, and judges every answer by it. Both are there at once: who hears that it is shown asks once,
+ * and finds what is behind the own answer.
+ */
+export async function tellTruth(
+  row: TogetherRow,
+  truth: { readonly instrumentId: string | null; readonly value: number },
+  rules: HouseRules,
+): Promise<void> {
+  row.set({ ...truth, shownAt: new Date() });
   const task = taskOfRoom(row, rules);
-  const answers = await TogetherAnswerRow.findAll({ where: { classId: row.classId, roundId: row.id } });
-  for (const answer of answers)
-    await answer.update({
-      diagnosis: task && answer.entry !== null ? judged(task, row, answer.entry, answer.eyeHeight) : null,
-      coreVersion: CORE_VERSION,
-    });
+  await databaseOf(TogetherAnswerRow).transaction(async (transaction) => {
+    const where = { classId: row.classId, roundId: row.id };
+    for (const answer of await TogetherAnswerRow.findAll({ where, transaction }))
+      await answer.update(
+        {
+          diagnosis: task && answer.entry !== null ? judged(task, row, answer.entry, answer.eyeHeight) : null,
+          coreVersion: CORE_VERSION,
+        },
+        { transaction },
+      );
+    await row.save({ transaction });
+  });
 }

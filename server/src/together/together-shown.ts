@@ -70,7 +70,7 @@ function answersOf({ classId, id }: TogetherRow): Promise<TogetherAnswerRow[]> {
 }
 
 /** What the class reads just now, or has read last and talks about; null where there is nothing. */
-export function currentRound(classId: string): Promise<TogetherRow | null> {
+function currentRound(classId: string): Promise<TogetherRow | null> {
   return TogetherRow.findOne({
     where: { classId, endedAt: null, startedAt: { [Op.gt]: new Date(Date.now() - A_DOUBLE_LESSON) } },
     order: [

@@ -8,7 +8,7 @@ import { useNumerals } from '../../numbers/decimal-mark.ts';
 import { MeasuredNumber } from '../../numbers/measured-number.tsx';
 import { unitText } from '../../numbers/unit-text.ts';
 import { Notice } from '../../ui/notice.tsx';
-import { divisionOf, roomOf } from './room-in-words.ts';
+import { roomOf } from './room-in-words.ts';
 import { RoomStrip } from './room-strip.tsx';
 
 const STRIP_HEIGHT = 200;
@@ -77,10 +77,7 @@ function Own({ reader }: { readonly reader: TogetherReader }): ReactNode {
 export function AfterStop({ now }: { readonly now: TogetherNow }): ReactNode {
   const numerals = useNumerals();
   const { round, readers, dots, answer } = now;
-  const room = useMemo(
-    () => (dots.length > 0 ? roomOf(dots, round.division, round.unit) : null),
-    [dots, round.division, round.unit],
-  );
+  const room = useMemo(() => roomOf(dots, round.division, round.unit), [dots, round.division, round.unit]);
   const [first] = readers;
   const own = first?.dot
     ? (dots.find((dot) => dot.value === first.dot?.value && dot.place === first.dot.place) ?? null)
@@ -102,8 +99,6 @@ export function AfterStop({ now }: { readonly now: TogetherNow }): ReactNode {
             room={room}
             before={[]}
             toolName={round.question}
-            unit={round.unit}
-            division={divisionOf(dots, round.division)}
             height={STRIP_HEIGHT}
             truth={answer?.value ?? null}
             own={own}

@@ -6,7 +6,6 @@ import type { Room, RoomFigures } from './room-in-words.ts';
 interface FiguresBesideProps {
   readonly room: Room;
   readonly figures: RoomFigures | null;
-  readonly unit: string;
 }
 
 function biasInWords({ bias, isOff }: RoomFigures, unit: string): string | null {
@@ -18,10 +17,10 @@ function biasInWords({ bias, isOff }: RoomFigures, unit: string): string | null 
 }
 
 /** Mean and spread of the room; once the true value is shown the bias first, and what many eyes do and do not mend. */
-export function FiguresBeside({ room, figures, unit: written }: FiguresBesideProps): ReactNode {
+export function FiguresBeside({ room, figures }: FiguresBesideProps): ReactNode {
   const numerals = useNumerals();
-  const unit = unitText(written);
   const { farOff } = room;
+  const unit = unitText(room.unit);
   if (!figures) return <p>Your readings lie so far apart that no mean would say anything.</p>;
   const bias = biasInWords(figures, unit);
   return (

@@ -8,7 +8,7 @@ import { Button, buttonClass } from '../../ui/button.tsx';
 import { Confirm } from '../../ui/confirm.tsx';
 import { Failed, Loading } from '../../ui/notice.tsx';
 import { FiguresBeside } from './figures-beside.tsx';
-import { divisionOf, figuresOf, roomOf } from './room-in-words.ts';
+import { figuresOf, roomOf } from './room-in-words.ts';
 import { RoomStrip } from './room-strip.tsx';
 import { useForget, useTogether } from './use-together.ts';
 
@@ -83,10 +83,7 @@ function Reading({ classId, shown }: ReadingProps): ReactNode {
   const forget = useForget(classId);
   const { round, toolName, answered, of, answers, answer, before, over } = shown;
   const dots = useMemo(() => answers.flatMap(({ dot }) => dot ?? []), [answers]);
-  const room = useMemo(
-    () => (dots.length > 0 ? roomOf(dots, round.division, round.unit) : null),
-    [dots, round.division, round.unit],
-  );
+  const room = useMemo(() => roomOf(dots, round.division, round.unit), [dots, round.division, round.unit]);
   return (
     <>
       <h1 className="mt-2 text-2xl font-bold">
@@ -106,13 +103,11 @@ function Reading({ classId, shown }: ReadingProps): ReactNode {
               room={room}
               before={before}
               toolName={toolName}
-              unit={round.unit}
-              division={divisionOf(dots, round.division)}
               height={STRIP_HEIGHT}
               truth={answer?.value ?? null}
             />
           </div>
-          <FiguresBeside room={room} figures={figuresOf(room, answer?.value ?? null, round.unit)} unit={round.unit} />
+          <FiguresBeside room={room} figures={figuresOf(room, answer?.value ?? null)} />
           <Answers answers={answers} />
         </>
       )}

@@ -32,6 +32,8 @@ export interface Room {
   readonly near: readonly TogetherDot[];
   readonly farOff: readonly TogetherDot[];
   readonly usual: number;
+  readonly unit: string;
+  readonly division: number;
 }
 
 /** The hours, minutes and seconds of a clock beside each other, so that they can be compared digit by digit. */
@@ -42,11 +44,13 @@ function asDigits({ value, place }: TogetherDot, unit: string): { readonly value
   return { value: h * 10_000 + m * 100 + s, place: 0 };
 }
 
-/** @param dots at least one. */
-export function roomOf(dots: readonly TogetherDot[], division: number | null, unit: string): Room {
+/** What a room has read of a tool; null where nobody has. @param division of the tool; null where it is not known. */
+export function roomOf(dots: readonly TogetherDot[], known: number | null, unit: string): Room | null {
+  if (dots.length === 0) return null;
+  const division = divisionOf(dots, known);
   const spread = roomSpread(
     dots.map(({ value }) => value),
-    divisionOf(dots, division),
+    division,
   );
   const far = new Set(spread.farOff);
   return {
@@ -55,6 +59,8 @@ export function roomOf(dots: readonly TogetherDot[], division: number | null, un
     near: dots.filter((_, i) => !far.has(i)),
     farOff: dots.filter((_, i) => far.has(i)),
     usual: usualPlace(dots),
+    unit,
+    division,
   };
 }
 
@@ -82,7 +88,7 @@ export interface RoomFigures {
 }
 
 /** What the room has read on average, and how it scatters; null where every reading is far off. */
-export function figuresOf({ spread: { near }, usual }: Room, truth: number | null, unit: string): RoomFigures | null {
+export function figuresOf({ spread: { near }, usual, unit }: Room, truth: number | null): RoomFigures | null {
   if (!near) return null;
   const { mean, sampleStandardDeviation: s, standardError } = near;
   const place = Math.min(placeOfSpread(s) ?? usual, usual);
@@ -107,7 +113,7 @@ function withColons(digits: string): string {
 }
 
 /** The digits the room agrees on; the last place is an estimate, even where all wrote the same. */
-export function digitsShown({ digits }: Room, unit: string): DigitsShown {
+export function digitsShown({ digits, unit }: Room): DigitsShown {
   const agreed = digits.filter((digit) => digit.agreed);
   const last = agreed.at(-1);
   const isWhole = agreed.length === digits.length;

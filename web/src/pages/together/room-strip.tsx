@@ -87,8 +87,6 @@ interface RoomStripProps {
   readonly room: Room;
   readonly before: readonly TogetherBefore[];
   readonly toolName: string;
-  readonly unit: string;
-  readonly division: number;
   readonly height: number;
   /** Once it is shown. */
   readonly truth: number | null;
@@ -96,19 +94,10 @@ interface RoomStripProps {
 }
 
 /** Everybody’s readings on one number line: as dots, the earlier ones as an outline, and the true value in green. */
-export function RoomStrip({
-  room,
-  before,
-  toolName,
-  unit,
-  division,
-  height,
-  truth,
-  own = null,
-}: RoomStripProps): ReactNode {
+export function RoomStrip({ room, before, toolName, height, truth, own = null }: RoomStripProps): ReactNode {
   const numerals = useNumerals();
   const { ref, width } = useWidth<HTMLElement>(1180);
-  const { near, farOff, spread, usual } = room;
+  const { near, farOff, spread, usual, unit, division } = room;
   const earlier = before
     .flatMap(({ dots }) => dots)
     .filter(({ value }) => Math.abs(value - spread.middle) <= 2 * spread.reach);

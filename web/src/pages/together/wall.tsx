@@ -14,7 +14,7 @@ import { Failed, Loading } from '../../ui/notice.tsx';
 import { DigitsAgree } from './digits-agree.tsx';
 import { FiguresBeside } from './figures-beside.tsx';
 import { OtherTool } from './other-tool.tsx';
-import { digitsShown, divisionOf, figuresOf, roomOf, type Room } from './room-in-words.ts';
+import { digitsShown, figuresOf, roomOf, type Room } from './room-in-words.ts';
 import { RoomStrip } from './room-strip.tsx';
 import { TrueValue } from './true-value.tsx';
 import { useBegin, useStep, useTogether } from './use-together.ts';
@@ -72,19 +72,19 @@ interface TalkProps {
 /** What is to be talked about once the dots have fallen. */
 function Talk({ shown, room }: TalkProps): ReactNode {
   const [asked, setAsked] = useState(false);
-  const { round, answer, answered } = shown;
+  const { answer, answered } = shown;
   if (!room)
     return <p className="text-xl">Nobody has read it. Read again, and wait until somebody has sent a reading.</p>;
   return (
     <div className="flex flex-col gap-6">
       {asked ? (
-        <DigitsAgree room={room} shown={digitsShown(room, round.unit)} of={answered} />
+        <DigitsAgree room={room} shown={digitsShown(room)} of={answered} />
       ) : (
         <Button look="plain" className="self-start text-lg" onClick={() => setAsked(true)}>
           Which digits agree?
         </Button>
       )}
-      <FiguresBeside room={room} figures={figuresOf(room, answer?.value ?? null, round.unit)} unit={round.unit} />
+      <FiguresBeside room={room} figures={figuresOf(room, answer?.value ?? null)} />
     </div>
   );
 }
@@ -110,10 +110,7 @@ function Reading({ classId, shown }: ReadingProps): ReactNode {
   const step = useStep(classId, round.id);
   const begin = useBegin(classId);
   const dots = useMemo(() => answers.flatMap(({ dot }) => dot ?? []), [answers]);
-  const room = useMemo(
-    () => (dots.length > 0 ? roomOf(dots, round.division, round.unit) : null),
-    [dots, round.division, round.unit],
-  );
+  const room = useMemo(() => roomOf(dots, round.division, round.unit), [dots, round.division, round.unit]);
   const isReading = round.state === 'reading';
   const goTo = (next: TogetherAtFront): void => void navigate(`/read-together/${next.round.id}/wall`);
   const again = (): void =>
@@ -146,8 +143,6 @@ function Reading({ classId, shown }: ReadingProps): ReactNode {
             room={room}
             before={before}
             toolName={toolName}
-            unit={round.unit}
-            division={divisionOf(dots, round.division)}
             height={STRIP_HEIGHT}
             truth={answer?.value ?? null}
           />

@@ -3,12 +3,13 @@ import { SKILLS } from '@green-beam/core';
 import { useQuery } from '@tanstack/react-query';
 import { createColumnHelper } from '@tanstack/react-table';
 import { useMemo, useState, type ReactNode } from 'react';
-import { Link } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import { ask } from '../../../api/request.ts';
 import { Failed, Loading } from '../../../ui/notice.tsx';
 import { SortableTable } from '../../../ui/sortable-table.tsx';
 import { useNow } from '../../../ui/use-now.ts';
 import { byNeed, partRight, weakest } from './need.ts';
+import { OverTimePart } from './over-time/over-time.tsx';
 import { SkillCell } from './skill-cell.tsx';
 import { SkillDetails, type OpenedCell } from './skill-details.tsx';
 import { WhatToDo } from './what-to-do.tsx';
@@ -90,8 +91,16 @@ function BoardTable({ rows }: { readonly rows: BoardRow[] }): ReactNode {
   );
 }
 
+/** The two ways to look at a class. */
+const VIEWS = [
+  { view: null, name: 'Now' },
+  { view: 'over-time', name: 'Over time' },
+] as const;
+
 /** The class now: what to do first, then every student by skill, those on top who need the teacher. */
 export default function Overview({ classId }: { readonly classId: string | null }): ReactNode {
+  const [search, setSearch] = useSearchParams();
+  const isOverTime = search.get('view') === 'over-time';
   const {
     data: rows,
     error,
@@ -104,15 +113,31 @@ export default function Overview({ classId }: { readonly classId: string | null 
   const now = useNow(EVERY);
   const ordered = useMemo(() => byNeed(rows ?? [], now), [rows, now]);
   return (
-    <main className="mx-auto flex w-full max-w-7xl flex-col px-4 pt-4 wide:h-[calc(100vh-6.5rem)] wide:px-7">
+    <main
+      className={`mx-auto flex w-full max-w-7xl flex-col px-4 pt-1 wide:px-7 ${isOverTime ? '' : 'wide:h-[calc(100vh-6.5rem)]'}`}
+    >
       <h1 className="sr-only">Overview</h1>
+      <div role="group" aria-label="What is shown" className="-mx-3 flex">
+        {VIEWS.map(({ view, name }) => (
+          <button
+            key={name}
+            type="button"
+            aria-pressed={isOverTime === (view !== null)}
+            onClick={() => setSearch(view === null ? {} : { view })}
+            className="min-h-11 px-3 text-muted aria-pressed:font-bold aria-pressed:text-ink aria-pressed:underline aria-pressed:decoration-beam aria-pressed:decoration-2 aria-pressed:underline-offset-8"
+          >
+            {name}
+          </button>
+        ))}
+      </div>
       {error && <Failed error={error} again={() => void refetch()} />}
       {classId === null && <p className="mt-6">You have no class yet. Make one under “Students”.</p>}
       {classId !== null && !rows && !error && <Loading what="the overview" />}
       {rows?.length === 0 && (
         <p className="mt-6 text-muted">Nobody is on the list yet. Import your class list under “Students”.</p>
       )}
-      {rows && rows.length > 0 && classId !== null && (
+      {isOverTime && rows && rows.length > 0 && classId !== null && <OverTimePart classId={classId} />}
+      {!isOverTime && rows && rows.length > 0 && classId !== null && (
         <>
           <WhatToDo classId={classId} rows={rows} now={now} />
           <p className="mt-4 -mb-4 text-small text-muted">

@@ -23,7 +23,7 @@ export const BOUNDS = {
 export const TRUTH = 10;
 
 /** Readings are written to so many decimals. */
-export const DECIMALS = 2;
+const DECIMALS = 2;
 
 export const AT_FIRST: Reader = { bias: 0.2, scatter: 0.04, count: 12, tolerance: 0.1 };
 
