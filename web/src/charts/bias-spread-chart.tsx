@@ -3,6 +3,7 @@ import type { ReactNode } from 'react';
 import { useNumerals } from '../numbers/decimal-mark.ts';
 import { scaleOver, BottomAxis, LeftAxis } from './axis.tsx';
 import { ChartFrame } from './chart-frame.tsx';
+import { namesBeside } from './names-beside.ts';
 import { useWidth } from './use-width.ts';
 
 const HEIGHT = 420;
@@ -10,8 +11,6 @@ const LEFT = 64;
 const RIGHT = 90;
 const TOP = 34;
 const FOOT = 58;
-/** Names that would stand nearer to each other are moved apart, in pixels. */
-const LINE = 18;
 
 /** A tool on two axes: how far it is off, and how it scatters. */
 export interface BiasAndSpread {
@@ -34,29 +33,6 @@ interface BiasSpreadChartProps {
   readonly unit: string;
   /** A number as it is written. */
   readonly textOf: (value: number) => string;
-}
-
-interface NamePlace {
-  /** To which side of its mark it stands: away from the line of no error. */
-  readonly side: -1 | 1;
-  readonly y: number;
-}
-
-/** Where the names stand, so that none covers another on its side: from the lowest mark up, each at least a line above the one before. */
-function namesAt(marks: readonly { readonly bias: number; readonly y: number }[]): NamePlace[] {
-  const placed: NamePlace[] = [];
-  for (const side of [-1, 1] as const) {
-    const order = marks
-      .map(({ bias, y }, i) => ({ i, y, side: bias < 0 ? -1 : 1 }))
-      .filter((one) => one.side === side)
-      .sort((a, b) => b.y - a.y);
-    let before = Infinity;
-    for (const { i, y } of order) {
-      before = Math.min(y, before - LINE);
-      placed[i] = { side, y: before };
-    }
-  }
-  return placed;
 }
 
 interface Box {
@@ -95,8 +71,16 @@ export function BiasSpreadChart({ marks, chosen, onChoose, tolerance, unit, text
   const x = scaleOver([-reach, reach], LEFT, Math.max(LEFT + 60, width - RIGHT));
   const highest = Math.max(...marks.map(({ spread }) => spread ?? 0), Number.MIN_VALUE) * 1.15;
   const y = scaleLinear().domain([0, highest]).nice(5).range([base, TOP]);
-  const names = namesAt(marks.map(({ bias, spread }) => ({ bias, y: y(spread ?? 0) })));
   const [[left = 0, right = 0], top] = [x.range(), y.range()[1] ?? 0];
+  const names = namesBeside(
+    marks.map(({ name, bias, half, spread }) => ({
+      name,
+      from: x(bias - (half ?? 0)) - 6,
+      to: x(bias + (half ?? 0)) + 6,
+      y: y(spread ?? 0),
+    })),
+    { left, right: width, top: top - 16, bottom: base },
+  );
   const box = tolerance === null ? null : boxOf(x(-tolerance), x(tolerance), y(tolerance / 2), { left, right, top });
   const summary = marks
     .map(
@@ -132,7 +116,7 @@ export function BiasSpreadChart({ marks, chosen, onChoose, tolerance, unit, text
       {marks.map(({ key, name, bias, half, spread }, i) => {
         const [cx, cy] = [x(bias), y(spread ?? 0)];
         const isChosen = key === chosen;
-        const { side = 1, y: nameY = cy } = names[i] ?? {};
+        const at = names[i];
         return (
           <g
             key={key}
@@ -153,9 +137,10 @@ export function BiasSpreadChart({ marks, chosen, onChoose, tolerance, unit, text
               <circle cx={cx} cy={cy} r="7" stroke="none" />
             )}
             <text
-              x={x(bias + side * (half ?? 0)) + side * (half === null ? 12 : 8)}
-              y={nameY - 6}
-              textAnchor={side > 0 ? 'start' : 'end'}
+              x={at?.x ?? cx}
+              y={at?.y ?? cy}
+              dy="0.35em"
+              textAnchor={at?.anchor ?? 'start'}
               stroke="none"
               fontWeight={isChosen ? 700 : 400}
             >
