@@ -174,6 +174,7 @@ describe('whoever covers a class', () => {
       await visitor.send('DELETE', url('')),
       await visitor.send('PATCH', url(''), { archived: true }),
       await visitor.send('DELETE', url(`/cabinet/${randomUUID()}`)),
+      await visitor.send('DELETE', url(`/together/${randomUUID()}`)),
       await visitor.get(url('/export')),
       await visitor.get(url(`/students/${room.studentId}/export`)),
       await visitor.send('DELETE', url(`/students/${room.studentId}`)),

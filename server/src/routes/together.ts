@@ -1,6 +1,6 @@
 import { newTogether, togetherAnswer, togetherTruth } from '@green-beam/contract';
 import { Router, type Request } from 'express';
-import { checkNotArchived, classInReach, classTaught, type ClassAccess } from '../auth/access.ts';
+import { checkNotArchived, classInReach, classKept, classTaught, type ClassAccess } from '../auth/access.ts';
 import { databaseOf } from '../database.ts';
 import { TogetherRow } from '../models/together.ts';
 import { checkRoom, withinRate } from '../quotas.ts';
@@ -80,7 +80,7 @@ export function togetherRoutes(): Router {
   });
 
   routes.delete('/classes/:classId/together/:roundId', async (request, response) => {
-    const row = await roundTaught(request);
+    const row = await roundIn(await classKept(request), request);
     await row.destroy();
     response.status(204).end();
   });

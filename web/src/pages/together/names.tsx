@@ -10,7 +10,7 @@ import { Failed, Loading } from '../../ui/notice.tsx';
 import { FiguresBeside } from './figures-beside.tsx';
 import { figuresOf, roomOf } from './room-in-words.ts';
 import { RoomStrip } from './room-strip.tsx';
-import { useForget, useTogether } from './use-together.ts';
+import { useForget, useStep, useTogether } from './use-together.ts';
 
 const STRIP_HEIGHT = 180;
 
@@ -81,6 +81,7 @@ function Reading({ classId, shown }: ReadingProps): ReactNode {
   const numerals = useNumerals();
   const navigate = useNavigate();
   const forget = useForget(classId);
+  const step = useStep(classId, shown.round.id);
   const { round, toolName, answered, of, answers, answer, before, over } = shown;
   const dots = useMemo(() => answers.flatMap(({ dot }) => dot ?? []), [answers]);
   const room = useMemo(() => roomOf(dots, round.division, round.unit), [dots, round.division, round.unit]);
@@ -114,9 +115,14 @@ function Reading({ classId, shown }: ReadingProps): ReactNode {
       {round.state !== 'reading' && !room && <p className="mt-4">Nobody has read it.</p>}
       <div className="mt-6 flex flex-wrap items-center gap-3">
         {!over && (
-          <Link to={`/read-together/${round.id}/wall`} className={buttonClass('main')}>
-            Show on the wall
-          </Link>
+          <>
+            <Link to={`/read-together/${round.id}/wall`} className={buttonClass('main')}>
+              Show on the wall
+            </Link>
+            <Button look="plain" disabled={step.isPending} onClick={() => step.mutate({ step: 'end' })}>
+              Finish
+            </Button>
+          </>
         )}
         <Confirm
           trigger={<Button look="quiet">Delete this reading</Button>}
@@ -125,10 +131,13 @@ function Reading({ classId, shown }: ReadingProps): ReactNode {
           action="Delete it"
           onConfirm={() => forget.mutate(round.id, { onSuccess: () => void navigate('/read-together') })}
         />
-        {forget.error && (
-          <p role="alert" className="text-slip">
-            {forget.error.message}
-          </p>
+        {[forget.error, step.error].map(
+          (error, i) =>
+            error && (
+              <p key={i} role="alert" className="text-slip">
+                {error.message}
+              </p>
+            ),
         )}
       </div>
     </>

@@ -1,5 +1,5 @@
 import type { TogetherDot } from '@green-beam/contract';
-import { agreement, roomSpread, writtenAtPlace, type AgreedDigit, type RoomSpread } from '@green-beam/core';
+import { agreement, roomSpread, studentT95, writtenAtPlace, type AgreedDigit, type RoomSpread } from '@green-beam/core';
 
 /** The unit of a clock, whose readings are counted in seconds and written with colons. */
 const CLOCK = 'h:min:s';
@@ -83,7 +83,7 @@ export interface RoomFigures {
   readonly standardError: string | null;
   /** Where the mean lies from the true value, signed; null as long as that is not shown. */
   readonly bias: string | null;
-  /** Whether the mean lies from the true value by more than twice its standard error; null where that cannot be said. */
+  /** Whether the true value lies outside the 95 % interval of the mean, by Student’s t; null where that cannot be said. */
   readonly isOff: boolean | null;
 }
 
@@ -98,7 +98,7 @@ export function figuresOf({ spread: { near }, usual, unit }: Room, truth: number
     spread: s === null ? null : spreadText(s),
     standardError: standardError === null ? null : spreadText(standardError),
     bias: bias === null ? null : writtenAtPlace(bias, place),
-    isOff: bias === null || standardError === null ? null : Math.abs(bias) > 2 * standardError,
+    isOff: bias === null || standardError === null ? null : Math.abs(bias) > studentT95(near.n - 1) * standardError,
   };
 }
 
