@@ -252,6 +252,15 @@ export {
   type ToolComparison,
   type ToolFigures,
 } from './laboratories/comparing/compare-tools.ts';
+export {
+  neededSize,
+  rankedPlans,
+  toolsForJob,
+  type Job,
+  type NeededSize,
+  type ToolChosen,
+  type ToolPlan,
+} from './laboratories/choosing/tools-for-job.ts';
 export { toolsCompared, type ToolCompared } from './laboratories/comparing/tools-compared.ts';
 export { poolTools, type GroupTools, type PooledTool } from './laboratories/pooling/pool-tools.ts';
 export { pool, type GroupResult, type Pool, type PooledValue, type SharedPart } from './laboratories/pooling/pool.ts';

@@ -42,6 +42,8 @@ for (const [role, path] of [
   ['teacher', '/shelf'],
   ['teacher', '/rounds'],
   ['teacher', '/cabinet'],
+  ['teacher', '/cabinet/which-tool'],
+  ['teacher', '/class?view=over-time'],
   ['teacher', '/rules'],
   ['teacher', '/demonstrate'],
   ['teacher', '/notebook'],

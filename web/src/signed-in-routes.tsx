@@ -32,6 +32,7 @@ const StartLesson = lazy(() => import('./pages/class/start/start-lesson.tsx'));
 const Parents = lazy(() => import('./pages/class/parents/parents.tsx'));
 const StudentPage = lazy(() => import('./pages/class/student.tsx'));
 const Cabinet = lazy(() => import('./pages/cabinet/cabinet.tsx'));
+const WhichTool = lazy(() => import('./pages/cabinet/which-tool/which-tool.tsx'));
 const Tool = lazy(() => import('./pages/cabinet/tool.tsx'));
 const Rounds = lazy(() => import('./pages/rounds/rounds.tsx'));
 const PrintRound = lazy(() => import('./pages/print/print-round.tsx'));
@@ -108,6 +109,7 @@ export default function SignedInRoutes({ signedIn, classId, benchRoutes }: Signe
           <Route path="/rounds" element={<Rounds key={classId} classId={classId} />} />
           <Route path="/rounds/:setRoundId/print" element={<PrintRound classId={classId} />} />
           <Route path="/cabinet" element={<Cabinet key={classId} classId={classId} />} />
+          <Route path="/cabinet/which-tool" element={<WhichTool key={classId} classId={classId} />} />
           <Route path="/cabinet/:toolId" element={<Tool key={classId} classId={classId} />} />
           <Route path="/rules" element={<Rules key={classId} classId={classId} />} />
           <Route path="/class/people" element={<People key={classId} classId={classId} signedIn={signedIn} />} />

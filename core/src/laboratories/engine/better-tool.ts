@@ -26,7 +26,7 @@ export interface BetterTool {
 }
 
 /** The quantity whose tool is chosen, where others are read on the same. */
-function chosenFor({ layout }: Setting, quantity: ReadQuantity): ReadQuantity {
+export function chosenFor({ layout }: Setting, quantity: ReadQuantity): ReadQuantity {
   let own = quantity;
   for (let steps = 0; 'sameAs' in own.tools && steps < layout.quantities.size; steps += 1) {
     const other = layout.quantities.get(own.tools.sameAs);
@@ -36,13 +36,14 @@ function chosenFor({ layout }: Setting, quantity: ReadQuantity): ReadQuantity {
   return own;
 }
 
-function allowedKinds({ tools }: ReadQuantity, members: Members): string[] {
+/** The instruments that may be taken for a quantity at a place; none where the tool is what is compared. */
+export function allowedKinds({ tools }: ReadQuantity, members: Members): string[] {
   if ('kinds' in tools) return instrumentsOfKinds(tools.kinds);
   return 'by' in tools ? instrumentsOfKinds(tools.of[members[tools.by] ?? ''] ?? []) : [];
 }
 
 /** Whether a tool can read every value that the present one was read at. */
-function reaches(numbers: Numbers, quantity: ReadQuantity, present: ToolInRun, other: ToolInRun): boolean {
+export function reaches(numbers: Numbers, quantity: ReadQuantity, present: ToolInRun, other: ToolInRun): boolean {
   const { setting } = numbers;
   const [least, most] = other.instrument.range;
   return [...setting.layout.quantities.values()].every((read) => {

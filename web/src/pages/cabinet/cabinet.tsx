@@ -4,7 +4,7 @@ import { createColumnHelper } from '@tanstack/react-table';
 import { useMemo, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { useNumerals } from '../../numbers/decimal-mark.ts';
-import { Button } from '../../ui/button.tsx';
+import { Button, buttonClass } from '../../ui/button.tsx';
 import { Failed, Loading } from '../../ui/notice.tsx';
 import { saveAs } from '../../ui/save-as.ts';
 import { SortableTable } from '../../ui/sortable-table.tsx';
@@ -153,6 +153,11 @@ export default function Cabinet({ classId }: { readonly classId: string | null }
               <Button look="quiet" onClick={() => saveAs('cabinet.csv', `\uFEFF${csvOf(tools)}`, 'text/csv')}>
                 Save as CSV
               </Button>
+            )}
+            {tools.length > 0 && (
+              <Link to="/cabinet/which-tool" className={buttonClass('quiet')}>
+                Which tool for the job?
+              </Link>
             )}
             {tools.length > 0 && <p className="ml-auto text-small text-muted">{counts.join(', ')}</p>}
           </div>

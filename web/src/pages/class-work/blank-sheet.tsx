@@ -7,15 +7,14 @@ import {
   type Quantity,
   type Setting,
 } from '@green-beam/core';
-import { useQuery } from '@tanstack/react-query';
 import { useState, type ReactNode } from 'react';
 import { useParams } from 'react-router';
 import { inTheWay } from '../../api/in-the-way.ts';
-import { ask } from '../../api/request.ts';
 import { unitText } from '../../numbers/unit-text.ts';
 import { useHouseRules } from '../../rules/house-rules.ts';
 import { Waiting } from '../../ui/waiting.tsx';
 import { withUnit } from '../notebook/tables/with-unit.ts';
+import { useLaboratory } from '../notebook/use-laboratories.ts';
 import { planOf, standsIn, type Column, type Row, type TablePlan } from '../notebook/tables/table-plan.ts';
 import { PrintBar, type PaperSize } from '../print/print-bar.tsx';
 
@@ -249,11 +248,7 @@ function chosenEvents(chosen: Readonly<Record<string, string>>): Parameters<type
 export default function BlankSheet({ classId }: { readonly classId: string | null }): ReactNode {
   const { protocolId = '' } = useParams();
   const { rules, error: noRules } = useHouseRules(classId);
-  const { data: protocol, error } = useQuery({
-    queryKey: ['laboratory', classId, protocolId],
-    queryFn: () => ask<Protocol>('GET', `/classes/${classId ?? ''}/laboratories/${protocolId}`),
-    enabled: classId !== null,
-  });
+  const { data: protocol, error } = useLaboratory(classId, protocolId);
   const failed = inTheWay(error, protocol) ?? inTheWay(noRules, rules);
   if (failed || !protocol || !rules) return <Waiting what="the laboratory" error={failed} />;
   return <Pages protocol={protocol} rules={rules.rules} />;
