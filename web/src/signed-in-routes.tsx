@@ -32,7 +32,7 @@ const StartLesson = lazy(() => import('./pages/class/start/start-lesson.tsx'));
 const Parents = lazy(() => import('./pages/class/parents/parents.tsx'));
 const StudentPage = lazy(() => import('./pages/class/student.tsx'));
 const Cabinet = lazy(() => import('./pages/cabinet/cabinet.tsx'));
-const WhichTool = lazy(() => import('./pages/cabinet/which-tool/which-tool.tsx'));
+const WhichTool = lazy(() => import('./pages/which-tool/which-tool.tsx'));
 const Tool = lazy(() => import('./pages/cabinet/tool.tsx'));
 const Rounds = lazy(() => import('./pages/rounds/rounds.tsx'));
 const PrintRound = lazy(() => import('./pages/print/print-round.tsx'));

@@ -1,5 +1,5 @@
 import { writtenAtPlace, type NeededSize } from '@green-beam/core';
-import { unitText } from '../../../numbers/unit-text.ts';
+import { unitText } from '../../numbers/unit-text.ts';
 
 /** A number to two figures, as plain digits. */
 export function sizeText(value: number): string {

@@ -9,7 +9,7 @@ import {
   type Protocol,
   type ToolPlan,
 } from '@green-beam/core';
-import type { News } from '../../../ui/use-worker.ts';
+import type { News } from '../../ui/use-worker.ts';
 
 /** What tools are looked for. */
 export interface WhichToolOrder {

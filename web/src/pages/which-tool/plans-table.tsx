@@ -1,6 +1,6 @@
 import type { ToolPlan } from '@green-beam/core';
 import type { ReactNode } from 'react';
-import { useNumerals } from '../../../numbers/decimal-mark.ts';
+import { useNumerals } from '../../numbers/decimal-mark.ts';
 import { minutesText, sizeText } from './in-words.ts';
 
 interface PlansTableProps {
