@@ -1,6 +1,8 @@
 import { enterAs, expect, test } from './world.ts';
 
-test('a tool is recommended for what is to be known, and where none will do it is said what would', async ({ page }) => {
+test('a tool is recommended for what is to be known, and where none will do it is said what would', async ({
+  page,
+}) => {
   await enterAs(page, 'teacher', '/cabinet');
   await page.getByRole('link', { name: 'Which tool for the job?' }).click();
   await page.getByRole('combobox', { name: 'Laboratory' }).selectOption('Density by displacement');

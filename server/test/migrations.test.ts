@@ -43,7 +43,7 @@ const SHIPPED: Readonly<Record<string, string>> = {
   '0031-class-results': 'c4625e066e6b',
   '0032-together': '25261c888bab',
   '0033-tools-compared': '3736bd7c7f1a',
-  '0034-practice-days': 'fb5159a4bd81',
+  '0034-practice-days': 'b5d01ca547b5',
 };
 
 let server: TestServer | null = null;

@@ -4,20 +4,20 @@ export const name = '0034-practice-days';
 const FIRST = "filter (where try_number = 1 and verdict <> 'unreadable')";
 
 /** What attempts add up to; no reading takes longer than ten minutes, whoever leaves it open over lunch. In the order of the key, so that two writers never wait for each other. */
-const practised = (attempts: string): string => `
+export const practised = (attempts: string): string => `
   select class_id, person_id, skill, (created_at at time zone 'UTC')::date as day, (count(*) ${FIRST})::integer as readings,
     (count(*) filter (where try_number = 1 and verdict = 'sound'))::integer as sound,
     coalesce(sum(least(time_taken, 600000)) ${FIRST}, 0)::bigint as time_taken, (count(time_taken) ${FIRST})::integer as timed,
     max(created_at) as last_at
   from ${attempts} group by 1, 2, 3, 4 order by 1, 2, 3, 4`;
-const slipped = (attempts: string): string => `
+export const slipped = (attempts: string): string => `
   select class_id, person_id, skill, slip, (created_at at time zone 'UTC')::date as day, count(*)::integer as made,
     max(created_at) as last_at
   from ${attempts}, unnest(slips) slip group by 1, 2, 3, 4, 5 order by 1, 2, 3, 4, 5`;
 
 /**
  * What each student has practised on each day, and which slips were found, by skill: the overview adds up these rows, however many
- * attempts there are behind them. They are written in the transaction of the attempts; the two views count them anew.
+ * attempts there are behind them. They are written in the transaction of the attempts.
  */
 export const up = `
 create table practice_days (
@@ -42,8 +42,6 @@ create table slip_days (
   last_at timestamptz not null,
   primary key (class_id, person_id, skill, slip, day)
 );
-create view practice_days_counted as ${practised('attempts')};
-create view slip_days_counted as ${slipped('attempts')};
 
 create function note_practice() returns trigger language plpgsql set search_path from current as $$
 begin
@@ -60,8 +58,8 @@ end $$;
 create trigger attempts_practised after insert on attempts referencing new table as added
   for each statement execute function note_practice();
 
-insert into practice_days select * from practice_days_counted;
-insert into slip_days select * from slip_days_counted;
+insert into practice_days ${practised('attempts')};
+insert into slip_days ${slipped('attempts')};
 
 create index attempts_of_late on attempts (class_id, created_at);
 `;
