@@ -58,7 +58,10 @@ function Own({ reader }: { readonly reader: TogetherReader }): ReactNode {
       {slips.map(({ id, name: slip, why, lookAt }) => (
         <Notice key={id} tone="slip" title={slip}>
           <p>{numerals(why)}</p>
-          <p className="text-muted">Look at: {numerals(lookAt)}.</p>
+          <p className="text-muted">
+            Look at: {numerals(lookAt)}
+            {/[.?!]$/.test(lookAt) ? '' : '.'}
+          </p>
         </Notice>
       ))}
       {picture && eyeHeight !== null && slips.length > 0 && (

@@ -12,6 +12,8 @@ import { readingText, usualPlace, type Room } from './room-in-words.ts';
 const SIDE = 60;
 const FOOT = 46;
 const TALLEST = 20;
+/** Where the steps of writing lie nearer than this, dots cover one another rather than becoming too small to see. */
+const SMALLEST = 11;
 /** Room for what is written above the dots. */
 const HEAD = 24;
 
@@ -114,7 +116,7 @@ export function RoomStrip({ room, before, toolName, height, truth, own = null }:
     .filter(({ dots }) => dots.length > 0);
   const tallest = max(stacks, ({ dots }) => dots.length) ?? 1;
   const step = Math.abs(x(10 ** usual) - x(0));
-  const pitch = Math.min(TALLEST, (base - HEAD) / tallest, Math.max(5, step));
+  const pitch = Math.min(TALLEST, (base - HEAD) / tallest, Math.max(SMALLEST, step));
   const radius = pitch / 2 - 1;
   const unitShown = unitText(unit);
   const ticks = x.ticks(Math.max(2, Math.floor(width / 150)));
