@@ -139,7 +139,7 @@ export function RoomStrip({ room, before, toolName, height, truth, own = null }:
           return (
             <g key={one.id}>
               <path d={path} className="fill-muted/15 stroke-muted" strokeWidth="2" strokeDasharray="2 4" />
-              <text x={top[0]} y={top[1] - 8} textAnchor="middle" className="fill-muted">
+              <text x={top[0]} y={top[1] - 8} textAnchor="end" className="fill-muted">
                 {numerals(one.toolName === toolName ? `reading ${one.number}` : one.toolName)}
               </text>
             </g>

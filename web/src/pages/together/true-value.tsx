@@ -1,10 +1,10 @@
 import type { TogetherAtFront } from '@green-beam/contract';
-import { Popover } from 'radix-ui';
 import { useState, type ReactNode } from 'react';
 import { RefusedError } from '../../api/request.ts';
 import { useNumerals } from '../../numbers/decimal-mark.ts';
 import { Button } from '../../ui/button.tsx';
 import { toolsReadIn } from './tools-to-choose.ts';
+import { WallPopover } from './wall-popover.tsx';
 import type { useStep } from './use-together.ts';
 
 interface TrueValueProps {
@@ -30,71 +30,56 @@ function OfTheFront({ shown, step }: TrueValueProps): ReactNode {
       { onSuccess: () => setOpen(false) },
     );
   return (
-    <Popover.Root open={isOpen} onOpenChange={setOpen}>
-      <Popover.Trigger asChild>
-        <Button look="quiet">{answer ? 'Change the true value' : 'Show the true value'}</Button>
-      </Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content
-          side="top"
-          align="start"
-          sideOffset={8}
-          className="projector z-40 w-80 border border-hairline bg-surface p-4"
-          aria-label="The true value"
+    <WallPopover
+      trigger={answer ? 'Change the true value' : 'Show the true value'}
+      title="The true value"
+      isOpen={isOpen}
+      onOpenChange={setOpen}
+      onSend={send}
+    >
+      <label className="flex flex-col gap-1 font-semibold">
+        It shows, in {round.unit}
+        <input
+          value={value}
+          required
+          inputMode="decimal"
+          onChange={(event) => setValue(event.target.value)}
+          className="min-h-11 border-b-2 border-ink bg-surface px-3 font-mono font-normal"
+        />
+      </label>
+      <label className="flex flex-col gap-1 font-semibold">
+        Type of tool
+        <select
+          value={instrumentId}
+          onChange={(event) => setInstrumentId(event.target.value)}
+          className="min-h-11 border-b-2 border-ink bg-surface px-2 font-normal"
         >
-          <form
-            className="flex flex-col gap-3"
-            onSubmit={(event) => {
-              event.preventDefault();
-              send();
-            }}
-          >
-            <label className="flex flex-col gap-1 font-semibold">
-              It shows, in {round.unit}
-              <input
-                value={value}
-                required
-                inputMode="decimal"
-                onChange={(event) => setValue(event.target.value)}
-                className="min-h-11 border-b-2 border-ink bg-surface px-3 font-mono font-normal"
-              />
-            </label>
-            <label className="flex flex-col gap-1 font-semibold">
-              Type of tool
-              <select
-                value={instrumentId}
-                onChange={(event) => setInstrumentId(event.target.value)}
-                className="min-h-11 border-b-2 border-ink bg-surface px-2 font-normal"
-              >
-                <option value="">none of these</option>
-                {toolsReadIn(round.unit).map(({ id, name }) => (
-                  <option key={id} value={id}>
-                    {numerals(name)}
-                  </option>
-                ))}
-              </select>
-            </label>
-            <p className="text-small text-muted">
-              With the type, slips are named: a label, a mark, a digit. Where an eye was, nobody knows, so that is never
-              named.
-            </p>
-            {Number.isNaN(typed) && (
-              <p role="alert" className="text-slip">
-                The value is not a number.
-              </p>
-            )}
-            {refusedAt !== null && (
-              <p role="alert" className="text-slip">
-                {refusedAt}
-              </p>
-            )}
-            <Button type="submit" look="plain" disabled={step.isPending || Number.isNaN(typed)}>
-              Show it
-            </Button>
-          </form>
-        </Popover.Content>
-      </Popover.Portal>
-    </Popover.Root>
+          <option value="">none of these</option>
+          {toolsReadIn(round.unit).map(({ id, name }) => (
+            <option key={id} value={id}>
+              {numerals(name)}
+            </option>
+          ))}
+        </select>
+      </label>
+      <p className="text-small text-muted">
+        With the type, slips are named: a label, a mark, a digit. Where an eye was, nobody knows, so that is never
+        named.
+      </p>
+      {Number.isNaN(typed) && (
+        <p role="alert" className="text-slip">
+          The value is not a number.
+        </p>
+      )}
+      {refusedAt !== null && (
+        <p role="alert" className="text-slip">
+          {refusedAt}
+        </p>
+      )}
+      <Button type="submit" look="plain" disabled={step.isPending || Number.isNaN(typed)}>
+        Show it
+      </Button>
+    </WallPopover>
   );
 }
 
