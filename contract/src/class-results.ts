@@ -1,4 +1,5 @@
 import type { KeptResult, ToolCompared } from '@green-beam/core';
+import type { ResultPairShown } from './result-pairs.ts';
 
 /** A result of a group as it is compared with others. */
 export type ResultToPool = Pick<
@@ -15,6 +16,8 @@ export interface GroupToPool {
   /** Their page; null for who may not read it. */
   readonly runId: string | null;
   readonly isOwn: boolean;
+  /** Whether it has handed in, so that it can look at what others found. */
+  readonly isHandedIn: boolean;
   /** Codes of the cabinet’s tools. */
   readonly tools: readonly string[];
   /** The choice of each option, by the option’s id. */
@@ -29,6 +32,8 @@ export interface ClassResults {
   readonly title: string;
   readonly specimen: string;
   readonly groups: readonly GroupToPool[];
+  /** Pairs that look at each other’s results: all of them for a teacher, one’s own for a student; the latest first. */
+  readonly pairs: readonly ResultPairShown[];
   /** Groups that have no result yet. */
   readonly without: number;
   /** Names of the options and of their choices. */

@@ -18,4 +18,5 @@ export * from './reports.ts';
 export * from './parents.ts';
 export * from './report-to-mark.ts';
 export * from './class-results.ts';
+export * from './result-pairs.ts';
 export * from './together.ts';

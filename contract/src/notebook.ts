@@ -121,6 +121,8 @@ export interface RunPage extends RunSummary {
   readonly handIns: readonly HandInShown[];
   /** What has come back to those who look, the latest of each author. */
   readonly returned: readonly (ReturnedReport & { readonly author: string })[];
+  /** Whether the reader’s group is to talk with another about their results. */
+  readonly isPaired: boolean;
   /** A teacher may hand it back to the group to go on with. */
   readonly mayGiveBack: boolean;
 }

@@ -36,6 +36,7 @@ import * as classResults from './migrations/0031-class-results.ts';
 import * as together from './migrations/0032-together.ts';
 import * as toolsCompared from './migrations/0033-tools-compared.ts';
 import * as practiceDays from './migrations/0034-practice-days.ts';
+import * as resultPairs from './migrations/0035-result-pairs.ts';
 
 /** All there are, in order. None is changed once it has been run anywhere: what is to be different is a further one. */
 export const MIGRATIONS = [
@@ -73,6 +74,7 @@ export const MIGRATIONS = [
   together,
   toolsCompared,
   practiceDays,
+  resultPairs,
 ];
 
 /** What a migration does, as a short text that is another one when it is changed. */

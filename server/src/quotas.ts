@@ -12,6 +12,8 @@ const RATES = {
   run: { most: 60, every: 5 },
   opening: { most: 60, every: 5 },
   together: { most: 60, every: 5 },
+  pairs: { most: 60, every: 5 },
+  'pair-note': { most: 60, every: 5 },
   'lab-sheet': { most: 60, every: 5 },
   class: { most: 30, every: 60 },
   // Of a whole school behind one address.
@@ -36,6 +38,8 @@ const ROOM = {
   'practice sets': { most: 1000, of: 'A class' },
   laboratories: { most: 3000, of: 'A class' },
   'readings together': { most: 3000, of: 'A class' },
+  'pairs of groups': { most: 5000, of: 'A class' },
+  explanations: { most: 500, of: 'A pair' },
   entries: { most: 5000, of: 'A page' },
   'lab sheets': { most: 200, of: 'A teacher' },
 } as const;

@@ -143,6 +143,30 @@ describe('results of a class', () => {
     expect(after?.choices).toEqual(before?.choices);
   });
 
+  it('are asked for by the page that was begun first, before and after it has a result', async () => {
+    const begun = randomUUID();
+    await ada.post(`/classes/${classId}/runs`, {
+      id: begun,
+      protocolId: 'solid-by-displacement',
+      specimen: 'Slate chip',
+    });
+    await page(ben, 'Slate chip', ['9.11', '9.12']);
+    const listed = async (): Promise<ClassResultsSummary | undefined> =>
+      ((await teacher.get(`/classes/${classId}/class-results`)).body as ClassResultsSummary[]).find(
+        ({ specimen }) => specimen === 'Slate chip',
+      );
+    expect(await listed()).toMatchObject({ runId: begun, groups: 1 });
+    expect((await results(teacher, begun)).body).toMatchObject({ without: 1, groups: [{ isOwn: false }] });
+    const person = await idOf(ada);
+    const entries = [
+      ['mass.1', '9.20'],
+      ['before.1', '21.4'],
+      ['after.1', '24.8'],
+    ].map(([place = '', text = '']) => entryOf(person, place, text));
+    await ada.post(`/classes/${classId}/runs/${begun}/events`, { events: entries });
+    expect(await listed()).toMatchObject({ runId: begun, groups: 2 });
+  });
+
   it('say that there is no such page', async () => {
     expect((await results(teacher, randomUUID())).status).toBe(404);
   });

@@ -36,7 +36,7 @@ async function cutListeners(): Promise<number> {
   const client = new pg.Client({ connectionString: server.databaseUrl });
   await client.connect();
   const { rowCount } = await client.query(
-    `select pg_terminate_backend(pid) from pg_stat_activity where datname = current_database() and query ilike 'listen %'`,
+    `select pg_terminate_backend(pid) from pg_stat_activity where datname = current_database() and usename = current_user and query ilike 'listen %'`,
   );
   await client.end();
   return rowCount ?? 0;

@@ -44,6 +44,7 @@ const SHIPPED: Readonly<Record<string, string>> = {
   '0032-together': '25261c888bab',
   '0033-tools-compared': '3736bd7c7f1a',
   '0034-practice-days': 'b5d01ca547b5',
+  '0035-result-pairs': '92026a399b61',
 };
 
 let server: TestServer | null = null;

@@ -16,6 +16,7 @@ export type ExerciseKind =
   | 'convert-units'
   | 'percent-error'
   | 'choose-statement'
+  | 'accuracy-and-precision'
   | 'spot-the-error';
 
 interface Asked {
@@ -57,12 +58,25 @@ export interface Option {
   readonly why: string;
 }
 
-/** One right answer among several, about a story or about a tool that is seen. */
+/** Repeats of one tool or of several on a thing of known size, as they are seen: written, and as dots against the true value. */
+export interface RepeatsSeen {
+  readonly unit: string;
+  readonly truth: string;
+  readonly tools: readonly {
+    /** A letter; empty where there is one tool alone. */
+    readonly name: string;
+    readonly readings: readonly string[];
+  }[];
+}
+
+/** One right answer among several, about a story, about a tool that is seen, or about repeats. */
 export interface ChoiceExercise extends Asked {
-  readonly kind: 'write-reading' | 'exact-or-measured' | 'choose-statement';
+  readonly kind: 'write-reading' | 'exact-or-measured' | 'choose-statement' | 'accuracy-and-precision';
   readonly options: readonly Option[];
   /** The tool that is read; null where the story says it all. */
   readonly seen: { readonly instrumentId: string; readonly situation: Situation } | null;
+  /** Only where the question is about them. */
+  readonly repeats?: RepeatsSeen;
 }
 
 /** A fault planted in a table. Cells are numbered from 1, through the headings and on row by row. */

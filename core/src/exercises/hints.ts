@@ -46,6 +46,11 @@ const HINTS: Readonly<Record<ExerciseKind, readonly string[]>> = {
     'Test each statement with an extreme case. Is it still true?',
     '“Close together” and “close to the true value” are two different things.',
   ],
+  'accuracy-and-precision': [
+    'How far is the mean from the true value? That is accuracy.',
+    'How far are the readings from each other? That is precision.',
+    'An error that is the same each time stays in the mean. An error that goes both ways gets smaller in the mean.',
+  ],
   'spot-the-error': [
     'Read the headings first: is there a unit in each?',
     'Compare the last digits of each column.',

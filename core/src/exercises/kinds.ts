@@ -1,8 +1,10 @@
 import type { SkillId } from '../skills/skills.ts';
 import type { Exercise, ExerciseKind } from './exercise.ts';
+import { ACCURACY_AND_PRECISION } from './templates/accuracy-and-precision.ts';
 import { CONVERSIONS, PERCENT_ERRORS } from './templates/conversions.ts';
 import { EXACT_OR_MEASURED, WRITTEN_READINGS } from './templates/choices.ts';
 import { COUNTS, ROUNDINGS } from './templates/figures.ts';
+import { ERRORS_AND_CURES } from './templates/errors-and-cures.ts';
 import { MIXED } from './templates/mixed.ts';
 import { PRODUCTS } from './templates/products.ts';
 import { STATEMENTS } from './templates/statements.ts';
@@ -41,6 +43,12 @@ export const EXERCISE_KINDS: readonly ExerciseKindEntry[] = [
   { id: 'percent-error', name: 'Percent errors', skill: 'calculations', templates: templates(PERCENT_ERRORS) },
   { id: 'convert-units', name: 'Conversions', skill: 'conversions', templates: templates(CONVERSIONS) },
   { id: 'choose-statement', name: 'True statements', skill: 'judging', templates: templates(STATEMENTS) },
+  {
+    id: 'accuracy-and-precision',
+    name: 'Accuracy and precision',
+    skill: 'judging',
+    templates: templates([...ACCURACY_AND_PRECISION, ...ERRORS_AND_CURES]),
+  },
   { id: 'spot-the-error', name: 'Errors in a table', skill: 'judging', templates: [] },
 ];
 

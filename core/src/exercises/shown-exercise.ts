@@ -1,6 +1,14 @@
 import { pictureOf, type Picture } from '../reading/bench.ts';
 import { readingTask } from '../reading/reading-task.ts';
-import { isChoice, isWorking, type Exercise, type ExerciseKind, type ExerciseTask, type Level } from './exercise.ts';
+import {
+  isChoice,
+  isWorking,
+  type Exercise,
+  type ExerciseKind,
+  type ExerciseTask,
+  type Level,
+  type RepeatsSeen,
+} from './exercise.ts';
 
 /** A piece of a story: words, or a quantity. */
 export type StoryPart = string | { readonly text: string; readonly unit: string };
@@ -9,7 +17,12 @@ export type StoryPart = string | { readonly text: string; readonly unit: string 
 export type Answered =
   | { readonly by: 'number' }
   | { readonly by: 'count' }
-  | { readonly by: 'choice'; readonly options: readonly string[]; readonly seen: Picture | null }
+  | {
+      readonly by: 'choice';
+      readonly options: readonly string[];
+      readonly seen: Picture | null;
+      readonly repeats?: RepeatsSeen;
+    }
   | { readonly by: 'marks'; readonly headings: readonly string[]; readonly rows: readonly (readonly string[])[] };
 
 /** What is seen of an exercise before the answer: nothing of a right answer, of slips or of faults. */
@@ -44,11 +57,12 @@ function answeredBy({ exercise, rules }: ExerciseTask): Answered {
   if (exercise.kind === 'count-figures') return { by: 'count' };
   if (exercise.kind === 'spot-the-error') return { by: 'marks', headings: exercise.headings, rows: exercise.rows };
   if (!isChoice(exercise)) return { by: 'number' };
-  const { seen, options } = exercise;
+  const { seen, options, repeats } = exercise;
   return {
     by: 'choice',
     options: options.map(({ text }) => text),
     seen: seen && pictureOf(readingTask(seen.instrumentId, seen.situation, rules)),
+    ...(repeats && { repeats }),
   };
 }
 

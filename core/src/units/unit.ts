@@ -152,8 +152,19 @@ export function termsOf(unit: Unit): Term[] {
   return Object.entries(unit).map(([symbol, power]) => ({ symbol, power }));
 }
 
+/** Worked out once for each unit: none is changed once it is made. */
+const DIMENSIONS = new WeakMap<Unit, Dimension>();
+
 /** Powers of the base dimensions of a unit. */
 export function dimensionOf(unit: Unit): Dimension {
+  const known = DIMENSIONS.get(unit);
+  if (known) return known;
+  const found = dimensionFound(unit);
+  DIMENSIONS.set(unit, found);
+  return found;
+}
+
+function dimensionFound(unit: Unit): Dimension {
   const terms = termsOf(unit).map(({ symbol, power }) => raised(entryOf(symbol).dimension, power));
   return dimensionOfPowers((quantity) => terms.reduce((total, term) => total + term[quantity], 0));
 }

@@ -7,6 +7,7 @@ import { RunMember, RunResultRow, RunRow } from '../models/notebook.ts';
 import { HandIn } from '../models/reports.ts';
 import { Person } from '../models/people.ts';
 import { notFound, Refusal } from '../refusal.ts';
+import { handedInOf, pairsShown, type LetteredRun } from './pairs.ts';
 
 /** Readings that were drawn or copied are no group’s own, and are not put together with others. */
 const OWN_READINGS = { given: null };
@@ -44,17 +45,22 @@ export async function resultsOfClass(classId: string): Promise<ClassResultsSumma
       [fn('jsonb_extract_path_text', col('protocol'), 'title'), 'protocol'],
     ],
     where: { classId, ...OWN_READINGS },
-    order: [['startedAt', 'DESC']],
+    order: [
+      ['startedAt', 'DESC'],
+      ['id', 'ASC'],
+    ],
   });
   const found = await RunResultRow.findAll({ attributes: ['runId'], where: { classId, position: 0 } });
   const withResults = new Set(found.map(({ runId }) => runId));
   const works = new Map<string, ClassResultsSummary>();
+  // The page of whoever began first stands for all, with a result or without: it stays the same while results come in.
+  const first = new Map(runs.map((run) => [workOf(run), run.id]));
   for (const run of runs) {
     if (!withResults.has(run.id)) continue;
     const work = workOf(run);
     const known = works.get(work);
     works.set(work, {
-      runId: run.id,
+      runId: first.get(work) ?? run.id,
       title: known?.title ?? titleOf(run),
       specimen: known?.specimen ?? run.specimen,
       startedAt: run.startedAt.toISOString(),
@@ -99,6 +105,18 @@ function letterAt(i: number): string {
   return i < 26 ? letter : `${String.fromCharCode(64 + Math.floor(i / 26))}${letter}`;
 }
 
+/** Pages of all groups that did the same as on one, each with its letter. */
+async function lettered(run: RunRow): Promise<readonly (LetteredRun & { readonly row: RunRow })[]> {
+  // Ids are drawn by lot: in their order nobody can tell who began first.
+  const runs = await RunRow.findAll({ attributes: OF_EACH, where: sameWork(run), order: [['id', 'ASC']] });
+  return runs.map((row, i) => ({ id: row.id, letter: letterAt(i), row }));
+}
+
+/** Pages of all groups that did the same as on a page, which a teacher may pair. */
+export async function groupsAlike(access: ClassAccess, runId: string): Promise<readonly LetteredRun[]> {
+  return lettered(await runToCompare(access, runId));
+}
+
 /**
  * What groups found who did the same as on a page: teachers see who they are, students letters.
  * @throws Refusal for students of other groups, and before they have handed in.
@@ -106,25 +124,27 @@ function letterAt(i: number): string {
 export async function classResults(access: ClassAccess, runId: string): Promise<ClassResults> {
   const run = await runToCompare(access, runId);
   const { classId } = run;
-  // Ids are drawn by lot: in their order nobody can tell who began first.
-  const runs = await RunRow.findAll({ attributes: OF_EACH, where: sameWork(run), order: [['id', 'ASC']] });
+  const runs = await lettered(run);
   const key = { classId, runId: runs.map(({ id }) => id) };
-  const [results, members] = await Promise.all([
+  const [results, members, handedIn, pairs] = await Promise.all([
     RunResultRow.findAll({ where: key, order: [['position', 'ASC']], raw: true }),
     RunMember.findAll({ where: key, raw: true }),
+    handedInOf(classId, key.runId),
+    pairsShown(classId, runs, access.as === 'student' ? runId : null),
   ]);
   const isTeacher = access.as !== 'student';
   const people = isTeacher ? await Person.findAll({ where: { id: members.map(({ personId }) => personId) } }) : [];
   const labels = new Map(people.map((person) => [person.id, labelOf(person, 'short')]));
   const [resultsOf, membersOf] = [byRun(results), byRun(members)];
-  const groups = runs.map((one, i): GroupToPool => {
+  const groups = runs.map(({ letter, row: one }): GroupToPool => {
     const ofGroup = membersOf.get(one.id) ?? [];
     const isOwn = !isTeacher && ofGroup.some(({ personId }) => personId === access.caller.personId);
     return {
-      letter: letterAt(i),
+      letter,
       names: isTeacher ? ofGroup.map(({ personId }) => labels.get(personId) ?? '').sort() : null,
       runId: isTeacher || isOwn ? one.id : null,
       isOwn,
+      isHandedIn: handedIn.has(one.id),
       tools: one.tools,
       choices: one.choices,
       compared: one.compared,
@@ -147,6 +167,7 @@ export async function classResults(access: ClassAccess, runId: string): Promise<
     title,
     specimen: run.specimen,
     groups: groups.filter((group) => group.results.length > 0),
+    pairs,
     without: groups.filter((group) => group.results.length === 0).length,
     options: options.map(({ id, name, choices }) => ({
       id,

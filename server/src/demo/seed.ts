@@ -25,6 +25,7 @@ import { sampleWork } from './sample-attempts.ts';
 import { seedCabinet } from './sample-cabinet.ts';
 import { seedLabSheets } from './sample-lab-sheets.ts';
 import { seedClassWork } from './sample-class-work.ts';
+import { seedPairs } from './sample-pairs.ts';
 import { seedRuns } from './sample-runs.ts';
 import { seedTogether } from './sample-together.ts';
 import { FIRST_ROUND, LESSON_SET, seedSetRounds } from './sample-set-rounds.ts';
@@ -118,4 +119,5 @@ export async function seedDemo(
   await seedClassWork(now);
   await seedLabSheets(now);
   await seedTogether(now);
+  await seedPairs(now);
 }

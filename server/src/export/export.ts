@@ -15,6 +15,7 @@ import { HandIn } from '../models/reports.ts';
 import { visibleTo } from '../notebook/own-work.ts';
 import { rubricOf } from '../hand-ins/rubric.ts';
 import { Tape } from '../models/tapes.ts';
+import { PairNote, ResultPair } from '../models/result-pairs.ts';
 import { TogetherAnswerRow, TogetherRow } from '../models/together.ts';
 import { rosterOf } from '../classes/roster.ts';
 
@@ -190,6 +191,26 @@ async function tapesOf(personId: string): Promise<unknown[]> {
   return tapes.map(({ id, lines, changedAt }) => ({ id, lines, at: changedAt }));
 }
 
+/** Groups that looked at each other’s results, and what each wrote; of one student, what they have written themselves. */
+async function pairsPart(classId: string, personId?: string): Promise<unknown[]> {
+  const notes = await PairNote.findAll({
+    where: { classId, ...(personId === undefined ? {} : { author: personId }) },
+    order: [['writtenAt', 'ASC']],
+  });
+  const pairs = await ResultPair.findAll({ where: { classId }, order: [['openedAt', 'ASC']] });
+  return pairs
+    .map(({ id, runA, runB, openedAt, endedAt }) => ({
+      id,
+      runs: [runA, runB],
+      at: openedAt,
+      endedAt,
+      notes: notes
+        .filter(({ pairId }) => pairId === id)
+        .map(({ runId, author, text, writtenAt }) => ({ run: runId, person: author, text, at: writtenAt })),
+    }))
+    .filter((pair) => personId === undefined || pair.notes.length > 0);
+}
+
 /** What the class has read together; of one student, what they have written themselves. */
 async function togetherPart(classId: string, personId?: string): Promise<unknown[]> {
   const rounds = await TogetherRow.findAll({ where: { classId }, order: [['startedAt', 'ASC']] });
@@ -333,6 +354,7 @@ export async function exportStudent(
     setRounds: await setRoundsPart(schoolClass.id, personId),
     houseRules: await rulesPart(schoolClass.id),
     together: await togetherPart(schoolClass.id, personId),
+    pairs: await pairsPart(schoolClass.id, personId),
     runs: await runsOf(
       schoolClass.id,
       memberships.map((membership) => membership.runId),
@@ -358,6 +380,7 @@ export async function exportClass(schoolClass: SchoolClass, drawing: Drawing): P
     rubric: await rubricOf(schoolClass.id),
     openings: await openingsPart(schoolClass.id),
     together: await togetherPart(schoolClass.id),
+    pairs: await pairsPart(schoolClass.id),
     runs: await runsOf(
       schoolClass.id,
       runs.map((run) => run.id),

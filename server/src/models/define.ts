@@ -8,6 +8,7 @@ import { defineNotebook } from './notebook.ts';
 import { defineReports } from './reports.ts';
 import { definePeople } from './people.ts';
 import { defineTapes } from './tapes.ts';
+import { defineResultPairs } from './result-pairs.ts';
 import { defineTogether } from './together.ts';
 import { defineTutor } from './tutor.ts';
 
@@ -23,5 +24,6 @@ export function defineModels(sequelize: Sequelize): void {
   defineTapes(sequelize);
   defineLesson(sequelize);
   defineLabSheets(sequelize);
+  defineResultPairs(sequelize);
   defineTogether(sequelize);
 }

@@ -5,6 +5,7 @@ import { HouseRulesVersion } from '../models/classes.ts';
 import { Opening, RunMember, type RunRow } from '../models/notebook.ts';
 import { Person } from '../models/people.ts';
 import { HandIn } from '../models/reports.ts';
+import { isPaired } from '../class-results/pairs.ts';
 import { authorFor, inForce, mayTakeBack } from '../hand-ins/in-force.ts';
 import { returnedTo } from '../hand-ins/returned.ts';
 import { rulesOf } from '../rules.ts';
@@ -153,5 +154,6 @@ export async function runAlone({ run, member, mayWrite, as, schoolClass, caller 
     handIns,
     returned: as === 'teacher' ? [] : await returnedTo(run, authors),
     mayGiveBack: as === 'teacher' && reports.length > 0,
+    isPaired: member && (await isPaired(classId, runId)),
   };
 }

@@ -154,6 +154,14 @@ export const TYPICAL: Readonly<Record<string, (known: Known) => object>> = {
       },
     ],
   }),
+  'POST /classes/:classId/class-results/:runId/pairs': () => ({
+    pairs: [{ id: randomUUID(), runs: [randomUUID(), randomUUID()] }],
+  }),
+  'POST /classes/:classId/pairs/:pairId/notes': ({ students }) => ({
+    id: randomUUID(),
+    personId: students[0],
+    text: 'They weighed it wet.',
+  }),
   'POST /classes/:classId/together': () => ({
     id: randomUUID(),
     kind: 'picture',

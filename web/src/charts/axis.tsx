@@ -39,16 +39,16 @@ export function BottomAxis({
   const count = Math.max(2, Math.floor((to - from) / 100));
   return (
     <g>
-      <line x1={from} x2={to} y1={y} y2={y} stroke="#13251f" strokeWidth="1.4" />
+      <line x1={from} x2={to} y1={y} y2={y} stroke="var(--color-ink)" strokeWidth="1.4" />
       {scale.ticks(count).map((tick) => (
         <g key={tick}>
-          <line x1={scale(tick)} x2={scale(tick)} y1={y} y2={y + 6} stroke="#13251f" strokeWidth="1.2" />
-          <text x={scale(tick)} y={y + 21} textAnchor="middle" fill="#52635c">
+          <line x1={scale(tick)} x2={scale(tick)} y1={y} y2={y + 6} stroke="var(--color-ink)" strokeWidth="1.2" />
+          <text x={scale(tick)} y={y + 21} textAnchor="middle" fill="var(--color-muted)">
             {numerals(minus(scale.tickFormat(count)(tick)))}
           </text>
         </g>
       ))}
-      <text x={to} y={y + 38} textAnchor="end" fill="#52635c">
+      <text x={to} y={y + 38} textAnchor="end" fill="var(--color-muted)">
         {label}
       </text>
     </g>
@@ -69,16 +69,16 @@ export function LeftAxis({
   const [from = 0, to = 0] = scale.range();
   return (
     <g>
-      <line x1={x} x2={x} y1={from} y2={to} stroke="#13251f" strokeWidth="1.4" />
+      <line x1={x} x2={x} y1={from} y2={to} stroke="var(--color-ink)" strokeWidth="1.4" />
       {scale.ticks(5).map((tick) => (
         <g key={tick}>
-          <line x1={x - 6} x2={x} y1={scale(tick)} y2={scale(tick)} stroke="#13251f" strokeWidth="1.2" />
-          <text x={x - 9} y={scale(tick)} dy="0.35em" textAnchor="end" fill="#52635c">
+          <line x1={x - 6} x2={x} y1={scale(tick)} y2={scale(tick)} stroke="var(--color-ink)" strokeWidth="1.2" />
+          <text x={x - 9} y={scale(tick)} dy="0.35em" textAnchor="end" fill="var(--color-muted)">
             {numerals(minus(scale.tickFormat(5)(tick)))}
           </text>
         </g>
       ))}
-      <text x={x - 40} y={to - 8} fill="#52635c">
+      <text x={x - 40} y={to - 8} fill="var(--color-muted)">
         {label}
       </text>
     </g>

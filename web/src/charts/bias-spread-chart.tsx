@@ -27,12 +27,15 @@ export interface BiasAndSpread {
 interface BiasSpreadChartProps {
   readonly marks: readonly BiasAndSpread[];
   readonly chosen: string;
-  readonly onChoose: (key: string) => void;
+  /** Where one of them can be chosen. */
+  readonly onChoose?: (key: string) => void;
   /** What the maker of the chosen tool allows to either side; null where that is not known. */
   readonly tolerance: number | null;
   readonly unit: string;
   /** A number as it is written. */
   readonly textOf: (value: number) => string;
+  /** How many times larger than on a desk. */
+  readonly scale?: number;
 }
 
 interface Box {
@@ -62,9 +65,18 @@ function boxOf(
  * One mark a tool: to the side by how far it is off, upward by how it scatters. The box of the chosen tool is where its maker’s tolerance
  * holds for nearly every reading: off by no more than it, and with twice its scatter within it.
  */
-export function BiasSpreadChart({ marks, chosen, onChoose, tolerance, unit, textOf }: BiasSpreadChartProps): ReactNode {
+export function BiasSpreadChart({
+  marks,
+  chosen,
+  onChoose,
+  tolerance,
+  unit,
+  textOf,
+  scale = 1,
+}: BiasSpreadChartProps): ReactNode {
   const numerals = useNumerals();
-  const { ref, width } = useWidth<HTMLElement>(620);
+  const { ref, width: seen } = useWidth<HTMLElement>(620);
+  const width = seen / scale;
   const base = HEIGHT - FOOT;
   // The marks decide how large all is drawn: a wide tolerance reaches beyond the picture, and would press them together.
   const reach = Math.max(...marks.map(({ bias, half }) => Math.abs(bias) + (half ?? 0)), Number.MIN_VALUE) * 1.25;
@@ -102,17 +114,18 @@ export function BiasSpreadChart({ marks, chosen, onChoose, tolerance, unit, text
       }}
       width={width}
       height={HEIGHT}
+      scale={scale}
       frame={ref}
     >
       {box && (
         <>
-          <rect x={box.x} y={box.y} width={box.width} height={base - box.y} fill="#dcebe3" />
-          <text x={box.reachesBeyond ? left + 6 : box.x + 6} y={box.y + 16} fill="#0a7f50">
+          <rect x={box.x} y={box.y} width={box.width} height={base - box.y} fill="var(--color-band)" />
+          <text x={box.reachesBeyond ? left + 6 : box.x + 6} y={box.y + 16} fill="var(--color-beam)">
             {box.reachesBeyond ? 'its tolerance reaches beyond' : 'within its tolerance'}
           </text>
         </>
       )}
-      <path d={`M${x(0)} ${TOP - 10}V${base}`} stroke="#0a7f50" strokeWidth="2" />
+      <path d={`M${x(0)} ${TOP - 10}V${base}`} stroke="var(--color-beam)" strokeWidth="2" />
       {marks.map(({ key, name, bias, half, spread }, i) => {
         const [cx, cy] = [x(bias), y(spread ?? 0)];
         const isChosen = key === chosen;
@@ -120,10 +133,10 @@ export function BiasSpreadChart({ marks, chosen, onChoose, tolerance, unit, text
         return (
           <g
             key={key}
-            onClick={() => onChoose(key)}
-            className="cursor-pointer"
-            fill={isChosen ? '#0a7f50' : '#13251f'}
-            stroke={isChosen ? '#0a7f50' : '#13251f'}
+            onClick={() => onChoose?.(key)}
+            className={onChoose && 'cursor-pointer'}
+            fill={isChosen ? 'var(--color-beam)' : 'var(--color-ink)'}
+            stroke={isChosen ? 'var(--color-beam)' : 'var(--color-ink)'}
           >
             {half !== null && (
               <path
@@ -132,7 +145,7 @@ export function BiasSpreadChart({ marks, chosen, onChoose, tolerance, unit, text
               />
             )}
             {spread === null ? (
-              <path d={`M${cx} ${cy - 9}l7 9h-14Z`} fill="#f6f6f1" strokeWidth="2" />
+              <path d={`M${cx} ${cy - 9}l7 9h-14Z`} fill="var(--color-paper)" strokeWidth="2" />
             ) : (
               <circle cx={cx} cy={cy} r="7" stroke="none" />
             )}

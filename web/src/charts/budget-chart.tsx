@@ -80,7 +80,7 @@ export function BudgetChart({ title, shares }: BudgetChartProps): ReactNode {
               {text}
             </text>
           ))}
-          <rect y={lines.length * TEXT + 1} width={bar(1)} height="11" fill="#d5dcd5" fillOpacity="0.6" />
+          <rect y={lines.length * TEXT + 1} width={bar(1)} height="11" fill="var(--color-hairline)" fillOpacity="0.6" />
           <rect y={lines.length * TEXT + 1} width={Math.max(1, bar(share))} height="11" />
           <text x={width} y={lines.length * TEXT + 11} textAnchor="end">
             {percent(share)}

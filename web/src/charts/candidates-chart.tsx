@@ -49,17 +49,17 @@ export function CandidatesChart({ title, candidates, value, size, unit }: Candid
         width={x(value + size) - x(value - size)}
         y={HEAD - 6}
         height={nearest.length * LINE + 8}
-        fill="#cfe5da"
+        fill="var(--color-band)"
       />
       <line
         x1={x(value)}
         x2={x(value)}
         y1={HEAD - 6}
         y2={HEAD + nearest.length * LINE + 2}
-        stroke="#0a7f50"
+        stroke="var(--color-beam)"
         strokeWidth="2"
       />
-      <text x={x(value)} y="11" textAnchor="middle" fill="#0a7f50">
+      <text x={x(value)} y="11" textAnchor="middle" fill="var(--color-beam)">
         your result
       </text>
       {nearest.map((one, i) => {

@@ -16,6 +16,8 @@ interface ChartFrameProps {
   readonly table: ChartTable;
   readonly width: number;
   readonly height: number;
+  /** How many times larger than its measures it is shown. */
+  readonly scale?: number;
   /** The element whose width the chart follows. */
   readonly frame: RefObject<HTMLElement | null>;
   readonly children: ReactNode;
@@ -33,7 +35,16 @@ function fileName(title: string): string {
 }
 
 /** A chart with its title, its numbers as a table, and the ways to save it. */
-export function ChartFrame({ title, summary, table, width, height, frame, children }: ChartFrameProps): ReactNode {
+export function ChartFrame({
+  title,
+  summary,
+  table,
+  width,
+  height,
+  scale = 1,
+  frame,
+  children,
+}: ChartFrameProps): ReactNode {
   const numerals = useNumerals();
   const drawn = useRef<SVGSVGElement>(null);
   const save = async (kind: 'svg' | 'png'): Promise<void> => {
@@ -47,15 +58,15 @@ export function ChartFrame({ title, summary, table, width, height, frame, childr
       <figcaption className="font-bold">{title}</figcaption>
       <svg
         ref={drawn}
-        width={width}
-        height={height}
+        width={width * scale}
+        height={height * scale}
         viewBox={`0 0 ${width} ${height}`}
         className="mt-1 block"
         role="img"
         aria-label={numerals(summary)}
         fontFamily={FONT}
         fontSize="14"
-        fill="#13251f"
+        fill="var(--color-ink)"
       >
         {children}
       </svg>

@@ -34,10 +34,10 @@ export function ControlChart({ points, limits, unit, decimals }: ControlChartPro
   const signed = (value: number, places: number): string =>
     numerals(`${value > 0 ? '+' : value < 0 ? '−' : ''}${Math.abs(value).toFixed(places)}`);
   const limitLines = [
-    { at: centre, name: 'centre', dash: undefined, colour: '#0a7f50' },
+    { at: centre, name: 'centre', dash: undefined, colour: 'var(--color-beam)' },
     ...[-1, 1].flatMap((side) => [
-      { at: centre + side * warning, name: 'warning', dash: '7 5', colour: '#9a5b00' },
-      { at: centre + side * action, name: 'action', dash: undefined, colour: '#a8321f' },
+      { at: centre + side * warning, name: 'warning', dash: '7 5', colour: 'var(--color-doubt)' },
+      { at: centre + side * action, name: 'action', dash: undefined, colour: 'var(--color-slip)' },
     ]),
   ];
   const path = line<(typeof points)[number]>(
@@ -74,14 +74,14 @@ export function ControlChart({ points, limits, unit, decimals }: ControlChartPro
               dy="0.35em"
               textAnchor="end"
               fontSize="14"
-              fill="#52635c"
+              fill="var(--color-muted)"
               className="font-mono"
             >
               {signed(at, decimals + 1)}
             </text>
           </g>
         ))}
-        {path !== null && <path d={path} fill="none" stroke="#13251f" strokeOpacity="0.4" strokeWidth="1.4" />}
+        {path !== null && <path d={path} fill="none" stroke="var(--color-ink)" strokeOpacity="0.4" strokeWidth="1.4" />}
         {points.map(({ at, error }) => {
           const [cx, cy] = [x(at), y(error)];
           const off = Math.abs(error - centre);
@@ -89,15 +89,22 @@ export function ControlChart({ points, limits, unit, decimals }: ControlChartPro
             <path
               key={at.getTime()}
               d={`M${cx - 6} ${cy - 6}l12 12M${cx + 6} ${cy - 6}l-12 12`}
-              stroke={off > action + 1e-9 ? '#a8321f' : '#9a5b00'}
+              stroke={off > action + 1e-9 ? 'var(--color-slip)' : 'var(--color-doubt)'}
               strokeWidth="3"
             />
           ) : (
-            <circle key={at.getTime()} cx={cx} cy={cy} r="4.5" fill="#13251f" />
+            <circle key={at.getTime()} cx={cx} cy={cy} r="4.5" fill="var(--color-ink)" />
           );
         })}
         {x.ticks(Math.max(2, Math.floor(width / 130))).map((tick) => (
-          <text key={tick.getTime()} x={x(tick)} y={HEIGHT - 10} textAnchor="middle" fontSize="14" fill="#52635c">
+          <text
+            key={tick.getTime()}
+            x={x(tick)}
+            y={HEIGHT - 10}
+            textAnchor="middle"
+            fontSize="14"
+            fill="var(--color-muted)"
+          >
             {format(tick, 'd MMM')}
           </text>
         ))}

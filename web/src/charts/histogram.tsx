@@ -67,14 +67,14 @@ export function Histogram({ title, summary, bins, linear, interval, unit }: Hist
           width={Math.max(1, x(from + step * (i + 1)) - x(from + step * i) - 1)}
           y={y(share)}
           height={BASE - y(share)}
-          fill="#52635c"
+          fill="var(--color-muted)"
           fillOpacity="0.5"
         />
       ))}
-      {path !== null && <path d={path} fill="none" stroke="#0a7f50" strokeWidth="2.5" />}
+      {path !== null && <path d={path} fill="none" stroke="var(--color-beam)" strokeWidth="2.5" />}
       <path
         d={`M${x(interval[0])} ${BASE + 1}v-14M${x(interval[1])} ${BASE + 1}v-14`}
-        stroke="#9a5b00"
+        stroke="var(--color-doubt)"
         strokeWidth="3"
         fill="none"
       />

@@ -46,11 +46,11 @@ export function IntervalsChart({ title, summary, intervals, unit }: IntervalsCha
           <g key={name}>
             <path
               d={`M${x(value - size)} ${y - 5}v10m0 -5H${x(value + size)}m0 -5v10`}
-              stroke="#13251f"
+              stroke="var(--color-ink)"
               strokeWidth="2"
               fill="none"
             />
-            <path d={`M${x(value)} ${y - 7}l6 7l-6 7l-6 -7Z`} fill="#0a7f50" />
+            <path d={`M${x(value)} ${y - 7}l6 7l-6 7l-6 -7Z`} fill="var(--color-beam)" />
             <text x={before ? x(value - size) : x(value + size)} y={y - 11} textAnchor={before ? 'start' : 'end'}>
               {name}
             </text>

@@ -61,8 +61,15 @@ export function LineChart({ title, points, up, across }: LineChartProps): ReactN
       height={HEIGHT}
       frame={ref}
     >
-      {band !== null && uSlope !== null && <path d={band} fill="#0a7f50" fillOpacity="0.16" />}
-      <line x1={x(least)} x2={x(most)} y1={y(onLine(least))} y2={y(onLine(most))} stroke="#0a7f50" strokeWidth="2" />
+      {band !== null && uSlope !== null && <path d={band} fill="var(--color-beam)" fillOpacity="0.16" />}
+      <line
+        x1={x(least)}
+        x2={x(most)}
+        y1={y(onLine(least))}
+        y2={y(onLine(most))}
+        stroke="var(--color-beam)"
+        strokeWidth="2"
+      />
       {points.map(({ name }, i) => (
         <circle key={name} cx={x(xs[i] ?? 0)} cy={y(ys[i] ?? 0)} r="4.5" />
       ))}

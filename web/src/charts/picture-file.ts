@@ -1,6 +1,12 @@
 /** Pixels of a saved picture for each of the page’s. */
 const SHARPNESS = 2;
 
+/** Colours of the page by their names, as they are on paper: a file of its own knows no names. */
+function named(text: string): string {
+  const onPaper = getComputedStyle(document.documentElement);
+  return text.replace(/var\((--[\w-]+)\)/g, (_, name: string) => onPaper.getPropertyValue(name).trim());
+}
+
 /** A drawing of the page as a file of its own. */
 export function svgTextOf(drawn: SVGSVGElement): string {
   const copy = drawn.cloneNode(true) as SVGSVGElement;
@@ -11,7 +17,7 @@ export function svgTextOf(drawn: SVGSVGElement): string {
   paper.setAttribute('height', '100%');
   paper.setAttribute('fill', '#ffffff');
   copy.prepend(paper);
-  return new XMLSerializer().serializeToString(copy);
+  return named(new XMLSerializer().serializeToString(copy));
 }
 
 /** The same as a picture of pixels. */

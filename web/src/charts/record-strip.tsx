@@ -17,10 +17,10 @@ interface RecordStripProps {
 }
 
 function Tick({ x, mark }: { readonly x: number; readonly mark: StripMark }): ReactNode {
-  if (mark.sound) return <line x1={x} x2={x} y1={BASE - 30} y2={BASE} stroke="#13251f" strokeWidth="2.5" />;
+  if (mark.sound) return <line x1={x} x2={x} y1={BASE - 30} y2={BASE} stroke="var(--color-ink)" strokeWidth="2.5" />;
   const beyond = Math.abs(mark.offBy) > REACH;
   return (
-    <g stroke="#a8321f" strokeWidth="2.5" fill="none">
+    <g stroke="var(--color-slip)" strokeWidth="2.5" fill="none">
       <path d={`M${x} ${BASE}V${BASE - 26}Q${x} ${BASE - 32} ${x + 8} ${BASE - 32}`} />
       {beyond && <path d={mark.offBy > 0 ? `M${x - 9} ${BASE - 16}l6 5l-6 5` : `M${x + 9} ${BASE - 16}l-6 5l6 5`} />}
     </g>
@@ -46,8 +46,8 @@ export function RecordStrip({ marks, band }: RecordStripProps): ReactNode {
         role="img"
         aria-label={`${marks.length} entries so far in this round, ${sound} of them right.`}
       >
-        <rect x={x(-band)} width={x(band) - x(-band)} y={BASE - 40} height="40" fill="#e5f1eb" />
-        <line x1={x(-REACH)} x2={x(REACH)} y1={BASE} y2={BASE} stroke="#52635c" strokeWidth="1.4" />
+        <rect x={x(-band)} width={x(band) - x(-band)} y={BASE - 40} height="40" fill="var(--color-band)" />
+        <line x1={x(-REACH)} x2={x(REACH)} y1={BASE} y2={BASE} stroke="var(--color-muted)" strokeWidth="1.4" />
         {ticks(-REACH, REACH, width < 760 ? 6 : 28).map((tick) => (
           <line
             key={tick}
@@ -55,7 +55,7 @@ export function RecordStrip({ marks, band }: RecordStripProps): ReactNode {
             x2={x(tick)}
             y1={BASE}
             y2={BASE + (Math.abs((tick * 2) % 1) < 1e-9 ? 9 : 5)}
-            stroke="#52635c"
+            stroke="var(--color-muted)"
             strokeWidth="1.2"
           />
         ))}
@@ -66,16 +66,16 @@ export function RecordStrip({ marks, band }: RecordStripProps): ReactNode {
             y={HEIGHT - 8}
             textAnchor="middle"
             fontSize="14"
-            fill="#52635c"
+            fill="var(--color-muted)"
             className="font-mono"
           >
             {numerals(`${tick > 0 ? '+' : '−'}${Math.abs(tick).toFixed(1)}${width < 760 ? '' : ' division'}`)}
           </text>
         ))}
-        <text x={x(0)} y={HEIGHT - 8} textAnchor="middle" fontSize="14" fill="#52635c" className="font-mono">
+        <text x={x(0)} y={HEIGHT - 8} textAnchor="middle" fontSize="14" fill="var(--color-muted)" className="font-mono">
           true value
         </text>
-        <line x1={x(0)} x2={x(0)} y1={BASE - 46} y2={BASE + 6} stroke="#0a7f50" strokeWidth="2.5" />
+        <line x1={x(0)} x2={x(0)} y1={BASE - 46} y2={BASE + 6} stroke="var(--color-beam)" strokeWidth="2.5" />
         {marks.map((mark) => (
           <Tick key={`${mark.taskId}${mark.tryNumber}`} x={x(mark.offBy)} mark={mark} />
         ))}

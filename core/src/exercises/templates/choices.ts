@@ -6,14 +6,12 @@ import { longThing, weighedThing } from '../../reading/words/things.ts';
 import { readingTask, type ReadingTask } from '../../reading/reading-task.ts';
 import type { HouseRules } from '../../rules/house-rules.ts';
 import type { Random } from '../../simulation/random.ts';
-import type { ChoiceExercise, Option } from '../exercise.ts';
+import type { ChoiceExercise } from '../exercise.ts';
 import { manyOf, withArticle } from './harbour-kit.ts';
+import { right, wrong } from './options.ts';
 import type { Drawing, Template } from './template.ts';
 import { wholeNumber, written } from './written.ts';
 import { shuffled } from '../../simulation/shuffled.ts';
-
-const right = (text: string, why: string): Option => ({ text, slip: null, why });
-const wrong = (slip: string, text: string, why: string): Option => ({ text, slip, why });
 
 const SEEN = [
   'ruler-millimetre',

@@ -1,5 +1,6 @@
 import type { ChoiceExercise, Option } from '../exercise.ts';
 import { PIECES } from './harbour-kit.ts';
+import { right, wrong } from './options.ts';
 import type { Drawing, Template } from './template.ts';
 import { wholeNumber, written } from './written.ts';
 import { shuffled } from '../../simulation/shuffled.ts';
@@ -19,9 +20,6 @@ function statement(levels: Template['levels'], told: (drawing: Drawing) => State
     },
   };
 }
-
-const right = (text: string, why: string): Option => ({ text, slip: null, why });
-const wrong = (slip: string, text: string, why: string): Option => ({ text, slip, why });
 
 const NEAR = (random: Drawing['random'], about: number, spread: number, decimals: number): string =>
   (about + spread * (2 * random.uniform() - 1)).toFixed(decimals);

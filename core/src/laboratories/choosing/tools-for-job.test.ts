@@ -24,6 +24,7 @@ const job = (rest: Partial<Job> = {}): Job => ({
   ...rest,
 });
 const plansOf = (one: Job): ToolPlan[] => [...toolsForJob(one)!.plans()];
+const planOf = (uncertainty: number): ToolPlan => ({ chosen: [], uncertainty, seconds: 1 });
 const named = ({ chosen }: ToolPlan): string =>
   chosen
     .map(({ tool: { instrument } }) => instrument.id)
@@ -105,15 +106,25 @@ describe('tools for a laboratory', () => {
 
 describe('how large it would have to be', () => {
   it('is as many times larger as it is to be known better, rounded up', () => {
-    const needed = neededSize(job(), 0.6, 0.3)!;
-    expect(needed).toMatchObject({ name: 'Volume', unit: 'mL' });
+    const needed = neededSize(job(), planOf(0.6), 0.3)!;
+    expect(needed).toMatchObject({ name: 'Volume', unit: 'mL', tooSmall: null });
     expect(needed.atLeast).toBeGreaterThanOrEqual(2 * needed.now - 1e-9);
     expect(needed.atLeast).toBeLessThan(2.2 * needed.now);
   });
+  it('names the tool that it would then not fit into', () => {
+    const [best] = rankedPlans(plansOf(job()), 0);
+    const [now, ten] = [1, 10].map((times) => neededSize(job(), { ...best!, uncertainty: times }, 1)!);
+    expect(now).toMatchObject({ tooSmall: null });
+    // The water stands at about 20 mL before the piece goes in: ten times its volume is beyond a cylinder of 50 mL.
+    expect(ten!.atLeast).toBeGreaterThan(50);
+    expect(ten!.tooSmall?.code).toMatch(/^Z-0[12]$/);
+    const [large] = rankedPlans(plansOf(job({ cabinet: CABINET.filter(({ code }) => code !== 'Z-01') })), 0);
+    expect(neededSize(job(), { ...large!, uncertainty: 4 }, 1)!.tooSmall).toBeNull();
+  });
   it('is never said of a temperature', () => {
-    expect(neededSize(job({ protocol: protocol('thermometer-check') }), 0.5, 0.1)).toBeNull();
+    expect(neededSize(job({ protocol: protocol('thermometer-check') }), planOf(0.5), 0.1)).toBeNull();
   });
   it('cannot be said of nothing', () => {
-    expect(neededSize(job(), 0.6, 0)).toBeNull();
+    expect(neededSize(job(), planOf(0.6), 0)).toBeNull();
   });
 });

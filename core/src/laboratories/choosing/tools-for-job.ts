@@ -8,7 +8,8 @@ import { placesOf, toolAt } from '../engine/setting.ts';
 import type { Protocol, ReadQuantity } from '../protocol/protocol.ts';
 import { addressKey, type Address, type Members } from '../run/address.ts';
 import type { RunEvent } from '../run/run.ts';
-import { parseUnit, temperatureScale } from '../../units/unit.ts';
+import { Rational } from '../../numbers/rational.ts';
+import { converted, parseUnit, temperatureScale } from '../../units/unit.ts';
 import { sampleRun } from '../run/run-from-rows.ts';
 import { toolMembers, type ToolInRun } from '../run/tool-in-run.ts';
 import { secondsFor } from './handling-time.ts';
@@ -49,6 +50,8 @@ export interface NeededSize {
   readonly unit: string;
   readonly now: number;
   readonly atLeast: number;
+  /** The tool that is then too small for the reading; null where it is not. */
+  readonly tooSmall: ToolInRun | null;
 }
 
 interface Place {
@@ -224,15 +227,34 @@ function madeOf({ setting }: WorkedRun, reading: string, result: string): string
   return reading;
 }
 
+/** The tool of a plan on which a reading goes beyond the last mark when so much more is read than now, in the unit of the reading. */
+function tooSmallFor(run: WorkedRun, reading: string, more: number, plan: ToolPlan): ToolInRun | null {
+  const { setting } = run;
+  const read = setting.layout.quantities.get(reading);
+  if (read?.kind !== 'read') return null;
+  const owner = chosenFor(setting, read);
+  const chosen = plan.chosen.find(({ what }) => what === owner.name || what.startsWith(`${owner.name}, `));
+  if (!chosen) return null;
+  const largest = Math.max(
+    ...placesOf(setting, read.over, read.only).flatMap(
+      (at) => numberOf(run.cellAt(reading, at))?.value.toNumber() ?? [],
+    ),
+  );
+  const { instrument } = chosen.tool;
+  const then = converted(Rational.of(largest + more), parseUnit(read.unit), parseUnit(instrument.unit));
+  return then.toNumber() > instrument.range[1] ? chosen.tool : null;
+}
+
 /**
  * How large what decides must be for a relative uncertainty, where tools alone will not do: what a reading is known to stays the same, so that
  * twice as large is known twice as well, relative to itself. Of an absolute uncertainty that would not be true. Rounded up to two figures.
- * @param best uncertainty of the best plan, and `wanted`, in the unit of the result.
+ * @param best the plan whose uncertainty is smallest.
+ * @param wanted in the unit of the result.
  * @returns null where nothing of the sample decides.
  */
 export function neededSize(
   { protocol, sample, result: wantedResult = 0, rules }: Job,
-  best: number,
+  best: ToolPlan,
   wanted: number,
 ): NeededSize | null {
   const { events } = sampleRun(protocol, protocol.samples[sample]);
@@ -252,7 +274,9 @@ export function neededSize(
   );
   const now = Math.min(...values.map(Math.abs));
   if (!Number.isFinite(now) || now === 0) return null;
-  const needed = now * (best / wanted);
+  const needed = now * (best.uncertainty / wanted);
   const place = 10 ** (Math.floor(Math.log10(needed)) - 1);
-  return { name: quantity.name, unit: quantity.unit, now, atLeast: Math.ceil(needed / place - 1e-9) * place };
+  const atLeast = Math.ceil(needed / place - 1e-9) * place;
+  const tooSmall = reading ? tooSmallFor(run, reading, atLeast - now, best) : null;
+  return { name: quantity.name, unit: quantity.unit, now, atLeast, tooSmall };
 }

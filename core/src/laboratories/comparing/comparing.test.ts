@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { protocol } from '../protocols.ts';
 import { sampleRun } from '../run/run-from-rows.ts';
+import { findingsIn } from '../checks/find.ts';
 import { workOut } from '../engine/evaluate.ts';
 import { compareTools } from './compare-tools.ts';
 import { toolsCompared, type ToolCompared } from './tools-compared.ts';
@@ -40,6 +41,39 @@ describe('the tools that a laboratory compares', () => {
     const { events } = sampleRun(LAB);
     const without = events.filter(({ address }) => !(address.kind === 'cell' && address.quantity === 'temperature'));
     expect(toolsCompared(workOut(LAB, { events: without }))).toEqual([]);
+  });
+  it('with a mass that fell are far off, and a check says so by name', () => {
+    const { events } = sampleRun(LAB);
+    const cylinder = { tool: 'cylinder', trial: '1' };
+    const massOf = (quantity: string): string =>
+      events.find(
+        ({ address }) =>
+          address.kind === 'cell' &&
+          address.quantity === quantity &&
+          address.members['tool'] === cylinder.tool &&
+          address.members['trial'] === cylinder.trial,
+      )!.text;
+    const exchanged: Record<string, string> = {
+      [massOf('before')]: massOf('after'),
+      [massOf('after')]: massOf('before'),
+    };
+    const run = workOut(LAB, {
+      events: events.map((event) =>
+        event.address.kind === 'cell' &&
+        event.address.members['tool'] === 'cylinder' &&
+        event.address.members['trial'] === '1'
+          ? { ...event, text: exchanged[event.text] ?? event.text }
+          : event,
+      ),
+    });
+    const [, found] = toolsCompared(run)!;
+    expect(found?.errors[0]).toBeCloseTo(-19.7 / 0.997991 - 20, 3);
+    expect(JSON.stringify(compareTools(toolsCompared(run)!))).not.toMatch(/NaN/);
+    expect(
+      findingsIn(run)
+        .map(({ message }) => message)
+        .join(' '),
+    ).toMatch(/less|below|fell|smaller/);
   });
   it('are told from one repeat alone, too', () => {
     const { events } = sampleRun(LAB);

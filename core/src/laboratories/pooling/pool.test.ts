@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { seededRandom } from '../../simulation/random.ts';
-import { pool, type GroupResult } from './pool.ts';
+import type { GroupResult } from './group-result.ts';
+import { pool } from './pool.ts';
 
 const result = (
   group: string,

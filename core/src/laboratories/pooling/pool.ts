@@ -2,15 +2,7 @@ import { compensatedSum } from '../../statistics/compensated-sum.ts';
 import { consensus } from '../../statistics/consensus.ts';
 import { summarise, type Summary } from '../../statistics/summarise.ts';
 import type { KeptVariance } from '../kept-results.ts';
-
-/** One group’s result, to be put together with those of others. */
-export interface GroupResult {
-  readonly group: string;
-  /** In the unit that all share. */
-  readonly value: number;
-  /** The variance by quadrature, in parts; null where quadrature has no result. */
-  readonly variance: KeptVariance | null;
-}
+import { hasVariance, root, type GroupResult, type KnownResult } from './group-result.ts';
 
 /** What results have in common, and do not lose by being many. */
 export interface SharedPart {
@@ -46,14 +38,9 @@ export interface Pool {
   readonly together: PooledValue | null;
 }
 
-type Known = GroupResult & { readonly variance: KeptVariance };
-
-/** A part of a variance can be below 0 where scatters go against each other: alone it then adds nothing. */
-const root = (part: number): number => Math.sqrt(Math.max(0, part));
-
 /** Standard uncertainties that results share add up before they are squared: they err to the same side. */
 function sharedParts(
-  known: readonly Known[],
+  known: readonly KnownResult[],
   weights: readonly number[],
   kind: SharedPart['kind'],
   partsOf: (variance: KeptVariance) => Readonly<Record<string, number>>,
@@ -69,7 +56,7 @@ function sharedParts(
 }
 
 function together(results: readonly GroupResult[]): PooledValue | null {
-  const known = results.filter((one): one is Known => one.variance !== null);
+  const known = results.filter(hasVariance);
   if (known.length === 0) return null;
   const found = consensus(
     known.map(({ value }) => value),

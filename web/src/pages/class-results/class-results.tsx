@@ -1,17 +1,19 @@
-import type { ClassResults, ClassResultsSummary, SignedIn } from '@green-beam/contract';
+import type { ClassResultsSummary, SignedIn } from '@green-beam/contract';
 import { useQuery } from '@tanstack/react-query';
 import { format } from 'date-fns';
 import { useState, type ReactNode } from 'react';
-import { useParams, useSearchParams } from 'react-router';
+import { Link, useParams, useSearchParams } from 'react-router';
 import { inTheWay } from '../../api/in-the-way.ts';
 import { ask } from '../../api/request.ts';
-import { useHouseRules } from '../../rules/house-rules.ts';
-import { Button } from '../../ui/button.tsx';
 import { Failed, Loading } from '../../ui/notice.tsx';
 import { useCabinet } from '../cabinet/use-cabinet.ts';
+import { OwnPair } from './pairs/own-pair.tsx';
+import { Pairing } from './pairs/pairing.tsx';
 import { PooledResult } from './pooled-result.tsx';
 import { ToolsOfClass } from '../tools-compared/tools-of-class.tsx';
+import { counted } from './in-words.ts';
 import { comparedResults, type ComparedResult } from './result-rows.ts';
+import { useClassResults } from './use-class-results.ts';
 
 const SELECT = 'min-h-11 min-w-0 border-b-2 border-ink bg-surface px-2 text-base font-normal';
 
@@ -24,6 +26,7 @@ interface ShownProps {
   readonly classId: string;
   readonly runId: string;
   readonly isTeacher: boolean;
+  readonly personId: string;
 }
 
 /** Where a balance of the cabinet is checked, by its code; students have no cabinet. */
@@ -35,18 +38,13 @@ function useCheckAt(classId: string | null): (code: string) => string | null {
   };
 }
 
-function Found({ classId, runId, isTeacher }: ShownProps): ReactNode {
-  const { data: found, error } = useQuery({
-    queryKey: ['class-results', classId, runId],
-    queryFn: () => ask<ClassResults>('GET', `/classes/${classId}/class-results/${runId}`),
-  });
-  const { rules, error: noRules } = useHouseRules(classId);
+function Found({ classId, runId, isTeacher, personId }: ShownProps): ReactNode {
+  const { shown, failed } = useClassResults(classId, runId);
   const [chosen, setChosen] = useState('');
-  const [isOnWall, setOnWall] = useState(false);
   const checkAt = useCheckAt(isTeacher ? classId : null);
-  const failed = inTheWay(error, found) ?? inTheWay(noRules, rules);
   if (failed) return <Failed error={failed} />;
-  if (!found || !rules) return <Loading what="the results" />;
+  if (!shown) return <Loading what="the results" />;
+  const { found, rules } = shown;
   const results = comparedResults(found);
   const compared = results.find(({ key }) => key === chosen) ?? results[0];
   return (
@@ -57,6 +55,10 @@ function Found({ classId, runId, isTeacher }: ShownProps): ReactNode {
         {/[.?!]$/.test(found.title) ? '' : '.'}{' '}
         {found.without > 0 && `${found.without} ${found.without === 1 ? 'group has' : 'groups have'} no result yet.`}
       </p>
+      {!isTeacher &&
+        found.pairs.map((pair) => (
+          <OwnPair key={pair.id} classId={classId} personId={personId} found={found} pair={pair} rules={rules} />
+        ))}
       <div className="mt-2 flex flex-wrap items-center gap-x-6 gap-y-2">
         {results.length > 1 && (
           <label className="flex max-w-full items-center gap-3 text-small font-semibold">
@@ -71,33 +73,39 @@ function Found({ classId, runId, isTeacher }: ShownProps): ReactNode {
           </label>
         )}
         {isTeacher && compared && (
-          <Button look="plain" aria-pressed={isOnWall} onClick={() => setOnWall(!isOnWall)}>
-            {isOnWall ? 'Show the names' : 'Show letters for the wall'}
-          </Button>
+          <Link
+            to={`/class-results/${runId}/wall`}
+            className="inline-flex min-h-11 items-center font-semibold underline decoration-hairline decoration-2 underline-offset-4 hover:decoration-beam"
+          >
+            Show on the wall
+          </Link>
+        )}
+        {isTeacher && compared && compared.rows.length > 1 && (
+          <a href="#pairs" className="inline-flex min-h-11 items-center text-small underline underline-offset-4">
+            Groups in pairs
+            {found.pairs.length > 0 && ` (${counted(found.pairs.length)} open)`}
+          </a>
         )}
       </div>
       <ToolsOfClass
         groups={found.groups}
-        rules={rules.rules}
+        rules={rules}
         chosen={memberOf(compared)}
         onChoose={(member) => setChosen(results.find((one) => memberOf(one) === member)?.key ?? chosen)}
       />
       {compared ? (
-        <PooledResult
-          found={found}
-          compared={compared}
-          rules={rules.rules}
-          isNamed={isTeacher && !isOnWall}
-          checkAt={isTeacher ? checkAt : null}
-        />
+        <PooledResult found={found} compared={compared} rules={rules} checkAt={isTeacher ? checkAt : null} />
       ) : (
         <p className="mt-6 text-muted">No group has a result yet. It appears as soon as one can be worked out.</p>
+      )}
+      {isTeacher && compared && compared.rows.length > 1 && (
+        <Pairing classId={classId} runId={runId} found={found} compared={compared} rules={rules} />
       )}
     </>
   );
 }
 
-function Choice({ classId }: { readonly classId: string }): ReactNode {
+function Choice({ classId, personId }: { readonly classId: string; readonly personId: string }): ReactNode {
   const { data: list, error } = useQuery({
     queryKey: ['class-results', classId],
     queryFn: () => ask<ClassResultsSummary[]>('GET', `/classes/${classId}/class-results`),
@@ -106,15 +114,17 @@ function Choice({ classId }: { readonly classId: string }): ReactNode {
   if (failed) return <Failed error={failed} />;
   if (!list) return <Loading what="the laboratories" />;
   if (list.length === 0) return <p className="mt-6 max-w-prose text-muted">No group has worked out a result yet.</p>;
-  return <Chosen classId={classId} list={list} />;
+  return <Chosen classId={classId} personId={personId} list={list} />;
 }
 
 /** First what most groups have done; it stays, whatever comes meanwhile. */
 function Chosen({
   classId,
+  personId,
   list,
 }: {
   readonly classId: string;
+  readonly personId: string;
   readonly list: readonly ClassResultsSummary[];
 }): ReactNode {
   const [search, setSearch] = useSearchParams();
@@ -135,7 +145,7 @@ function Chosen({
           ))}
         </select>
       </label>
-      <Found key={shown.runId} classId={classId} runId={shown.runId} isTeacher />
+      <Found key={shown.runId} classId={classId} runId={shown.runId} personId={personId} isTeacher />
     </>
   );
 }
@@ -156,9 +166,9 @@ export default function ClassResultsPage({
       {classId === null && <Loading what="the class" />}
       {classId !== null &&
         (runId === undefined ? (
-          <Choice classId={classId} />
+          <Choice classId={classId} personId={signedIn.person.id} />
         ) : (
-          <Found classId={classId} runId={runId} isTeacher={isTeacher} />
+          <Found classId={classId} runId={runId} isTeacher={isTeacher} personId={signedIn.person.id} />
         ))}
     </main>
   );

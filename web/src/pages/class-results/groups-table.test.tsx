@@ -11,6 +11,7 @@ const group = (letter: string, value: number, more: Partial<GroupToPool> = {}): 
   names: [`Somebody ${letter}.`],
   runId: `run-${letter}`,
   isOwn: false,
+  isHandedIn: true,
   tools: [],
   choices: {},
   compared: [],
@@ -29,15 +30,15 @@ const group = (letter: string, value: number, more: Partial<GroupToPool> = {}): 
   ...more,
 });
 
-function shown(groups: readonly GroupToPool[], isNamed: boolean): ReturnType<typeof rendered>['root'] {
-  const [compared] = comparedResults({ title: '', specimen: '', groups, without: 0, options: [] });
+function shown(groups: readonly GroupToPool[]): ReturnType<typeof rendered>['root'] {
+  const [compared] = comparedResults({ title: '', specimen: '', groups, pairs: [], without: 0, options: [] });
   if (!compared) throw new Error('There is nothing to compare.');
   const { together } = pool(
     compared.rows.map(({ group: { letter }, result: { value, variance } }) => ({ group: letter, value, variance })),
   );
   return rendered(
     <MemoryRouter>
-      <GroupsTable compared={compared} together={together} isNamed={isNamed} />
+      <GroupsTable compared={compared} together={together} />
     </MemoryRouter>,
   ).root;
 }
@@ -47,7 +48,7 @@ describe('the table of all groups', () => {
   const groups = values.map((value, i) => group(String.fromCharCode(65 + i), value));
 
   it('stands from the lowest to the highest, each with its digits and twice its uncertainty', () => {
-    const table = shown(groups, true);
+    const table = shown(groups);
     expect(textsOf(table, 'th[scope=row]')).toEqual(['A', 'C', 'F', 'D', 'B', 'E']);
     expect(table.textContent).toContain('10.90');
     expect(table.textContent).toContain('0.10');
@@ -55,29 +56,26 @@ describe('the table of all groups', () => {
   });
 
   it('says in words and by a shape who lies apart', () => {
-    const rows = textsOf(shown(groups, true), 'tbody tr');
+    const rows = textsOf(shown(groups), 'tbody tr');
     expect(rows.filter((row) => row.includes('■ lies apart'))).toHaveLength(1);
     expect(rows.at(-1)).toContain('■ lies apart');
   });
 
-  it('has names that lead to the pages, or letters alone', () => {
-    expect(textsOf(shown(groups, true), 'a')).toHaveLength(6);
-    const onWall = shown(groups, false);
-    expect(textsOf(onWall, 'a')).toEqual([]);
-    expect(onWall.textContent).not.toContain('Somebody');
+  it('has names that lead to the pages', () => {
+    expect(textsOf(shown(groups), 'a')).toHaveLength(6);
   });
 
   it('marks one’s own, and leads nobody to a page they may not read', () => {
     const [own, other] = [group('A', 8.6, { isOwn: true, names: null }), group('B', 8.7, { names: null, runId: null })];
-    const table = shown([own, other], true);
+    const table = shown([own, other]);
     expect(textsOf(table, 'th[scope=row]')).toEqual(['A (yours)', 'B']);
     expect(textsOf(table, 'a')).toEqual([]);
   });
 
   it('has a column of tools where there are any', () => {
-    const headings = (all: readonly GroupToPool[]): string[] => textsOf(shown(all, true), 'thead th');
+    const headings = (all: readonly GroupToPool[]): string[] => textsOf(shown(all), 'thead th');
     expect(headings(groups)).not.toContain('Tools');
     expect(headings([group('A', 8.6, { tools: ['B-02', 'Z-07'] })])).toContain('Tools');
-    expect(textsOf(shown([group('A', 8.6, { tools: ['B-02', 'Z-07'] })], true), 'td')).toContain('B-02, Z-07');
+    expect(textsOf(shown([group('A', 8.6, { tools: ['B-02', 'Z-07'] })]), 'td')).toContain('B-02, Z-07');
   });
 });

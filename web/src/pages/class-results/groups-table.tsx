@@ -10,16 +10,14 @@ import type { ComparedResult, ResultRow } from './result-rows.ts';
 function Row({
   row: { group, result, standard },
   hasTools,
-  isNamed,
   isApart,
 }: {
   readonly row: ResultRow;
   readonly hasTools: boolean;
-  readonly isNamed: boolean;
   readonly isApart: boolean;
 }): ReactNode {
   const numerals = useNumerals();
-  const names = isNamed ? group.names?.join(', ') : undefined;
+  const names = group.names?.join(', ');
   return (
     <tr className="border-b border-hairline">
       <th scope="row" className="py-1.5 pr-4 text-left font-semibold">
@@ -55,11 +53,9 @@ function Row({
 export function GroupsTable({
   compared,
   together,
-  isNamed,
 }: {
   readonly compared: ComparedResult;
   readonly together: PooledValue | null;
-  readonly isNamed: boolean;
 }): ReactNode {
   const unit = unitText(compared.unit);
   const hasTools = compared.rows.some(({ group }) => group.tools.length > 0);
@@ -91,7 +87,6 @@ export function GroupsTable({
               key={row.group.letter}
               row={row}
               hasTools={hasTools}
-              isNamed={isNamed}
               isApart={together?.disagreeing.includes(row.group.letter) ?? false}
             />
           ))}

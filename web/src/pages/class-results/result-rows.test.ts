@@ -18,6 +18,7 @@ const group = (letter: string, results: readonly ResultToPool[]): GroupToPool =>
   names: null,
   runId: null,
   isOwn: false,
+  isHandedIn: true,
   tools: [],
   choices: {},
   compared: [],
@@ -27,6 +28,7 @@ const found = (groups: readonly GroupToPool[]): ClassResults => ({
   title: 'Density by displacement',
   specimen: 'Nickel washers',
   groups,
+  pairs: [],
   without: 0,
   options: [],
 });

@@ -1,5 +1,5 @@
 import type { TogetherAnswered, TogetherAtFront } from '@green-beam/contract';
-import { useMemo, type ReactNode } from 'react';
+import type { ReactNode } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { inTheWay } from '../../api/in-the-way.ts';
 import { useNumerals } from '../../numbers/decimal-mark.ts';
@@ -8,8 +8,9 @@ import { Button, buttonClass } from '../../ui/button.tsx';
 import { Confirm } from '../../ui/confirm.tsx';
 import { Failed, Loading } from '../../ui/notice.tsx';
 import { FiguresBeside } from './figures-beside.tsx';
-import { figuresOf, roomOf } from './room-in-words.ts';
+import { figuresOf } from './room-in-words.ts';
 import { RoomStrip } from './room-strip.tsx';
+import { useRoom } from './use-room.ts';
 import { useForget, useStep, useTogether } from './use-together.ts';
 
 const STRIP_HEIGHT = 180;
@@ -83,8 +84,7 @@ function Reading({ classId, shown }: ReadingProps): ReactNode {
   const forget = useForget(classId);
   const step = useStep(classId, shown.round.id);
   const { round, toolName, answered, of, answers, answer, before, over } = shown;
-  const dots = useMemo(() => answers.flatMap(({ dot }) => dot ?? []), [answers]);
-  const room = useMemo(() => roomOf(dots, round.division, round.unit), [dots, round.division, round.unit]);
+  const room = useRoom(shown);
   return (
     <>
       <h1 className="mt-2 text-2xl font-bold">

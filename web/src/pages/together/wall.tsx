@@ -14,9 +14,10 @@ import { Failed, Loading } from '../../ui/notice.tsx';
 import { DigitsAgree } from './digits-agree.tsx';
 import { FiguresBeside } from './figures-beside.tsx';
 import { OtherTool } from './other-tool.tsx';
-import { digitsShown, figuresOf, roomOf, type Room } from './room-in-words.ts';
+import { digitsShown, figuresOf, type Room } from './room-in-words.ts';
 import { RoomStrip } from './room-strip.tsx';
 import { TrueValue } from './true-value.tsx';
+import { useRoom } from './use-room.ts';
 import { useBegin, useStep, useTogether } from './use-together.ts';
 
 const STRIP_HEIGHT = 210;
@@ -106,11 +107,10 @@ interface ReadingProps {
 function Reading({ classId, shown }: ReadingProps): ReactNode {
   const numerals = useNumerals();
   const navigate = useNavigate();
-  const { round, picture, toolName, answers, answer, before } = shown;
+  const { round, picture, toolName, answer, before } = shown;
   const step = useStep(classId, round.id);
   const begin = useBegin(classId);
-  const dots = useMemo(() => answers.flatMap(({ dot }) => dot ?? []), [answers]);
-  const room = useMemo(() => roomOf(dots, round.division, round.unit), [dots, round.division, round.unit]);
+  const room = useRoom(shown);
   const isReading = round.state === 'reading';
   const goTo = (next: TogetherAtFront): void => void navigate(`/read-together/${next.round.id}/wall`);
   const again = (): void =>

@@ -1,10 +1,10 @@
-import { poolTools, writtenAtPlace, type HouseRules, type PooledTool, type ToolCompared } from '@green-beam/core';
+import { poolTools, type HouseRules, type PooledTool, type ToolCompared } from '@green-beam/core';
 import { useMemo, type ReactNode } from 'react';
-import { BiasSpreadChart } from '../../charts/bias-spread-chart.tsx';
 import { useNumerals } from '../../numbers/decimal-mark.ts';
 import { unitText } from '../../numbers/unit-text.ts';
 import { placeOf, signed, toleranceInWords } from './in-words.ts';
 import { classInWords } from './class-in-words.ts';
+import { ToolsOnAxes } from './tools-on-axes.tsx';
 import { ToolsTable } from './tools-table.tsx';
 
 interface ToolsOfClassProps {
@@ -31,20 +31,7 @@ export function ToolsOfClass({ groups, rules, chosen: asked, onChoose }: ToolsOf
     <section aria-label="The tools beside each other">
       <p className="mt-3 max-w-4xl text-lg">{numerals(classInWords(tools))}</p>
       <div className="mt-4 grid grid-cols-[minmax(0,1fr)] items-start gap-x-12 gap-y-8 wide:grid-cols-[minmax(0,1.15fr)_minmax(0,1fr)]">
-        <BiasSpreadChart
-          marks={tools.map(({ member, name, error, half, spread }) => ({
-            key: member,
-            name,
-            bias: error,
-            half,
-            spread,
-          }))}
-          chosen={chosen.member}
-          onChoose={onChoose}
-          tolerance={chosen.tolerance}
-          unit={unit}
-          textOf={(value) => writtenAtPlace(value, -2)}
-        />
+        <ToolsOnAxes tools={tools} chosen={chosen.member} onChoose={onChoose} />
         <div className="flex min-w-0 flex-col gap-4">
           <ToolsTable
             lines={tools.map((tool) => ({

@@ -2,6 +2,7 @@ import type { ExerciseShown, Marked } from '@green-beam/core';
 import type { ReactNode } from 'react';
 import { ToolAsRead } from '../../../instruments/tool-as-read.tsx';
 import { MarkedTable } from './marked-table.tsx';
+import { RepeatsOnStrips } from './repeats-on-strips.tsx';
 import { Story } from './story.tsx';
 
 interface ExercisePaperProps {
@@ -13,7 +14,7 @@ interface ExercisePaperProps {
   readonly onMark?: ((cell: number) => void) | null;
 }
 
-/** What an exercise tells, and the table or the tool it is about. */
+/** What an exercise tells, and the table, the tool or the readings it is about. */
 export function ExercisePaper({ shown, question, marks = [], faulty, onMark = null }: ExercisePaperProps): ReactNode {
   const { answered, story } = shown;
   return (
@@ -28,6 +29,7 @@ export function ExercisePaper({ shown, question, marks = [], faulty, onMark = nu
         </p>
       )}
       {answered.by === 'choice' && answered.seen && <ToolAsRead picture={answered.seen} />}
+      {answered.by === 'choice' && answered.repeats && <RepeatsOnStrips repeats={answered.repeats} />}
       {answered.by === 'marks' && (
         <div className="mt-6">
           <MarkedTable table={answered} marks={marks} {...(faulty ? { faulty } : {})} onMark={onMark} />
