@@ -13,7 +13,7 @@ function measureCore() {
     run('npx', ['vite', 'build', '--logLevel', 'warn', '--outDir', folder], {
       cwd: resolve(ROOT, 'scripts/benchmarks'),
     });
-    for (const name of ['diagnoses', 'choices', 'calculations', 'laboratories'])
+    for (const name of ['diagnoses', 'choices', 'calculations', 'laboratories', 'tables'])
       run(process.execPath, [join(folder, `${name}.js`)]);
   } finally {
     rmSync(folder, { recursive: true, force: true });
@@ -32,7 +32,10 @@ async function bench() {
       for (const name of names) run(process.execPath, ['--import', 'tsx', `scripts/benchmarks/${name}.ts`], { env });
     };
     await withSampleServer(url, (base) =>
-      measure(['attempts', 'school', 'class-of-runs', 'print', 'marking', 'notebook', 'frames', 'together'], base),
+      measure(
+        ['attempts', 'school', 'class-of-runs', 'print', 'marking', 'notebook', 'frames', 'hover', 'together'],
+        base,
+      ),
     );
     for (const processes of [1, 2]) {
       console.log(`With ${processes} server process${processes === 1 ? '' : 'es'}:`);

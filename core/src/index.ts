@@ -133,6 +133,7 @@ export {
   type RoundingExercise,
   type TableExercise,
   type WorkingExercise,
+  type RepeatsSeen,
 } from './exercises/exercise.ts';
 export { EXERCISE_KINDS, exerciseKindById, isExerciseKind, UnknownExerciseError } from './exercises/kinds.ts';
 export { drawExercise, rightEntry, slipEntries, slipsIn, type ExerciseOptions } from './exercises/draw-exercise.ts';
@@ -263,7 +264,9 @@ export {
 } from './laboratories/choosing/tools-for-job.ts';
 export { toolsCompared, type ToolCompared } from './laboratories/comparing/tools-compared.ts';
 export { poolTools, type GroupTools, type PooledTool } from './laboratories/pooling/pool-tools.ts';
-export { pool, type GroupResult, type Pool, type PooledValue, type SharedPart } from './laboratories/pooling/pool.ts';
+export { pool, type Pool, type PooledValue, type SharedPart } from './laboratories/pooling/pool.ts';
+export type { GroupResult } from './laboratories/pooling/group-result.ts';
+export { betweenTwo, pairsApart, type BetweenTwo } from './laboratories/pooling/between-two.ts';
 export {
   FEWEST_EACH_WAY,
   worthChecking,
@@ -326,3 +329,23 @@ export { alike, FEWEST_ALIKE, type Alike } from './laboratories/checks/alike.ts'
 export { judgeAnswer, type AnswerVerdict } from './laboratories/checks/judge-answer.ts';
 export { findingsIn } from './laboratories/checks/find.ts';
 export type { Finding } from './laboratories/checks/finding.ts';
+export {
+  proofread,
+  TableError,
+  tableFaultName,
+  type ColumnRead,
+  type Proofread,
+  type ProofreadOptions,
+} from './tables/proofread.ts';
+export type { TableFinding, TableFault as TableFaultKind } from './tables/finding.ts';
+export { columnLetters, type Ask } from './tables/understand.ts';
+export { planLesson, type PlanProgress } from './planning/plan-lesson.ts';
+export {
+  planConflicts,
+  PlanError,
+  type LessonPlan,
+  type PlanConflict,
+  type PlannedStep,
+  type PlanProblem,
+  type PlanStep,
+} from './planning/plan.ts';

@@ -39,6 +39,7 @@ for (const [role, path] of [
   ['visitor', '/for-teachers'],
   ['visitor', '/bench/micrometer-hundredth'],
   ['student', '/shelf'],
+  ['visitor', '/numbers/check-table'],
   ['teacher', '/shelf'],
   ['teacher', '/rounds'],
   ['teacher', '/cabinet'],

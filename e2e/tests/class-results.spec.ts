@@ -55,7 +55,24 @@ async function recorded(
   return runId;
 }
 
-test('the results of a class while groups still record: a balance that weighs too little is named, and names become letters', async ({
+/** The same, as a student writes it on the page. */
+async function recordedBy(page: Page, specimen: string, after: string): Promise<string> {
+  await beginLaboratory(page, specimen);
+  await fillCell(page, 'Dry mass, trial 1', '17.29');
+  await fillCell(page, 'Water before, trial 1', '20.0');
+  await fillCell(page, 'Water after, trial 1', after);
+  await expect(page.getByText('Everything is saved.')).toBeVisible();
+  return new URL(page.url()).pathname.split('/').at(-1) ?? '';
+}
+
+async function handIn(page: Page, runId: string): Promise<void> {
+  await page.goto(`/notebook/${runId}`);
+  await page.getByRole('button', { name: 'Hand in' }).click();
+  await page.getByRole('alertdialog').getByRole('button', { name: 'Hand in' }).click();
+  await expect(page.getByText(/^Handed in /)).toBeVisible();
+}
+
+test('the results of a class while groups still record: a balance that weighs too little is named, and the wall has letters for names', async ({
   page,
 }) => {
   await enterAs(page, 'teacher', '/notebook');
@@ -80,13 +97,22 @@ test('the results of a class while groups still record: a balance that weighs to
   ).toBeVisible();
   await expect(page.getByText(/By chance: 1 in 56\./)).toBeVisible();
   await expect(page.getByRole('link', { name: 'Maren O.' })).toHaveCount(8);
+  // What is pointed at says who it is, with its number.
+  const strip = page.getByRole('img', { name: /^8 groups, from/ });
+  const dot = (await strip.locator('circle').first().boundingBox())!;
+  await page.mouse.move(dot.x + dot.width / 2, dot.y + dot.height / 2);
+  await expect(strip.getByText(/^[A-H]: 7\.\d+ ± \d\.\d+ g\/mL$/)).toBeVisible();
   await page.getByRole('button', { name: 'How far could this mean lie?' }).click();
   await expect(
     page.getByText(/Drawn again from these groups, 95 of 100 means lie from 7\.\d+.* to 8\.\d+/),
   ).toBeVisible();
-  await page.getByRole('button', { name: 'Show letters for the wall' }).click();
-  await expect(page.getByRole('link', { name: 'Maren O.' })).toHaveCount(0);
-  await expect(groups.first()).toHaveText(/^[A-H]$/);
+  await page.getByRole('link', { name: 'Show on the wall' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: specimen })).toBeVisible();
+  await expect(page.getByRole('img').getByText(/^[A-H]$/)).toHaveCount(8);
+  await expect(page.getByText('Maren')).toHaveCount(0);
+  await expect(page.getByText('B-02')).toHaveCount(0);
+  await page.getByRole('link', { name: /^Names and tools/ }).click();
+  await expect(groups).toHaveCount(8);
   await page
     .getByRole('listitem')
     .filter({ hasText: 'Check with a standard mass' })
@@ -101,19 +127,51 @@ test('a student sees what the others found after handing in, by letters', async 
   await enterAs(teacher, 'teacher', '/notebook');
   await recorded(await doorOf(teacher), specimen, 'B-01', 1.32);
   await enterAs(page, 'student', '/notebook');
-  await beginLaboratory(page, specimen);
-  await fillCell(page, 'Dry mass, trial 1', '1.29');
-  await fillCell(page, 'Water before, trial 1', '20.0');
-  await fillCell(page, 'Water after, trial 1', '26.2');
-  await expect(page.getByText('Everything is saved.')).toBeVisible();
-  const runId = new URL(page.url()).pathname.split('/').at(-1) ?? '';
+  const runId = await recordedBy(page, specimen, '26.2');
   await page.goto(`/class-results/${runId}`);
   await expect(page.getByText('Hand in your own page first. Then you see what the others found.')).toBeVisible();
-  await page.goto(`/notebook/${runId}`);
-  await page.getByRole('button', { name: 'Hand in' }).click();
-  await page.getByRole('alertdialog').getByRole('button', { name: 'Hand in' }).click();
+  await handIn(page, runId);
   await page.getByRole('link', { name: 'What the others found' }).click();
   await expect(page.getByRole('rowheader', { name: /^[AB] \(yours\)$/ })).toBeVisible();
   await expect(page.getByRole('main').getByRole('rowheader')).toHaveCount(2);
   await expect(page.getByText('Maren')).toHaveCount(0);
+});
+
+test('two groups that have handed in see each other’s results, and each writes what explains the difference', async ({
+  page,
+  browser,
+}) => {
+  const specimen = `Slate tile, in pairs ${test.info().repeatEachIndex + 1}`;
+  // One student’s group, and a teacher’s own page beside it.
+  await enterAs(page, 'student', '/notebook');
+  const runId = await recordedBy(page, specimen, '26.2');
+  const teacher = await (await browser.newContext()).newPage();
+  await enterAs(teacher, 'teacher', '/notebook');
+  const other = await recorded(await doorOf(teacher), specimen, 'B-01', 17.5);
+  await handIn(teacher, other);
+
+  await teacher.goto(`/class-results?of=${runId}`);
+  const pairs = teacher.getByRole('region', { name: 'Groups in pairs' });
+  await expect(pairs.getByText('One group has not handed in yet.')).toBeVisible();
+  await expect(pairs.getByRole('button', { name: /^Pair these/ })).toHaveCount(0);
+  await handIn(page, runId);
+  await pairs.getByRole('button', { name: 'Pair these two groups' }).click();
+  await expect(pairs.getByRole('heading', { name: /^[AB] and [AB]$/ })).toBeVisible();
+
+  await page.goto(`/notebook/${runId}`);
+  await page.getByRole('link', { name: 'Your group is paired with another' }).click();
+  const own = page.getByRole('region', { name: 'Your group and another' });
+  await expect(own.getByRole('heading', { name: /^You and group [AB]: Maren O\.$/ })).toBeVisible();
+  await expect(own.getByText(/they (agree|differ)/)).toBeVisible();
+  await expect(own.getByText(/^Only group [AB] used B-01\.$/)).toBeVisible();
+  await own.getByRole('textbox', { name: 'What explains the difference?' }).fill('They shook the water off first.');
+  await page.reload();
+  await expect(own.getByRole('textbox')).toHaveValue('They shook the water off first.');
+  await own.getByRole('button', { name: 'Save' }).click();
+  await expect(own.getByText(/^Saved by Ines V\./)).toBeVisible();
+
+  await expect(pairs.getByText('They shook the water off first.')).toBeVisible();
+  await pairs.getByRole('button', { name: /^End / }).click();
+  await expect(own.getByText('What you wrote')).toBeVisible();
+  await expect(own.getByRole('textbox')).toHaveCount(0);
 });

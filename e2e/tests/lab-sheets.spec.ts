@@ -157,7 +157,12 @@ test('what is written is saved by itself, also after the network was gone, and n
 
   await page.getByLabel('Purpose').fill('Mine, which must not be lost.');
   await expect(page.getByText('This lab sheet was changed in another window')).toBeVisible();
+  // The copy is there once the server has sent it; until then the page shows what was on it before.
+  const copy = page.waitForResponse(
+    (response) => response.request().method() === 'GET' && /\/api\/lab-sheets\/own-/.test(response.url()),
+  );
   await page.getByRole('button', { name: 'Keep mine as a copy' }).click();
+  await copy;
   await expect(page).not.toHaveURL(address);
   await expect(page.getByLabel('Purpose')).toHaveValue('Mine, which must not be lost.');
 

@@ -2,7 +2,7 @@ import type { BenchRound } from '@green-beam/contract';
 import type { ExerciseShown } from '@green-beam/core';
 import type { Page } from '@playwright/test';
 import { proofRead } from '../../core/test/students/proof-read.ts';
-import { aim, enterAs, expect, test, unfold } from './world.ts';
+import { aim, enterAs, expect, newRound, test, unfold } from './world.ts';
 
 /** The exercise on the page, as the server gives it to whoever is signed in. */
 async function shownNow(page: Page): Promise<ExerciseShown[]> {
@@ -13,19 +13,6 @@ async function shownNow(page: Page): Promise<ExerciseShown[]> {
     await page.request.get(`/api/classes/${signedIn.class.id}/rounds/current?place=numbers`)
   ).json()) as BenchRound;
   return round.tasks.map(({ picture }) => picture as ExerciseShown);
-}
-
-/** Begins a round of exercises, whatever was under way before. */
-async function newRound(page: Page, subjectIds: readonly string[]): Promise<void> {
-  const { signedIn, csrfToken } = (await (await page.request.get('/api/session')).json()) as {
-    signedIn: { class: { id: string } };
-    csrfToken: string;
-  };
-  const answer = await page.request.post(`/api/classes/${signedIn.class.id}/rounds`, {
-    data: { subjectIds },
-    headers: { 'x-csrf-token': csrfToken },
-  });
-  expect(answer.status()).toBe(201);
 }
 
 test('a visitor counts figures: a slip is named, the right count is explained, and the round goes on', async ({

@@ -62,6 +62,49 @@ export const REACHED: readonly [
     },
   ],
   [
+    'a table that is checked',
+    'visitor',
+    '/numbers/check-table',
+    async (page) => {
+      await page.getByRole('button', { name: 'Try an example' }).click();
+      await page.getByRole('button', { name: /^2\.5, E4/ }).click();
+      await expect(page.getByRole('heading', { name: '4 things to look at' })).toBeVisible();
+    },
+  ],
+  [
+    'readings on strips',
+    'visitor',
+    '/numbers/practice',
+    async (page) => {
+      await page.getByRole('button', { name: 'Accuracy and precision' }).click();
+      await page.getByRole('radio').first().check();
+      await page.getByRole('button', { name: 'Check' }).click();
+      await expect(page.getByRole('status').first()).toBeVisible();
+    },
+  ],
+  [
+    'class results on the wall',
+    'teacher',
+    '/class-results',
+    async (page) => {
+      await page.getByRole('link', { name: 'Show on the wall' }).click();
+      await expect(page.getByText('Letters stand for the groups.')).toBeVisible();
+    },
+  ],
+  [
+    'two groups in a pair',
+    'student',
+    '/notebook',
+    async (page) => {
+      await page
+        .getByRole('link', { name: /25 mL of water/ })
+        .first()
+        .click();
+      await page.getByRole('link', { name: /paired with another/ }).click();
+      await expect(page.getByRole('textbox', { name: 'What explains the difference?' })).toBeVisible();
+    },
+  ],
+  [
     'a choice',
     'visitor',
     '/numbers/practice',

@@ -141,17 +141,23 @@ export function readPicture(picture: LiquidColumnPicture): { text: string; y: nu
   return { text: writtenOn(picture, readAt(picture, picture.surfaceY)), y: picture.surfaceY };
 }
 
-/** Begins a round of certain tools with the page’s own session, and shows it. A bench that is open has its round by then: it draws one where there is none. */
-export async function startRound(page: Page, subjectIds: readonly string[]): Promise<BenchRound> {
+/** Begins a round with the page’s own session, whatever was under way before. */
+export async function newRound(page: Page, subjectIds: readonly string[]): Promise<BenchRound> {
   const session = await (await page.request.get('/api/session')).json();
   const answer = await page.request.post(`/api/classes/${session.signedIn.class.id}/rounds`, {
     data: { subjectIds },
     headers: { 'x-csrf-token': session.csrfToken },
   });
   expect(answer.status()).toBe(201);
+  return answer.json() as Promise<BenchRound>;
+}
+
+/** Begins a round of certain tools, and shows it. A bench that is open has its round by then: it draws one where there is none. */
+export async function startRound(page: Page, subjectIds: readonly string[]): Promise<BenchRound> {
+  const round = await newRound(page, subjectIds);
   await page.goto('/');
   await expect(page.getByText('Reading 1 of 10')).toBeVisible();
-  return answer.json() as Promise<BenchRound>;
+  return round;
 }
 
 /** The round the page is showing, asked for with the page's own session. */

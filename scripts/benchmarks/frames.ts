@@ -1,7 +1,6 @@
 import { chromium, type Page } from 'playwright-core';
-import { SLOW_DOWN, traced, workPerFrame } from './work-per-frame.ts';
+import { reportFrames, SLOW_DOWN, traced, workPerFrame } from './work-per-frame.ts';
 
-const FRAME = 16.7;
 const STEPS = 240;
 /** A page on which one line follows the pointer: what this browser and this machine need for a drag of anything at all. */
 const ONE_LINE = `data:text/html,${encodeURIComponent(`<div role="slider" style="position:absolute;left:600px;top:100px;width:60px;height:500px;touch-action:none"><svg width="60" height="500"><line x2="60" stroke="black"/></svg></div>
@@ -50,16 +49,6 @@ async function dragged(page: Page, url: string, name = /eye/i): Promise<number[]
   return workPerFrame(events)
     .filter((ms) => ms > IDLE)
     .sort((a, b) => a - b);
-}
-
-const part = (work: readonly number[], share: number): string =>
-  (work[Math.min(work.length - 1, Math.floor(share * work.length))] ?? 0).toFixed(1);
-
-function report(name: string, work: readonly number[]): void {
-  const within = work.filter((ms) => ms <= FRAME).length / work.length;
-  process.stdout.write(
-    `${name} at ${SLOW_DOWN}× slow-down: ${(100 * within).toFixed(1)} % of ${work.length} frames within ${FRAME} ms (median ${part(work, 0.5)} ms, 95th percentile ${part(work, 0.95)} ms; aim: 95 %)\n`,
-  );
 }
 
 /** One tool of each way of being drawn, from a round of a student of the sample class. */
@@ -116,8 +105,8 @@ const browser = await chromium.launch({
   args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
 });
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, baseURL: base });
-report('a single line following the pointer', await dragged(page, ONE_LINE));
-report('dragging the eye, cylinder', await dragged(page, base));
+reportFrames('a single line following the pointer', await dragged(page, ONE_LINE));
+reportFrames('dragging the eye, cylinder', await dragged(page, base));
 async function enter(someone: Page, door: RegExp): Promise<void> {
   await someone.goto('/sign-in');
   await someone.getByRole('button', { name: door }).click();
@@ -129,7 +118,7 @@ await enter(teacher, /As Maren/);
 await enter(page, /As Ines/);
 for (const tool of TOOLS) {
   await onBench(page, teacher, tool, 'unit-missing', (handled) => handled !== 'try' && handled !== 'lay');
-  report(`dragging the eye, ${tool}`, await dragged(page, base));
+  reportFrames(`dragging the eye, ${tool}`, await dragged(page, base));
 }
 const BY_HAND = [
   ['laying a thing at a ruler', 'ruler-millimetre', 'lay', /^Where the/],
@@ -139,6 +128,6 @@ const BY_HAND = [
 ] as const;
 for (const [what, tool, how, name] of BY_HAND) {
   await onBench(page, teacher, tool, 'unit-missing', (handled) => handled === how);
-  report(what, await dragged(page, base, name));
+  reportFrames(what, await dragged(page, base, name));
 }
 await browser.close();

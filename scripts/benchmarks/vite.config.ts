@@ -13,6 +13,7 @@ export default defineConfig({
         choices: 'choices.ts',
         calculations: 'calculations.ts',
         laboratories: 'laboratories.ts',
+        tables: 'tables.ts',
       },
     },
   },

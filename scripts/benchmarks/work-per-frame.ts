@@ -71,3 +71,17 @@ export function workPerKey(events: readonly TraceEvent[]): number[] {
     return [worked(tasks.filter((task) => task.ts + (task.dur ?? 0) > key.ts && task.ts < shown))];
   });
 }
+
+/** At 60 frames a second, in ms. */
+const FRAME = 16.7;
+
+const part = (work: readonly number[], share: number): string =>
+  (work[Math.min(work.length - 1, Math.floor(share * work.length))] ?? 0).toFixed(1);
+
+/** Says how many frames were done in time. @param work of each frame, sorted, in ms. */
+export function reportFrames(name: string, work: readonly number[]): void {
+  const within = work.filter((ms) => ms <= FRAME).length / work.length;
+  process.stdout.write(
+    `${name} at ${SLOW_DOWN}× slow-down: ${(100 * within).toFixed(1)} % of ${work.length} frames within ${FRAME} ms (median ${part(work, 0.5)} ms, 95th percentile ${part(work, 0.95)} ms; aim: 95 %)\n`,
+  );
+}

@@ -13,16 +13,10 @@ import { FetchedPage } from './ui/fetched-page.tsx';
 import { Failed, Loading } from './ui/notice.tsx';
 import { FetchedPart } from './ui/fetched-part.tsx';
 
-const SignIn = lazy(() => import('./pages/sign-in/sign-in.tsx'));
-const ForTeachers = lazy(() => import('./pages/sign-in/for-teachers.tsx'));
-const OneTimeLink = lazy(() => import('./pages/sign-in/one-time-link.tsx'));
+const VisitorPages = lazy(() => import('./visitor-pages.tsx'));
 const SignedInRoutes = lazy(() => import('./signed-in-routes.tsx'));
 const AskedToJoin = lazy(() => import('./pages/notebook/joining.tsx'));
 const ReadTogetherOffered = lazy(() => import('./pages/together/offered.tsx'));
-const Desk = lazy(() => import('./pages/numbers/desk.tsx'));
-const Practice = lazy(() => import('./pages/numbers/practice.tsx'));
-const TwoAxes = lazy(() => import('./pages/numbers/two-axes/two-axes.tsx'));
-const CoverDoor = lazy(() => import('./pages/sign-in/cover-door.tsx'));
 
 /** The bench stays as it is while one looks at the shelf, and says itself what stands at each address. */
 function benchRoutes(signedIn: SignedIn | null, classId: string | null): ReactNode {
@@ -39,21 +33,13 @@ function VisitorRoutes({ demo }: { readonly demo: boolean }): ReactNode {
   return (
     <Routes>
       {benchRoutes(null, null)}
-      <Route path="/for-teachers" element={<ForTeachers demo={demo} />} />
-      <Route path="/numbers" element={<Desk signedIn={null} classId={null} />} />
-      <Route path="/numbers/practice" element={<Practice signedIn={null} classId={null} />} />
-      <Route path="/numbers/two-axes" element={<TwoAxes />} />
-      <Route path="/sign-in" element={<SignIn demo={demo} />} />
-      <Route path="/join/:code" element={<SignIn demo={demo} />} />
-      <Route path="/cover/:token" element={<CoverDoor />} />
-      <Route path="/link/:token" element={<OneTimeLink />} />
-      <Route path="*" element={<SignIn demo={demo} />} />
+      <Route path="*" element={<VisitorPages demo={demo} />} />
     </Routes>
   );
 }
 
 /** What is shown at the front of the room stands alone. */
-const FOR_THE_WALL = /^\/(demonstrate|class\/start|read-together\/[^/]+\/wall)$/;
+const FOR_THE_WALL = /^\/(demonstrate|class\/start|(read-together|class-results)\/[^/]+\/wall)$/;
 
 /** The whole interface: who is here decides which places there are. */
 export function App(): ReactNode {

@@ -8,11 +8,13 @@ import { LeaveDoor } from './pages/leave-door.tsx';
 const OneTimeLink = lazy(() => import('./pages/sign-in/one-time-link.tsx'));
 const Desk = lazy(() => import('./pages/numbers/desk.tsx'));
 const Practice = lazy(() => import('./pages/numbers/practice.tsx'));
+const CheckTable = lazy(() => import('./pages/numbers/check-table/check-table.tsx'));
 const TwoAxes = lazy(() => import('./pages/numbers/two-axes/two-axes.tsx'));
 const Runs = lazy(() => import('./pages/notebook/runs.tsx'));
 const ClassWork = lazy(() => import('./pages/class-work/class-work.tsx'));
 const OpenLaboratory = lazy(() => import('./pages/class-work/open/open-laboratory.tsx'));
 const BlankSheet = lazy(() => import('./pages/class-work/blank-sheet.tsx'));
+const ClassResultsWall = lazy(() => import('./pages/class-results/wall.tsx'));
 const ClassResultsPage = lazy(() => import('./pages/class-results/class-results.tsx'));
 const LabSheets = lazy(() => import('./pages/lab-sheets/lab-sheets.tsx'));
 const LabSheet = lazy(() => import('./pages/lab-sheets/lab-sheet.tsx'));
@@ -72,6 +74,10 @@ export default function SignedInRoutes({ signedIn, classId, benchRoutes }: Signe
       <Route path="/numbers/practice" element={<Practice signedIn={signedIn} classId={classId} />} />
       <Route path="/numbers/two-axes" element={<TwoAxes />} />
       <Route
+        path="/numbers/check-table"
+        element={<CheckTable classId={classId} isStudent={signedIn.role === 'student'} />}
+      />
+      <Route
         path="/notebook"
         element={
           student ? (
@@ -117,6 +123,7 @@ export default function SignedInRoutes({ signedIn, classId, benchRoutes }: Signe
           <Route path="/class/start" element={<StartLesson key={classId} classId={classId} />} />
           <Route path="/read-together" element={<Together key={classId} classId={classId} />} />
           <Route path="/read-together/:roundId" element={<TogetherNames key={classId} classId={classId} />} />
+          <Route path="/class-results/:runId/wall" element={<ClassResultsWall classId={classId} />} />
           <Route path="/read-together/:roundId/wall" element={<TogetherWall classId={classId} />} />
           <Route path="/class/student/:studentId" element={<StudentPage classId={classId} />} />
           <Route path="/link/:token" element={<OneTimeLink />} />

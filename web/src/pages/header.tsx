@@ -20,9 +20,9 @@ const ShortcutsSheet = lazy(() => import('../ui/shortcuts-sheet.tsx'));
 function Mark(): ReactNode {
   return (
     <svg width="34" height="20" viewBox="0 0 34 20" aria-hidden="true">
-      <path d="M0 10H20" stroke="#0a7f50" strokeWidth="3" />
-      <circle cx="25" cy="10" r="6.8" fill="none" stroke="#13251f" strokeWidth="2.2" />
-      <circle cx="25" cy="10" r="2.6" fill="#0a7f50" />
+      <path d="M0 10H20" stroke="var(--color-beam)" strokeWidth="3" />
+      <circle cx="25" cy="10" r="6.8" fill="none" stroke="var(--color-ink)" strokeWidth="2.2" />
+      <circle cx="25" cy="10" r="2.6" fill="var(--color-beam)" />
     </svg>
   );
 }

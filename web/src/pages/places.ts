@@ -20,6 +20,7 @@ const NUMBERS: Place = {
   pages: [
     { to: '/numbers', name: 'Calculations' },
     { to: '/numbers/practice', name: 'Practice' },
+    { to: '/numbers/check-table', name: 'Check a table' },
   ],
   under: ['/numbers'],
 };

@@ -50,6 +50,7 @@ export function triedPage(
     handIns: [],
     returned: [],
     mayGiveBack: false,
+    isPaired: false,
   };
 }
 

@@ -47,10 +47,18 @@ export function ResultsOfGroups({ report, run, book }: ResultsOfGroupsProps): Re
         frame={ref}
       >
         {others.map(({ runId, value }) => (
-          <circle key={runId} cx={x(value)} cy={BASE - 12} r="5" fill="none" stroke="#52635c" strokeWidth="1.5" />
+          <circle
+            key={runId}
+            cx={x(value)}
+            cy={BASE - 12}
+            r="5"
+            fill="none"
+            stroke="var(--color-muted)"
+            strokeWidth="1.5"
+          />
         ))}
-        <circle cx={x(first.value)} cy={BASE - 12} r="6" fill="#13251f" />
-        {differs && <path d={`M${x(own.value)} ${BASE - 22}l7 10l-7 10l-7 -10Z`} fill="#9a5b00" />}
+        <circle cx={x(first.value)} cy={BASE - 12} r="6" fill="var(--color-ink)" />
+        {differs && <path d={`M${x(own.value)} ${BASE - 22}l7 10l-7 10l-7 -10Z`} fill="var(--color-doubt)" />}
         <BottomAxis scale={x} y={BASE} label={unit} />
       </ChartFrame>
       <p className="text-small text-muted" aria-hidden="true">

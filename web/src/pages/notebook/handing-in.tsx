@@ -43,7 +43,7 @@ export function HandingIn({ page, author, classId, unsent }: HandingInProps): Re
             to={`/class-results/${page.id}`}
             className="mt-1 inline-flex min-h-11 items-center text-small font-semibold underline underline-offset-4"
           >
-            What the others found
+            {page.isPaired ? 'Your group is paired with another' : 'What the others found'}
           </Link>
           {own.mayTakeBack && !isBack && (
             <p className="text-small text-muted">Once you have looked, you cannot take your page back.</p>

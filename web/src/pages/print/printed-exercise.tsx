@@ -2,6 +2,7 @@ import { FAULT_KINDS, letterOf, type Answered, type ExerciseShown } from '@green
 import type { ReactNode } from 'react';
 import { PaperPicture } from '../../instruments/paper-picture.tsx';
 import { useNumerals } from '../../numbers/decimal-mark.ts';
+import { RepeatsOnStrips } from '../bench/exercise/repeats-on-strips.tsx';
 import { Story } from '../bench/exercise/story.tsx';
 
 /** A table whose cells are numbered, so that they can be named on paper. */
@@ -53,6 +54,7 @@ function ToAnswer({ answered }: { readonly answered: Answered }): ReactNode {
             <PaperPicture picture={answered.seen} label="The tool" />
           </div>
         )}
+        {answered.repeats && <RepeatsOnStrips repeats={answered.repeats} />}
         <ol className="mt-[2mm]">
           {answered.options.map((option, i) => (
             <li key={option}>

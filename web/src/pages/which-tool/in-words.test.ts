@@ -1,3 +1,4 @@
+import { anyTool } from '@green-beam/core';
 import { describe, expect, it } from 'vitest';
 import { minutesText, neededInWords, sizeText } from './in-words.ts';
 
@@ -15,8 +16,12 @@ describe('which tool, in words', () => {
     expect([minutesText(42), minutesText(95), minutesText(600)]).toEqual(['about 40 s', 'about 2 min', 'about 10 min']);
   });
   it('says how large it would have to be, and what to do', () => {
-    expect(neededInWords({ name: 'Volume', unit: 'mL', now: 6.2, atLeast: 12 })).toBe(
+    const needed = { name: 'Volume', unit: 'mL', now: 6.2, atLeast: 12, tooSmall: null };
+    expect(neededInWords(needed)).toBe(
       'With the best of them it would do for a volume of at least 12 mL; in the example it is 6.2 mL. Take a larger piece, or several together.',
+    );
+    expect(neededInWords({ ...needed, atLeast: 41, tooSmall: anyTool('cylinder-50') })).toMatch(
+      /several together\. The 50 mL cylinder is then too small: take a larger one\.$/,
     );
   });
 });

@@ -13,7 +13,9 @@ export function minutesText(seconds: number): string {
 }
 
 /** What would do where no tool does. */
-export function neededInWords({ name, unit, now, atLeast }: NeededSize): string {
+export function neededInWords({ name, unit, now, atLeast, tooSmall }: NeededSize): string {
   const shown = unitText(unit);
-  return `With the best of them it would do for a ${name.toLowerCase()} of at least ${sizeText(atLeast)} ${shown}; in the example it is ${sizeText(now)} ${shown}. Take a larger piece, or several together.`;
+  return `With the best of them it would do for a ${name.toLowerCase()} of at least ${sizeText(atLeast)} ${shown}; in the example it is ${sizeText(now)} ${shown}. Take a larger piece, or several together.${
+    tooSmall === null ? '' : ` The ${tooSmall.instrument.name} is then too small: take a larger one.`
+  }`;
 }

@@ -54,12 +54,13 @@ function find({ tools, wanted, isRelative, ...asked }: WhichToolOrder): void {
   }
   const ranked = rankedPlans(plans, wanted);
   const best = Math.min(...plans.map(({ uncertainty }) => uncertainty));
+  const bestPlan = plans.find(({ uncertainty }) => uncertainty === best);
   tell({
     kind: 'done',
     outcome: {
       plans: ranked.slice(0, SHOWN),
       best,
-      needed: isRelative && best > wanted ? neededSize(job, best, wanted) : null,
+      needed: isRelative && bestPlan && best > wanted ? neededSize(job, bestPlan, wanted) : null,
     },
   });
 }

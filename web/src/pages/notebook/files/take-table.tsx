@@ -7,14 +7,17 @@ import {
   type Setting,
   type TableFault,
 } from '@green-beam/core';
-import { useId, useMemo, useState, type ReactNode } from 'react';
+import { useEffect, useId, useMemo, useState, type ReactNode } from 'react';
+import { useLocation, useNavigate } from 'react-router';
 import { Button } from '../../../ui/button.tsx';
 import { decoded, type Decoded } from '../../../ui/decoded.ts';
 import { Dialog } from '../../../ui/dialog.tsx';
 import { FileChoice } from '../../../ui/file-choice.tsx';
 import type { Written } from '../use-run.ts';
 import { keyOfUse, usesOf } from './column-uses.ts';
-import { LARGEST_TABLE, readTable } from './read-table.ts';
+import { LARGEST_TABLE } from '../../../tables/text-rows.ts';
+import { handedTable } from '../../../tables/handed-table.ts';
+import { readTable } from './read-table.ts';
 
 /** So many rows are shown, and so many faults. */
 const SHOWN = 8;
@@ -171,8 +174,14 @@ function Mapping({
 /** Takes readings into the page from a table: pasted, or from a file in whatever encoding. */
 export function TakeTable({ setting, onTake }: TakeTableProps): ReactNode {
   const id = useId();
-  const [open, setOpen] = useState(false);
-  const [text, setText] = useState('');
+  const handed = handedTable(useLocation().state);
+  const navigate = useNavigate();
+  // It is handed over once: a page that is loaded again is not asked to take it in again.
+  useEffect(() => {
+    if (handed !== '') void navigate('.', { replace: true, state: null });
+  }, [handed, navigate]);
+  const [open, setOpen] = useState(handed !== '');
+  const [text, setText] = useState(handed);
   const [encoding, setEncoding] = useState<Decoded['encoding'] | null>(null);
   const [headed, setHeaded] = useState<boolean | undefined>(undefined);
   const [tooLarge, setTooLarge] = useState<string | null>(null);

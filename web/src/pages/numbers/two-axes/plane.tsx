@@ -64,12 +64,12 @@ export function Plane({ reader, onChange }: PlaneProps): ReactNode {
           y={y(tolerance / 2)}
           width={x(tolerance) - x(-tolerance)}
           height={base - y(tolerance / 2)}
-          fill="#dcebe3"
+          fill="var(--color-band)"
         />
-        <text x={x(-tolerance) - 6} y={y(tolerance / 2) + 14} textAnchor="end" fill="#0a7f50">
+        <text x={x(-tolerance) - 6} y={y(tolerance / 2) + 14} textAnchor="end" fill="var(--color-beam)">
           within tolerance
         </text>
-        <path d={`M${x(0)} ${TOP - 8}V${base}`} stroke="#0a7f50" strokeWidth="2" />
+        <path d={`M${x(0)} ${TOP - 8}V${base}`} stroke="var(--color-beam)" strokeWidth="2" />
         <LeftAxis scale={y} x={LEFT} label="standard deviation, mL: how precise" />
         <BottomAxis scale={x} y={base} label="bias, mL: how accurate" />
         <g onPointerDown={hold('tolerance')} className="cursor-ew-resize">
@@ -80,16 +80,23 @@ export function Plane({ reader, onChange }: PlaneProps): ReactNode {
             height={base - y(tolerance / 2)}
             fill="transparent"
           />
-          <path d={`M${x(tolerance)} ${y(tolerance / 2)}V${base}`} stroke="#0a7f50" strokeWidth="2" />
+          <path d={`M${x(tolerance)} ${y(tolerance / 2)}V${base}`} stroke="var(--color-beam)" strokeWidth="2" />
           <path
             d={`M${x(tolerance)} ${(y(tolerance / 2) + base) / 2}m-4 -7v14m8 -14v14`}
-            stroke="#0a7f50"
+            stroke="var(--color-beam)"
             strokeWidth="2"
           />
         </g>
         <g onPointerDown={hold('mark')} className="cursor-grab">
           <circle cx={x(bias)} cy={y(scatter)} r={HOLD} fill="transparent" />
-          <circle cx={x(bias)} cy={y(scatter)} r="10" fill="#13251f" stroke="#f6f6f1" strokeWidth="2" />
+          <circle
+            cx={x(bias)}
+            cy={y(scatter)}
+            r="10"
+            fill="var(--color-ink)"
+            stroke="var(--color-paper)"
+            strokeWidth="2"
+          />
         </g>
       </svg>
     </div>

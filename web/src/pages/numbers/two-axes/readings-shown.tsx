@@ -48,14 +48,14 @@ export function ReadingsShown({ reader: { tolerance }, readings }: ReadingsShown
           x={x(TRUTH - tolerance)}
           width={x(TRUTH + tolerance) - x(TRUTH - tolerance)}
           height={base}
-          fill="#dcebe3"
+          fill="var(--color-band)"
         />
-        <path d={`M${x(TRUTH)} 0V${base + 6}`} stroke="#0a7f50" strokeWidth="2" />
+        <path d={`M${x(TRUTH)} 0V${base + 6}`} stroke="var(--color-beam)" strokeWidth="2" />
         {readings.map((value, i) => (
-          <path key={i} d={`M${x(value)} 16V${STRIP}`} stroke="#13251f" strokeWidth="2" strokeOpacity="0.55" />
+          <path key={i} d={`M${x(value)} 16V${STRIP}`} stroke="var(--color-ink)" strokeWidth="2" strokeOpacity="0.55" />
         ))}
-        <path d={`M${SIDE} ${STRIP}H${width - SIDE}`} stroke="#52635c" strokeWidth="1.4" />
-        <path d={`M${x(mean)} 2l6 9h-12Z`} fill="#13251f" />
+        <path d={`M${SIDE} ${STRIP}H${width - SIDE}`} stroke="var(--color-muted)" strokeWidth="1.4" />
+        <path d={`M${x(mean)} 2l6 9h-12Z`} fill="var(--color-ink)" />
         {bins.map(({ x0 = 0, x1 = 0, length }) => (
           <rect
             key={x0}
@@ -63,7 +63,7 @@ export function ReadingsShown({ reader: { tolerance }, readings }: ReadingsShown
             width={Math.max(0, x(x1) - x(x0) - 1)}
             y={base - y(length)}
             height={y(length)}
-            fill="#4f635b"
+            fill="var(--color-muted)"
           />
         ))}
         <BottomAxis scale={x} y={base} label="mL" />

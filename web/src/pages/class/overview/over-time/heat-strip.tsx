@@ -17,7 +17,7 @@ const SAID = { up: ', getting better', down: ', getting worse', same: '', none: 
 
 /** Darker and fuller, the more was right: the filling says it without the colour. */
 function toneOf(part: number): string {
-  return part >= 0.85 ? '#0a7f50' : part >= 0.6 ? '#4b8f6f' : part >= 0.4 ? '#b98a3a' : '#a8321f';
+  return part >= 0.85 ? 'var(--color-beam)' : part >= 0.6 ? '#4b8f6f' : part >= 0.4 ? '#b98a3a' : 'var(--color-slip)';
 }
 
 function Cell({ share, about }: { readonly share: Share | undefined; readonly about: string }): ReactNode {
@@ -43,7 +43,7 @@ function Cell({ share, about }: { readonly share: Share | undefined; readonly ab
           width="20"
           height="20"
           fill="none"
-          stroke={part === null ? '#9aa79f' : '#52635c'}
+          stroke={part === null ? '#9aa79f' : 'var(--color-muted)'}
           strokeDasharray={part === null ? '2 3' : undefined}
         />
         {part !== null && <rect x="2.5" y={2.5 + 17 * (1 - part)} width="17" height={17 * part} fill={toneOf(part)} />}

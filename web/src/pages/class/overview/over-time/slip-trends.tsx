@@ -34,10 +34,10 @@ function Weeks({ trend, weeks }: { readonly trend: SlipTrend; readonly weeks: re
     .join('; ');
   return (
     <svg width={WIDTH} height={HEIGHT} role="img" aria-label={told || 'too few items in each week'} className="block">
-      <path d={`M0 ${HEIGHT - 6}H${WIDTH}`} stroke="#d5dcd5" />
-      <path d={path(trend.rates) ?? ''} fill="none" stroke="#52635c" strokeWidth="1.5" />
+      <path d={`M0 ${HEIGHT - 6}H${WIDTH}`} stroke="var(--color-hairline)" />
+      <path d={path(trend.rates) ?? ''} fill="none" stroke="var(--color-muted)" strokeWidth="1.5" />
       {known.map(({ rate, i }) => (
-        <circle key={i} cx={x(i)} cy={y(rate)} r="3.5" fill="#13251f">
+        <circle key={i} cx={x(i)} cy={y(rate)} r="3.5" fill="var(--color-ink)">
           <title>{`${format(new Date(weeks[i] ?? ''), 'd MMM')}: ${Math.round(rate)} in 100`}</title>
         </circle>
       ))}
