@@ -8,7 +8,7 @@ import { orSayWhy, withOwnDatabase, withSampleCluster, withSampleServer } from '
 const REPORTS = resolve(ROOT, '.local', 'reports');
 
 /** How many end-to-end groups run at a time, each with a server and a database of its own: while one waits for a movement or a network, another works. A database that is given cannot be shared. */
-const GROUPS = process.env.DATABASE_URL ? 1 : 3;
+const GROUPS = process.env.DATABASE_URL ? 1 : 2;
 
 /** Runs one tool as one test of its own. */
 async function check(name, command, args) {

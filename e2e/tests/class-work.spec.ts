@@ -60,7 +60,7 @@ test('a teacher forms groups by chance, by hand and by dragging, and opens a lab
   await enterAs(student, 'student', '/notebook');
   await student.getByRole('link', { name: told('Tin ingot, opened') }).click();
   await fillCell(student, 'Dry mass, trial 1', '43.87');
-  await expect(page.getByText('6 nothing yet, 1 writing')).toBeVisible({ timeout: 4000 });
+  await expect(page.getByText('6 nothing yet, 1 writing')).toBeVisible();
   await student.context().close();
 });
 

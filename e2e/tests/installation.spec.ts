@@ -150,7 +150,7 @@ test('a student joins with code, name and first PIN, chooses their own, and read
   await page.getByLabel('Your own PIN').fill('8642');
   await page.getByRole('button', { name: 'Sign in' }).first().click();
   // Whatever tool comes first, this is no reading of it.
-  await expect(page.getByText('Reading 1 of 10')).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByText('Reading 1 of 10')).toBeVisible();
   await page.getByLabel('Your reading, with its unit').fill('1 mL');
   await page.keyboard.press('Enter');
   await expect(page.getByText(/second try next/)).toBeVisible();

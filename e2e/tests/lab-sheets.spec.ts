@@ -170,7 +170,7 @@ test('what is written is saved by itself, also after the network was gone, and n
   await page.getByLabel('Purpose').fill('Written without a network.');
   await expect(page.getByText(/Not saved yet: the server cannot be reached/)).toBeVisible();
   await context.setOffline(false);
-  await expect(page.getByText('Saved.', { exact: true })).toBeVisible({ timeout: 10_000 });
+  await expect(page.getByText('Saved.', { exact: true })).toBeVisible();
   await page.reload();
   await expect(page.getByLabel('Purpose')).toHaveValue('Written without a network.');
 });

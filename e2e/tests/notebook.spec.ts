@@ -51,7 +51,7 @@ test('a group finds a density with its uncertainty, corrects a cell, and the tea
   await expect(page.getByText('By the other methods')).toBeVisible();
 
   await fillCell(page, 'Dry mass, trial 4', '54.29');
-  await expect(teacher.getByText('54.29').first()).toBeVisible({ timeout: 3000 });
+  await expect(teacher.getByText('54.29').first()).toBeVisible();
   await room.close();
 });
 
@@ -107,7 +107,7 @@ test('while the server cannot be reached nothing written is lost', async ({ page
   await page.reload();
   await expect(page.getByRole('button', { name: 'Water after, trial 2, 23.6' })).toBeVisible();
   await page.unroute('**/events');
-  await expect(page.getByText('Everything is saved.')).toBeVisible({ timeout: 15_000 });
+  await expect(page.getByText('Everything is saved.')).toBeVisible();
   await page.reload();
   await expect(page.getByRole('button', { name: 'Water after, trial 2, 23.6' })).toBeVisible();
 });
@@ -166,7 +166,7 @@ test('a group chooses its tools, leaves a trial out with a reason, and hands the
   await enterAs(teacher, 'teacher', new URL(page.url()).pathname);
   await expect(page.getByRole('button', { name: 'Take it back' })).toHaveCount(0);
   await teacher.getByRole('button', { name: 'Return it' }).click();
-  await expect(page.getByRole('button', { name: 'Dry mass, trial 1, 8.91' })).toBeVisible({ timeout: 5000 });
+  await expect(page.getByRole('button', { name: 'Dry mass, trial 1, 8.91' })).toBeVisible();
   await teacher.getByRole('link', { name: 'All laboratories' }).click();
   await expect(teacher.getByRole('link', { name: /Nickel washers, five/ })).toContainText('under way');
   await expect(teacher.getByRole('link', { name: /Bronze deck nail/ })).toContainText('handed in');

@@ -111,7 +111,7 @@ test('a report is written, handed in, marked at a cell and a part, returned, imp
   await teacher.getByRole('dialog').getByRole('button', { name: 'Return them' }).click();
   await expect(teacher.getByRole('dialog')).toHaveCount(0);
 
-  await expect(page.getByRole('heading', { name: 'Your report is back' })).toBeVisible({ timeout: 5000 });
+  await expect(page.getByRole('heading', { name: 'Your report is back' })).toBeVisible();
   await expect(page.getByText('Look at the water before.')).toBeVisible();
   await expect(page.getByText('3 of 4').first()).toBeVisible();
   await expect(page.getByText('Causes of error, “The tile was still wet.”')).toBeVisible();

@@ -157,6 +157,7 @@ test('people who prefer less motion see the whole answer at once', async ({ brow
   await entry(page).press('Enter');
   await page.getByRole('button', { name: 'Show me' }).click();
   const steps = page.getByRole('list', { name: 'How to read it' }).getByRole('listitem');
-  await expect(steps.last()).toContainText('The unit: mL', { timeout: 600 });
+  await expect(steps.first()).toBeVisible();
+  await expect(steps.last()).toContainText('The unit: mL', { timeout: 1 });
   await room.close();
 });

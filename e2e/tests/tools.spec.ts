@@ -124,7 +124,7 @@ test('a thermometer: who reads at once is told to wait; the thread comes to rest
         last = now;
         return same;
       },
-      { timeout: 30_000, intervals: [3000] },
+      { intervals: [3000] },
     )
     .toBe(true);
   await answer(page, `${writtenOn(picture, readAt(picture, picture.surfaceY))} °C`);
@@ -205,7 +205,7 @@ test('a volumetric pipette: filled, wiped, let down to its ring, delivered and g
   for (let drops = 0; drops < 120 && (await page.getByText('on the ring').isHidden()); drops += 1) await drop.click();
   await expect(page.getByText('The surface lies on the ring.')).toBeVisible();
   await page.getByRole('button', { name: 'Deliver' }).click();
-  await expect(page.getByText('It has stopped running.')).toBeVisible({ timeout: 15_000 });
+  await expect(page.getByText('It has stopped running.')).toBeVisible();
   await page.getByRole('button', { name: 'Take it away' }).click();
   await answer(page, '10.00 mL');
   await expect(page.getByText('Correct reading')).toBeVisible();

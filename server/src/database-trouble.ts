@@ -1,4 +1,4 @@
-import { ConnectionError } from 'sequelize';
+import { ConnectionError, EmptyResultError, InstanceError } from 'sequelize';
 
 /** What the database could not do, as it is told. */
 interface Trouble {
@@ -7,6 +7,7 @@ interface Trouble {
 }
 
 const KEPT = 'What you wrote stays in this browser.';
+const REMOVED = 'What this belongs to has been removed. Load the page again.';
 const AWAY = `The server cannot reach its database just now. ${KEPT} Try again in a moment.`;
 
 /** By the code of PostgreSQL (its appendix A), or the class that the code begins with. */
@@ -19,7 +20,7 @@ const BY_CODE: readonly (readonly [code: RegExp, status: Trouble['status'], mess
   [/^(40|55P03|57014)/, 503, `The server is very busy just now. ${KEPT} Try again in a moment.`],
   [/^(08|57P|58|XX)/, 503, AWAY],
   // What it belongs to was removed at the same moment, or the same was stored.
-  [/^23503/, 409, 'What this belongs to has been removed. Load the page again.'],
+  [/^23503/, 409, REMOVED],
   [/^23505/, 409, 'This is there already. Load the page again.'],
   // A value that no field of the database holds.
   [/^22/, 400, 'Something in this request is outside what can be stored.'],
@@ -28,8 +29,12 @@ const BY_CODE: readonly (readonly [code: RegExp, status: Trouble['status'], mess
 const BROKEN_CONNECTION = /ECONNREFUSED|ECONNRESET|EPIPE|ETIMEDOUT/;
 const BROKEN_IN_WORDS = /Connection terminated|Client has encountered a connection error|Query read timeout/;
 
-/** What to say when the database is at fault; null when something else is. */
+/** A row that must be there, and was removed between two statements. */
+const isGone = (error: unknown): boolean => error instanceof EmptyResultError || error instanceof InstanceError;
+
+/** What to say when the database is at fault, or what somebody else did to it meanwhile; null when something else is. */
 export function databaseTrouble(error: unknown): Trouble | null {
+  if (isGone(error)) return { status: 409, message: REMOVED };
   const cause = (error as { original?: unknown } | null)?.original ?? error;
   const { code, message } = (cause ?? {}) as { code?: unknown; message?: unknown };
   const known = typeof code === 'string' ? BY_CODE.find(([pattern]) => pattern.test(code)) : undefined;

@@ -12,6 +12,7 @@ import {
   makeStudent,
   makeTeacher,
   openClassroom,
+  openClient,
   PASSWORD,
   Visitor,
   type Answer,
@@ -130,6 +131,25 @@ describe('the teachers of a class', () => {
     const answers = await Promise.all(all.map(({ personId }) => leave(head, personId)));
     expect(answers.filter(({ status }) => status === 409)).toHaveLength(1);
     expect(await teachersOf(schoolClass.id)).toHaveLength(1);
+  });
+});
+
+describe('a class that is deleted while one of its teachers is taken out', () => {
+  it('is told as removed, and breaks nothing', async () => {
+    const { server } = room;
+    const client = await openClient(server);
+    await client.query('begin');
+    await client.query('select 1 from classes where id = $1 for update', [schoolClass.id]);
+    const asked = head.send('DELETE', `/classes/${schoolClass.id}/teachers/${teacher.personId}`);
+    const isHeldUp = async (): Promise<boolean> =>
+      (await client.query('select 1 from pg_locks where not granted')).rowCount !== 0;
+    await expect.poll(isHeldUp, { timeout: 10_000 }).toBe(true);
+    await client.query('delete from classes where id = $1', [schoolClass.id]);
+    await client.query('commit');
+    await client.end();
+    const { status, body } = await asked;
+    expect(status).toBe(409);
+    expect((body as { message: string }).message).toMatch(/has been removed/);
   });
 });
 
