@@ -42,7 +42,7 @@ test('a visitor pastes a table: each fault is named in its cell, and mended one 
   expect(copied.split('\n')[3]).toBe('3\t24.33\t20.2\t22.9\t2.7\t9.0');
   await page.getByRole('button', { name: 'Undo the last repair' }).click();
   await expect(page.getByRole('heading', { name: 'One thing to look at' })).toBeVisible();
-  await list.getByRole('button', { name: 'Leave F1 as it is' }).click();
+  await list.getByRole('button', { name: 'Leave it as it is: F1' }).click();
   await expect(page.getByRole('heading', { name: 'Nothing else to look at' })).toBeVisible();
 });
 

@@ -1,4 +1,4 @@
-import { inOrder, type PlanProblem, type PlanStep } from './plan.ts';
+import { inOrder, needsOf, type PlanProblem, type PlanStep } from './plan.ts';
 
 const sum = (numbers: readonly number[]): number => numbers.reduce((total, one) => total + one, 0);
 
@@ -9,17 +9,18 @@ export function headsAndTails(steps: readonly PlanStep[]): {
 } {
   const ordered = inOrder(steps);
   const heads = new Map<string, number>();
-  for (const { id, after } of ordered)
+  for (const step of ordered)
     heads.set(
-      id,
+      step.id,
       Math.max(
         0,
-        ...after.map((other) => (heads.get(other) ?? 0) + (steps.find((step) => step.id === other)?.minutes ?? 0)),
+        ...needsOf(step).map((other) => (heads.get(other) ?? 0) + (steps.find(({ id }) => id === other)?.minutes ?? 0)),
       ),
     );
   const tails = new Map<string, number>(steps.map(({ id }) => [id, 0]));
-  for (const { id, after, minutes } of [...ordered].reverse())
-    for (const other of after) tails.set(other, Math.max(tails.get(other) ?? 0, (tails.get(id) ?? 0) + minutes));
+  for (const step of [...ordered].reverse())
+    for (const other of needsOf(step))
+      tails.set(other, Math.max(tails.get(other) ?? 0, (tails.get(step.id) ?? 0) + step.minutes));
   return { heads, tails };
 }
 

@@ -7,6 +7,8 @@ export interface PlanStep {
   readonly attention: 'hands' | 'waiting';
   /** Steps that a group must have done before. */
   readonly after: readonly string[];
+  /** The step it begins with the end of, keeping its tools: what boils is read at once, on the same hot plate. */
+  readonly follows?: string;
   /** Kinds of tools that it needs while it lasts. A group keeps to one tool of each kind. */
   readonly tools: readonly string[];
 }
@@ -47,12 +49,17 @@ export class PlanError extends Error {
 const MOST_GROUPS = 40;
 const MOST_STEPS = 60;
 
+/** What a step comes after. */
+export function needsOf({ after, follows }: PlanStep): readonly string[] {
+  return follows === undefined ? after : [...after, follows];
+}
+
 /** The steps in an order in which each comes after what it needs. @throws PlanError naming a step. */
 export function inOrder(steps: readonly PlanStep[]): PlanStep[] {
   const left = new Map(steps.map((step) => [step.id, step]));
   const done: PlanStep[] = [];
   while (left.size > 0) {
-    const next = [...left.values()].find(({ after }) => after.every((id) => !left.has(id)));
+    const next = [...left.values()].find((step) => needsOf(step).every((id) => !left.has(id)));
     if (!next) throw new PlanError(`after: ${[...left.keys()].join(', ')} wait for each other.`);
     left.delete(next.id);
     done.push(next);
@@ -70,11 +77,15 @@ export function checkProblem({ groups, steps, tools }: PlanProblem): void {
     );
   const ids = new Set(steps.map(({ id }) => id));
   if (ids.size < steps.length) throw new PlanError('steps: two of them have the same name.');
-  for (const { id, minutes, after, tools: needed } of steps) {
+  for (const { id, minutes, after, follows, tools: needed } of steps) {
     if (!Number.isInteger(minutes) || minutes < 1)
       throw new PlanError(`minutes: ${id} lasts ${minutes}; it must be whole minutes, at least one.`);
     const unknown = after.find((other) => !ids.has(other));
     if (unknown !== undefined) throw new PlanError(`after: ${id} comes after ${unknown}, which is no step.`);
+    if (follows !== undefined && !ids.has(follows))
+      throw new PlanError(`follows: ${id} follows ${follows}, which is no step.`);
+    if (follows !== undefined && steps.some((other) => other.id !== id && other.follows === follows))
+      throw new PlanError(`follows: more than one step follows ${follows}.`);
     const missing = needed.find((kind) => !((tools[kind] ?? 0) >= 1));
     if (missing !== undefined) throw new PlanError(`tools: ${id} needs a ${missing}, and there is none.`);
   }
@@ -83,7 +94,7 @@ export function checkProblem({ groups, steps, tools }: PlanProblem): void {
 
 /** Something in a plan that cannot be so, as after a step was dragged. */
 export interface PlanConflict {
-  readonly kind: 'hands' | 'tool' | 'too-early' | 'other-tool';
+  readonly kind: 'hands' | 'tool' | 'too-early' | 'too-late' | 'other-tool';
   readonly group: number;
   readonly step: string;
   /** The step it stands against; for a tool it may be another group’s. */
@@ -105,8 +116,9 @@ export function planConflicts(
   plan.forEach((one, i) => {
     const own = stepOf.get(one.step);
     for (const other of plan) {
-      if (other.group !== one.group || !own?.after.includes(other.step)) continue;
+      if (other.group !== one.group || !own || !needsOf(own).includes(other.step)) continue;
       if (one.start < other.end) say('too-early', one, other);
+      else if (own.follows === other.step && one.start > other.end) say('too-late', one, other);
     }
     for (const other of plan.slice(i + 1)) {
       const isSame = one.group === other.group;

@@ -159,6 +159,21 @@ class Named {
   }
 }
 
+/** What a step comes after stands before it: so no two wait for each other. */
+function checkSteps({ steps }: Protocol, faults: Faults): void {
+  const followed = new Set<string>();
+  steps.forEach(({ after = [], follows }, i) => {
+    const earlier = new Set(steps.slice(0, i).map(({ id }) => id));
+    after.forEach((id, j) => {
+      if (!earlier.has(id)) faults.add(`steps[${i}].after[${j}]`, `“${id}” is no step before this one.`);
+    });
+    if (follows === undefined) return;
+    if (!earlier.has(follows)) faults.add(`steps[${i}].follows`, `“${follows}” is no step before this one.`);
+    if (followed.has(follows)) faults.add(`steps[${i}].follows`, `Another step follows “${follows}” already.`);
+    followed.add(follows);
+  });
+}
+
 function checkQuantities(protocol: Protocol, named: Named): void {
   protocol.quantities.forEach((quantity, i) => {
     const path = `quantities[${i}]`;
@@ -288,6 +303,7 @@ export function protocolFaults(json: unknown): ProtocolError[] {
   const protocol = json as Protocol;
   for (const name of ['options', 'comparisons', 'steps', 'statements', 'questions'] as const)
     if (faults.isSound(name)) unique(protocol[name], name, faults);
+  if (faults.isSound('steps')) checkSteps(protocol, faults);
   if (faults.isSound('statements')) checkStatements(protocol, faults);
   checkWhen(protocol, faults);
   if (faults.isSound('checks')) checkChecks(protocol, faults);

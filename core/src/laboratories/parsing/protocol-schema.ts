@@ -139,6 +139,7 @@ const protocol = shape({
   purpose: text(600),
   kit: list(text(200)),
   cautions: list(text(400)),
+  preparation: optional(list(shape({ text: text(120), minutesBefore: numeric(0, 600) }))),
   options: list(
     shape({
       id: plainId,
@@ -189,6 +190,10 @@ const protocol = shape({
       text: text(800),
       minutes: numeric(0, 600),
       attention: oneOf(['hands', 'waiting'], 'is not hands or waiting'),
+      after: optional(list(plainId)),
+      follows: optional(plainId),
+      apparatus: optional(list(text(40))),
+      water: optional(shape({ millilitres: numeric(1, 5000), from: numeric(0, 100), to: numeric(0, 100) })),
       when,
     }),
   ),

@@ -13,6 +13,8 @@ export interface Protocol {
   readonly purpose: string;
   readonly kit: readonly string[];
   readonly cautions: readonly string[];
+  /** What is begun before the lesson. */
+  readonly preparation?: readonly Preparation[];
   readonly options: readonly Option[];
   readonly dimensions: readonly Dimension[];
   readonly quantities: readonly Quantity[];
@@ -211,6 +213,29 @@ export interface Step extends Switched {
   readonly text: string;
   readonly minutes: number;
   readonly attention: 'hands' | 'waiting';
+  /** Steps earlier in the list that must be done before; the one before it where nothing is said. */
+  readonly after?: readonly string[];
+  /** The step it begins with the end of, as what boils is read at once. What both use is kept in between. */
+  readonly follows?: string;
+  /** What it needs beside tools that are read, and what groups may share: `hot plate`. */
+  readonly apparatus?: readonly string[];
+  /** Water that heats or cools meanwhile: how long it takes follows from how much there is. */
+  readonly water?: Water;
+}
+
+/** Water that is brought from one temperature to another. */
+export interface Water {
+  readonly millilitres: number;
+  /** In °C. */
+  readonly from: number;
+  readonly to: number;
+}
+
+/** Something that is done before the lesson. */
+export interface Preparation {
+  readonly text: string;
+  /** So many minutes before the lesson begins. */
+  readonly minutesBefore: number;
 }
 
 /** A statement on technique or concept, judged before or after. */

@@ -80,6 +80,7 @@ export const CYLINDER_CHECK: Protocol = {
       'Bore and height',
       'Measure the bore at the rim in three directions, and the height from the 20 mL mark to the 80 mL mark with a ruler laid along the glass.',
       8,
+      { after: [] },
     ),
     step(
       'add',

@@ -30,6 +30,9 @@ export const DROPS_PER_MILLILITRE: Protocol = {
     'water that has stood in the room',
     'thermometer',
   ],
+  preparation: [
+    { text: 'Fill a large vessel with water, so that it takes the temperature of the room', minutesBefore: 120 },
+  ],
   cautions: [
     EYES,
     'Hold the dropper upright and squeeze gently: water from a dropper can squirt.',
@@ -108,20 +111,25 @@ export const DROPS_PER_MILLILITRE: Protocol = {
       'Count',
       'Drop water into the cylinder and count, from the first mark to 10 mL, and then on to 20 mL. Hold the dropper upright, and keep one pace. Three times.',
       15,
+      { after: [] },
     ),
     step(
       'weigh',
       'Weigh',
       'Weigh the dry cup, count a hundred drops into it, and weigh again. Take the water’s temperature.',
       6,
+      { after: [] },
     ),
     step(
       'dropper',
       'A full dropper',
       'Fill the dropper to its top, and count how many drops come out. Three times.',
       4,
+      { after: [] },
     ),
-    step('judge', 'Do the ways agree?', 'Compare the volume of a drop by counting and by mass.', 5),
+    step('judge', 'Do the ways agree?', 'Compare the volume of a drop by counting and by mass.', 5, {
+      after: ['count', 'weigh', 'dropper'],
+    }),
   ],
   statements: [
     holdsTrue('tilt', 'A tilted dropper gives smaller drops.', 'They hang from a smaller edge, and let go earlier.'),

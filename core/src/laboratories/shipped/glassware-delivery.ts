@@ -32,6 +32,9 @@ export const GLASSWARE_DELIVERY: Protocol = {
     'pipette filler and burette stand',
     'paper towel',
   ],
+  preparation: [
+    { text: 'Fill a large vessel with water, so that it takes the temperature of the room', minutesBefore: 120 },
+  ],
   cautions: [
     EYES,
     'Never suck on a pipette. Hold it near the end when you push it into the filler.',

@@ -65,13 +65,17 @@ export const HOLLOW_BODY: Protocol = {
       'Dimensions',
       'Measure outer diameter, bore, outer length and depth, each at five places. Turn the body a little further each time.',
       15,
+      { after: [] },
     ),
-    step('mass', 'Mass', 'Weigh the clean, dry body at least twice, and tare the balance in between.', 4),
+    step('mass', 'Mass', 'Weigh the clean, dry body at least twice, and tare the balance in between.', 4, {
+      after: [],
+    }),
     step(
       'judge',
       'How much metal?',
       'Look at the outer volume, the hollow and the metal, and at how well each is known.',
       6,
+      { after: ['dimensions', 'mass'] },
     ),
   ],
   statements: [

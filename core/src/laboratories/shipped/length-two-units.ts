@@ -101,9 +101,12 @@ export const LENGTH_TWO_UNITS: Protocol = {
       'First ruler',
       'Measure length and width three times, each time at another line across the tile. Lay the ruler’s zero line, not its end, on the edge.',
       6,
+      { after: [] },
     ),
-    step('second', 'Second ruler', 'Measure the same with the other ruler. Do not convert yet.', 6),
-    step('convert', 'Convert', 'Work out both areas, convert the first into the second’s unit, and compare.', 8),
+    step('second', 'Second ruler', 'Measure the same with the other ruler. Do not convert yet.', 6, { after: [] }),
+    step('convert', 'Convert', 'Work out both areas, convert the first into the second’s unit, and compare.', 8, {
+      after: ['first', 'second'],
+    }),
   ],
   statements: [
     isFalse(

@@ -170,10 +170,12 @@ export function step(
   title: string,
   text: string,
   minutes: number,
-  more: { readonly waiting?: true; readonly when?: When } = {},
+  {
+    waiting,
+    ...more
+  }: { readonly waiting?: true } & Pick<Step, 'when' | 'after' | 'follows' | 'apparatus' | 'water'> = {},
 ): Step {
-  const { waiting, when } = more;
-  return { id, title, text, minutes, attention: waiting ? 'waiting' : 'hands', ...(when ? { when } : {}) };
+  return { id, title, text, minutes, attention: waiting ? 'waiting' : 'hands', ...more };
 }
 
 /** A statement that holds, and why. */

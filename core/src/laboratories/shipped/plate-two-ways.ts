@@ -87,24 +87,28 @@ export const PLATE_TWO_WAYS: Protocol = {
       'Coarse rulers',
       'Measure length and width five times, each time at another line across the tile. Observer 1 takes the first trials, observer 2 the others. Estimate between the marks as your class does.',
       8,
+      { after: [] },
     ),
     step(
       'fine',
       'Fine tools',
       'Measure length and width again with the fine tools. Close the caliper on the clean edge and check its zero first.',
       10,
+      { after: [] },
     ),
     step(
       'thickness',
       'Thickness',
       'Measure the thickness with the micrometer at five places, not at the edge. This one set is used for both volumes.',
       5,
+      { after: [] },
     ),
     step(
       'compare',
       'Do they agree?',
       'Look at both volumes with their uncertainties, and say whether they agree and what the fine tools bought.',
       6,
+      { after: ['coarse', 'fine', 'thickness'] },
     ),
   ],
   statements: [

@@ -16,6 +16,7 @@ export const SOLID_BY_APPARENT_MASS: Protocol = {
     'hydrometer and a tall cylinder',
     'paper towel',
   ],
+  preparation: [{ text: 'Stir the brine until all salt has dissolved, and let it stand', minutesBefore: 60 }],
   cautions: [
     'Lamp oil burns and is harmful if swallowed: no flame nearby, wear eye protection, and read its safety sheet.',
     'Wipe spills at once. Brine rusts the balance, and oil makes the floor slippery.',
@@ -153,8 +154,9 @@ export const SOLID_BY_APPARENT_MASS: Protocol = {
       'Three liquids',
       'Float the hydrometer in each liquid. Spin it gently so that it does not cling to the wall, level the eye, and read.',
       8,
+      { after: [] },
     ),
-    step('air', 'In air', 'Weigh the dry body in air, on its thread.', 3),
+    step('air', 'In air', 'Weigh the dry body in air, on its thread.', 3, { after: [] }),
     step(
       'predict',
       'Predict',
@@ -167,12 +169,14 @@ export const SOLID_BY_APPARENT_MASS: Protocol = {
       'In the liquids',
       'Hang it in water so that it is covered and touches nothing. Shake off bubbles, weigh, take it out, dry it, and repeat. Then the same in brine.',
       14,
+      { after: ['air', 'predict'] },
     ),
     step(
       'judge',
       'Do the liquids agree?',
       'The density of the body must come out the same from both liquids. Does it, within the uncertainties?',
       5,
+      { after: ['hydrometer', 'liquids'] },
     ),
   ],
   statements: [

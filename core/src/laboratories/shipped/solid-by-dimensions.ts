@@ -105,12 +105,13 @@ export const SOLID_BY_DIMENSIONS: Protocol = {
       'Measure each dimension at three places or more. Turn a round body by a right angle between readings: it may be oval.',
       12,
     ),
-    step('mass', 'Mass', 'Weigh the body, and weigh it again: tare the balance in between.', 4),
+    step('mass', 'Mass', 'Weigh the body, and weigh it again: tare the balance in between.', 4, { after: [] }),
     step(
       'density',
       'Density',
       'Look at the volume, the density, and the bars that say where the uncertainty comes from.',
       6,
+      { after: ['dimensions', 'mass'] },
     ),
   ],
   statements: [

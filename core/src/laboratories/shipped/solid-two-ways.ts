@@ -87,15 +87,19 @@ export const SOLID_TWO_WAYS: Protocol = {
       'Dimensions',
       'Close the caliper on diameter and height at least three times, each time turned a little further.',
       8,
+      { after: [] },
     ),
-    step('mass', 'Mass', 'Tare the balance, and weigh the dry body.', 3),
+    step('mass', 'Mass', 'Tare the balance, and weigh the dry body.', 3, { after: [] }),
     step(
       'difference',
       'Mass by difference',
       'Weigh the cup with the body in it, take the body out, and weigh the empty cup. Do not tare in between.',
       5,
+      { after: [] },
     ),
-    step('water', 'Water', 'Read the water, lower the body in, read again. Dry it and repeat from another level.', 10),
+    step('water', 'Water', 'Read the water, lower the body in, read again. Dry it and repeat from another level.', 10, {
+      after: ['dimensions', 'mass', 'difference'],
+    }),
     step(
       'judge',
       'Which is better known?',

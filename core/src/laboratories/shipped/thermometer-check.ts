@@ -31,6 +31,10 @@ export const THERMOMETER_CHECK: Protocol = {
     'stand and clamp for the thermometer',
     'altitude of the school, or a barometer',
   ],
+  preparation: [
+    { text: 'Take the ice out of the freezer, and crush it', minutesBefore: 20 },
+    { text: 'Fill the kettle, if the beakers are to begin with hot water', minutesBefore: 10 },
+  ],
   cautions: [
     'Boiling water and steam scald: clamp the thermometer, keep your hand out of the steam, and sit away from the beaker.',
     'A hot plate stays hot long after it is off. Do not touch it, and keep its cable away.',
@@ -99,21 +103,25 @@ export const THERMOMETER_CHECK: Protocol = {
       'Ice point',
       'Put the bulb deep into crushed ice with a little water, stir, and wait until the thread stands still. Read it in the ice.',
       6,
+      { after: [] },
     ),
     step(
       'heat',
       'Heat the water',
       'Heat water with boiling stones until large bubbles rise all through it. Small bubbles on the wall are air, and come long before.',
       10,
-      { waiting: true },
+      { waiting: true, after: [], apparatus: ['hot plate'], water: { millilitres: 250, from: 20, to: 100 } },
     ),
     step(
       'boiling',
       'Boiling point',
       'Hold the bulb in the boiling water without touching the beaker. Wait until the thread stands still, and read it there.',
       6,
+      { after: [], follows: 'heat', apparatus: ['hot plate'] },
     ),
-    step('room', 'Room', 'Let the thermometer cool and dry, hang it in the room out of the sun, and read it.', 6),
+    step('room', 'Room', 'Let the thermometer cool and dry, hang it in the room out of the sun, and read it.', 6, {
+      after: ['ice', 'boiling'],
+    }),
     step('judge', 'Correct it', 'Look at both corrections, and at what they make of the room’s temperature.', 5),
   ],
   statements: [

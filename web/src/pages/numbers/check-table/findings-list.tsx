@@ -44,7 +44,7 @@ function Finding({
             Write {finding.repair}
           </Button>
         )}
-        <Button look="quiet" onClick={() => onLeave(finding)} aria-label={`Leave ${cell} as it is`}>
+        <Button look="quiet" onClick={() => onLeave(finding)} aria-label={`Leave it as it is: ${cell}`}>
           Leave it as it is
         </Button>
       </div>
