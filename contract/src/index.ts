@@ -11,6 +11,7 @@ export * from './shelf.ts';
 export * from './tapes.ts';
 export * from './lab-sheets.ts';
 export * from './lesson.ts';
+export * from './lesson-plans.ts';
 export * from './openings.ts';
 export * from './rich-text.ts';
 export * from './run-file.ts';

@@ -246,6 +246,20 @@ export {
 } from './laboratories/run/tool-in-run.ts';
 export { evaluateRun, evaluatedRun, type EvaluatedResult, type EvaluatedRun } from './laboratories/evaluate-run.ts';
 export { keptOf, type KeptResult, type KeptRun, type KeptVariance } from './laboratories/kept-results.ts';
+export { lessonOf, isShared, problemOf, type Lesson, type LessonStep, type LessonTool } from './planning/lesson.ts';
+export { fits, moved, withTool } from './planning/moving.ts';
+export { planLesson, type PlanProgress } from './planning/plan-lesson.ts';
+export {
+  planConflicts,
+  PlanError,
+  type LessonPlan,
+  type PlanConflict,
+  type PlannedStep,
+  type PlanProblem,
+} from './planning/plan.ts';
+export { realSteps } from './planning/real-times.ts';
+export { atMinute, narrowPlace, waitsOf, type AtMinute, type NarrowPlace } from './planning/waits.ts';
+export { HOT_PLATE_WATTS, minutesFor } from './planning/water.ts';
 export {
   compareTools,
   type MeansCompared,
@@ -339,13 +353,3 @@ export {
 } from './tables/proofread.ts';
 export type { TableFinding, TableFault as TableFaultKind } from './tables/finding.ts';
 export { columnLetters, type Ask } from './tables/understand.ts';
-export { planLesson, type PlanProgress } from './planning/plan-lesson.ts';
-export {
-  planConflicts,
-  PlanError,
-  type LessonPlan,
-  type PlanConflict,
-  type PlannedStep,
-  type PlanProblem,
-  type PlanStep,
-} from './planning/plan.ts';

@@ -20,6 +20,7 @@ import { benchRoutes } from './routes/bench.ts';
 import { cabinetRoutes } from './routes/cabinet.ts';
 import { classRoutes } from './routes/classes.ts';
 import { lessonRoutes } from './routes/lesson.ts';
+import { lessonPlanRoutes } from './routes/lesson-plans.ts';
 import { liveRoutes } from './routes/live.ts';
 import { notebookRoutes } from './routes/notebook.ts';
 import { labSheetRoutes } from './routes/lab-sheets.ts';
@@ -118,6 +119,7 @@ function api(parts: Parts): express.Router {
     reportRoutes(sequelize),
     tapeRoutes(),
     lessonRoutes(),
+    lessonPlanRoutes(),
     togetherRoutes(),
     liveRoutes(events),
   );

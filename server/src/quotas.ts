@@ -15,6 +15,7 @@ const RATES = {
   pairs: { most: 60, every: 5 },
   'pair-note': { most: 60, every: 5 },
   'lab-sheet': { most: 60, every: 5 },
+  'lesson-plan': { most: 60, every: 5 },
   class: { most: 30, every: 60 },
   // Of a whole school behind one address.
   admission: { most: 60, every: 20 },
@@ -39,6 +40,7 @@ const ROOM = {
   laboratories: { most: 3000, of: 'A class' },
   'readings together': { most: 3000, of: 'A class' },
   'pairs of groups': { most: 5000, of: 'A class' },
+  'plans of lessons': { most: 500, of: 'A class' },
   explanations: { most: 500, of: 'A pair' },
   entries: { most: 5000, of: 'A page' },
   'lab sheets': { most: 200, of: 'A teacher' },

@@ -45,6 +45,7 @@ const SHIPPED: Readonly<Record<string, string>> = {
   '0033-tools-compared': '3736bd7c7f1a',
   '0034-practice-days': 'b5d01ca547b5',
   '0035-result-pairs': '92026a399b61',
+  '0036-lesson-plans': 'a0aa0d3fdd7c',
 };
 
 let server: TestServer | null = null;

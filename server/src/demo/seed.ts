@@ -26,6 +26,7 @@ import { seedCabinet } from './sample-cabinet.ts';
 import { seedLabSheets } from './sample-lab-sheets.ts';
 import { seedClassWork } from './sample-class-work.ts';
 import { seedPairs } from './sample-pairs.ts';
+import { seedPlan } from './sample-plan.ts';
 import { seedRuns } from './sample-runs.ts';
 import { seedTogether } from './sample-together.ts';
 import { FIRST_ROUND, LESSON_SET, seedSetRounds } from './sample-set-rounds.ts';
@@ -120,4 +121,5 @@ export async function seedDemo(
   await seedLabSheets(now);
   await seedTogether(now);
   await seedPairs(now);
+  await seedPlan();
 }

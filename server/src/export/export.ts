@@ -15,6 +15,7 @@ import { HandIn } from '../models/reports.ts';
 import { visibleTo } from '../notebook/own-work.ts';
 import { rubricOf } from '../hand-ins/rubric.ts';
 import { Tape } from '../models/tapes.ts';
+import { LessonPlanRow } from '../models/lesson-plans.ts';
 import { PairNote, ResultPair } from '../models/result-pairs.ts';
 import { TogetherAnswerRow, TogetherRow } from '../models/together.ts';
 import { rosterOf } from '../classes/roster.ts';
@@ -211,6 +212,12 @@ async function pairsPart(classId: string, personId?: string): Promise<unknown[]>
     .filter((pair) => personId === undefined || pair.notes.length > 0);
 }
 
+/** Lessons that were planned for the class. */
+async function plansPart(classId: string): Promise<unknown[]> {
+  const plans = await LessonPlanRow.findAll({ where: { classId }, order: [['savedAt', 'ASC']] });
+  return plans.map(({ id, draft, savedAt, beganAt }) => ({ id, ...draft, at: savedAt, beganAt }));
+}
+
 /** What the class has read together; of one student, what they have written themselves. */
 async function togetherPart(classId: string, personId?: string): Promise<unknown[]> {
   const rounds = await TogetherRow.findAll({ where: { classId }, order: [['startedAt', 'ASC']] });
@@ -381,6 +388,7 @@ export async function exportClass(schoolClass: SchoolClass, drawing: Drawing): P
     openings: await openingsPart(schoolClass.id),
     together: await togetherPart(schoolClass.id),
     pairs: await pairsPart(schoolClass.id),
+    plans: await plansPart(schoolClass.id),
     runs: await runsOf(
       schoolClass.id,
       runs.map((run) => run.id),

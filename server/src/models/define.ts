@@ -4,6 +4,7 @@ import { defineCabinet } from './cabinet.ts';
 import { defineClasses } from './classes.ts';
 import { defineLabSheets } from './lab-sheets.ts';
 import { defineLesson } from './lesson.ts';
+import { defineLessonPlans } from './lesson-plans.ts';
 import { defineNotebook } from './notebook.ts';
 import { defineReports } from './reports.ts';
 import { definePeople } from './people.ts';
@@ -23,6 +24,7 @@ export function defineModels(sequelize: Sequelize): void {
   defineTutor(sequelize);
   defineTapes(sequelize);
   defineLesson(sequelize);
+  defineLessonPlans(sequelize);
   defineLabSheets(sequelize);
   defineResultPairs(sequelize);
   defineTogether(sequelize);

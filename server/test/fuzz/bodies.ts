@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import { samplePlan } from '../sample-plan.ts';
 
 /** What there is in the school that is fuzzed, to be named in requests. */
 export interface Known {
@@ -162,6 +163,9 @@ export const TYPICAL: Readonly<Record<string, (known: Known) => object>> = {
     personId: students[0],
     text: 'They weighed it wet.',
   }),
+  'POST /classes/:classId/plans': () => ({ id: randomUUID(), draft: samplePlan() }),
+  'PUT /classes/:classId/plans/:planId': () => ({ revision: 1, draft: samplePlan() }),
+  'POST /classes/:classId/plans/:planId/run': () => ({ runs: true }),
   'POST /classes/:classId/together': () => ({
     id: randomUUID(),
     kind: 'picture',
