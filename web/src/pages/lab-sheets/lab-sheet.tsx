@@ -1,18 +1,18 @@
-import type { LabSheetPage } from '@green-beam/contract';
+import type { LabSheetDraft, LabSheetPage } from '@green-beam/contract';
 import { useState, type ReactNode } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { inTheWay } from '../../api/in-the-way.ts';
+import { canonical } from '../../saving/canonical.ts';
+import { useUnsaved } from '../../saving/use-saving.ts';
 import { Button } from '../../ui/button.tsx';
 import { saveAs } from '../../ui/save-as.ts';
 import { Waiting } from '../../ui/waiting.tsx';
-import { canonical } from './editor/canonical.ts';
+import { ChangedElsewhere } from './changed-elsewhere.tsx';
 import { Editor } from './editor/editor.tsx';
-import { useUnsaved } from './editor/use-saving.ts';
 import { copyOf } from './new-sheet.ts';
-import { ChangedElsewhere } from './saving-shown.tsx';
 import { sheetFile } from './sheet-file.ts';
 import { SheetRead } from './sheet-read.tsx';
-import { useLabSheet, useNewLabSheet } from './use-lab-sheets.ts';
+import { sheetKey, useLabSheet, useNewLabSheet } from './use-lab-sheets.ts';
 
 /** A colleague’s lab sheet: to be read, and copied. */
 function OfAColleague({ sheet }: { readonly sheet: LabSheetPage }): ReactNode {
@@ -50,7 +50,7 @@ function OfAColleague({ sheet }: { readonly sheet: LabSheetPage }): ReactNode {
 
 function Own({ sheet, onReload }: { readonly sheet: LabSheetPage; readonly onReload: () => void }): ReactNode {
   const [shown, setShown] = useState(sheet);
-  const [unsaved, keepUnsaved] = useUnsaved(sheet.id);
+  const [unsaved, keepUnsaved] = useUnsaved<LabSheetDraft>(sheetKey(sheet.id));
   // What was saved just before the page was left, without an answer, is no other window’s.
   const [isLate] = useState(
     unsaved !== null && unsaved.revision !== sheet.revision && canonical(unsaved.draft) !== canonical(sheet.draft),

@@ -10,12 +10,13 @@ import { partsOf, PURPOSE, SECTIONS } from '../notebook/parts.ts';
 import { RunBody } from '../notebook/run-body.tsx';
 import { StepList } from '../notebook/step-list.tsx';
 import { useFaults } from './editor/use-faults.ts';
-import { useSaving, useUnsaved } from './editor/use-saving.ts';
+import { useSaving, useUnsaved } from '../../saving/use-saving.ts';
 import { placeInWords } from './fault-in-words.ts';
-import { ChangedElsewhere, SavingShown } from './saving-shown.tsx';
+import { SavingShown } from '../../saving/saving-shown.tsx';
+import { ChangedElsewhere } from './changed-elsewhere.tsx';
 import { showable } from './tidied.ts';
 import { eventsOfSample, TRIER, triedPage, withEntry, withSample } from './try-run.ts';
-import { useLabSheet } from './use-lab-sheets.ts';
+import { sheetKey, useLabSheet, writtenSheet } from './use-lab-sheets.ts';
 
 interface TryProps {
   readonly sheet: LabSheetPage;
@@ -50,11 +51,11 @@ function Trial({ sheet, rules, classId }: TryProps): ReactNode {
     () => ({ ...sheet.draft, id: sheet.id, version: (sheet.version ?? 0) + 1 }) as unknown as Protocol,
     [sheet],
   );
-  const [, keepUnsaved] = useUnsaved(sheet.id);
+  const [, keepUnsaved] = useUnsaved<LabSheetDraft>(sheetKey(sheet.id));
   const [index, setIndex] = useState(0);
   const [events, setEvents] = useState<readonly RunEvent[]>(() => eventsOfSample(protocol, 0));
   const [draft, setDraft] = useState<LabSheetDraft>(sheet.draft);
-  const { saving, flush } = useSaving(sheet, draft, keepUnsaved);
+  const { saving, flush } = useSaving(writtenSheet(sheet), draft, keepUnsaved);
   const page = useMemo(() => triedPage(protocol, events, rules), [protocol, events, rules]);
   const worked = useMemo(() => workOut(protocol, { events }, rules.rules), [protocol, events, rules]);
   const parts = useMemo(

@@ -9,9 +9,21 @@ import {
 import { useState } from 'react';
 import { ask } from '../../api/request.ts';
 import { newId } from '../../outbox/new-id.ts';
-import { whenSaved } from './leaving.ts';
+import { whenSaved } from '../../saving/leaving.ts';
 
 const LIST = ['lab-sheets'] as const;
+
+/** What a lab sheet is known by in this tab. */
+export const sheetKey = (id: string): string => `lab-sheet ${id}`;
+
+/** What is to be saved of a lab sheet, and where. */
+export function writtenSheet({
+  id,
+  revision,
+  draft,
+}: LabSheetPage): { key: string; path: string; revision: number; draft: LabSheetDraft } {
+  return { key: sheetKey(id), path: `/lab-sheets/${id}/draft`, revision, draft };
+}
 
 /** The lab sheets that a teacher may look at. */
 export function useLabSheets(): UseQueryResult<LabSheetSummary[]> {
@@ -24,7 +36,7 @@ export function useLabSheet(id: string): UseQueryResult<LabSheetPage> {
   return useQuery({
     queryKey: [...LIST, id, visit],
     queryFn: async () => {
-      await whenSaved(id);
+      await whenSaved(sheetKey(id));
       return ask<LabSheetPage>('GET', `/lab-sheets/${id}`);
     },
     staleTime: Infinity,

@@ -4,8 +4,11 @@ import { FormProvider, useForm, useWatch, type FieldValues } from 'react-hook-fo
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { Button } from '../../../ui/button.tsx';
 import { SECTIONS, sectionOf, type SectionId } from '../fault-in-words.ts';
-import { ChangedElsewhere, SavingShown } from '../saving-shown.tsx';
+import { SavingShown } from '../../../saving/saving-shown.tsx';
+import { useSaving, useUnsaved } from '../../../saving/use-saving.ts';
+import { ChangedElsewhere } from '../changed-elsewhere.tsx';
 import { showable, tidied } from '../tidied.ts';
+import { sheetKey, writtenSheet } from '../use-lab-sheets.ts';
 import { About } from './about.tsx';
 import { Advanced } from './advanced/advanced.tsx';
 import { FaultsHere, faultsByPath } from './faults-here.ts';
@@ -16,7 +19,6 @@ import { StepsPart } from './steps.tsx';
 import { ToolsAndRepeats } from './tools-and-repeats.tsx';
 import { useFaults } from './use-faults.ts';
 import { UseIt } from './use-it.tsx';
-import { useSaving, useUnsaved } from './use-saving.ts';
 
 const titleOf = ({ title }: LabSheetDraft): string => (typeof title === 'string' ? title : '');
 
@@ -84,13 +86,13 @@ interface EditorProps {
 /** Everything of a lab sheet, part by part; it is saved by itself. */
 export function Editor({ sheet, onChanged, onDiscard }: EditorProps): ReactNode {
   const goTo = useNavigate();
-  const [unsaved, keepUnsaved] = useUnsaved(sheet.id);
+  const [unsaved, keepUnsaved] = useUnsaved<LabSheetDraft>(sheetKey(sheet.id));
   const [begunWith] = useState(() => showable(unsaved?.draft ?? sheet.draft) as FieldValues);
   const form = useForm({ defaultValues: begunWith });
   const values = useWatch({ control: form.control });
   const draft = useMemo(() => tidied(values), [values]);
   const saved = useMemo(() => ({ ...sheet, draft: tidied(showable(sheet.draft)) }), [sheet]);
-  const { saving, flush } = useSaving(saved, draft, keepUnsaved);
+  const { saving, flush } = useSaving(writtenSheet(saved), draft, keepUnsaved);
   const faults = useFaults(draft);
   const byPath = useMemo(() => faultsByPath(faults ?? []), [faults]);
   const [search, setSearch] = useSearchParams();

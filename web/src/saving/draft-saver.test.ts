@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { RefusedError, UnreachableError } from '../../../api/request.ts';
+import { RefusedError, UnreachableError } from '../api/request.ts';
 import { DraftSaver, type Saving } from './draft-saver.ts';
 
 beforeEach(() => vi.useFakeTimers());
@@ -10,7 +10,7 @@ function server(): {
   kept: { draft: object; from: number }[];
   next: (() => Promise<{ revision: number }>) | null;
   states: Saving['kind'][];
-  saver: DraftSaver;
+  saver: DraftSaver<object>;
 } {
   const here: ReturnType<typeof server> = { kept: [], next: null, states: [], saver: undefined as never };
   here.saver = new DraftSaver({

@@ -2,7 +2,6 @@ import type { LabSheetDraft } from '@green-beam/contract';
 import type { ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import { Button } from '../../ui/button.tsx';
-import type { Saving } from './editor/draft-saver.ts';
 import { useNewLabSheet } from './use-lab-sheets.ts';
 
 /** Two windows wrote in the same lab sheet: what is here can be kept as a copy, or given up. */
@@ -40,28 +39,5 @@ export function ChangedElsewhere({
       </div>
       {copy.error && <p className="mt-2 text-slip">{copy.error.message}</p>}
     </div>
-  );
-}
-
-/** Whether what is written is saved, in words. */
-export function SavingShown({ saving }: { readonly saving: Saving }): ReactNode {
-  const words = {
-    saved: 'Saved.',
-    saving: 'Saving …',
-    stuck: 'Not saved yet: the server cannot be reached. Keep this tab open; it is tried again.',
-    elsewhere: '',
-    refused: '',
-  }[saving.kind];
-  return (
-    <>
-      <p role="status" className={`text-small ${saving.kind === 'stuck' ? 'text-doubt' : 'text-muted'}`}>
-        {words}
-      </p>
-      {saving.kind === 'refused' && (
-        <p role="alert" className="text-slip">
-          Not saved: {saving.message}
-        </p>
-      )}
-    </>
   );
 }

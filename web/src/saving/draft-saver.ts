@@ -1,5 +1,4 @@
-import type { LabSheetDraft, LabSheetPage } from '@green-beam/contract';
-import { RefusedError } from '../../../api/request.ts';
+import { RefusedError } from '../api/request.ts';
 import { canonical } from './canonical.ts';
 
 /** How what is being written stands. */
@@ -12,11 +11,11 @@ export type Saving =
   | { readonly kind: 'elsewhere' }
   | { readonly kind: 'refused'; readonly message: string };
 
-interface SaverOptions {
+interface SaverOptions<Draft> {
   readonly revision: number;
   /** What the server has. */
-  readonly saved: LabSheetDraft;
-  readonly send: (draft: LabSheetDraft, revision: number) => Promise<Pick<LabSheetPage, 'revision'>>;
+  readonly saved: Draft;
+  readonly send: (draft: Draft, revision: number) => Promise<{ readonly revision: number }>;
   readonly onState: (state: Saving) => void;
   /** After the last change it is waited for so long, in ms. */
   readonly pause: number;
@@ -25,15 +24,15 @@ interface SaverOptions {
 }
 
 /** Saves a draft by itself, one request after the other, each with the revision that it goes on from. */
-export class DraftSaver {
+export class DraftSaver<Draft> {
   private revision: number;
   private savedText: string;
-  private wanted: LabSheetDraft;
+  private wanted: Draft;
   private timer: ReturnType<typeof setTimeout> | undefined;
   private running: Promise<void> | null = null;
   private isOver = false;
 
-  constructor(private readonly options: SaverOptions) {
+  constructor(private readonly options: SaverOptions<Draft>) {
     this.revision = options.revision;
     this.wanted = options.saved;
     this.savedText = canonical(options.saved);
@@ -44,7 +43,7 @@ export class DraftSaver {
     return canonical(this.wanted) === this.savedText;
   }
 
-  write(draft: LabSheetDraft): void {
+  write(draft: Draft): void {
     this.wanted = draft;
     if (this.isOver || this.isSaved) return;
     this.options.onState({ kind: 'saving' });
