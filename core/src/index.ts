@@ -246,6 +246,7 @@ export {
 } from './laboratories/run/tool-in-run.ts';
 export { evaluateRun, evaluatedRun, type EvaluatedResult, type EvaluatedRun } from './laboratories/evaluate-run.ts';
 export { keptOf, type KeptResult, type KeptRun, type KeptVariance } from './laboratories/kept-results.ts';
+export { kitOf, toPrepare, type LessonKit, type ToPrepare } from './planning/kit.ts';
 export { lessonOf, isShared, problemOf, type Lesson, type LessonStep, type LessonTool } from './planning/lesson.ts';
 export { fits, moved, withTool } from './planning/moving.ts';
 export { planLesson, type PlanProgress } from './planning/plan-lesson.ts';

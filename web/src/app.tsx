@@ -39,7 +39,7 @@ function VisitorRoutes({ demo }: { readonly demo: boolean }): ReactNode {
 }
 
 /** What is shown at the front of the room stands alone. */
-const FOR_THE_WALL = /^\/(demonstrate|class\/start|(read-together|class-results)\/[^/]+\/wall)$/;
+const FOR_THE_WALL = /^\/(demonstrate|class\/start|(read-together|class-results|plan-lesson)\/[^/]+\/wall)$/;
 
 /** The whole interface: who is here decides which places there are. */
 export function App(): ReactNode {

@@ -20,6 +20,10 @@ const LabSheets = lazy(() => import('./pages/lab-sheets/lab-sheets.tsx'));
 const LabSheet = lazy(() => import('./pages/lab-sheets/lab-sheet.tsx'));
 const TryIt = lazy(() => import('./pages/lab-sheets/try-it.tsx'));
 const ReportPage = lazy(() => import('./pages/notebook/report/report-page.tsx'));
+const Plans = lazy(() => import('./pages/plan-lesson/plans.tsx'));
+const PlanLesson = lazy(() => import('./pages/plan-lesson/plan-lesson.tsx'));
+const PrintPlan = lazy(() => import('./pages/plan-lesson/print-plan.tsx'));
+const PlanWall = lazy(() => import('./pages/plan-lesson/wall.tsx'));
 const MarkingPage = lazy(() => import('./pages/marking/marking.tsx'));
 const MarkReport = lazy(() => import('./pages/marking/mark-report.tsx'));
 const RunPage = lazy(() => import('./pages/notebook/run-page.tsx'));
@@ -108,6 +112,10 @@ export default function SignedInRoutes({ signedIn, classId, benchRoutes }: Signe
           <Route path="/lab-sheets" element={<LabSheets />} />
           <Route path="/lab-sheets/:sheetId" element={<LabSheet />} />
           <Route path="/lab-sheets/:sheetId/try" element={<TryIt classId={classId} />} />
+          <Route path="/plan-lesson" element={<Plans key={classId} classId={classId} />} />
+          <Route path="/plan-lesson/:planId" element={<PlanLesson key={classId} classId={classId} />} />
+          <Route path="/plan-lesson/:planId/print" element={<PrintPlan classId={classId} />} />
+          <Route path="/plan-lesson/:planId/wall" element={<PlanWall classId={classId} />} />
           <Route path="/marking" element={<MarkingPage key={classId} classId={classId} />} />
           <Route path="/marking/:runId/:author" element={<MarkReport classId={classId} />} />
           <Route path="/class" element={<Overview key={classId} classId={classId} />} />

@@ -46,8 +46,9 @@ const OF_A_TEACHER: readonly Place[] = [
       { to: '/marking', name: 'Marking' },
       { to: '/class-results', name: 'Class results' },
       { to: '/lab-sheets', name: 'Lab sheets' },
+      { to: '/plan-lesson', name: 'Plan a lesson' },
     ],
-    under: ['/notebook', '/marking', '/class-results', '/lab-sheets'],
+    under: ['/notebook', '/marking', '/class-results', '/lab-sheets', '/plan-lesson'],
   },
   { name: 'Equipment', pages: [{ to: '/cabinet', name: 'Equipment' }], under: ['/cabinet'] },
 ];

@@ -13,7 +13,7 @@ function server(): {
   saver: DraftSaver<object>;
 } {
   const here: ReturnType<typeof server> = { kept: [], next: null, states: [], saver: undefined as never };
-  here.saver = new DraftSaver({
+  here.saver = new DraftSaver<object>({
     revision: 4,
     saved: { title: 'a', purpose: 'p' },
     pause: 800,

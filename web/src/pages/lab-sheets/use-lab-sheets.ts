@@ -17,11 +17,12 @@ const LIST = ['lab-sheets'] as const;
 export const sheetKey = (id: string): string => `lab-sheet ${id}`;
 
 /** What is to be saved of a lab sheet, and where. */
-export function writtenSheet({
-  id,
-  revision,
-  draft,
-}: LabSheetPage): { key: string; path: string; revision: number; draft: LabSheetDraft } {
+export function writtenSheet({ id, revision, draft }: LabSheetPage): {
+  key: string;
+  path: string;
+  revision: number;
+  draft: LabSheetDraft;
+} {
   return { key: sheetKey(id), path: `/lab-sheets/${id}/draft`, revision, draft };
 }
 
