@@ -53,6 +53,7 @@ for (const [role, path] of [
   ['teacher', '/marking'],
   ['teacher', '/class-results'],
   ['teacher', '/lab-sheets'],
+  ['teacher', '/plan-lesson'],
   ['administrator', '/school'],
   ['student', '/account'],
   ['teacher', '/class/start'],

@@ -83,6 +83,28 @@ export const REACHED: readonly [
     },
   ],
   [
+    'a plan with something in the way, being changed',
+    'teacher',
+    '/plan-lesson',
+    async (page) => {
+      await page.getByRole('link', { name: /^Ingot and thermometers/ }).click();
+      await page.getByRole('combobox', { name: 'Step' }).selectOption('clear-up');
+      await page.getByRole('button', { name: '1 minute earlier' }).click();
+      await expect(page.getByText(/cannot be so/)).toBeVisible();
+      await page.getByRole('button', { name: 'Change the lesson' }).click();
+    },
+  ],
+  [
+    'a plan on the wall',
+    'teacher',
+    '/plan-lesson',
+    async (page) => {
+      await page.getByRole('link', { name: /^Ingot and thermometers/ }).click();
+      await page.getByRole('button', { name: 'Show on the wall' }).click();
+      await expect(page.getByRole('button', { name: /Begin now|Stop the clock/ })).toBeVisible();
+    },
+  ],
+  [
     'class results on the wall',
     'teacher',
     '/class-results',

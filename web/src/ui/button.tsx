@@ -6,7 +6,7 @@ interface ButtonProps extends ButtonHTMLAttributes<HTMLButtonElement> {
 }
 
 const LOOKS = {
-  main: 'px-5 border-ink bg-ink text-white hover:bg-beam hover:border-beam',
+  main: 'px-5 border-ink bg-ink text-surface hover:bg-beam hover:border-beam',
   plain: 'px-5 border-ink bg-transparent text-ink hover:bg-wash',
   quiet:
     'px-2 border-transparent bg-transparent text-ink underline decoration-hairline decoration-2 underline-offset-4 hover:decoration-beam',

@@ -1,3 +1,4 @@
+import type { RealTime } from '@green-beam/contract';
 import { type Lesson, type PlannedStep } from '@green-beam/core';
 import type { ReactNode } from 'react';
 import { groupName, toolsInWords } from './in-words.ts';
@@ -8,11 +9,13 @@ interface CardProps {
   readonly plan: readonly PlannedStep[];
   readonly begins: string;
   readonly group: number;
+  /** How it went. */
+  readonly real?: readonly RealTime[];
   readonly as: 'h2' | 'h3';
 }
 
 /** What one group does when, and at which tool. */
-export function GroupCard({ lesson, plan, begins, group, as: Heading }: CardProps): ReactNode {
+export function GroupCard({ lesson, plan, begins, group, real = [], as: Heading }: CardProps): ReactNode {
   const own = plan.filter((one) => one.group === group).sort((a, b) => a.start - b.start || a.end - b.end);
   return (
     <article className="break-inside-avoid">
@@ -28,6 +31,7 @@ export function GroupCard({ lesson, plan, begins, group, as: Heading }: CardProp
         <tbody>
           {own.map(({ step, start, end, tools }) => {
             const known = lesson.steps.find(({ id }) => id === step);
+            const written = real.find((one) => one.group === group && one.step === step);
             return (
               <tr key={step} className="border-t border-hairline align-top">
                 <td className="w-16 py-0.5 pr-3 font-mono">{clockAt(begins, start)}</td>
@@ -35,6 +39,11 @@ export function GroupCard({ lesson, plan, begins, group, as: Heading }: CardProp
                   {known?.name}
                   {known?.attention === 'waiting' && (
                     <span className="text-muted">, goes on until {clockAt(begins, end)}</span>
+                  )}
+                  {written && (
+                    <span className="text-muted">
+                      , written from {clockAt(begins, written.from)} to {clockAt(begins, written.to)}
+                    </span>
                   )}
                 </td>
                 <td className="py-0.5 text-right whitespace-nowrap">{toolsInWords(lesson, tools).join(', ')}</td>

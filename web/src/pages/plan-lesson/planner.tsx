@@ -177,7 +177,7 @@ export function Planner({ classId, page, laboratories, cabinet }: PlannerProps):
             </div>
           </div>
           {view === 'cards' ? (
-            <Cards lesson={lesson} plan={plan} begins={draft.begins} />
+            <Cards lesson={lesson} plan={plan} begins={draft.begins} real={page.real} />
           ) : (
             <>
               <Timeline
