@@ -1,8 +1,32 @@
-import { array, boolean, number, object, string, type InferType } from './yup.ts';
+import { array, boolean, lazy, number, object, string, type InferType } from './yup.ts';
 
 /** Most readings and tries a round can have. */
 export const MOST_READINGS = 30;
 export const MOST_TRIES = 3;
+
+/** A table with faults that are to be found: what its teacher has answered where it does not decide itself, and which findings are none. */
+const handedTable = object({
+  cells: array()
+    .of(
+      array()
+        .of(string().defined().max(120, 'A cell of the table has more than 120 characters.'))
+        .max(60)
+        .required('A row of the table is missing.'),
+    )
+    .min(2, 'The table has at least one row of values.')
+    .max(60, 'The table has at most 60 rows.')
+    .required('The table is missing.'),
+  answers: lazy((value: unknown) =>
+    object(
+      Object.fromEntries(
+        Object.keys(typeof value === 'object' && value !== null ? value : {})
+          .slice(0, 20)
+          .map((id) => [id, string().max(60).required()]),
+      ),
+    ),
+  ),
+  left: array().of(string().max(60).required()).max(500).default([]),
+});
 
 /** A round as a teacher sets it. No tools named means all of them; no aims means finding out; no students means the whole class. */
 export const newSetRound = object({
@@ -33,6 +57,8 @@ export const newSetRound = object({
   studentIds: array().of(string().uuid('That is not a student.').required()).max(200).nullable().default(null),
   /** Id of a method this round is read by; none means the class’s own rules. */
   preset: string().max(60).nullable().default(null),
+  /** A table whose faults everybody is to find; then nothing else is drawn. */
+  table: handedTable.nullable().default(null),
   /** Printed and read from paper, with one try and no hints, rather than on the bench. */
   onPaper: boolean().default(false),
 });

@@ -352,5 +352,6 @@ export {
   type Proofread,
   type ProofreadOptions,
 } from './tables/proofread.ts';
+export { MOST_IN_EXERCISE, tableExercise } from './tables/as-exercise.ts';
 export type { TableFinding, TableFault as TableFaultKind } from './tables/finding.ts';
 export { columnLetters, type Ask } from './tables/understand.ts';

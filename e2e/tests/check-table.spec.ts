@@ -79,3 +79,44 @@ test('a table that was checked becomes readings of a laboratory', async ({ page 
   await dialog.getByRole('button', { name: /^Take in \d+ values/ }).click();
   await expect(page.getByRole('button', { name: /^Dry mass, trial 3, 24\.33/ })).toBeVisible();
 });
+
+test('a teacher mends a faulty table and makes an exercise of it; a student finds the errors', async ({
+  page,
+  browser,
+}) => {
+  const title = `Find the errors ${Date.now()}`;
+  const room = await browser.newContext();
+  const teacher = await room.newPage();
+  await enterAs(teacher, 'teacher', '/numbers/check-table');
+  await teacher.getByRole('textbox', { name: /^Copy the cells/ }).fill(FAULTY);
+  await teacher.getByRole('button', { name: 'Check it' }).click();
+  await expect(teacher.getByRole('heading', { name: '2 things to look at' })).toBeVisible();
+  await teacher.getByRole('button', { name: 'Write 2.7' }).click();
+  await expect(teacher.getByRole('button', { name: 'Write 2.7' })).toHaveCount(0);
+  await teacher.getByRole('button', { name: 'Make it an exercise for the class' }).click();
+  await teacher.getByRole('textbox', { name: 'Name of the exercise' }).fill(title);
+  await teacher.getByRole('button', { name: 'Set it for the class' }).click();
+  await expect(teacher.getByText('Your class has it now.')).toBeVisible();
+  await teacher.getByRole('main').getByRole('link', { name: 'Practice sets' }).click();
+  await expect(teacher.getByText(title)).toBeVisible();
+  await room.close();
+
+  await enterAs(page, 'student', '/numbers/practice');
+  await page.getByText(title).locator('..').locator('..').getByRole('button', { name: 'Begin' }).click();
+  await expect(page.getByText('2 things in it are wrong. Mark each, and say what it is.')).toBeVisible();
+  // The mistake that the teacher has mended is there: everybody gets the table as it came in.
+  const cells = page.getByRole('table').getByRole('button');
+  await cells.filter({ hasText: '9.7' }).click();
+  const faults = page.getByRole('combobox', { name: /What is wrong with/ });
+  await faults.selectOption('calculated wrongly');
+  await page.getByRole('button', { name: 'Check' }).click();
+  await expect(page.getByText('Exercise 1 of 1, second try next')).toBeVisible();
+  await page.getByRole('button', { name: /^Take the mark off/ }).click();
+  await cells.filter({ hasText: '2.5' }).click();
+  await faults.last().selectOption('calculated wrongly');
+  await cells.filter({ hasText: 'Density' }).click();
+  await faults.last().selectOption('no unit in the heading');
+  await page.getByRole('button', { name: 'Check again' }).click();
+  await expect(page.getByText('You found everything, and marked nothing else.')).toBeVisible();
+  await expect(page.getByRole('list', { name: 'What was wrong' }).getByRole('listitem')).toHaveCount(2);
+});

@@ -38,6 +38,7 @@ import * as toolsCompared from './migrations/0033-tools-compared.ts';
 import * as practiceDays from './migrations/0034-practice-days.ts';
 import * as resultPairs from './migrations/0035-result-pairs.ts';
 import * as lessonPlans from './migrations/0036-lesson-plans.ts';
+import * as givenTables from './migrations/0037-given-tables.ts';
 
 /** All there are, in order. None is changed once it has been run anywhere: what is to be different is a further one. */
 export const MIGRATIONS = [
@@ -77,6 +78,7 @@ export const MIGRATIONS = [
   practiceDays,
   resultPairs,
   lessonPlans,
+  givenTables,
 ];
 
 /** What a migration does, as a short text that is another one when it is changed. */

@@ -46,6 +46,7 @@ const SHIPPED: Readonly<Record<string, string>> = {
   '0034-practice-days': 'b5d01ca547b5',
   '0035-result-pairs': '92026a399b61',
   '0036-lesson-plans': 'a0aa0d3fdd7c',
+  '0037-given-tables': 'cf1139994fd9',
 };
 
 let server: TestServer | null = null;

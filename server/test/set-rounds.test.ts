@@ -158,9 +158,75 @@ describe('a round that is set', () => {
     expect([status, body.field]).toEqual([400, field]);
   });
 
+  it.each([
+    [
+      'without a fault',
+      [
+        ['Start / mL', 'End / mL'],
+        ['0.35', '18.62'],
+        ['1.20', '20.45'],
+        ['0.60', '19.13'],
+      ],
+      'table',
+    ],
+    ['of one line', [['Start / mL']], 'table.cells'],
+    ['with an endless cell', [['Start / mL'], ['1'.repeat(200)]], 'table.cells[1][0]'],
+    ['of many lines', [['Start', 'End'], ...Array.from({ length: 45 }, () => ['0.35', '18.62'])], 'table'],
+  ])('cannot be a table %s', async (_, cells, field) => {
+    const { status, body } = await teacher.post(url('/set-rounds'), { ...BASE, aims: [], table: { cells } });
+    expect([status, body.field]).toEqual([400, field]);
+  });
+
   it('that is not there is nowhere', async () => {
     expect((await begin(student, crypto.randomUUID())).status).toBe(404);
     expect((await teacher.post(url(`/set-rounds/${crypto.randomUUID()}/withdraw`))).status).toBe(404);
     expect((await student.post(url('/rounds'), { setRoundId: 'none' })).body.field).toBe('setRoundId');
+  });
+});
+
+describe('a table whose faults are to be found', () => {
+  const cells = [
+    ['Run', 'Start / mL', 'End / mL', 'Run out'],
+    ['1', '0.35', '18.62', '18.27'],
+    ['2', '1.20', '20.45', '19.35'],
+    ['3', '0.60', '19.13', '18.53'],
+  ];
+  const SET = { ...BASE, title: 'Find the errors', aims: [], tries: 2 };
+
+  it('is the same for everybody, gives nothing away, and is judged by what is wrong in it', async () => {
+    const { id, subjectIds, length, place } = await set({ ...SET, table: { cells } });
+    expect({ subjectIds, length, place }).toEqual({ subjectIds: ['spot-the-error'], length: 1, place: 'numbers' });
+    const [own, others] = [await begin(student, id), await begin(other, id)];
+    expect(own.status).toBe(201);
+    const [task] = own.body.tasks;
+    expect(task.picture.answered).toMatchObject({ by: 'marks', headings: cells[0], rows: cells.slice(1) });
+    expect(task.picture).toEqual(others.body.tasks[0].picture);
+    expect(JSON.stringify(task)).not.toMatch(/19\.25|fault|called/);
+    const attempt = (who: Visitor, taskId: string, entry: string) =>
+      who.post(url('/attempts'), {
+        id: crypto.randomUUID(),
+        taskId,
+        kind: 'reading',
+        entry,
+        eyeHeight: 0,
+        timeTaken: 900,
+      });
+    const half = (await attempt(student, task.id, '12c')).body;
+    expect(half).toMatchObject({ verdict: 'slip', closed: false });
+    expect((await attempt(student, task.id, '4a 12c')).body).toMatchObject({ verdict: 'sound', closed: true });
+  });
+
+  it('has no fault where its teacher takes the table for right', async () => {
+    const { id } = await set({ ...SET, table: { cells, left: ['0 3 unit-missing'] } });
+    const { body } = await begin(other, id);
+    const answered = await other.post(url('/attempts'), {
+      id: crypto.randomUUID(),
+      taskId: body.tasks[0].id,
+      kind: 'reading',
+      entry: '12c',
+      eyeHeight: 0,
+      timeTaken: 900,
+    });
+    expect(answered.body).toMatchObject({ verdict: 'sound', closed: true });
   });
 });

@@ -82,6 +82,61 @@ export const FAULT_KINDS: readonly FaultKind[] = [
       lookAt: 'each value by itself: is it possible?',
     },
   },
+  // From here on those of tables that people hand in; no table that is drawn has them.
+  {
+    id: 'wrong-unit',
+    name: 'wrong unit',
+    overlooked: {
+      id: 'wrong-unit-overlooked',
+      name: 'A wrong unit overlooked',
+      lookAt: 'the units: does each fit its tool, and the columns it is worked out from?',
+    },
+  },
+  {
+    id: 'start-end-exchanged',
+    name: 'start and end exchanged',
+    overlooked: {
+      id: 'exchange-overlooked',
+      name: 'Exchanged values overlooked',
+      lookAt: 'each line: is the start where a start can be?',
+    },
+  },
+  {
+    id: 'not-continued',
+    name: 'does not go on from the line before',
+    overlooked: {
+      id: 'break-overlooked',
+      name: 'A break between two lines overlooked',
+      lookAt: 'the end of each line, and the start of the next',
+    },
+  },
+  {
+    id: 'digits-exchanged',
+    name: 'two digits exchanged',
+    overlooked: {
+      id: 'exchanged-digits-overlooked',
+      name: 'Exchanged digits overlooked',
+      lookAt: 'each result: which two digits would make it right?',
+    },
+  },
+  {
+    id: 'copied-line',
+    name: 'copied from another line',
+    overlooked: {
+      id: 'copy-overlooked',
+      name: 'A copied line overlooked',
+      lookAt: 'the lines: are two of them the same in every digit?',
+    },
+  },
+  {
+    id: 'too-many-digits',
+    name: 'too many digits',
+    overlooked: {
+      id: 'too-many-overlooked',
+      name: 'Too many digits overlooked',
+      lookAt: 'each result: has it more digits than its readings allow?',
+    },
+  },
 ];
 
 /** What is said to be wrong in a cell. */

@@ -179,6 +179,9 @@ function footFindings(worked: WorkedCells): TableFinding[] {
   );
 }
 
+/** What may be wrong with a result by its digits alone. */
+const DIGITS: readonly TableFinding['kind'][] = ['too-many-digits', 'too-few-digits', 'zero-lost'];
+
 const keyOf = ({ row, column }: { readonly row: number; readonly column: number }): string => `${row} ${column}`;
 
 /** Of findings in one cell the one that explains most: what comes first in the list stays. */
@@ -189,6 +192,23 @@ function oneEach(findings: readonly TableFinding[]): TableFinding[] {
     if (taken.has(key)) return false;
     taken.add(key);
     return true;
+  });
+}
+
+/** Digits of a result that are only those of a reading whose own digits are said to be wrong. */
+function followsFrom(
+  uneven: readonly TableFinding[],
+  finding: TableFinding,
+  understood: Understood,
+  computed: readonly Computed[],
+): boolean {
+  if (!DIGITS.includes(finding.kind)) return false;
+  const keys = new Set(uneven.map(keyOf));
+  return computed.some(({ target, relation }) => {
+    for (let row = 0; row < understood.rows; row += 1)
+      if (keyOf(understood.spotOf(row, target)) === keyOf(finding))
+        return relation.inputs.some((input) => keys.has(keyOf(understood.spotOf(row, input))));
+    return false;
   });
 }
 
@@ -231,7 +251,11 @@ export function proofread(
 
   const exchanged = computed.map((one) => exchangedFindings(understood, one, cellText));
   const wrong = computed.flatMap((one, i) => worked.findings(one, exchanged[i]?.rows ?? new Set()));
-  const explained = [...exchanged.flatMap(({ findings }) => findings), ...wrong];
+  const uneven = unevenDecimals(understood, isRead, written);
+  const explained = [
+    ...exchanged.flatMap(({ findings }) => findings),
+    ...wrong.filter((finding) => !followsFrom(uneven, finding, understood, computed)),
+  ];
   const running = computed.flatMap(({ relation }) => {
     const [end, start] = relation.inputs;
     const found =
@@ -258,7 +282,7 @@ export function proofread(
     ...unitsMixed(understood, written),
     ...unitsMissing(understood, (c) => unitThatFollows(understood, ways[c] ?? null)),
     ...unitsWrong(understood, ways),
-    ...unevenDecimals(understood, isRead, written),
+    ...uneven,
     ...footFindings(worked),
     ...impossible(understood),
     ...copiedRows(understood, read),

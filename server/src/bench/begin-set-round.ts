@@ -44,7 +44,7 @@ export async function ownRound(
   try {
     const tools =
       set.toolIds.length === 0 ? [] : (await toolChoices(classId)).filter(({ id }) => set.toolIds.includes(id));
-    const { id, length, aims, tries, hints, onPaper } = set;
+    const { id, length, aims, tries, hints, onPaper, given } = set;
     return await createRound(
       {
         ...person,
@@ -52,7 +52,7 @@ export async function ownRound(
         subjectIds: set.subjectIds,
         rules: await rulesOf(classId, version),
         rulesVersion: version,
-        set: { id, length, aims, tries, hints, onPaper },
+        set: { id, length, aims, tries, hints, onPaper, given },
       },
       drawing,
     );

@@ -1,6 +1,17 @@
 import { randomUUID } from 'node:crypto';
 import type { NewSetRound, SetRoundProgress, SetRoundShown } from '@green-beam/contract';
-import { practiceSlipById, PRACTICE_SLIPS, PRESETS, shownOnPaper, isExerciseKind, subjectIds } from '@green-beam/core';
+import {
+  practiceSlipById,
+  PRACTICE_SLIPS,
+  PRESETS,
+  shownOnPaper,
+  isExerciseKind,
+  subjectIds,
+  TableError,
+  tableExercise,
+  type HouseRules,
+  type TableExercise,
+} from '@green-beam/core';
 import { QueryTypes } from 'sequelize';
 import type { ClassAccess } from '../auth/access.ts';
 import { labelOf } from '../auth/labels.ts';
@@ -133,14 +144,27 @@ async function kindsOf(classId: string, { toolIds, subjectIds: kinds }: NewSetRo
   return [...new Set([...tools.map(({ instrumentId }) => instrumentId), ...kinds.filter(isExerciseKind)])];
 }
 
+/** The exercise that a teacher’s table makes. @throws Refusal for a table in which nothing is to be found. */
+function exerciseOf({ table }: NewSetRound, rules: HouseRules): TableExercise[] | null {
+  if (table === null) return null;
+  try {
+    const { cells, answers, left } = table;
+    return [tableExercise(cells, { rules, answers: answers as Readonly<Record<string, string>>, left })];
+  } catch (error) {
+    if (error instanceof TableError) throw new Refusal(400, error.message.replace(/^table: /, ''), 'table');
+    throw error;
+  }
+}
+
 /** Sets a round. @throws Refusal naming the field. */
 export async function setRound(access: ClassAccess, body: NewSetRound, drawing: Drawing): Promise<SetRound> {
   await check(access, body, drawing);
   const { id: classId, schoolId } = access.schoolClass;
   const preset = PRESETS.find(({ id }) => id === body.preset);
   const rulesVersion = preset ? await addRules({ classId, schoolId }, preset.name, preset.rules) : null;
-  const { title, toolIds, length, aims, dueAt, studentIds, onPaper } = body;
-  const subjectIds = await kindsOf(classId, body);
+  const { title, toolIds, aims, dueAt, studentIds, onPaper } = body;
+  const given = exerciseOf(body, preset?.rules ?? (await rulesOf(classId, access.schoolClass.rulesVersion)));
+  const [subjectIds, length] = given ? [['spot-the-error'], given.length] : [await kindsOf(classId, body), body.length];
   // Paper answers once, and gives no hints.
   const { tries, hints } = onPaper ? { tries: 1, hints: false } : body;
   await meetTools(classId, subjectIds);
@@ -159,6 +183,7 @@ export async function setRound(access: ClassAccess, body: NewSetRound, drawing: 
     dueAt: dueAt === null ? null : new Date(dueAt),
     studentIds,
     onPaper,
+    given,
     rulesVersion,
   });
 }

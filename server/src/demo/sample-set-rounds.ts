@@ -19,6 +19,7 @@ export const LESSON_SET = {
   tries: 2,
   hints: true,
   onPaper: false,
+  given: null,
 };
 
 /** What Heron 9 has been set: cylinders to begin with, a round on paper, and burettes for next week. */

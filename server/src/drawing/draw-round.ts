@@ -16,6 +16,7 @@ import {
   subjectsNamed,
   TRIES,
   type Domain,
+  type Exercise,
   type HouseRules,
   type PlannedItem,
   type PracticeTask,
@@ -40,7 +41,7 @@ export interface RoundFor {
   readonly rules: HouseRules;
   readonly rulesVersion: number;
   /** The round set by a teacher that this one answers; null for one’s own practice. */
-  readonly set: Pick<SetRound, 'id' | 'length' | 'aims' | 'tries' | 'hints' | 'onPaper'> | null;
+  readonly set: Pick<SetRound, 'id' | 'length' | 'aims' | 'tries' | 'hints' | 'onPaper' | 'given'> | null;
   /** Tools of the cabinet to be used; none means any of the kinds named. */
   readonly tools?: readonly ToolChoice[];
 }
@@ -124,6 +125,39 @@ function takesWholeWidth(task: PracticeTask): boolean {
   return picture.kind === 'exercise' || needsWholeWidth(picture);
 }
 
+/** The items of a round that are the same for everybody. */
+function givenItems(round: RoundFor, given: readonly Exercise[], roundId: string): CreationAttributes<Task>[] {
+  return given.map((exercise, position) => ({
+    ...rowFor(round, roundId),
+    id: randomUUID(),
+    subjectId: exercise.kind,
+    seed: position,
+    situation: exercise,
+    position,
+    toolCode: null,
+  }));
+}
+
+/** What every item of a round has. */
+function rowFor(
+  { classId, schoolId, personId, rulesVersion, set }: RoundFor,
+  roundId: string,
+): Pick<
+  CreationAttributes<Task>,
+  'classId' | 'schoolId' | 'personId' | 'roundId' | 'rulesVersion' | 'coreVersion' | 'tries' | 'hints'
+> {
+  return {
+    classId,
+    schoolId,
+    personId,
+    roundId,
+    rulesVersion,
+    coreVersion: CORE_VERSION,
+    tries: set?.tries ?? TRIES,
+    hints: set?.hints ?? true,
+  };
+}
+
 /** The rows of one round, drawn but not stored. */
 export function drawRound(
   round: RoundFor,
@@ -131,6 +165,7 @@ export function drawRound(
   seed: number,
   roundId: string,
 ): CreationAttributes<Task>[] {
+  if (round.set?.given) return givenItems(round, round.set.given, roundId);
   const onPaper = round.set?.onPaper ?? false;
   const seen = new Set(worked.seen);
   const drawn = planned(round, knowledge, seed).map((item) => {
@@ -143,18 +178,11 @@ export function drawRound(
       seen,
     );
     const row: Omit<CreationAttributes<Task>, 'position'> = {
-      classId: round.classId,
-      schoolId: round.schoolId,
-      personId: round.personId,
-      roundId,
+      ...rowFor(round, roundId),
       id: randomUUID(),
       subjectId: item.subjectId,
       seed: item.seed,
       situation: isExerciseTask(task) ? task.exercise : task.situation,
-      rulesVersion: round.rulesVersion,
-      coreVersion: CORE_VERSION,
-      tries: round.set?.tries ?? TRIES,
-      hints: round.set?.hints ?? true,
       toolCode: tool?.code ?? null,
     };
     return { row, isWide: onPaper && takesWholeWidth(task) };

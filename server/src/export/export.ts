@@ -288,11 +288,13 @@ async function setRoundsPart(classId: string, personId?: string): Promise<unknow
         withdrawnAt,
         createdAt,
         toolIds,
+        given,
       }) => ({
         id,
         title,
         subjectIds,
         toolIds,
+        given,
         length,
         aims,
         tries,

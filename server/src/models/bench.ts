@@ -1,5 +1,5 @@
 import type { BenchAction } from '@green-beam/contract';
-import type { Diagnosis, Exercise, ItemShown, Remark, Situation } from '@green-beam/core';
+import type { Diagnosis, Exercise, ItemShown, Remark, Situation, TableExercise } from '@green-beam/core';
 import {
   DataTypes,
   Model,
@@ -68,6 +68,8 @@ export class SetRound extends Model<InferAttributes<SetRound>, InferCreationAttr
   /** Null means the class’s rules at the time a student begins. */
   declare rulesVersion: number | null;
   declare onPaper: CreationOptional<boolean>;
+  /** Exercises that are the same for everybody; null where each gets their own. */
+  declare given: CreationOptional<readonly TableExercise[] | null>;
   declare withdrawnAt: CreationOptional<Date | null>;
   declare createdAt: CreationOptional<Date>;
 }
@@ -159,6 +161,7 @@ export function defineBench(sequelize: Sequelize): void {
       studentIds: DataTypes.ARRAY(DataTypes.UUID),
       rulesVersion: DataTypes.INTEGER,
       onPaper: { type: DataTypes.BOOLEAN, defaultValue: false },
+      given: DataTypes.JSONB,
       withdrawnAt: DataTypes.DATE,
       createdAt: DataTypes.DATE,
     },

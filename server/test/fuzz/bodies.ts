@@ -77,6 +77,14 @@ export const TYPICAL: Readonly<Record<string, (known: Known) => object>> = {
     dueAt: now(),
     studentIds: [students[0]],
     preset: null,
+    table: {
+      cells: [
+        ['Start / mL', 'End / mL', 'Run out'],
+        ['0.35', '18.62', '18.37'],
+      ],
+      answers: {},
+      left: [],
+    },
     onPaper: false,
   }),
   'POST /classes/:classId/sheets/:code/answers': ({ taskIds }) => ({

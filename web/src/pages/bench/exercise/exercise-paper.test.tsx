@@ -2,6 +2,7 @@ import {
   drawItem,
   EXERCISE_KINDS,
   FAULT_KINDS,
+  letterOf,
   feedbackOn,
   practiceTask,
   rightAnswer,
@@ -51,7 +52,7 @@ describe('an exercise on paper', () => {
     const { root, seen } = onPaper('spot-the-error', 11);
     const cells = answered.headings.length * (1 + answered.rows.length);
     expect(textsOf(root, 'table sup').map(Number)).toEqual(Array.from({ length: cells }, (_, i) => i + 1));
-    FAULT_KINDS.forEach(({ name }, i) => expect(seen).toContain(`${'abcdefgh'[i]} ${name}`));
+    FAULT_KINDS.forEach(({ name }, i) => expect(seen).toContain(`${letterOf(i)} ${name}`));
   });
 
   it('the number of the right cell on paper is the one that is entered', () => {

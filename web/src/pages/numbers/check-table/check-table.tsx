@@ -10,6 +10,7 @@ import { CheckedCells } from './checked-cells.tsx';
 import { FindingsList } from './findings-list.tsx';
 import { IntoLaboratory } from './into-laboratory.tsx';
 import { PasteTable } from './paste-table.tsx';
+import { SetExercise } from './set-exercise.tsx';
 import type { ProofreadOrder } from './proofread.worker.ts';
 import { findingKey, mended, NOTHING, upright, type WorkedOn } from './worked-on.ts';
 
@@ -134,6 +135,7 @@ function Checking({ work, onWork, classId, isStudent }: CheckingProps): ReactNod
             onAnswer={(id, choice) => onWork({ ...work, answers: { ...work.answers, [id]: choice } })}
           />
           <TakeAway table={table} />
+          {!isStudent && classId !== null && <SetExercise key={classId} classId={classId} work={work} />}
           {isStudent && classId !== null && <IntoLaboratory classId={classId} table={upright(table, found)} />}
         </div>
         <div className="min-w-0">
