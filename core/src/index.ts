@@ -353,5 +353,6 @@ export {
   type ProofreadOptions,
 } from './tables/proofread.ts';
 export { MOST_IN_EXERCISE, tableExercise } from './tables/as-exercise.ts';
+export { toolQuestion } from './tables/tool-of-column.ts';
 export type { TableFinding, TableFault as TableFaultKind } from './tables/finding.ts';
 export { columnLetters, type Ask } from './tables/understand.ts';

@@ -4,6 +4,7 @@ import { isUnit, type Cell, type NumberCell } from './cell.ts';
 import type { TableFinding } from './finding.ts';
 import { needsNoUnit } from './heading.ts';
 import { isConstant, unitOf } from './relations.ts';
+import type { ColumnTool } from './tool-of-column.ts';
 import type { Column, Understood } from './understand.ts';
 
 /** What most of some things are; null where none is more than a half of them. */
@@ -98,17 +99,24 @@ export function unitsMixed(understood: Understood, written: (text: string) => st
 /** Fewer values do not show how many decimals a column has. */
 const FEWEST = 3;
 
-/** Readings with other decimals than the rest of their column. @param isRead whether a column was read, not worked out. */
+/**
+ * Readings with other decimals than their tool has, where it is known, or than the rest of their column.
+ * @param isRead whether a column was read, not worked out.
+ */
 export function unevenDecimals(
   understood: Understood,
   isRead: (column: number) => boolean,
   written: (text: string) => string,
+  toolOf: (column: number) => ColumnTool | null,
 ): TableFinding[] {
   return understood.columns.flatMap((column, c) => {
     if (!column.isNumeric || !isRead(c) || isConstant(column)) return [];
+    const tool = toolOf(c);
     const numbers = numbersIn(column.cells).filter(({ text }) => !/[e×x*·]/i.test(text));
-    const usual = mostOf(numbers.map(({ decimals }) => decimals));
-    if (usual === null || numbers.length < FEWEST) return [];
+    const usual = tool?.decimals ?? mostOf(numbers.map(({ decimals }) => decimals));
+    if (usual === null || (!tool && numbers.length < FEWEST)) return [];
+    const many = `${usual} ${usual === 1 ? 'decimal' : 'decimals'}`;
+    const reason = tool ? `A reading of the ${tool.name} has ${many}.` : `The others have ${many}.`;
     return column.cells.flatMap((cell, row): TableFinding[] => {
       if (cell.kind !== 'number' || cell.decimals === usual || /[e×x*·]/i.test(cell.text)) return [];
       const isShort = cell.decimals < usual;
@@ -116,9 +124,7 @@ export function unevenDecimals(
         {
           ...understood.spotOf(row, c),
           kind: 'uneven-decimals',
-          message: isShort
-            ? `The others have ${usual} ${usual === 1 ? 'decimal' : 'decimals'}. If the last digit was a zero, write it.`
-            : `The others have ${usual} ${usual === 1 ? 'decimal' : 'decimals'}. The same tool cannot show more.`,
+          message: `${reason} ${isShort ? 'If the last digit was a zero, write it.' : tool ? 'It cannot show more.' : 'The same tool cannot show more.'}`,
           repair: written(writtenAtPlace(cell.value, -usual)),
         },
       ];

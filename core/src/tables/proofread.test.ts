@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { PRESETS } from '../rules/house-rules.ts';
 import { proofread, TableError } from './proofread.ts';
+import { toolQuestion } from './tool-of-column.ts';
 
 /** A table as it would be pasted: cells by bars. */
 const cells = (text: string): string[][] =>
@@ -52,6 +53,50 @@ describe('a table of measurements', () => {
 
   it('a heading with the wrong unit', () => {
     expect(said(SOUND.replace('Density / g/mL', 'Density / g'))).toEqual(['0,5 unit-wrong → Density / g/mL']);
+  });
+
+  it('has as many decimals as the tool that is named, by the rules of the class', () => {
+    const short = [
+      ['Run', 'Mass / g', 'Before / mL'],
+      ['1', '24.3', '18.62'],
+      ['2', '24.4', '19.04'],
+      ['3', '24.2', '18.90'],
+    ];
+    expect(proofread(short).findings).toEqual([]);
+    const named = { [toolQuestion(1)]: 'digital-balance-hundredth', [toolQuestion(2)]: 'cylinder-50' };
+    expect(proofread(short, { answers: named }).findings).toEqual([
+      expect.objectContaining({ row: 1, column: 1, kind: 'uneven-decimals', repair: '24.30' }),
+      // A 50 mL cylinder is estimated to a tenth of its division of 1 mL.
+      expect.objectContaining({ row: 1, column: 2, kind: 'uneven-decimals', repair: '18.6' }),
+      expect.objectContaining({ row: 2, column: 1, kind: 'uneven-decimals', repair: '24.40' }),
+      expect.objectContaining({ row: 2, column: 2, kind: 'uneven-decimals', repair: '19.0' }),
+      expect.objectContaining({ row: 3, column: 1, kind: 'uneven-decimals', repair: '24.20' }),
+      expect.objectContaining({ row: 3, column: 2, kind: 'uneven-decimals', repair: '18.9' }),
+    ]);
+    // By whole divisions the same cylinder has none; and in kilograms the same balance has five.
+    const [first] = proofread(
+      [
+        ['Run', 'Before / mL'],
+        ['1', '18.6'],
+      ],
+      {
+        answers: { [toolQuestion(1)]: 'cylinder-50' },
+        rules: { estimate: 'nearest-division' },
+      },
+    ).findings;
+    expect(first).toMatchObject({ kind: 'uneven-decimals', repair: '19' });
+    const kilograms = [
+      ['Run', 'Mass / kg'],
+      ['1', '0.02431'],
+      ['2', '0.0243'],
+    ];
+    expect(proofread(kilograms, { answers: { [toolQuestion(1)]: 'digital-balance-hundredth' } }).findings).toEqual([
+      expect.objectContaining({ row: 2, column: 1, repair: '0.02430' }),
+    ]);
+    expect(proofread(short).columns[1]!.tools).toContain('digital-balance-hundredth');
+    expect(proofread(short).columns[1]!.tools).not.toContain('cylinder-50');
+    // A tool that cannot have read it says nothing.
+    expect(proofread(short, { answers: { [toolQuestion(1)]: 'cylinder-50' } }).findings).toEqual([]);
   });
 
   it('with commas is answered with commas', () => {

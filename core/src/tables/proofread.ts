@@ -1,10 +1,11 @@
-import type { HouseRules } from '../rules/house-rules.ts';
+import { completeRules, type HouseRules } from '../rules/house-rules.ts';
 import { multiplyUnits, parseUnit, sameKind, writtenUnit, type Unit } from '../units/unit.ts';
 import { impossible, notNumbers, unevenDecimals, unitsMissing, unitsMixed } from './columns-checked.ts';
 import { TABLE_FAULTS, type TableFinding } from './finding.ts';
 import { isConstant, numberAt, relationsOf, unitOf, unitWorkedOut, type Fitting } from './relations.ts';
 import { copiedRows, exchangedRows, notContinued, outliers, runningOf, tooEven, type Running } from './rows-checked.ts';
-import { understand, type Ask, type Understood } from './understand.ts';
+import { columnTool, toolQuestion, toolsFor } from './tool-of-column.ts';
+import { understand, type Ask, type Column, type Understood } from './understand.ts';
 import { faultOf, reasonOf, WorkedCells, type Computed } from './worked-cells.ts';
 
 /** What a table is read by. */
@@ -19,6 +20,8 @@ export interface ColumnRead {
   readonly name: string;
   /** How it is worked out, in the names of other columns; null where it was read. */
   readonly by: string | null;
+  /** Tools on which it can have been read; the answer to `toolQuestion` says which. */
+  readonly tools: readonly string[];
 }
 
 export interface Proofread {
@@ -251,7 +254,9 @@ export function proofread(
 
   const exchanged = computed.map((one) => exchangedFindings(understood, one, cellText));
   const wrong = computed.flatMap((one, i) => worked.findings(one, exchanged[i]?.rows ?? new Set()));
-  const uneven = unevenDecimals(understood, isRead, written);
+  const uneven = unevenDecimals(understood, isRead, written, (c) =>
+    columnTool(understood.columns[c] as Column, answers[toolQuestion(c)], completeRules(rules)),
+  );
   const explained = [
     ...exchanged.flatMap(({ findings }) => findings),
     ...wrong.filter((finding) => !followsFrom(uneven, finding, understood, computed)),
@@ -298,9 +303,11 @@ export function proofread(
   return {
     findings: oneEach([...findings, ...far]).sort((a, b) => a.row - b.row || a.column - b.column),
     asks: [...asks, ...more],
-    columns: understood.columns.map(({ heading }, c) => {
+    columns: understood.columns.map((column, c) => {
+      const { heading } = column;
       const way = ways[c];
-      return { name: heading.name, by: way ? formulaInWords(understood, way) : null };
+      const tools = way || isConstant(column) ? [] : toolsFor(column);
+      return { name: heading.name, by: way ? formulaInWords(understood, way) : null, tools };
     }),
     isTurned: understood.isTurned,
     skipped: understood.skipped,

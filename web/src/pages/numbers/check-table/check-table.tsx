@@ -1,4 +1,4 @@
-import type { Ask, Proofread, TableFinding } from '@green-beam/core';
+import { instrumentById, toolQuestion, type Ask, type Proofread, type TableFinding } from '@green-beam/core';
 import Papa from 'papaparse';
 import { useEffect, useMemo, useState, type ReactNode } from 'react';
 import { useHouseRules } from '../../../rules/house-rules.ts';
@@ -25,6 +25,44 @@ function Understood({ found }: { readonly found: Proofread }): ReactNode {
       {found.isTurned ? ', with the repeats side by side' : ''}.
       {worked.map(({ name, by }) => ` ${name} = ${by ?? ''}.`)}
     </p>
+  );
+}
+
+interface ToolsSaidProps {
+  readonly found: Proofread;
+  readonly answers: WorkedOn['answers'];
+  readonly onAnswer: (id: string, choice: string) => void;
+}
+
+/** On which tool each column was read, where somebody says so: then its decimals are judged by the tool. */
+function ToolsSaid({ found, answers, onAnswer }: ToolsSaidProps): ReactNode {
+  const columns = found.columns.flatMap(({ name, tools }, c) => (tools.length > 0 ? [{ name, tools, c }] : []));
+  if (columns.length === 0) return null;
+  return (
+    <details className="mt-3">
+      <summary className="inline-flex min-h-11 cursor-pointer items-center underline decoration-hairline decoration-2 underline-offset-4">
+        Say which tools were used
+      </summary>
+      <div className="mt-1 flex flex-wrap gap-x-6 gap-y-3">
+        {columns.map(({ name, tools, c }) => (
+          <label key={c} className="flex min-w-0 flex-col gap-1 text-small font-semibold">
+            {name}
+            <select
+              value={answers[toolQuestion(c)] ?? ''}
+              onChange={(event) => onAnswer(toolQuestion(c), event.target.value)}
+              className="min-h-11 min-w-0 border-b-2 border-ink bg-surface px-2 text-base font-normal"
+            >
+              <option value="">as most of the column</option>
+              {tools.map((id) => (
+                <option key={id} value={id}>
+                  {instrumentById(id).name}
+                </option>
+              ))}
+            </select>
+          </label>
+        ))}
+      </div>
+    </details>
   );
 }
 
@@ -131,6 +169,11 @@ function Checking({ work, onWork, classId, isStudent }: CheckingProps): ReactNod
           <Understood found={found} />
           <Asked
             asks={found.asks}
+            answers={work.answers}
+            onAnswer={(id, choice) => onWork({ ...work, answers: { ...work.answers, [id]: choice } })}
+          />
+          <ToolsSaid
+            found={found}
             answers={work.answers}
             onAnswer={(id, choice) => onWork({ ...work, answers: { ...work.answers, [id]: choice } })}
           />
