@@ -13,7 +13,7 @@ function measureCore() {
     run('npx', ['vite', 'build', '--logLevel', 'warn', '--outDir', folder], {
       cwd: resolve(ROOT, 'scripts/benchmarks'),
     });
-    for (const name of ['diagnoses', 'choices', 'calculations', 'laboratories', 'tables'])
+    for (const name of ['diagnoses', 'choices', 'calculations', 'laboratories', 'tables', 'plans'])
       run(process.execPath, [join(folder, `${name}.js`)]);
   } finally {
     rmSync(folder, { recursive: true, force: true });

@@ -13,6 +13,8 @@ import {
 
 /** How many lessons are drawn. */
 const CASES = 24;
+/** About so many orders of a large lesson are tried in two seconds. */
+const ORDERS = 1500;
 
 const step = (id: string, minutes: number, more: Partial<PlanStep> = {}): PlanStep => ({
   id,
@@ -23,12 +25,12 @@ const step = (id: string, minutes: number, more: Partial<PlanStep> = {}): PlanSt
   ...more,
 });
 
-/** The best plan after so many orders. */
-function planned(problem: PlanProblem, tries: number, seed = 5): LessonPlan {
+/** The best plan after so many orders, or the first that is good enough. @param enough how many times as long as none can be shorter. */
+function planned(problem: PlanProblem, tries: number, seed = 5, enough = 0): LessonPlan {
   let plan: LessonPlan | null = null;
   for (const progress of planLesson(problem, seededRandom(seed))) {
     ({ plan } = progress);
-    if (progress.tried >= tries) break;
+    if (progress.tried >= tries || plan.minutes <= enough * plan.bound) break;
   }
   return plan!;
 }
@@ -227,9 +229,9 @@ describe('a lesson', () => {
 
   it('of twelve groups, 20 steps and 8 tools is within a tenth of what none can be shorter than', () => {
     const random = seededRandom(62);
-    for (let i = 0; i < CASES / 3; i += 1) {
+    for (let i = 0; i < CASES; i += 1) {
       const problem = largeProblem(random);
-      const plan = planned(problem, 250, i);
+      const plan = planned(problem, ORDERS, i, 1.1);
       expectSound(problem, plan);
       expect(plan.bound).toBe(lowerBound(problem));
       expect(plan.minutes / plan.bound, JSON.stringify(problem.tools)).toBeLessThanOrEqual(1.1);
