@@ -59,10 +59,6 @@ const VIEWS = {
     await answer(page, `${wall} mL`);
     await page.getByText('second try next').waitFor();
   },
-  shelf: async (page) => {
-    await page.goto('/shelf');
-    await page.getByRole('heading', { name: 'Take a tool' }).waitFor();
-  },
   numbers: async (page) => {
     await page.goto('/numbers');
     await page.getByRole('combobox', { name: 'In another unit' }).selectOption('kg/m^3');
@@ -117,16 +113,6 @@ const VIEWS = {
     await page.goto('/class');
     await page.getByRole('table').waitFor();
   },
-  'class-student': async (page) => {
-    await page
-      .getByRole('row', { name: /Dilnoza H\./ })
-      .getByRole('link')
-      .click();
-    await page
-      .getByRole('button', { name: /Read at the wall/ })
-      .first()
-      .click();
-  },
   'start-lesson': async (page) => {
     await page.goto('/class/start');
     await page.getByText(/\d+ of \d+ in/).waitFor();
@@ -151,6 +137,16 @@ const VIEWS = {
       .getByRole('button', { name: 'cylinder' })
       .click();
     await page.getByText('Worth checking').waitFor();
+  },
+  'plan-lesson': async (page) => {
+    await page.goto('/plan-lesson');
+    await page.getByRole('link', { name: /^Ingot and thermometers/ }).click();
+    await page.getByText('4 hot plates, 32 minutes each').waitFor();
+  },
+  'check-table': async (page) => {
+    await page.goto('/numbers/check-table');
+    await page.getByRole('button', { name: 'Try an example' }).click();
+    await page.getByRole('button', { name: /^2\.5, E4/ }).click();
   },
   'lab-sheet': async (page) => {
     await page.goto('/lab-sheets');

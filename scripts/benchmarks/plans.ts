@@ -30,6 +30,6 @@ const found = Array.from({ length: LESSONS }, (_, i) => {
   return { ratio: NaN, tried: 0 };
 });
 const longest = Math.max(...found.map(({ ratio }) => ratio));
-console.log(
-  `Plans of twelve groups, 20 steps and 8 kinds of tools, ${FOR} ms each: the longest of ${LESSONS} is ${longest.toFixed(3)} times as long as none can be shorter; ${found.map(({ tried }) => tried).join(', ')} orders`,
+process.stdout.write(
+  `Plans of twelve groups, 20 steps and 8 kinds of tools, ${FOR} ms each: the longest of ${LESSONS} is ${longest.toFixed(3)} times as long as none can be shorter; ${found.map(({ tried }) => tried).join(', ')} orders\n`,
 );

@@ -103,35 +103,65 @@ export interface PlanConflict {
 
 const overlap = (a: PlannedStep, b: PlannedStep): boolean => a.start < b.end && b.start < a.end;
 
+/** Lists by a key, in the order of the first of each. */
+function listsBy(plan: readonly PlannedStep[], keysOf: (one: PlannedStep) => readonly string[]): PlannedStep[][] {
+  const lists = new Map<string, PlannedStep[]>();
+  for (const one of plan)
+    for (const key of keysOf(one)) {
+      const list = lists.get(key) ?? [];
+      list.push(one);
+      lists.set(key, list);
+    }
+  return [...lists.values()];
+}
+
+/** What one step of a group has against another of the same group. */
+function withinGroup(
+  steps: ReadonlyMap<string, PlanStep>,
+  one: PlannedStep,
+  other: PlannedStep,
+): PlanConflict['kind'][] {
+  const [own, theirs] = [steps.get(one.step), steps.get(other.step)];
+  const kinds: PlanConflict['kind'][] = [];
+  if (own?.attention === 'hands' && theirs?.attention === 'hands' && overlap(one, other)) kinds.push('hands');
+  for (const [kind, tool] of Object.entries(one.tools)) {
+    const used = other.tools[kind];
+    if (used === undefined) continue;
+    if (used !== tool) kinds.push('other-tool');
+    else if (overlap(one, other)) kinds.push('tool');
+  }
+  return kinds;
+}
+
+/** What a step has against one that it comes after. */
+function afterStep({ follows }: PlanStep, one: PlannedStep, before: PlannedStep): PlanConflict['kind'] | null {
+  if (one.start < before.end) return 'too-early';
+  return follows === before.step && one.start > before.end ? 'too-late' : null;
+}
+
 /** Everything in a plan that cannot be so, each pair of steps once. */
 export function planConflicts(
   { steps: known }: Pick<PlanProblem, 'steps'>,
   plan: readonly PlannedStep[],
 ): PlanConflict[] {
-  const stepOf = new Map(known.map((step) => [step.id, step]));
+  const steps = new Map(known.map((step) => [step.id, step]));
   const found: PlanConflict[] = [];
   const say = (kind: PlanConflict['kind'], one: PlannedStep, other: PlannedStep): void => {
     found.push({ kind, group: one.group, step: one.step, against: { group: other.group, step: other.step } });
   };
-  plan.forEach((one, i) => {
-    const own = stepOf.get(one.step);
-    for (const other of plan) {
-      if (other.group !== one.group || !own || !needsOf(own).includes(other.step)) continue;
-      if (one.start < other.end) say('too-early', one, other);
-      else if (own.follows === other.step && one.start > other.end) say('too-late', one, other);
-    }
-    for (const other of plan.slice(i + 1)) {
-      const isSame = one.group === other.group;
-      const theirs = stepOf.get(other.step);
-      if (isSame && own?.attention === 'hands' && theirs?.attention === 'hands' && overlap(one, other))
-        say('hands', one, other);
-      for (const [kind, tool] of Object.entries(one.tools)) {
-        const used = other.tools[kind];
-        if (used === undefined) continue;
-        if (isSame && used !== tool) say('other-tool', one, other);
-        else if (used === tool && overlap(one, other)) say('tool', one, other);
+  for (const own of listsBy(plan, ({ group }) => [String(group)]))
+    own.forEach((one, i) => {
+      const step = steps.get(one.step);
+      for (const before of own) {
+        const kind = step && needsOf(step).includes(before.step) ? afterStep(step, one, before) : null;
+        if (kind) say(kind, one, before);
       }
-    }
-  });
+      for (const other of own.slice(i + 1)) for (const kind of withinGroup(steps, one, other)) say(kind, one, other);
+    });
+  for (const users of listsBy(plan, ({ tools }) => Object.entries(tools).map(([kind, tool]) => `${tool} ${kind}`)))
+    users.forEach((one, i) => {
+      for (const other of users.slice(i + 1))
+        if (other.group !== one.group && overlap(one, other)) say('tool', one, other);
+    });
   return found;
 }

@@ -1,9 +1,11 @@
 import { calculateWith } from '../calculations/calculate.ts';
-import { ExpressionError } from '../calculations/expression/expression.ts';
+import { ExpressionError, type Expression } from '../calculations/expression/expression.ts';
+
 import { parseExpression } from '../calculations/expression/parse-expression.ts';
 import { completeRules, type HouseRules } from '../rules/house-rules.ts';
 import { parseUnit, sameKind, UnitMismatchError, writtenUnit, type Unit } from '../units/unit.ts';
 import { writtenAtPlace } from '../numbers/rounding.ts';
+import { parseWrittenNumber } from '../numbers/written-number.ts';
 import { rightOf } from '../worked-answers/candidates.ts';
 import { diagnoseNumber } from '../worked-answers/diagnose-number.ts';
 import type { CalculationTask, Known } from '../worked-answers/number-task.ts';
@@ -36,9 +38,24 @@ const NEUTRAL: Readonly<Partial<Record<RelationKind, readonly Unit[]>>> = {
   product: [ANY, parseUnit('cm')],
 };
 
+/** A number with a point is known to its last digit; of a whole one the unit says whether its zeros are read. */
 function known({ cell, unit }: Given, column: string): Known {
+  const plain = unit && (cell.text.includes('.') || isInverse(unit)) ? parseWrittenNumber(cell.text) : null;
+  if (unit && plain) return { value: plain.value, place: plain.place, unit, column };
   const written = unit ? `${cell.text} ${writtenUnit(unit)}` : cell.text;
   return { ...calculateWith(written, POINTED, new Map()).quantity, column };
+}
+
+/** A unit that begins with one over another, as 1/s, which nobody writes behind a number in a calculation. */
+const isInverse = (unit: Unit): boolean => writtenUnit(unit).startsWith('1/');
+
+const FORMULAS = new Map<string, Expression>();
+
+/** Each formula is read once: a column has the same in every row. */
+function formulaOf(text: string): Expression {
+  const tree = FORMULAS.get(text) ?? parseExpression(text);
+  FORMULAS.set(text, tree);
+  return tree;
 }
 
 function taskFor(
@@ -54,7 +71,7 @@ function taskFor(
   return {
     kind: 'calculation',
     about: 'result',
-    formula: parseExpression(formula),
+    formula: formulaOf(formula),
     known: names,
     to: unit,
     otherwise: new Map(),
@@ -103,9 +120,10 @@ export function judgeCell(
     const { value, place, unitText } = rightOf(task);
     // In a table nobody writes powers of ten: zeros before the mark stand for what they are.
     const right = Number.isFinite(place) ? writtenAtPlace(value, place, rules.rounding) : value.toNumber().toString();
+    if (written.text === right) return { isRight: true, slip: null, isWritingOnly: false, right };
     const { verdict, slips } = diagnoseNumber(task, `${written.text} ${unitText}`.trim());
     return {
-      isRight: verdict === 'sound' || written.text === right,
+      isRight: verdict === 'sound',
       slip: slips[0]?.ids[0] ?? null,
       isWritingOnly: verdict === 'record',
       right,

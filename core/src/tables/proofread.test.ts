@@ -99,6 +99,12 @@ describe('a table of measurements', () => {
     expect(proofread(short, { answers: { [toolQuestion(1)]: 'cylinder-50' } }).findings).toEqual([]);
   });
 
+  it('with rates is worked out too', () => {
+    expect(
+      said('Run | First / 1/s | Second / 1/s | Sum / 1/s\n1 | 5 | 7 | 12\n2 | 6 | 9 | 15\n3 | 8 | 9 | 16'),
+    ).toEqual(['3,3 wrong-sum → 17']);
+  });
+
   it('with commas is answered with commas', () => {
     expect(said(SOUND.replace(/(\d)\.(\d)/g, '$1,$2').replace('2,7 | 9,0', '2,5 | 9,7'))).toEqual([
       '3,4 wrong-difference → 2,7',

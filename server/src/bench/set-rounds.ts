@@ -149,7 +149,7 @@ function exerciseOf({ table }: NewSetRound, rules: HouseRules): TableExercise[] 
   if (table === null) return null;
   try {
     const { cells, answers, left } = table;
-    return [tableExercise(cells, { rules, answers: answers as Readonly<Record<string, string>>, left })];
+    return [tableExercise(cells, { rules, answers, left })];
   } catch (error) {
     if (error instanceof TableError) throw new Refusal(400, error.message.replace(/^table: /, ''), 'table');
     throw error;

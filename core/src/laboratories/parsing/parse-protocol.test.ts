@@ -38,6 +38,12 @@ describe('a protocol from outside', () => {
   });
 
   it.each<[string, unknown, RegExp]>([
+    ['steps[0].after', ['fine'], /^steps\[0\]\.after\[0\]: .*no step before this one/],
+    ['steps[3].after[1]', 'polish', /^steps\[3\]\.after\[1\]: .*no step before this one/],
+    ['steps[1].follows', 'thickness', /^steps\[1\]\.follows: .*no step before this one/],
+    ['steps[1].water', { millilitres: 0, from: 20, to: 100 }, /^steps\[1\]\.water\.millilitres/],
+    ['steps[1].apparatus', 'hot plate', /^steps\[1\]\.apparatus/],
+    ['preparation', [{ text: 'Kettle on', minutesBefore: -5 }], /^preparation\[0\]\.minutesBefore/],
     ['title', undefined, /is missing/],
     ['title', '   ', /is empty/],
     ['title', 'x'.repeat(121), /more than 120 characters/],

@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
-import { ChoiceField, NumberField, TextArea, TextField } from './fields.tsx';
+import { useController } from 'react-hook-form';
+import { ChoiceField, LinesField, NumberField, TextArea, TextField } from './fields.tsx';
 import { ItemList } from './item-list.tsx';
 import { freshId, useSheet } from './use-sheet.ts';
 
@@ -7,6 +8,25 @@ const ATTENTION = [
   { id: 'hands', name: 'work for the hands' },
   { id: 'waiting', name: 'mostly waiting' },
 ] as const;
+
+/** Whether a step has to wait for the one before it: a plan of the lesson puts those that do not where tools are free. */
+function AnyTime({ name }: { readonly name: string }): ReactNode {
+  const { field } = useController({ name });
+  const after: unknown = field.value;
+  // Some are named one by one, which a file does.
+  if (Array.isArray(after) && after.length > 0) return null;
+  return (
+    <label className="flex min-h-11 items-center gap-3">
+      <input
+        type="checkbox"
+        className="size-5 accent-beam"
+        checked={Array.isArray(after)}
+        onChange={(event) => field.onChange(event.target.checked ? [] : undefined)}
+      />
+      It can be done at any time, also before the steps above
+    </label>
+  );
+}
 
 /** What is done, in its order, and how long it takes. */
 export function StepsPart(): ReactNode {
@@ -25,6 +45,13 @@ export function StepsPart(): ReactNode {
             <NumberField name={`${at}.minutes`} label="Minutes" />
             <ChoiceField name={`${at}.attention`} label="It is" choices={ATTENTION} />
           </div>
+          {i > 0 && <AnyTime name={`${at}.after`} />}
+          <LinesField
+            name={`${at}.apparatus`}
+            label="Apparatus that groups may share"
+            hint="One thing in a line, such as hot plate. Tools that are read are known already."
+            rows={2}
+          />
         </>
       )}
     </ItemList>
