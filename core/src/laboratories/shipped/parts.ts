@@ -13,7 +13,6 @@ import type {
   TimedQuantity,
   CountedQuantity,
   Tools,
-  When,
 } from '../protocol/protocol.ts';
 
 /* Short forms for the parts of a protocol, in the order in which a table’s heading says them: id, name, symbol, unit, over. */
