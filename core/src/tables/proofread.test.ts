@@ -99,6 +99,16 @@ describe('a table of measurements', () => {
     expect(proofread(short, { answers: { [toolQuestion(1)]: 'cylinder-50' } }).findings).toEqual([]);
   });
 
+  it('lets a result alone that is right once a reading has its zero again, and no other one', () => {
+    const burette =
+      'Run | Start / mL | End / mL | Run out / mL\n1 | 0.35 | 18.62 | 18.27\n2 | 1.20 | 20.45 | 19.25\n3 | 0.6 | 19.13 | 18.53\n4 | 2.15 | 21.07 | 18.92';
+    expect(said(burette)).toEqual(['3,1 uneven-decimals → 0.60']);
+    expect(said(SOUND.replace('24.30', '24.3').replace(/8\.7$/, '8.68'))).toEqual([
+      '4,1 uneven-decimals → 24.30',
+      '4,5 too-many-digits → 8.7',
+    ]);
+  });
+
   it('with rates is worked out too', () => {
     expect(
       said('Run | First / 1/s | Second / 1/s | Sum / 1/s\n1 | 5 | 7 | 12\n2 | 6 | 9 | 15\n3 | 8 | 9 | 16'),

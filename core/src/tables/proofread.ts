@@ -198,19 +198,17 @@ function oneEach(findings: readonly TableFinding[]): TableFinding[] {
   });
 }
 
-/** Digits of a result that are only those of a reading whose own digits are said to be wrong. */
-function followsFrom(
-  uneven: readonly TableFinding[],
-  finding: TableFinding,
-  understood: Understood,
-  computed: readonly Computed[],
-): boolean {
+/** Digits of a result that are wrong only since a reading’s own digits are: with the reading mended they are right. */
+function followsFrom(uneven: readonly TableFinding[], finding: TableFinding, worked: WorkedCells): boolean {
   if (!DIGITS.includes(finding.kind)) return false;
-  const keys = new Set(uneven.map(keyOf));
-  return computed.some(({ target, relation }) => {
-    for (let row = 0; row < understood.rows; row += 1)
-      if (keyOf(understood.spotOf(row, target)) === keyOf(finding))
-        return relation.inputs.some((input) => keys.has(keyOf(understood.spotOf(row, input))));
+  const { understood, computed } = worked;
+  const repairs = new Map(uneven.map((one) => [keyOf(one), one.repair]));
+  return computed.some((one) => {
+    for (let row = 0; row < understood.rows; row += 1) {
+      if (keyOf(understood.spotOf(row, one.target)) !== keyOf(finding)) continue;
+      const mended = one.relation.inputs.map((input) => repairs.get(keyOf(understood.spotOf(row, input))) ?? null);
+      return mended.some((text) => text !== null) && worked.isRightWith(one, row, mended);
+    }
     return false;
   });
 }
@@ -259,7 +257,7 @@ export function proofread(
   );
   const explained = [
     ...exchanged.flatMap(({ findings }) => findings),
-    ...wrong.filter((finding) => !followsFrom(uneven, finding, understood, computed)),
+    ...wrong.filter((finding) => !followsFrom(uneven, finding, worked)),
   ];
   const running = computed.flatMap(({ relation }) => {
     const [end, start] = relation.inputs;

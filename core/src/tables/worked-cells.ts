@@ -117,6 +117,17 @@ export class WorkedCells {
     return column && cell && given ? judgeCell(relation, given, cell, unitOf(column), this.#rules) : null;
   }
 
+  /** Whether a value is right with other inputs in its row. @param texts as the table writes numbers; null for what stands there. */
+  isRightWith(one: Computed, row: number, texts: readonly (string | null)[]): boolean {
+    const given = this.#givenAt(one.relation, row)?.map((before, i) => {
+      const text = texts[i];
+      if (text === null || text === undefined) return before;
+      const pointed = text.replace(',', '.');
+      return { ...before, cell: { ...before.cell, text: pointed, value: Number(pointed) } };
+    });
+    return given !== undefined && this.judged(one, row, given)?.isRight === true;
+  }
+
   /** A mean or a sum at the foot of a column. */
   judgedFoot(kind: 'mean' | 'sum', column: number, cell: NumberCell): { judged: Judged; worked: string } | null {
     const target = this.understood.columns[column];

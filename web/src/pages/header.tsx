@@ -121,7 +121,8 @@ function PagesOf({ place }: { readonly place: Place }): ReactNode {
         <NavLink
           key={to}
           to={to}
-          end
+          // A page marks what lies under it, too, where no other page of the place does.
+          end={to === '/' || place.pages.some((other) => other.to.startsWith(`${to}/`))}
           className={({ isActive }) =>
             `-mb-px border-b-2 py-2 ${isActive ? 'border-beam font-bold' : 'border-transparent text-muted hover:text-ink'}`
           }

@@ -139,7 +139,7 @@ export function Planner({ classId, page, laboratories, cabinet }: PlannerProps):
           <div className="mt-4">
             <Answers id={page.id} draft={draft} lesson={lesson} plan={plan} protocols={protocols} />
           </div>
-          <div className="mt-8 flex flex-wrap items-center gap-x-5">
+          <div className="mt-4 flex flex-wrap items-center gap-x-5">
             <div role="group" aria-label="View" className="flex gap-x-4">
               {VIEWS.map(({ id, name }) => (
                 <button

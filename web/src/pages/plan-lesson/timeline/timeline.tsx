@@ -9,7 +9,7 @@ import { rowsByGroup, rowsByTool, type Block } from './rows.ts';
 import { HANDS, StepBlock, WAITING } from './step-block.tsx';
 
 /** In pixels. */
-const ROW = 46;
+const ROW = 42;
 const TOP = 26;
 const BOTTOM = 30;
 /** Room for half of a time of day at either end. */
