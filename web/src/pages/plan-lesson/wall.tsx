@@ -81,7 +81,7 @@ function Shown({ classId, page }: { readonly classId: string; readonly page: Pla
         </p>
         <p className="ml-auto font-mono text-4xl">{format(now, 'H:mm')}</p>
       </header>
-      <main className="grid flex-1 grid-cols-[repeat(auto-fit,minmax(17.5rem,1fr))] content-start gap-x-8 gap-y-6 py-6">
+      <main className="grid flex-1 grid-cols-[repeat(auto-fit,minmax(16rem,1fr))] content-start gap-x-8 gap-y-6 py-6">
         {Array.from({ length: lesson.groups }, (_, group) => (
           <GroupNow key={group} lesson={lesson} plan={draft.placed} group={group} minute={minute} />
         ))}
