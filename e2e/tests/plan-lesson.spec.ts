@@ -91,13 +91,17 @@ test('one hot plate fewer is tried and taken; less water boils sooner', async ({
 
 test('on paper there is a list for the teacher and a card for every group', async ({ page }, info) => {
   await planned(page, `On paper ${Date.now()}`);
-  await expect(page.getByText('Saved.', { exact: true })).toBeVisible();
+  await page.getByRole('combobox', { name: 'Step' }).selectOption('clear-up');
+  await page.getByRole('button', { name: '1 minute later' }).click();
+  const changed = ((await time(page).textContent()) ?? '').split(' ')[0] ?? '';
+  // At once: what was changed a moment ago is on the paper.
   await page.getByRole('link', { name: 'Kit list and cards on paper' }).click();
   await expect(page.getByText(/3 sheets, one for you and 8 cards to cut/)).toBeVisible();
   const pdf = info.outputPath('plan.pdf');
   await page.pdf({ path: pdf, preferCSSPageSize: true });
   const words = execFileSync('pdftotext', ['-layout', pdf, '-']).toString();
   expect(words).toMatch(/9:40\s+Take the ice out of the freezer/);
+  expect(words).toMatch(new RegExp(`${changed}\\s+Clear up`));
   expect(words).toContain('On each bench, 8 times in all');
   expect(words).toContain('4 hot plates');
   expect(words).toMatch(/local rules decide/);

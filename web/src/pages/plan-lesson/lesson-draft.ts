@@ -8,7 +8,7 @@ export interface UsableTool {
 }
 
 /** The room in which water cools, in °C. */
-const ROOM = 20;
+export const ROOM = 20;
 
 /** What is done in a plan, and with what, as core knows it. */
 export function lessonIn({ groups, steps, tools }: PlanDraft): Lesson {

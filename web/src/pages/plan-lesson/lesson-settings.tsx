@@ -1,9 +1,9 @@
 import type { LaboratoryShown, PlanDraft } from '@green-beam/contract';
-import type { Protocol } from '@green-beam/core';
+import { minutesFor, type Protocol } from '@green-beam/core';
 import { useState, type ReactNode } from 'react';
 import { Button } from '../../ui/button.tsx';
 import { Field } from '../../ui/field.tsx';
-import { isTime, withCount, withStations, withStep, withWatts, type UsableTool } from './lesson-draft.ts';
+import { isTime, ROOM, withCount, withStations, withStep, withWatts, type UsableTool } from './lesson-draft.ts';
 import { ChooseLaboratories } from './choose-laboratories.tsx';
 import { useProtocols } from './use-protocols.ts';
 
@@ -53,9 +53,11 @@ type Water = NonNullable<PlanDraft['steps'][number]['water']>;
 /** How much water it is, and how warm. */
 function WaterFields({
   water,
+  watts,
   onChange,
 }: {
   readonly water: Water;
+  readonly watts: number;
   readonly onChange: (water: Water) => void;
 }): ReactNode {
   return (
@@ -74,6 +76,18 @@ function WaterFields({
         most={100}
         onChange={(from) => onChange({ ...water, from: from ?? water.from })}
       />
+      <WholeNumber
+        label="to °C"
+        value={water.to}
+        least={0}
+        most={100}
+        onChange={(to) => onChange({ ...water, to: to ?? water.to })}
+      />
+      {minutesFor(water, { watts, room: ROOM }) === null && (
+        <p className="w-full text-small text-doubt">
+          Water does not cool to less than the room, {ROOM} °C, by itself. Write the minutes yourself.
+        </p>
+      )}
     </>
   );
 }

@@ -54,7 +54,13 @@ const AGAIN = 15_000;
 export function usePlan(classId: string, id: string): UseQueryResult<PlanPage> {
   return useQuery({
     queryKey: [...listKey(classId), id, 'looked at'],
-    queryFn: () => ask<PlanPage>('GET', pathOf(classId, id)),
+    queryFn: async () => {
+      await whenSaved(planKey(id));
+      return ask<PlanPage>('GET', pathOf(classId, id));
+    },
+    // What was dragged a moment ago is on the paper.
+    staleTime: 0,
+    gcTime: 0,
     refetchInterval: AGAIN,
   });
 }
