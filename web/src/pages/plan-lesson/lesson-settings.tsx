@@ -206,7 +206,11 @@ export function LessonSettings({ draft, onChange, ...rest }: StationsProps): Rea
                 onChange={(minutes) => onChange(withStep(draft, step.id, { minutes: minutes ?? step.minutes }))}
               />
               {step.water && (
-                <WaterFields water={step.water} onChange={(water) => onChange(withStep(draft, step.id, { water }))} />
+                <WaterFields
+                  water={step.water}
+                  watts={draft.watts}
+                  onChange={(water) => onChange(withStep(draft, step.id, { water }))}
+                />
               )}
             </div>
           ))}
