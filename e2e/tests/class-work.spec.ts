@@ -28,6 +28,8 @@ test('a teacher forms groups by chance, by hand and by dragging, and opens a lab
   page,
   browser,
 }) => {
+  // All groups are seen at once, so that nothing scrolls under what is dragged.
+  await page.setViewportSize({ width: 1280, height: 1600 });
   await openForm(page, told('Tin ingot, opened'));
   // Nothing is opened for nobody.
   await page.getByRole('button', { name: 'Open it for the class' }).click();
@@ -49,6 +51,7 @@ test('a teacher forms groups by chance, by hand and by dragging, and opens a lab
   await page.mouse.down();
   await page.mouse.move(from.x + 30, from.y + 40, { steps: 4 });
   await page.mouse.move(to.x + 200, to.y + 20, { steps: 8 });
+  await expect(own).toHaveClass(/bg-wash/);
   await page.mouse.up();
   await expect(own).toContainText(name);
   await page.getByRole('button', { name: 'Open it for 7 groups' }).click();

@@ -197,7 +197,7 @@ export function Planner({ classId, page, laboratories, cabinet }: PlannerProps):
               {conflicts.length > 0 && (
                 <div role="alert" className="mt-3 border-l-[3px] border-slip pl-4">
                   <p className="font-bold text-slip">
-                    {conflicts.length === 1 ? 'This cannot be so' : `${conflicts.length} things cannot be so`}
+                    {conflicts.length === 1 ? 'One thing does not work' : `${conflicts.length} things do not work`}
                   </p>
                   <ul>
                     {conflicts.slice(0, TOLD).map((conflict, i) => (

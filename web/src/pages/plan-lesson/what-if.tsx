@@ -84,7 +84,7 @@ export function WhatIfs({ lesson, minutes, onTake }: WhatIfProps): ReactNode {
               With {asked.name}: <strong>{differenceInWords(minutes, found.minutes)}</strong>
             </span>
             <Button look="plain" onClick={() => onTake(asked)}>
-              Plan it so
+              Plan it that way
             </Button>
           </>
         )}
