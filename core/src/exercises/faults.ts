@@ -5,6 +5,8 @@ export interface FaultKind {
   readonly id: string;
   /** As it is chosen from. */
   readonly name: string;
+  /** Only tables that somebody has handed in have it; none that is drawn. */
+  readonly isHandedOnly?: true;
   /** The slip of not seeing it. */
   readonly overlooked: { readonly id: string; readonly name: string; readonly lookAt: string };
 }
@@ -82,10 +84,10 @@ export const FAULT_KINDS: readonly FaultKind[] = [
       lookAt: 'each value by itself: is it possible?',
     },
   },
-  // From here on those of tables that people hand in; no table that is drawn has them.
   {
     id: 'wrong-unit',
     name: 'wrong unit',
+    isHandedOnly: true,
     overlooked: {
       id: 'wrong-unit-overlooked',
       name: 'A wrong unit overlooked',
@@ -95,6 +97,7 @@ export const FAULT_KINDS: readonly FaultKind[] = [
   {
     id: 'start-end-exchanged',
     name: 'start and end exchanged',
+    isHandedOnly: true,
     overlooked: {
       id: 'exchange-overlooked',
       name: 'Exchanged values overlooked',
@@ -104,6 +107,7 @@ export const FAULT_KINDS: readonly FaultKind[] = [
   {
     id: 'not-continued',
     name: 'does not go on from the line before',
+    isHandedOnly: true,
     overlooked: {
       id: 'break-overlooked',
       name: 'A break between two lines overlooked',
@@ -113,6 +117,7 @@ export const FAULT_KINDS: readonly FaultKind[] = [
   {
     id: 'digits-exchanged',
     name: 'two digits exchanged',
+    isHandedOnly: true,
     overlooked: {
       id: 'exchanged-digits-overlooked',
       name: 'Exchanged digits overlooked',
@@ -122,6 +127,7 @@ export const FAULT_KINDS: readonly FaultKind[] = [
   {
     id: 'copied-line',
     name: 'copied from another line',
+    isHandedOnly: true,
     overlooked: {
       id: 'copy-overlooked',
       name: 'A copied line overlooked',
@@ -131,6 +137,7 @@ export const FAULT_KINDS: readonly FaultKind[] = [
   {
     id: 'too-many-digits',
     name: 'too many digits',
+    isHandedOnly: true,
     overlooked: {
       id: 'too-many-overlooked',
       name: 'Too many digits overlooked',
