@@ -1,6 +1,6 @@
 import { DndContext, PointerSensor, useDraggable, useDroppable, useSensor, useSensors } from '@dnd-kit/core';
 import { DropdownMenu } from 'radix-ui';
-import type { ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import { byChance, leftOver, MOST, moved, type Groups } from './groups.ts';
 
 interface FormerProps {
@@ -21,9 +21,11 @@ const ITEM = 'flex min-h-11 cursor-default items-center px-4 outline-none data-h
 function Name({ id, label, groups, onChange }: NameProps): ReactNode {
   const { attributes, listeners, setNodeRef, transform, isDragging } = useDraggable({ id });
   const own = groups.findIndex((group) => group.includes(id));
+  const [isOpen, setOpen] = useState(false);
   return (
-    <DropdownMenu.Root>
-      <DropdownMenu.Trigger asChild>
+    <DropdownMenu.Root open={isOpen} onOpenChange={setOpen}>
+      {/* The list opens when the name is let go where it was pressed: who drags it away wants no list in the way. */}
+      <DropdownMenu.Trigger asChild onPointerDown={(event) => event.preventDefault()} onClick={() => setOpen(true)}>
         <button
           type="button"
           ref={setNodeRef}
